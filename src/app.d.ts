@@ -1,0 +1,9 @@
+import type { Logger } from 'pino';
+
+declare global {
+	namespace App {
+		interface Locals {
+			log: Logger;
+		}
+	}
+}

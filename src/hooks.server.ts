@@ -1,0 +1,36 @@
+import type { Handle } from '@sveltejs/kit';
+import pino from 'pino';
+import { Problem, problemReply } from '$lib/server/problem.ts';
+
+const log = pino({ level: process.env.VANTAGGIO_LOG ?? 'info', base: null });
+
+/** The API answers the application's own pages only, never a stage and never another site's page. */
+function isForeign(request: Request, url: URL): boolean {
+	const origin = request.headers.get('origin');
+	const site = request.headers.get('sec-fetch-site');
+	return (origin !== null && origin !== url.origin) || (site !== null && site !== 'same-origin' && site !== 'none');
+}
+
+export const handle: Handle = async ({ event, resolve }) => {
+	const begun = performance.now();
+	event.locals.log = log;
+	const { request, url } = event;
+	const api = url.pathname.startsWith('/api/');
+	const response =
+		api && isForeign(request, url)
+			? problemReply(new Problem(403, 'This address answers the application’s own pages only.'))
+			: await resolve(event);
+	if (!url.pathname.startsWith('/stage/')) {
+		response.headers.set('x-frame-options', 'DENY');
+		response.headers.set('x-content-type-options', 'nosniff');
+		response.headers.set('referrer-policy', 'no-referrer');
+		if (api) response.headers.set('cache-control', 'no-store');
+	}
+	log.info({
+		method: request.method,
+		path: url.pathname,
+		status: response.status,
+		ms: Math.round(performance.now() - begun)
+	});
+	return response;
+};

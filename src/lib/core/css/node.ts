@@ -1,0 +1,118 @@
+/** A stretch of a text: offsets in UTF-16 units, `end` not included. */
+export interface Span {
+	readonly start: number;
+	readonly end: number;
+}
+
+export const sliceOf = (source: string, span: Span): string => source.slice(span.start, span.end);
+
+export interface Comment {
+	readonly kind: 'comment';
+	readonly span: Span;
+	readonly parent: Block;
+}
+
+export interface Declaration {
+	readonly kind: 'declaration';
+	/** From the property's name to the end of its value or flag; the `;` is not part of it. */
+	readonly span: Span;
+	readonly parent: Block;
+	/** Lower case, escapes resolved; a custom property keeps its case. */
+	readonly property: string;
+	readonly name: Span;
+	/** Without the white space around it and without the flag. */
+	readonly value: Span;
+	readonly important: boolean;
+}
+
+export interface Rule {
+	readonly kind: 'rule';
+	readonly span: Span;
+	readonly parent: Block;
+	/** The selector list, without the white space around it. */
+	readonly prelude: Span;
+	/** With its braces; ends at the end of the text where no brace closes it. */
+	readonly block: Span;
+	readonly children: Node[];
+}
+
+export interface AtRule {
+	readonly kind: 'at-rule';
+	readonly span: Span;
+	readonly parent: Block;
+	/** Lower case, without the `@`. */
+	readonly name: string;
+	readonly prelude: Span;
+	/** Null for a statement (`@import …;`). */
+	readonly block: Span | null;
+	readonly children: Node[];
+	/** True where the block belongs to an at-rule not known here and is carried as it is, unread. */
+	readonly opaque: boolean;
+}
+
+export type Node = Comment | Declaration | Rule | AtRule;
+export type Block = Sheet | Rule | AtRule;
+
+/** What a browser recovers from, or drops, with the place and a sentence for the person. */
+export interface Note {
+	readonly kind:
+		| 'unclosed-block'
+		| 'unclosed-bracket'
+		| 'unclosed-string'
+		| 'unclosed-comment'
+		| 'unclosed-url'
+		| 'stray-brace'
+		| 'missing-semicolon'
+		| 'not-a-declaration'
+		| 'declaration-outside-rule'
+		| 'no-block';
+	readonly span: Span;
+	readonly sentence: string;
+}
+
+export interface Sheet {
+	readonly kind: 'sheet';
+	readonly source: string;
+	readonly span: Span;
+	readonly children: Node[];
+	readonly notes: readonly Note[];
+	/** What must be written after the text so that all it leaves open is closed (strings, comments, blocks). */
+	readonly closing: string;
+}
+
+/** All nodes of a block in source order, parents ahead of their children. */
+export function* walk(block: Block): Generator<Node> {
+	for (const node of block.children) {
+		yield node;
+		if (node.kind === 'rule' || node.kind === 'at-rule') yield* walk(node);
+	}
+}
+
+/** The blocks around a node, outermost (the sheet) first. */
+export function ancestors(node: Node): Block[] {
+	const chain: Block[] = [];
+	for (let at: Block = node.parent; ; at = at.parent) {
+		chain.unshift(at);
+		if (at.kind === 'sheet') return chain;
+	}
+}
+
+/**
+ * The comments that belong to a rule or at-rule: those straight before it, with at most one line's end
+ * between each and the next, and none of them on the line of something else.
+ */
+export function leadingComments(source: string, node: Node): Comment[] {
+	const siblings = node.parent.children;
+	const found: Comment[] = [];
+	let below: Node = node;
+	for (let i = siblings.indexOf(node) - 1; i >= 0; i--) {
+		const above = siblings[i] as Node;
+		if (above.kind !== 'comment') break;
+		if (/\n[^\S\n]*\n/.test(source.slice(above.span.end, below.span.start))) break;
+		const before = siblings[i - 1];
+		if (before && !source.slice(before.span.end, above.span.start).includes('\n')) break;
+		found.unshift(above);
+		below = above;
+	}
+	return found;
+}

@@ -1,0 +1,322 @@
+import { lineStarts, placeAt } from '../text/lines.ts';
+import type { AtRule, Block, Comment, Declaration, Note, Rule, Sheet, Span } from './node.ts';
+import { closingOf } from './closing.ts';
+import { isClosedComment, isClosedString, isSpace, next, skipSpace, T, textOf, tokensOf, unescapeCss, type Tokens } from './tokens.ts';
+
+type Mutable<X> = { -readonly [K in keyof X]: X[K] };
+
+/** At-rules whose block is read as declarations, rules and at-rules. */
+const READ = new Set(
+	(
+		'media supports layer container scope starting-style document when else font-face keyframes ' +
+		'-webkit-keyframes page property counter-style font-feature-values font-palette-values ' +
+		'view-transition position-try color-profile ' +
+		'stylistic historical-forms styleset character-variant swash ornaments annotation ' +
+		'top-left-corner top-left top-center top-right top-right-corner bottom-left-corner bottom-left ' +
+		'bottom-center bottom-right bottom-right-corner left-top left-middle left-bottom right-top ' +
+		'right-middle right-bottom'
+	).split(' ')
+);
+
+/** At-rules in whose block declarations stand by themselves, without a rule around them. */
+const HOLDS_DECLARATIONS = (name: string): boolean =>
+	!/^(media|supports|layer|container|starting-style|document|when|else|keyframes|-webkit-keyframes)$/.test(name);
+
+/**
+ * A sheet's text as rules, declarations, at-rules and comments, each with its span (CSS Syntax 3 §5,
+ * CSS Nesting 1). It never throws: broken CSS is recovered from as the standard says a browser does, and
+ * each recovery is a note. The text must have LF line ends.
+ */
+export function parseSheet(source: string): Sheet {
+	const tokens = tokensOf(source);
+	const sheet: Mutable<Sheet> = {
+		kind: 'sheet',
+		source,
+		span: { start: 0, end: source.length },
+		children: [],
+		notes: [],
+		closing: ''
+	};
+	const parser = new Parser(tokens);
+	parser.contents(sheet, 0, tokens.count);
+	parser.noteUnclosed();
+	sheet.notes = parser.notes.sort((a, b) => a.span.start - b.span.start);
+	sheet.closing = closingOf(tokens);
+	return sheet;
+}
+
+class Parser {
+	readonly notes: Note[] = [];
+	private starts: number[] | undefined;
+
+	constructor(private readonly tokens: Tokens) {}
+
+	/** Reads the nodes between two tokens into a block (CSS Syntax 3 §5.5.4, "consume a block's contents"). */
+	contents(block: Block, from: number, to: number): void {
+		const { types } = this.tokens;
+		let i = from;
+		while (i < to) {
+			const type = types[i];
+			if (type === T.WhiteSpace || type === T.Semicolon) i++;
+			else if (type === T.Comment) i = this.comment(block, i);
+			else if (block.kind === 'sheet' && (type === T.CDO || type === T.CDC)) i++;
+			else if (type === T.AtKeyword) i = this.atRule(block, i, to);
+			else i = (block.kind !== 'sheet' && this.declaration(block, i, to)) || this.rule(block, i, to);
+		}
+	}
+
+	private comment(block: Block, i: number): number {
+		const node: Comment = { kind: 'comment', span: this.span(i, i + 1), parent: block };
+		block.children.push(node);
+		return i + 1;
+	}
+
+	private atRule(block: Block, i: number, to: number): number {
+		const { tokens } = this;
+		const { types } = tokens;
+		let at = i + 1;
+		while (at < to && types[at] !== T.Semicolon && types[at] !== T.LeftCurly) at = next(tokens, at);
+		at = Math.min(at, to);
+		const name = unescapeCss(textOf(tokens, i).slice(1)).toLowerCase();
+		const opens = at < to && types[at] === T.LeftCurly;
+		const close = opens ? (tokens.close[at] as number) : at;
+		const node: Mutable<AtRule> = {
+			kind: 'at-rule',
+			span: this.span(i, opens ? close + 1 : at),
+			parent: block,
+			name,
+			prelude: this.trimmed(i + 1, at),
+			block: opens ? this.span(at, close + 1) : null,
+			children: [],
+			opaque: opens && !READ.has(name)
+		};
+		block.children.push(node);
+		if (!opens) return at + 1;
+		if (!node.opaque) this.contents(node, at + 1, Math.min(close, tokens.count));
+		return close + 1;
+	}
+
+	/** The token after the declaration at `i`; 0 where what stands there is not a declaration. */
+	private declaration(block: Block, i: number, to: number): number {
+		const { tokens } = this;
+		const { types } = tokens;
+		if (types[i] !== T.Ident) return 0;
+		const colon = skipSpace(tokens, i + 1, to);
+		if (colon >= to || types[colon] !== T.Colon) return 0;
+		const written = unescapeCss(textOf(tokens, i));
+		const custom = written.startsWith('--');
+		const first = skipSpace(tokens, colon + 1, to);
+		let at = first;
+		let last = first - 1;
+		let bad = -1;
+		let secondColon = -1;
+		while (at < to && types[at] !== T.Semicolon) {
+			const type = types[at] as number;
+			if (type === T.LeftCurly && !custom) return 0;
+			if (type === T.BadString || type === T.BadUrl) bad = at;
+			if (type === T.Colon && secondColon === -1) secondColon = at;
+			if (!isSpace(tokens, at)) last = Math.min(tokens.close[at] || at, tokens.count - 1);
+			at = next(tokens, at);
+		}
+		at = Math.min(at, to);
+		last = Math.min(last, to - 1);
+		const flag = this.flag(first, last);
+		const node: Declaration = {
+			kind: 'declaration',
+			span: { start: this.start(i), end: last < first ? this.start(colon + 1) : this.start(last + 1) },
+			parent: block,
+			property: custom ? written : written.toLowerCase(),
+			name: this.span(i, i + 1),
+			value: this.trimmed(first, flag === -1 ? last + 1 : flag),
+			important: flag !== -1
+		};
+		if (bad === -1 && secondColon !== -1 && !custom) this.noteMissingSemicolon(first, secondColon, node);
+		if (!this.declarationsStand(block)) {
+			this.note('declaration-outside-rule', node.span, () =>
+				`\`${this.slice(node.span, 40)}\` stands outside any rule, so it has no effect.`
+			);
+		}
+		block.children.push(node);
+		return at + 1;
+	}
+
+	private declarationsStand(block: Block): boolean {
+		for (let at = block; at.kind !== 'sheet'; at = at.parent) {
+			if (at.kind === 'rule' || HOLDS_DECLARATIONS(at.name)) return true;
+		}
+		return false;
+	}
+
+	/** The index of the `!` of an `!important` that ends at token `last`; -1 where there is none. */
+	private flag(first: number, last: number): number {
+		const { tokens } = this;
+		if (last <= first || tokens.types[last] !== T.Ident) return -1;
+		if (unescapeCss(textOf(tokens, last)).toLowerCase() !== 'important') return -1;
+		let at = last - 1;
+		while (at > first && isSpace(tokens, at)) at--;
+		return tokens.types[at] === T.Delim && textOf(tokens, at) === '!' ? at : -1;
+	}
+
+	private rule(block: Block, i: number, to: number): number {
+		const { tokens } = this;
+		const { types } = tokens;
+		const nested = block.kind !== 'sheet';
+		let at = i;
+		let semicolon = -1;
+		let brace = -1;
+		while (at < to && types[at] !== T.LeftCurly) {
+			if (types[at] === T.Semicolon) {
+				if (nested) break;
+				if (semicolon === -1) semicolon = at;
+			}
+			if (types[at] === T.RightCurly && brace === -1) brace = at;
+			at = next(tokens, at);
+		}
+		at = Math.min(at, to);
+		const opens = at < to && types[at] === T.LeftCurly;
+		if (!opens) {
+			this.noteNoBlock(nested, i, at);
+			return at + 1;
+		}
+		const close = tokens.close[at] as number;
+		const node: Rule = {
+			kind: 'rule',
+			span: this.span(i, close + 1),
+			parent: block,
+			prelude: this.trimmed(i, at),
+			block: this.span(at, close + 1),
+			children: []
+		};
+		if (brace !== -1) {
+			this.note('stray-brace', this.span(brace, brace + 1), () => {
+				const rest = this.slice(this.trimmed(brace + 1, at), 40);
+				return `The \`}\` at line ${this.line(brace)} closes nothing; browsers drop the rule after it${rest ? `, \`${rest}\`` : ''}.`;
+			});
+		} else if (semicolon !== -1) {
+			this.note('declaration-outside-rule', this.span(i, semicolon + 1), () => {
+				const rest = this.slice(this.trimmed(semicolon + 1, at), 40);
+				return `\`${this.slice(this.span(i, semicolon), 40)}\` stands outside any rule; browsers drop it together with the rule after it, \`${rest}\`.`;
+			});
+		}
+		block.children.push(node);
+		this.contents(node, at + 1, Math.min(close, tokens.count));
+		return close + 1;
+	}
+
+	/** Notes what is never closed: blocks, brackets, strings, comments and addresses. */
+	noteUnclosed(): void {
+		const { tokens } = this;
+		const { types, close, count } = tokens;
+		for (let i = 0; i < count; i++) {
+			const type = types[i];
+			if (close[i] === count && type === T.LeftCurly) {
+				this.note('unclosed-block', this.span(i, i + 1), () => {
+					const owner = this.ownerOf(i);
+					return `The \`{\` at line ${this.line(i)} is never closed; everything after it belongs to ${owner ? `\`${owner}\`` : 'its block'}.`;
+				});
+			} else if (close[i] === count && close[i] !== 0) {
+				this.note('unclosed-bracket', this.span(i, i + 1), () =>
+					`The \`${textOf(tokens, i)}\` at line ${this.line(i)} is never closed; everything after it is taken as part of it.`
+				);
+			}
+			if (type === T.BadString) {
+				this.note('unclosed-string', this.span(i, i + 1), () =>
+					`The string that begins at line ${this.line(i)} is not closed on its line; browsers drop the declaration it stands in.`
+				);
+			} else if (type === T.BadUrl) {
+				this.note('unclosed-url', this.span(i, i + 1), () =>
+					`The address at line ${this.line(i)} holds a character that wants quotes; browsers drop the declaration it stands in.`
+				);
+			}
+		}
+		const last = count - 1;
+		if (last < 0) return;
+		const text = textOf(tokens, last);
+		if (types[last] === T.Comment && !isClosedComment(text)) {
+			this.note('unclosed-comment', this.span(last, count), () =>
+				`The comment that begins at line ${this.line(last)} is never closed; everything after it is comment.`
+			);
+		} else if (types[last] === T.String && !isClosedString(text)) {
+			this.note('unclosed-string', this.span(last, count), () =>
+				`The string that begins at line ${this.line(last)} is never closed.`
+			);
+		}
+	}
+
+	private noteNoBlock(nested: boolean, from: number, to: number): void {
+		const span = this.trimmed(from, to);
+		if (span.start === span.end) return;
+		const brace = this.tokens.types[from] === T.RightCurly;
+		if (brace) {
+			this.note('stray-brace', this.span(from, from + 1), () => `The \`}\` at line ${this.line(from)} closes nothing.`);
+		} else if (nested) {
+			this.dropped(span, this.slice(span, 40), 'is no declaration: a property, a `:` and a value');
+		} else {
+			this.note('no-block', span, () => `\`${this.slice(span, 40)}\` at line ${this.line(from)} has no block; browsers drop it.`);
+		}
+	}
+
+	private noteMissingSemicolon(first: number, colon: number, node: Declaration): void {
+		const { tokens } = this;
+		let name = colon - 1;
+		while (name > first && isSpace(tokens, name)) name--;
+		if (name <= first || tokens.types[name] !== T.Ident) return;
+		const gap = name - 1;
+		if (tokens.types[gap] !== T.WhiteSpace || !textOf(tokens, gap).includes('\n')) return;
+		this.note('missing-semicolon', { start: node.span.start, end: this.start(gap) }, () =>
+			`A \`;\` is missing at the end of line ${this.line(gap)}; browsers drop \`${node.property}\` and \`${textOf(tokens, name)}\` both.`
+		);
+	}
+
+	private dropped(span: Span, what: string, why: string): void {
+		this.note('not-a-declaration', span, () => `\`${what}\` at line ${this.lineAt(span.start)} ${why}; browsers drop it.`);
+	}
+
+	/** The selector or at-rule before an opening brace, shortened. */
+	private ownerOf(brace: number): string {
+		const { tokens } = this;
+		let from = brace;
+		while (from > 0) {
+			const type = tokens.types[from - 1];
+			if (type === T.Semicolon || type === T.LeftCurly || type === T.RightCurly || type === T.Comment) break;
+			from--;
+		}
+		return this.slice(this.trimmed(from, brace), 40);
+	}
+
+	private note(kind: Note['kind'], span: Span, sentence: () => string): void {
+		this.notes.push({ kind, span, sentence: sentence() });
+	}
+
+	private slice(span: Span, most: number): string {
+		const text = this.tokens.source.slice(span.start, Math.min(span.end, span.start + 4 * most)).replace(/\s+/g, ' ');
+		return text.length > most ? `${text.slice(0, most - 1)}…` : text;
+	}
+
+	private lineAt(offset: number): number {
+		this.starts ??= lineStarts(this.tokens.source);
+		return placeAt(this.starts, offset).line;
+	}
+
+	private line(token: number): number {
+		return this.lineAt(this.start(token));
+	}
+
+	private start(token: number): number {
+		return this.tokens.starts[Math.min(token, this.tokens.count)] as number;
+	}
+
+	private span(from: number, to: number): Span {
+		return { start: this.start(from), end: this.start(to) };
+	}
+
+	/** The span of tokens `from` to `to` without the white space at both ends. */
+	private trimmed(from: number, to: number): Span {
+		const { types } = this.tokens;
+		let a = from;
+		let b = Math.min(to, this.tokens.count);
+		while (a < b && types[a] === T.WhiteSpace) a++;
+		while (b > a && types[b - 1] === T.WhiteSpace) b--;
+		return this.span(a, b);
+	}
+}

@@ -1,0 +1,2 @@
+export * from './page.ts';
+export { inertSource, isSheetLink } from './inert.ts';

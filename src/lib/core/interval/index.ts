@@ -1,0 +1,3 @@
+export * from './rational.ts';
+export * from './set.ts';
+export * from './print.ts';

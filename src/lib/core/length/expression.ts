@@ -1,0 +1,119 @@
+import { rationalFromDecimal, type Rational } from '../interval/index.ts';
+import { isSpace, skipSpace, T, textOf, type Tokens } from '../css/tokens.ts';
+
+/** A length or number as written: math functions of CSS Values 4 §10 over numbers and dimensions. */
+export type Expression =
+	| { readonly kind: 'number'; readonly value: Rational }
+	| { readonly kind: 'dimension'; readonly value: Rational; readonly unit: string }
+	| { readonly kind: 'sum' | 'product' | 'min' | 'max'; readonly of: readonly Expression[] }
+	| { readonly kind: 'negate' | 'invert'; readonly of: Expression };
+
+/**
+ * The expression between two tokens: one number, dimension or math function (`calc`, `min`, `max`, `clamp`,
+ * `abs`), with nothing but white space around it. Undefined for anything else.
+ */
+export function parseExpression(tokens: Tokens, from: number, to: number): Expression | undefined {
+	const reader = { tokens, at: skipSpace(tokens, from, to), to };
+	const value = operand(reader);
+	return value && skipSpace(tokens, reader.at, to) === to ? value : undefined;
+}
+
+interface Reader {
+	readonly tokens: Tokens;
+	readonly to: number;
+	at: number;
+}
+
+function operand(reader: Reader): Expression | undefined {
+	const { tokens, at, to } = reader;
+	if (at >= to) return undefined;
+	switch (tokens.types[at]) {
+		case T.Number: {
+			const value = rationalFromDecimal(textOf(tokens, at));
+			reader.at++;
+			return value && { kind: 'number', value };
+		}
+		case T.Dimension: {
+			const match = /^([+-]?(?:\d*\.)?\d+(?:[eE][+-]?\d+)?)(.+)$/s.exec(textOf(tokens, at));
+			const value = match && rationalFromDecimal(match[1] as string);
+			reader.at++;
+			return value ? { kind: 'dimension', value, unit: (match[2] as string).toLowerCase() } : undefined;
+		}
+		case T.LeftParen:
+		case T.Function:
+			return group(reader, textOf(tokens, at).toLowerCase());
+		default:
+			return undefined;
+	}
+}
+
+function group(reader: Reader, name: string): Expression | undefined {
+	const { tokens } = reader;
+	const close = Math.min(tokens.close[reader.at] as number, reader.to);
+	const inner: Reader = { tokens, at: reader.at + 1, to: close };
+	const args: Expression[] = [];
+	for (;;) {
+		const value = sum(inner);
+		if (!value) return undefined;
+		args.push(value);
+		inner.at = skipSpace(tokens, inner.at, close);
+		if (inner.at >= close) break;
+		if (tokens.types[inner.at] !== T.Comma) return undefined;
+		inner.at++;
+	}
+	reader.at = Math.min(close + 1, reader.to);
+	const [a, b, c] = args as [Expression, Expression?, Expression?];
+	switch (name) {
+		case '(':
+		case 'calc(':
+			return args.length === 1 ? a : undefined;
+		case 'min(':
+			return { kind: 'min', of: args };
+		case 'max(':
+			return { kind: 'max', of: args };
+		case 'clamp(':
+			return b && c && args.length === 3 ? { kind: 'max', of: [a, { kind: 'min', of: [b, c] }] } : undefined;
+		case 'abs(':
+			return args.length === 1 ? { kind: 'max', of: [a, { kind: 'negate', of: a }] } : undefined;
+		default:
+			return undefined;
+	}
+}
+
+/** `+` and `-` need white space on both sides (CSS Values 4 §10.1). */
+function sum(reader: Reader): Expression | undefined {
+	const { tokens } = reader;
+	const terms: Expression[] = [];
+	let negative = false;
+	for (;;) {
+		reader.at = skipSpace(tokens, reader.at, reader.to);
+		const term = product(reader);
+		if (!term) return undefined;
+		terms.push(negative ? { kind: 'negate', of: term } : term);
+		const sign = skipSpace(tokens, reader.at, reader.to);
+		const text = sign < reader.to && tokens.types[sign] === T.Delim ? textOf(tokens, sign) : '';
+		if (text !== '+' && text !== '-') break;
+		if (!isSpace(tokens, sign - 1) || sign + 1 >= reader.to || !isSpace(tokens, sign + 1)) return undefined;
+		negative = text === '-';
+		reader.at = sign + 1;
+	}
+	return terms.length === 1 ? terms[0] : { kind: 'sum', of: terms };
+}
+
+function product(reader: Reader): Expression | undefined {
+	const { tokens } = reader;
+	const factors: Expression[] = [];
+	let inverted = false;
+	for (;;) {
+		reader.at = skipSpace(tokens, reader.at, reader.to);
+		const factor = operand(reader);
+		if (!factor) return undefined;
+		factors.push(inverted ? { kind: 'invert', of: factor } : factor);
+		const sign = skipSpace(tokens, reader.at, reader.to);
+		const text = sign < reader.to && tokens.types[sign] === T.Delim ? textOf(tokens, sign) : '';
+		if (text !== '*' && text !== '/') break;
+		inverted = text === '/';
+		reader.at = sign + 1;
+	}
+	return factors.length === 1 ? factors[0] : { kind: 'product', of: factors };
+}

@@ -1,0 +1,164 @@
+import {
+	add,
+	compare,
+	divide,
+	multiply,
+	negate,
+	ONE,
+	rational,
+	ZERO,
+	type Rational
+} from '../interval/index.ts';
+import type { Expression } from './expression.ts';
+
+/** A straight line over viewport width: `constant + slope × width`, CSS px (or a plain number). */
+export interface Line {
+	readonly kind: 'line';
+	readonly constant: Rational;
+	readonly slope: Rational;
+}
+
+/** A quantity as an exact function of viewport width: lines, and the least or greatest of such functions. */
+export type Form = Line | { readonly kind: 'min' | 'max'; readonly of: readonly Form[] };
+
+/** A form with its type: `length` in CSS px, or a number. */
+export interface Quantity {
+	readonly type: 'length' | 'number';
+	readonly form: Form;
+}
+
+/** What lengths in a media query are relative to: CSS px. `em` and `rem` are the initial font size there. */
+export interface LengthContext {
+	readonly em: Rational;
+	readonly height: Rational;
+}
+
+export const line = (constant: Rational, slope: Rational = ZERO): Line => ({
+	kind: 'line',
+	constant,
+	slope
+});
+
+/** Px in one unit of each absolute length (CSS Values 4 §6.2). */
+const ABSOLUTE: Readonly<Record<string, Rational>> = {
+	px: ONE,
+	cm: rational(9600, 254),
+	mm: rational(960, 254),
+	q: rational(240, 254),
+	in: rational(96),
+	pt: rational(4, 3),
+	pc: rational(16)
+};
+
+const PERCENT = rational(1, 100);
+
+/** Fonts are unknown here, so `ex` and `ch` take the fallback of half an em (CSS Values 4 §6.1.1). */
+const PER_EM: Readonly<Record<string, Rational>> = {
+	em: ONE,
+	rem: ONE,
+	ex: rational(1, 2),
+	rex: rational(1, 2),
+	ch: rational(1, 2),
+	rch: rational(1, 2),
+	ic: ONE,
+	ric: ONE
+};
+
+function unit(value: Rational, name: string, context: LengthContext): Form | undefined {
+	const absolute = ABSOLUTE[name];
+	if (absolute) return line(multiply(value, absolute));
+	const perEm = PER_EM[name];
+	if (perEm) return line(multiply(value, multiply(perEm, context.em)));
+	const axis = /^[sld]?v(w|h|i|b|min|max)$/.exec(name)?.[1];
+	if (!axis) return undefined;
+	const share = multiply(value, PERCENT);
+	const ofWidth = line(ZERO, share);
+	const ofHeight = line(multiply(share, context.height));
+	if (axis === 'w' || axis === 'i') return ofWidth;
+	if (axis === 'h' || axis === 'b') return ofHeight;
+	const smaller = axis === 'min';
+	return { kind: smaller === share.n >= 0n ? 'min' : 'max', of: [ofWidth, ofHeight] };
+}
+
+const sumOf = (a: Form, b: Form): Form => {
+	if (a.kind !== 'line') return { kind: a.kind, of: a.of.map((part) => sumOf(part, b)) };
+	if (b.kind !== 'line') return sumOf(b, a);
+	return line(add(a.constant, b.constant), add(a.slope, b.slope));
+};
+
+const opposite = { min: 'max', max: 'min' } as const;
+
+const scaled = (form: Form, by: Rational): Form =>
+	form.kind === 'line'
+		? line(multiply(form.constant, by), multiply(form.slope, by))
+		: { kind: by.n < 0n ? opposite[form.kind] : form.kind, of: form.of.map((part) => scaled(part, by)) };
+
+/** The value of a form that does not depend on width; undefined where it does. */
+export function constantOf(form: Form): Rational | undefined {
+	if (form.kind === 'line') return form.slope.n === 0n ? form.constant : undefined;
+	const parts = form.of.map(constantOf);
+	return parts.reduce((best, part) => {
+		if (!best || !part) return undefined;
+		return compare(part, best) < 0 === (form.kind === 'min') ? part : best;
+	});
+}
+
+/** The value of a form at one width (CSS px). */
+export function valueAt(form: Form, width: Rational): Rational {
+	if (form.kind === 'line') return add(form.constant, multiply(form.slope, width));
+	return form.of
+		.map((part) => valueAt(part, width))
+		.reduce((best, part) => (compare(part, best) < 0 === (form.kind === 'min') ? part : best));
+}
+
+/**
+ * An expression as an exact function of width. Undefined where its types do not fit (a sum of number and
+ * length, a product of lengths, a division by 0) or a unit is not a length.
+ */
+export function quantity(expression: Expression, context: LengthContext): Quantity | undefined {
+	switch (expression.kind) {
+		case 'number':
+			return { type: 'number', form: line(expression.value) };
+		case 'dimension': {
+			const form = unit(expression.value, expression.unit, context);
+			return form && { type: 'length', form };
+		}
+		case 'negate': {
+			const of = quantity(expression.of, context);
+			return of && { type: of.type, form: scaled(of.form, negate(ONE)) };
+		}
+		case 'invert': {
+			const of = quantity(expression.of, context);
+			const constant = of?.type === 'number' ? constantOf(of.form) : undefined;
+			return constant && constant.n !== 0n
+				? { type: 'number', form: line(divide(ONE, constant)) }
+				: undefined;
+		}
+		default: {
+			const parts: Quantity[] = [];
+			for (const part of expression.of) {
+				const value = quantity(part, context);
+				if (!value) return undefined;
+				parts.push(value);
+			}
+			return expression.kind === 'product' ? productOf(parts) : alike(expression.kind, parts);
+		}
+	}
+}
+
+function alike(kind: 'sum' | 'min' | 'max', parts: readonly Quantity[]): Quantity | undefined {
+	const type = parts[0]?.type;
+	if (!type || parts.some((part) => part.type !== type)) return undefined;
+	const forms = parts.map((part) => part.form);
+	return { type, form: kind === 'sum' ? forms.reduce(sumOf) : { kind, of: forms } };
+}
+
+function productOf(parts: readonly Quantity[]): Quantity | undefined {
+	return parts.reduce<Quantity | undefined>((product, part) => {
+		if (!product) return undefined;
+		const factor = part.type === 'number' ? constantOf(part.form) : undefined;
+		if (factor) return { type: product.type, form: scaled(product.form, factor) };
+		const other = product.type === 'number' ? constantOf(product.form) : undefined;
+		return other && { type: part.type, form: scaled(part.form, other) };
+	}, { type: 'number', form: line(ONE) });
+}

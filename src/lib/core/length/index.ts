@@ -1,0 +1,2 @@
+export * from './expression.ts';
+export * from './form.ts';

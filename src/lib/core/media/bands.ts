@@ -1,0 +1,85 @@
+import {
+	compareCuts,
+	EVERYTHING,
+	intersection,
+	ZERO,
+	type Cut,
+	type Interval,
+	type IntervalSet
+} from '../interval/index.ts';
+import type { Span } from '../css/node.ts';
+import type { Vantage } from '../vantage.ts';
+import type { MediaQuery } from './query.ts';
+import { solve } from './solve.ts';
+
+/** A media condition somewhere in a page's sources. */
+export interface MediaSite {
+	/** The file, and the place of the query's text in it. */
+	readonly file: string;
+	readonly span: Span;
+	readonly text: string;
+	readonly queries: readonly MediaQuery[];
+	/** The conditions around it, from the outermost: all must hold too. */
+	readonly within: readonly MediaSite[];
+}
+
+/** A width at which something changes, with the side it belongs to and every place that causes it. */
+export interface Threshold {
+	readonly cut: Cut;
+	readonly causes: readonly MediaSite[];
+}
+
+/** A stretch in which no width condition changes. The letter is a heading only and moves with the sheet. */
+export interface Band {
+	readonly letter: string;
+	readonly interval: Interval;
+}
+
+export interface Bands {
+	readonly thresholds: readonly Threshold[];
+	readonly bands: readonly Band[];
+}
+
+/** A, B, … Z, AA, AB, … for 0, 1, … 25, 26, 27, … */
+export function bandLetter(index: number): string {
+	const last = String.fromCharCode(65 + (index % 26));
+	return index < 26 ? last : bandLetter(Math.floor(index / 26) - 1) + last;
+}
+
+/**
+ * The thresholds and bands of a page in one vantage. A condition counts only where those around it hold,
+ * so a threshold that an outer condition makes unreachable is none.
+ */
+export function bandsOf(sites: readonly MediaSite[], vantage: Vantage): Bands {
+	const solved = new Map<readonly MediaQuery[], IntervalSet>();
+	const own = (site: MediaSite): IntervalSet => {
+		let set = solved.get(site.queries);
+		if (!set) solved.set(site.queries, (set = solve(site.queries, vantage)));
+		return set;
+	};
+	const found: { cut: Cut; site: MediaSite }[] = [];
+	for (const site of sites) {
+		const set = own(site);
+		const around = site.within.map(own).reduce(intersection, EVERYTHING);
+		for (const cut of intersection(set, around).cuts) {
+			if (set.cuts.some((mine) => compareCuts(mine, cut) === 0)) found.push({ cut, site });
+		}
+	}
+	found.sort((a, b) => compareCuts(a.cut, b.cut));
+	const thresholds: { cut: Cut; causes: MediaSite[] }[] = [];
+	for (const { cut, site } of found) {
+		const last = thresholds[thresholds.length - 1];
+		if (last && compareCuts(last.cut, cut) === 0) last.causes.push(site);
+		else thresholds.push({ cut, causes: [site] });
+	}
+	const edges: (Cut | null)[] = [{ at: ZERO, after: true }, ...thresholds.map(({ cut }) => cut), null];
+	const bands = edges.slice(0, -1).map((from, i): Band => {
+		const to = edges[i + 1] ?? null;
+		const lo = from as Cut;
+		return {
+			letter: bandLetter(i),
+			interval: { lo: lo.at, loClosed: !lo.after, hi: to && to.at, hiClosed: to ? to.after : false }
+		};
+	});
+	return { thresholds, bands };
+}

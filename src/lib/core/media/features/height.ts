@@ -1,0 +1,10 @@
+import { rationalFromNumber } from '../../interval/index.ts';
+import { line } from '../../length/index.ts';
+import type { MediaFeature } from '../feature.ts';
+
+/** Media Queries 4 §4.2: the height of the viewport. */
+export const height: MediaFeature = {
+	name: 'height',
+	kind: 'length',
+	actual: (vantage) => line(rationalFromNumber(vantage.height))
+};

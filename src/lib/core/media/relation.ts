@@ -1,0 +1,131 @@
+import { add, multiply, negate, ONE, rational, rationalFromNumber, type Rational } from '../interval/index.ts';
+import { constantOf, line, quantity, type Expression, type Form, type LengthContext, type Line } from '../length/index.ts';
+import type { Vantage } from '../vantage.ts';
+import type { MediaFeature, Operator } from './feature.ts';
+import { FEATURES } from './features/index.ts';
+import type { Comparison } from './query.ts';
+
+/** A comparison in one vantage: a line over viewport width against a form over it. Or it is settled, or unknown. */
+export type Relation =
+	| { readonly kind: 'compare'; readonly left: Line; readonly operator: Operator; readonly right: Form }
+	| { readonly kind: 'settled'; readonly holds: boolean }
+	| { readonly kind: 'unknown' };
+
+const UNKNOWN: Relation = { kind: 'unknown' };
+const settled = (holds: boolean): Relation => ({ kind: 'settled', holds });
+
+/** What lengths in a media query are relative to in a vantage: the initial values (Media Queries 4 §1.3). */
+export const lengthContext = (vantage: Vantage): LengthContext => ({
+	em: rationalFromNumber(vantage.defaultFontSize),
+	height: rationalFromNumber(vantage.height)
+});
+
+/** Whether a feature that stands alone holds (Media Queries 4 §2.4.2). */
+export function standingAlone(feature: MediaFeature, vantage: Vantage): Relation {
+	const nonZero = (left: Line): Relation => ({ kind: 'compare', left, operator: '>', right: line(rational(0)) });
+	switch (feature.kind) {
+		case 'length':
+			return nonZero(feature.actual(vantage));
+		case 'ratio':
+			return nonZero(feature.actual(vantage).width);
+		case 'resolution':
+		case 'integer':
+			return settled(feature.actual(vantage).n > 0n);
+		case 'keyword':
+			return settled(feature.holding(vantage).some((keyword) => keyword !== feature.falsy));
+		case 'alias':
+			return settled(true);
+	}
+}
+
+/** A feature's comparison in a vantage. */
+export function relationOf(feature: MediaFeature, comparison: Comparison, vantage: Vantage): Relation {
+	const { operator, value } = comparison;
+	const context = lengthContext(vantage);
+	const compareWith = (left: Line, right: Form | undefined): Relation =>
+		right ? { kind: 'compare', left, operator, right } : UNKNOWN;
+	switch (feature.kind) {
+		case 'length':
+			return value.kind === 'length' ? compareWith(feature.actual(vantage), formOf(value.of, 'length', context)) : UNKNOWN;
+		case 'integer':
+			return value.kind === 'integer'
+				? compareWith(line(feature.actual(vantage)), formOf(value.of, 'number', context))
+				: UNKNOWN;
+		case 'resolution': {
+			if (value.kind !== 'resolution') return UNKNOWN;
+			if (!value.of) return settled(operator === '<' || operator === '<=');
+			const dppx = feature.bare ? formOf(value.of, 'number', context) : resolution(value.of);
+			return compareWith(line(feature.actual(vantage)), dppx);
+		}
+		case 'ratio': {
+			if (value.kind !== 'ratio') return UNKNOWN;
+			const width = constant(value.width, context);
+			const height = constant(value.height, context);
+			if (!width || !height) return UNKNOWN;
+			const actual = feature.actual(vantage);
+			return compareWith(times(actual.width, height), times(actual.height, width));
+		}
+		case 'keyword':
+			return value.kind === 'keyword' ? settled(feature.holding(vantage).includes(value.name)) : UNKNOWN;
+		case 'alias': {
+			const alias = value.kind === 'keyword' ? feature.keywords[value.name] : undefined;
+			const target = alias && FEATURES.get(alias.feature);
+			if (!target) return UNKNOWN;
+			const ratio = {
+				kind: 'ratio' as const,
+				width: { kind: 'number' as const, value: alias.width },
+				height: { kind: 'number' as const, value: alias.height }
+			};
+			return relationOf(target, { operator: alias.operator, value: ratio }, vantage);
+		}
+	}
+}
+
+const times = (of: Line, by: Rational): Line => line(multiply(of.constant, by), multiply(of.slope, by));
+
+function formOf(of: Expression, type: 'length' | 'number', context: LengthContext): Form | undefined {
+	const found = quantity(of, context);
+	return found?.type === type ? found.form : undefined;
+}
+
+const constant = (of: Expression, context: LengthContext): Rational | undefined => {
+	const form = formOf(of, 'number', context);
+	return form && constantOf(form);
+};
+
+/** Dppx in one of each unit of resolution (CSS Values 4 §7.4). */
+const DPPX: Readonly<Record<string, Rational>> = {
+	dppx: ONE,
+	x: ONE,
+	dpi: rational(1, 96),
+	dpcm: rational(254, 9600)
+};
+
+/** A resolution is read by the same arithmetic as lengths, a dppx standing for a px. */
+function resolution(of: Expression): Form | undefined {
+	const inPx = (expression: Expression): Expression | undefined => {
+		switch (expression.kind) {
+			case 'number':
+				return expression;
+			case 'dimension': {
+				const factor = DPPX[expression.unit];
+				return factor && { kind: 'dimension', value: multiply(expression.value, factor), unit: 'px' };
+			}
+			case 'negate':
+			case 'invert': {
+				const part = inPx(expression.of);
+				return part && { kind: expression.kind, of: part };
+			}
+			default: {
+				const parts = expression.of.map(inPx);
+				return parts.every((part) => part !== undefined) ? { kind: expression.kind, of: parts } : undefined;
+			}
+		}
+	};
+	const px = inPx(of);
+	return px && formOf(px, 'length', { em: ONE, height: ONE });
+}
+
+/** left − right as a line, for a right side that is a line. */
+export const gap = (left: Line, right: Line): Line =>
+	line(add(left.constant, negate(right.constant)), add(left.slope, negate(right.slope)));

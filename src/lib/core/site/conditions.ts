@@ -1,0 +1,92 @@
+import { sliceOf, walk, type AtRule, type Block, type Sheet, type Span } from '../css/index.ts';
+import { skipSpace, T, tokensOf, next } from '../css/tokens.ts';
+import { isInside, type Page } from '../html/index.ts';
+import type { MediaSite } from '../media/index.ts';
+import { importsOf } from './imports.ts';
+import { sheetsOfPage } from './sheets.ts';
+import type { Sources } from './sources.ts';
+
+/** A condition of `@supports` or `@container`: a condition, but no threshold of viewport width. */
+export interface OtherCondition {
+	readonly kind: 'supports' | 'container';
+	readonly file: string;
+	readonly span: Span;
+	readonly text: string;
+}
+
+export interface PageConditions {
+	readonly media: readonly MediaSite[];
+	readonly others: readonly OtherCondition[];
+}
+
+/**
+ * Every condition of a page, in the order of its sheets: `media` of `<link>`, `<style>` and `<source>`,
+ * `@import` chains, `@media` with what nests in it, and the media conditions of `sizes`.
+ */
+export function conditionsOfPage(page: Page, path: string, sources: Sources): PageConditions {
+	const media: MediaSite[] = [];
+	const others: OtherCondition[] = [];
+	const site = (file: string, span: Span, text: string, within: readonly MediaSite[]): readonly MediaSite[] => {
+		if (text.trim() === '') return within;
+		const found: MediaSite = { file, span, text, queries: sources.queries(text), within };
+		media.push(found);
+		return [...within, found];
+	};
+	const sheet = (text: string, file: string, offset: number, within: readonly MediaSite[], chain: readonly string[]): void => {
+		const parsed = sources.sheet(text);
+		for (const { parts, path: imported } of importsOf(parsed, file)) {
+			const inner = site(file, shifted(parts.mediaSpan, offset), parts.media, within);
+			const source = imported === null || chain.includes(imported) ? undefined : sources.text(imported);
+			if (imported !== null && source !== undefined) sheet(source, imported, 0, inner, [...chain, imported]);
+		}
+		const known = new Map<Block, readonly MediaSite[]>([[parsed, within]]);
+		for (const node of walk(parsed)) {
+			if (node.kind !== 'at-rule' && node.kind !== 'rule') continue;
+			const around = known.get(node.parent) ?? within;
+			known.set(node, node.kind === 'at-rule' ? atRule(node, parsed, file, offset, around) : around);
+		}
+	};
+	const atRule = (node: AtRule, parsed: Sheet, file: string, offset: number, around: readonly MediaSite[]) => {
+		if (!node.block) return around;
+		const text = sliceOf(parsed.source, node.prelude);
+		const span = shifted(node.prelude, offset);
+		if (node.name === 'media') return site(file, span, text, around);
+		if (node.name === 'supports' || node.name === 'container') others.push({ kind: node.name, file, span, text });
+		return around;
+	};
+	for (const use of sheetsOfPage(page, path)) {
+		const within = use.mediaSpan ? site(path, use.mediaSpan, use.media, []) : [];
+		if (use.from.kind === 'inline') sheet(sliceOf(page.source, use.from.span), path, use.from.span.start, within, [path]);
+		else if (use.from.kind === 'file') {
+			const text = sources.text(use.from.path);
+			if (text !== undefined) sheet(text, use.from.path, 0, within, [use.from.path]);
+		}
+	}
+	for (const element of page.elements) {
+		if (isInside(element, 'noscript')) continue;
+		const condition = element.tag === 'source' ? element.attributes.get('media') : undefined;
+		if (condition?.span) site(path, condition.span, condition.value, []);
+		const sizes = element.tag === 'img' || element.tag === 'source' ? element.attributes.get('sizes') : undefined;
+		if (sizes?.span) for (const text of sizesConditions(sizes.value)) site(path, sizes.span, text, []);
+	}
+	return { media, others };
+}
+
+const shifted = (span: Span, by: number): Span => ({ start: span.start + by, end: span.end + by });
+
+/** The media conditions of a `sizes` attribute (HTML §4.8.4.2.1): all of an entry but its last component value. */
+export function sizesConditions(value: string): string[] {
+	const tokens = tokensOf(value);
+	const found: string[] = [];
+	let from = 0;
+	let last = 0;
+	for (let at = 0; at <= tokens.count; at = at < tokens.count ? next(tokens, at) : at + 1) {
+		if (at === tokens.count || tokens.types[at] === T.Comma) {
+			const text = value.slice(tokens.starts[from], tokens.starts[last]).trim();
+			if (text !== '') found.push(text);
+			from = at + 1;
+			last = from;
+		} else if (skipSpace(tokens, at, at + 1) === at) last = at;
+	}
+	return found;
+}

@@ -1,0 +1,55 @@
+import { addressesIn } from '../css/index.ts';
+import { addressOf, resolveAddress } from './address.ts';
+import { importsOf, type ImportUse } from './imports.ts';
+import type { Sources } from './sources.ts';
+
+/**
+ * A sheet's text as one `<style>` can carry it: each `@import` that counts is replaced by the imported text
+ * with its media, supports and layer as at-rules around it, and each address is resolved against the file it
+ * stands in and written from the site's root under `prefix` (ends in a slash). What cannot be had is left out.
+ */
+export function flattenSheet(text: string, file: string, sources: Sources, prefix: string): string {
+	return flatten(text, file, sources, prefix, [file]);
+}
+
+function flatten(text: string, file: string, sources: Sources, prefix: string, chain: readonly string[]): string {
+	const imports = new Map<number, ImportUse>();
+	if (text.includes('@')) {
+		for (const use of importsOf(sources.sheet(text), file)) imports.set(use.rule.span.start, use);
+	}
+	const changes: { start: number; end: number; text: string }[] = [];
+	for (const use of imports.values()) {
+		const { start, end } = use.rule.span;
+		const semicolon = text[end] === ';' ? 1 : 0;
+		changes.push({ start, end: end + semicolon, text: imported(use, sources, prefix, chain) });
+	}
+	for (const { address, span, import: isImport } of addressesIn(text)) {
+		const target = isImport ? null : resolveAddress(address, file);
+		if (target?.kind !== 'site') continue;
+		const tail = /[?#].*$/s.exec(address)?.[0] ?? '';
+		const path = addressOf(target.path, prefix).replace(/['()\\]/g, (c) => `%${c.charCodeAt(0).toString(16)}`);
+		changes.push({ ...span, text: `url("${path}${tail.replace(/["\\\n]/g, '')}")` });
+	}
+	changes.sort((a, b) => a.start - b.start);
+	let out = '';
+	let at = 0;
+	for (const change of changes) {
+		if (change.start < at) continue;
+		out += text.slice(at, change.start) + change.text;
+		at = change.end;
+	}
+	return out + text.slice(at);
+}
+
+function imported(use: ImportUse, sources: Sources, prefix: string, chain: readonly string[]): string {
+	const { parts, path } = use;
+	const source = path === null || chain.includes(path) ? undefined : sources.text(path);
+	if (path === null || source === undefined) return '';
+	let text = flatten(source, path, sources, prefix, [...chain, path]) + sources.sheet(source).closing;
+	if (parts.layer !== null) text = `@layer ${parts.layer} {\n${text}\n}`;
+	if (parts.supports !== null) {
+		const declaration = /^\s*[-\w]+\s*:/.test(parts.supports);
+		text = `@supports ${declaration ? `(${parts.supports})` : parts.supports} {\n${text}\n}`;
+	}
+	return parts.media === '' ? text : `@media ${parts.media} {\n${text}\n}`;
+}

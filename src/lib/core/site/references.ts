@@ -1,0 +1,87 @@
+import { addressesIn, sliceOf, walk, type Sheet } from '../css/index.ts';
+import { innerSpan, isSheetLink, type Page, type PageElement } from '../html/index.ts';
+import { resolveAddress, type Target } from './address.ts';
+import { baseOf, resolveFromBase } from './sheets.ts';
+import type { Sources } from './sources.ts';
+
+export type FileKind = 'page' | 'sheet' | 'picture' | 'font' | 'film' | 'other';
+
+/** Something that a file asks for. */
+export interface Reference {
+	readonly kind: FileKind;
+	readonly target: Exclude<Target, { kind: 'none' }>;
+	/** The file that asks. */
+	readonly from: string;
+}
+
+/** Attributes that hold an address, by element, and what they ask for. */
+const ADDRESSES: Readonly<Record<string, Readonly<Record<string, FileKind>>>> = {
+	a: { href: 'page' },
+	area: { href: 'page' },
+	img: { src: 'picture' },
+	input: { src: 'picture' },
+	source: { src: 'film' },
+	video: { src: 'film', poster: 'picture' },
+	audio: { src: 'film' },
+	track: { src: 'other' },
+	script: { src: 'other' },
+	iframe: { src: 'page' },
+	embed: { src: 'other' },
+	object: { data: 'other' },
+	image: { href: 'picture', 'xlink:href': 'picture' },
+	use: { href: 'picture', 'xlink:href': 'picture' },
+	body: { background: 'picture' }
+};
+
+/** The addresses of a `srcset` (HTML §4.8.4.2.2). */
+export const srcsetAddresses = (value: string): string[] =>
+	[...value.matchAll(/\s*,*\s*(\S*[^\s,])(?:\s+[^,]*)?(?:,|$)/g)].map((match) => match[1] as string);
+
+function asked(element: PageElement): [FileKind, string][] {
+	const found: [FileKind, string][] = [];
+	const { tag, attributes } = element;
+	if (tag === 'link') {
+		const rel = attributes.get('rel')?.value.toLowerCase() ?? '';
+		const href = attributes.get('href')?.value ?? '';
+		const idle = /\b(canonical|preconnect|dns-prefetch|alternate|author|license|next|prev|help|search|shortlink)\b/;
+		if (isSheetLink(element)) found.push(['sheet', href]);
+		else if (!idle.test(rel)) found.push([/\bicon\b/.test(rel) ? 'picture' : 'other', href]);
+	}
+	for (const [name, kind] of Object.entries(ADDRESSES[tag] ?? {})) {
+		const value = attributes.get(name)?.value;
+		if (value !== undefined) found.push([kind, value]);
+	}
+	const srcset = tag === 'img' || tag === 'source' ? attributes.get('srcset')?.value : undefined;
+	if (srcset !== undefined) for (const address of srcsetAddresses(srcset)) found.push(['picture', address]);
+	return found;
+}
+
+/** What a page asks for, in document order, `style` attributes and `<style>` elements included. */
+export function referencesOfPage(page: Page, path: string, sources: Sources): Reference[] {
+	const base = baseOf(page, path);
+	const found: Reference[] = [];
+	const add = (kind: FileKind, target: Target): void => {
+		if (target.kind !== 'none') found.push({ kind, target, from: path });
+	};
+	for (const element of page.elements) {
+		for (const [kind, address] of asked(element)) add(kind, resolveFromBase(address, base));
+		const style = element.attributes.get('style')?.value;
+		if (style?.includes('(')) {
+			for (const { address } of addressesIn(style)) add('picture', resolveFromBase(address, base));
+		}
+		const inner = element.tag === 'style' ? innerSpan(element) : null;
+		if (inner) found.push(...referencesOfSheet(sources.sheet(sliceOf(page.source, inner)), path, base));
+	}
+	return found;
+}
+
+/** What a sheet asks for, its addresses seen from `base`: its own file unless it stands in a page. */
+export function referencesOfSheet(sheet: Sheet, file: string, base = file): Reference[] {
+	const fontFaces = [...walk(sheet)].filter((node) => node.kind === 'at-rule' && node.name === 'font-face');
+	return addressesIn(sheet.source).flatMap((use): Reference[] => {
+		const target = base === file ? resolveAddress(use.address, base) : resolveFromBase(use.address, base);
+		if (target.kind === 'none') return [];
+		const inFace = fontFaces.some(({ span }) => span.start <= use.span.start && use.span.end <= span.end);
+		return [{ kind: use.import ? 'sheet' : inFace ? 'font' : 'picture', target, from: file }];
+	});
+}

@@ -1,0 +1,130 @@
+/**
+ * A file's bytes as an LF text, in a way that lets an edited text be written back so that no untouched line
+ * changes a byte: not its line end, not its bytes where they are no valid text, not the BOM.
+ */
+export interface DecodedText {
+	/** With LF line ends and without a BOM. */
+	readonly text: string;
+	readonly encoding: string;
+	readonly bom: boolean;
+	/** The commonest line end. */
+	readonly lineEnd: '\n' | '\r\n' | '\r';
+}
+
+/** Turns bytes into text and back, by the name of an encoding (Encoding Standard §4.2). */
+export interface Codec {
+	readonly knows: (encoding: string) => boolean;
+	readonly decode: (bytes: Uint8Array, encoding: string) => string;
+	readonly encode: (text: string, encoding: string) => Uint8Array;
+}
+
+interface Line {
+	/** Without its end. */
+	readonly body: Uint8Array;
+	readonly end: Uint8Array;
+}
+
+const LF = 0x0a;
+const CR = 0x0d;
+
+const startsWith = (bytes: Uint8Array, ...lead: number[]): boolean => lead.every((byte, i) => bytes[i] === byte);
+
+function bomOf(bytes: Uint8Array): { encoding: string; length: number } | null {
+	if (startsWith(bytes, 0xef, 0xbb, 0xbf)) return { encoding: 'utf-8', length: 3 };
+	if (startsWith(bytes, 0xfe, 0xff)) return { encoding: 'utf-16be', length: 2 };
+	if (startsWith(bytes, 0xff, 0xfe)) return { encoding: 'utf-16le', length: 2 };
+	return null;
+}
+
+/** The encoding that a file names for itself: a BOM, else `@charset` or `<meta charset>`, else UTF-8 (CSS Syntax 3 §3.2, HTML §13.2.3). */
+export function encodingOf(bytes: Uint8Array, codec: Codec): string {
+	const bom = bomOf(bytes);
+	if (bom) return bom.encoding;
+	const head = String.fromCharCode(...bytes.subarray(0, 1024));
+	const named =
+		/^@charset "([^"]+)";/.exec(head)?.[1] ??
+		/<meta[^>]+charset\s*=\s*["']?\s*([^"'\s/>;]+)/i.exec(head)?.[1] ??
+		'utf-8';
+	const encoding = named.toLowerCase();
+	if (/^utf-?16/.test(encoding) || !codec.knows(encoding)) return 'utf-8';
+	return encoding === 'iso-8859-1' || encoding === 'latin1' || encoding === 'us-ascii' ? 'windows-1252' : encoding;
+}
+
+/** Where the lines of the bytes end. Line ends are never part of another character in the encodings of the web. */
+function linesOf(bytes: Uint8Array, encoding: string): Line[] {
+	const wide = encoding === 'utf-16le' || encoding === 'utf-16be';
+	const size = wide ? 2 : 1;
+	const unit = (i: number): number => {
+		if (!wide) return bytes[i] ?? -1;
+		if (i + 1 >= bytes.length) return -1;
+		const [a, b] = [bytes[i] as number, bytes[i + 1] as number];
+		return encoding === 'utf-16le' ? a | (b << 8) : (a << 8) | b;
+	};
+	const lines: Line[] = [];
+	let from = 0;
+	for (let i = 0; i < bytes.length; i += size) {
+		const code = unit(i);
+		if (code !== LF && code !== CR) continue;
+		const after = i + (code === CR && unit(i + size) === LF ? 2 * size : size);
+		lines.push({ body: bytes.subarray(from, i), end: bytes.subarray(i, after) });
+		from = after;
+		i = after - size;
+	}
+	lines.push({ body: bytes.subarray(from), end: new Uint8Array(0) });
+	return lines;
+}
+
+function split(bytes: Uint8Array, encoding: string): { bom: Uint8Array; lines: Line[] } {
+	const length = bomOf(bytes)?.length ?? 0;
+	return { bom: bytes.subarray(0, length), lines: linesOf(bytes.subarray(length), encoding) };
+}
+
+const LINE_ENDS = ['\n', '\r\n', '\r'] as const;
+
+/** A file's bytes as text. */
+export function decodeText(bytes: Uint8Array, codec: Codec): DecodedText {
+	const encoding = encodingOf(bytes, codec);
+	const { bom, lines } = split(bytes, encoding);
+	const counts = new Map<string, number>();
+	const bodies = lines.map(({ body, end }) => {
+		const name = codec.decode(end, encoding);
+		counts.set(name, (counts.get(name) ?? 0) + 1);
+		return codec.decode(body, encoding);
+	});
+	const lineEnd = LINE_ENDS.reduce((best, name) => ((counts.get(name) ?? 0) > (counts.get(best) ?? 0) ? name : best));
+	return { text: bodies.join('\n'), encoding, bom: bom.length > 0, lineEnd };
+}
+
+/** Runs of lines that two texts share: `count` lines from `before` in the one and from `after` in the other. */
+export type SharedLines = (before: readonly string[], after: readonly string[]) => { before: number; after: number; count: number }[];
+
+/**
+ * The bytes of an edited text: each line that the original has too is written with its original bytes and
+ * line end, every other in the original's encoding with the line end of the line before it.
+ */
+export function encodeText(text: string, original: Uint8Array, codec: Codec, shared: SharedLines): Uint8Array {
+	const encoding = encodingOf(original, codec);
+	const { bom, lines } = split(original, encoding);
+	const { lineEnd } = decodeText(original, codec);
+	const before = lines.map(({ body }) => codec.decode(body, encoding));
+	const after = text.split('\n');
+	const kept = new Map<number, Line>();
+	for (const run of shared(before, after)) {
+		for (let i = 0; i < run.count; i++) kept.set(run.after + i, lines[run.before + i] as Line);
+	}
+	const parts: Uint8Array[] = [bom];
+	let end = lines[0]?.end.length ? (lines[0]?.end as Uint8Array) : codec.encode(lineEnd, encoding);
+	after.forEach((body, i) => {
+		const line = kept.get(i);
+		parts.push(line ? line.body : codec.encode(body, encoding));
+		if (line && line.end.length > 0) end = line.end;
+		if (i < after.length - 1) parts.push(end);
+	});
+	const bytes = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
+	let at = 0;
+	for (const part of parts) {
+		bytes.set(part, at);
+		at += part.length;
+	}
+	return bytes;
+}

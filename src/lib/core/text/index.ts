@@ -1,0 +1,2 @@
+export * from './lines.ts';
+export * from './bytes.ts';

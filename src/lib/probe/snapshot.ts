@@ -1,0 +1,147 @@
+/**
+ * One page at one viewport, as columns with an entry an element in document order. Lengths are CSS px of the
+ * page; boxes are border boxes from the page's top left corner, whatever the scroll.
+ */
+export interface Snapshot {
+	readonly width: number;
+	readonly height: number;
+	/** Scroll size of the root. */
+	readonly pageWidth: number;
+	readonly pageHeight: number;
+	readonly count: number;
+	readonly tags: readonly string[];
+	/** Index of the parent; -1 for the root. */
+	readonly parent: Int32Array;
+	/** Left, top, width, height. */
+	readonly boxes: Float64Array;
+	/** Scroll width and height, client width and height. */
+	readonly insides: Float32Array;
+	readonly flags: Uint32Array;
+	/** Index of the nearest ancestor that clips; -1 for none. */
+	readonly clip: Int32Array;
+	readonly fontSize: Float32Array;
+	/** NaN for `normal`. */
+	readonly lineHeight: Float32Array;
+	readonly order: Int32Array;
+	/** Natural width and height of pictures; 0 for others and for what has not come. */
+	readonly natural: Float32Array;
+}
+
+/** Bits of `Snapshot.flags`. */
+export const FLAG = {
+	shown: 1 << 0,
+	fixed: 1 << 1,
+	sticky: 1 << 2,
+	positioned: 1 << 3,
+	clips: 1 << 4,
+	flexContainer: 1 << 5,
+	gridContainer: 1 << 6,
+	item: 1 << 7,
+	focusable: 1 << 8,
+	replaced: 1 << 9,
+	before: 1 << 10,
+	after: 1 << 11
+} as const;
+
+const FOCUSABLE =
+	'a[href],area[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),select:not([disabled]),textarea:not([disabled]),summary,[tabindex],[contenteditable]:not([contenteditable=false]),audio[controls],video[controls]';
+const REPLACED = new Set(['img', 'video', 'canvas', 'iframe', 'embed', 'object', 'svg', 'audio']);
+
+function flagsOf(element: Element, style: CSSStyleDeclaration, parentDisplay: string, window: Window): number {
+	let flags = 0;
+	const { position, display } = style;
+	if (style.visibility === 'visible' && element.getClientRects().length > 0) flags |= FLAG.shown;
+	if (position === 'fixed') flags |= FLAG.fixed;
+	if (position === 'sticky') flags |= FLAG.sticky;
+	if (position !== 'static') flags |= FLAG.positioned;
+	if (style.overflowX !== 'visible' || style.overflowY !== 'visible') flags |= FLAG.clips;
+	if (display.endsWith('flex')) flags |= FLAG.flexContainer;
+	if (display.endsWith('grid')) flags |= FLAG.gridContainer;
+	if (/(flex|grid)$/.test(parentDisplay) && position !== 'absolute' && position !== 'fixed') flags |= FLAG.item;
+	if (element.matches(FOCUSABLE)) flags |= FLAG.focusable;
+	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
+	if (hasPseudo(window, element, '::before')) flags |= FLAG.before;
+	if (hasPseudo(window, element, '::after')) flags |= FLAG.after;
+	return flags;
+}
+
+const hasPseudo = (window: Window, element: Element, pseudo: string): boolean => {
+	const { content } = window.getComputedStyle(element, pseudo);
+	return content !== 'none' && content !== 'normal' && content !== '';
+};
+
+function naturalSize(element: Element): [number, number] {
+	if (element.localName === 'img') {
+		const image = element as HTMLImageElement;
+		return [image.naturalWidth, image.naturalHeight];
+	}
+	if (element.localName === 'video') {
+		const film = element as HTMLVideoElement;
+		return [film.videoWidth, film.videoHeight];
+	}
+	return [0, 0];
+}
+
+/** Reads a laid-out document in one pass, without writing to it. The document must have a window. */
+export function readSnapshot(document: Document): Snapshot {
+	const window = document.defaultView;
+	if (!window) throw new Error('A document without a window has no layout.');
+	const elements = [...document.querySelectorAll('*')];
+	const count = elements.length;
+	const indexOf = new Map<Element, number>();
+	const root = document.scrollingElement ?? document.documentElement;
+	const { scrollX, scrollY } = window;
+	const snapshot = {
+		width: window.innerWidth,
+		height: window.innerHeight,
+		pageWidth: root.scrollWidth,
+		pageHeight: root.scrollHeight,
+		count,
+		tags: elements.map((element) => element.localName),
+		parent: new Int32Array(count),
+		boxes: new Float64Array(4 * count),
+		insides: new Float32Array(4 * count),
+		flags: new Uint32Array(count),
+		clip: new Int32Array(count),
+		fontSize: new Float32Array(count),
+		lineHeight: new Float32Array(count),
+		order: new Int32Array(count),
+		natural: new Float32Array(2 * count)
+	};
+	const displays: string[] = [];
+	elements.forEach((element, i) => {
+		indexOf.set(element, i);
+		const parent = element.parentElement ? (indexOf.get(element.parentElement) ?? -1) : -1;
+		const style = window.getComputedStyle(element);
+		const box = element.getBoundingClientRect();
+		displays.push(style.display);
+		snapshot.parent[i] = parent;
+		snapshot.boxes.set([box.left + scrollX, box.top + scrollY, box.width, box.height], 4 * i);
+		snapshot.insides.set(
+			[element.scrollWidth, element.scrollHeight, element.clientWidth, element.clientHeight],
+			4 * i
+		);
+		snapshot.flags[i] = flagsOf(element, style, displays[parent] ?? '', window);
+		const clips = parent >= 0 && ((snapshot.flags[parent] ?? 0) & FLAG.clips) !== 0;
+		snapshot.clip[i] = parent < 0 ? -1 : clips ? parent : (snapshot.clip[parent] ?? -1);
+		snapshot.fontSize[i] = parseFloat(style.fontSize);
+		snapshot.lineHeight[i] = parseFloat(style.lineHeight);
+		snapshot.order[i] = Number(style.order);
+		snapshot.natural.set(naturalSize(element), 2 * i);
+	});
+	return snapshot;
+}
+
+/** The buffers of a snapshot, to be handed over rather than copied. */
+export const buffersOf = (snapshot: Snapshot): ArrayBuffer[] =>
+	[
+		snapshot.parent,
+		snapshot.boxes,
+		snapshot.insides,
+		snapshot.flags,
+		snapshot.clip,
+		snapshot.fontSize,
+		snapshot.lineHeight,
+		snapshot.order,
+		snapshot.natural
+	].map((column) => column.buffer as ArrayBuffer);

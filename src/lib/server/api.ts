@@ -1,0 +1,21 @@
+import type { RequestEvent, RequestHandler } from '@sveltejs/kit';
+import { checked, Problem, problemReply } from './problem.ts';
+import { z } from 'zod';
+
+const id = z.coerce.number('a site is named by its number').int().positive();
+
+/** The number of the site that a route names. */
+export const siteId = (event: RequestEvent): number => checked(id, event.params.site);
+
+/** A handler whose problems become replies; anything unexpected is a 500 with a sentence. */
+export const handler =
+	(work: (event: RequestEvent) => Promise<Response>): RequestHandler =>
+	async (event) => {
+		try {
+			return await work(event);
+		} catch (error) {
+			if (error instanceof Problem) return problemReply(error);
+			event.locals.log.error({ error: error instanceof Error ? error.stack : String(error) }, 'unexpected');
+			return problemReply(new Problem(500, 'The server met an error of its own; nothing was changed. Its log says more.'));
+		}
+	};

@@ -1,0 +1,57 @@
+import { Problem } from '../problem.ts';
+import { collector, isLitter, type Entry, type Refusal } from './entry.ts';
+import { sortFiles, type Sorted } from './kinds.ts';
+import { LIMITS, megabytes } from './limits.ts';
+import { unzip } from './unzip.ts';
+
+export { LIMITS, megabytes } from './limits.ts';
+export type { Refusal } from './entry.ts';
+
+export interface Brought {
+	readonly name: string;
+	/** The folder all files lay in, taken off their paths; '' or with a slash at its end. */
+	readonly root: string;
+	readonly files: readonly Sorted[];
+	readonly refused: readonly Refusal[];
+}
+
+const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5);
+
+/**
+ * Takes in what a person dropped or chose: files with their paths, or one zip of them. Throws a problem where
+ * nothing usable came; what is refused is named, and the good rest kept.
+ */
+export async function bring(given: readonly Entry[]): Promise<Brought> {
+	const into = collector();
+	const only = given.length === 1 ? given[0] : undefined;
+	if (only && isZip(only.bytes)) {
+		if (only.bytes.length > LIMITS.packed) {
+			throw new Problem(413, `The zip is larger than ${megabytes(LIMITS.packed)}; nothing was taken in.`);
+		}
+		await unzip(only.bytes, into);
+	} else {
+		for (const { path, bytes } of given) if (!isLitter(path)) into.take(path.replaceAll('\\', '/'), bytes);
+	}
+	const { entries, refused } = into.result();
+	const root = commonFolder(entries.map(({ path }) => path));
+	const files = sortFiles(entries.map(({ path, bytes }) => ({ path: path.slice(root.length), bytes })));
+	if (!files.some(({ kind }) => kind === 'page')) {
+		const why = refused[0] ? ` The first thing refused: ${refused[0].path}, ${refused[0].reason}.` : '';
+		throw new Problem(400, `No HTML page was found among ${files.length} files; nothing was taken in.${why}`, { refused });
+	}
+	const name = root ? root.slice(0, -1) : (only?.path ?? files[0]?.path ?? 'site').replace(/^.*\//, '').replace(/\.\w+$/, '');
+	return { name: name.replace(/^.*\//, ''), root, files, refused };
+}
+
+/** The folders that all paths share, with a slash at the end. */
+function commonFolder(paths: readonly string[]): string {
+	const folders = (paths[0] ?? '').split('/').slice(0, -1);
+	let shared = folders.length;
+	for (const path of paths) {
+		const parts = path.split('/').slice(0, -1);
+		let same = 0;
+		while (same < shared && parts[same] === folders[same]) same++;
+		shared = same;
+	}
+	return folders.slice(0, shared).map((folder) => `${folder}/`).join('');
+}

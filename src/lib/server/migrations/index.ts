@@ -1,0 +1,4 @@
+import * as first from './0001-first.ts';
+
+/** All migrations in the order in which they run. One that has been released is never changed. */
+export const migrations = [first];

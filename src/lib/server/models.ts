@@ -1,0 +1,118 @@
+import {
+	DataTypes,
+	Model,
+	type CreationOptional,
+	type ForeignKey,
+	type InferAttributes,
+	type InferCreationAttributes,
+	type Sequelize
+} from 'sequelize';
+import type { FileKind } from '$lib/core/site/index.ts';
+import type { Vantage as VantageFields } from '$lib/core/vantage.ts';
+
+export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<Site>> {
+	declare id: CreationOptional<number>;
+	declare name: string;
+	/** The folder that every file lay in, with its slash; files' paths are without it. */
+	declare root: string;
+	declare createdAt: CreationOptional<Date>;
+	declare updatedAt: CreationOptional<Date>;
+}
+
+export class Blob extends Model<InferAttributes<Blob>, InferCreationAttributes<Blob>> {
+	/** Hex SHA-256 of the bytes. */
+	declare hash: string;
+	declare bytes: Buffer;
+}
+
+export class File extends Model<InferAttributes<File>, InferCreationAttributes<File>> {
+	declare id: CreationOptional<number>;
+	declare siteId: ForeignKey<number>;
+	declare path: string;
+	declare kind: FileKind;
+	declare hash: ForeignKey<string>;
+	declare size: number;
+	/** Natural size of a picture, px. */
+	declare width: number | null;
+	declare height: number | null;
+}
+
+export class Revision extends Model<InferAttributes<Revision>, InferCreationAttributes<Revision>> {
+	declare id: CreationOptional<number>;
+	declare siteId: ForeignKey<number>;
+	declare number: number;
+	declare message: string;
+	/** Paths of all files → hashes of their contents. */
+	declare manifest: Record<string, string>;
+	declare createdAt: CreationOptional<Date>;
+}
+
+export class Draft extends Model<InferAttributes<Draft>, InferCreationAttributes<Draft>> {
+	declare id: CreationOptional<number>;
+	declare siteId: ForeignKey<number>;
+	declare path: string;
+	/** The browser tab that wrote it. */
+	declare tab: string;
+	/** The hash of the file that the text was made from. */
+	declare base: string;
+	declare text: string;
+	/** Offset of the caret. */
+	declare caret: number;
+	declare updatedAt: CreationOptional<Date>;
+}
+
+export class Vantage extends Model<InferAttributes<Vantage>, InferCreationAttributes<Vantage>> {
+	declare id: CreationOptional<number>;
+	declare siteId: ForeignKey<number>;
+	declare position: number;
+	/** Among the small frames of the Bench. */
+	declare chorus: boolean;
+	declare fields: VantageFields;
+}
+
+const id = { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true } as const;
+const siteId = { type: DataTypes.INTEGER, allowNull: false } as const;
+const text = { type: DataTypes.TEXT, allowNull: false } as const;
+const integer = { type: DataTypes.INTEGER, allowNull: false } as const;
+
+/** Binds the models to a database. The tables themselves are made by the migrations. */
+export function bindModels(sequelize: Sequelize): void {
+	const plain = { sequelize, timestamps: false } as const;
+	Site.init(
+		{ id, name: text, root: text, createdAt: DataTypes.DATE, updatedAt: DataTypes.DATE },
+		{ sequelize, tableName: 'site' }
+	);
+	Blob.init(
+		{ hash: { type: DataTypes.TEXT, primaryKey: true }, bytes: { type: DataTypes.BLOB, allowNull: false } },
+		{ ...plain, tableName: 'blob' }
+	);
+	File.init(
+		{ id, siteId, path: text, kind: text, hash: text, size: integer, width: DataTypes.INTEGER, height: DataTypes.INTEGER },
+		{ ...plain, tableName: 'file' }
+	);
+	Revision.init(
+		{
+			id,
+			siteId,
+			number: integer,
+			message: text,
+			manifest: { type: DataTypes.JSON, allowNull: false },
+			createdAt: DataTypes.DATE
+		},
+		{ sequelize, tableName: 'revision', updatedAt: false }
+	);
+	Draft.init(
+		{ id, siteId, path: text, tab: text, base: text, text, caret: integer, updatedAt: DataTypes.DATE },
+		{ sequelize, tableName: 'draft', createdAt: false }
+	);
+	Vantage.init(
+		{
+			id,
+			siteId,
+			position: integer,
+			chorus: { type: DataTypes.BOOLEAN, allowNull: false },
+			fields: { type: DataTypes.JSON, allowNull: false }
+		},
+		{ ...plain, tableName: 'vantage' }
+	);
+}

@@ -1,0 +1,50 @@
+import { json } from '@sveltejs/kit';
+import type { z } from 'zod';
+
+/** An error that a person can act on; its message is the sentence they see. */
+export class Problem extends Error {
+	constructor(
+		readonly status: number,
+		sentence: string,
+		/** Further members of the reply (RFC 9457 §3.2). */
+		readonly more: Readonly<Record<string, unknown>> = {}
+	) {
+		super(sentence);
+	}
+}
+
+const TITLES: Readonly<Record<number, string>> = {
+	400: 'Not understood',
+	403: 'Refused',
+	404: 'Not found',
+	409: 'Changed elsewhere',
+	413: 'Too large',
+	500: 'Failed'
+};
+
+/** A problem as a reply: `application/problem+json` (RFC 9457). */
+export const problemReply = ({ status, message, more }: Problem): Response =>
+	json(
+		{ type: 'about:blank', title: TITLES[status] ?? 'Failed', status, detail: message, ...more },
+		{ status, headers: { 'content-type': 'application/problem+json' } }
+	);
+
+/** A value checked against its schema; a misfit is a problem that names the field. */
+export function checked<X>(schema: z.ZodType<X>, value: unknown): X {
+	const result = schema.safeParse(value);
+	if (result.success) return result.data;
+	const issue = result.error.issues[0];
+	const place = issue?.path.length ? `"${issue.path.join('.')}"` : 'The request';
+	throw new Problem(400, `${place} is not as expected: ${issue?.message ?? 'unknown'}.`);
+}
+
+/** The JSON body of a request, checked. */
+export async function body<X>(request: Request, schema: z.ZodType<X>): Promise<X> {
+	let value: unknown;
+	try {
+		value = await request.json();
+	} catch {
+		throw new Problem(400, 'The request holds no readable JSON; nothing was changed.');
+	}
+	return checked(schema, value);
+}

@@ -1,0 +1,202 @@
+import { createHash } from 'node:crypto';
+import { zip, type AsyncZippable } from 'fflate';
+import { Op, type Transaction } from 'sequelize';
+import { decodeText, encodeText } from '$lib/core/text/index.ts';
+import { SHIPPED } from '$lib/core/vantage.ts';
+import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary } from '$lib/api.ts';
+import { codec, sharedLines } from './codec.ts';
+import { change, database } from './database.ts';
+import type { Brought } from './import/index.ts';
+import { Blob, Draft, File, Revision, Site, Vantage } from './models.ts';
+import { Problem } from './problem.ts';
+
+const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+const isText = (kind: string): boolean => kind === 'page' || kind === 'sheet';
+
+async function keep(bytes: Uint8Array, transaction: Transaction): Promise<string> {
+	const hash = hashOf(bytes);
+	await Blob.findOrCreate({ where: { hash }, defaults: { hash, bytes: Buffer.from(bytes) }, transaction });
+	return hash;
+}
+
+async function bytesOf(hash: string, transaction?: Transaction): Promise<Uint8Array> {
+	const blob = await Blob.findByPk(hash, transaction ? { transaction } : {});
+	if (!blob) throw new Problem(500, 'The content of a file is missing from the database.');
+	return blob.bytes;
+}
+
+async function siteOf(id: number, transaction?: Transaction): Promise<Site> {
+	await database();
+	const site = await Site.findByPk(id, transaction ? { transaction } : {});
+	if (!site) throw new Problem(404, `There is no site ${id} here; it may have been deleted.`);
+	return site;
+}
+
+/** Every site, the one changed last first. */
+export async function listSites(): Promise<SiteSummary[]> {
+	await database();
+	const sites = await Site.findAll({ order: [['updatedAt', 'DESC'], ['id', 'DESC']] });
+	return sites.map(({ id, name }) => ({ id, name }));
+}
+
+/** Stores what was brought as a new site with its first revision and the shipped vantages. */
+export async function createSite(brought: Brought): Promise<number> {
+	await database();
+	return change(async (transaction) => {
+		const { name, root } = brought;
+		const site = await Site.create({ name, root }, { transaction });
+		const manifest: Record<string, string> = {};
+		for (const file of brought.files) {
+			const hash = await keep(file.bytes, transaction);
+			manifest[file.path] = hash;
+			const { path, kind, width, height } = file;
+			await File.create({ siteId: site.id, path, kind, hash, size: file.bytes.length, width, height }, { transaction });
+		}
+		await Revision.create({ siteId: site.id, number: 1, message: 'Brought in', manifest }, { transaction });
+		const chorus = new Set(['Handset', 'Slate', 'Notebook']);
+		await Vantage.bulkCreate(
+			SHIPPED.map((fields, position) => ({ siteId: site.id, position, chorus: chorus.has(fields.name), fields })),
+			{ transaction }
+		);
+		return site.id;
+	});
+}
+
+/** A site with its files' texts, vantages and drafts. */
+export async function readSite(id: number): Promise<SiteRecord> {
+	const site = await siteOf(id);
+	const [files, vantages, drafts, revision] = await Promise.all([
+		File.findAll({ where: { siteId: id }, order: [['path', 'ASC']] }),
+		Vantage.findAll({ where: { siteId: id }, order: [['position', 'ASC']] }),
+		listDrafts(id),
+		Revision.max<number, Revision>('number', { where: { siteId: id } })
+	]);
+	const blobs = await Blob.findAll({
+		where: { hash: { [Op.in]: files.filter(({ kind }) => isText(kind)).map(({ hash }) => hash) } }
+	});
+	const bytes = new Map(blobs.map((blob) => [blob.hash, blob.bytes]));
+	return {
+		id,
+		name: site.name,
+		revision,
+		files: files.map((file): FileRecord => {
+			const { path, kind, hash, size, width, height } = file;
+			const content = bytes.get(hash);
+			const text = isText(kind) && content ? decodeText(content, codec).text : null;
+			return { path, kind, hash, size, width, height, text };
+		}),
+		vantages: vantages.map(({ id: vantageId, chorus, fields }) => ({ id: vantageId, chorus, fields })),
+		drafts
+	};
+}
+
+export async function deleteSite(id: number): Promise<void> {
+	await siteOf(id);
+	await change(async (transaction) => {
+		const revisions = await Revision.findAll({ where: { siteId: id }, transaction });
+		const hashes = new Set(revisions.flatMap(({ manifest }) => Object.values(manifest)));
+		await Site.destroy({ where: { id }, transaction });
+		for (const { manifest } of await Revision.findAll({ transaction })) {
+			for (const hash of Object.values(manifest)) hashes.delete(hash);
+		}
+		await Blob.destroy({ where: { hash: { [Op.in]: [...hashes] } }, transaction });
+	});
+}
+
+/** The bytes of one file; a problem where the site has none of that path. */
+export async function readFile(id: number, path: string): Promise<{ bytes: Uint8Array; hash: string; kind: string }> {
+	await database();
+	const file = await File.findOne({ where: { siteId: id, path } });
+	if (!file) throw new Problem(404, `This site has no file "${path}".`);
+	return { bytes: await bytesOf(file.hash), hash: file.hash, kind: file.kind };
+}
+
+/** The site as a zip: every file under the path it came with, untouched ones byte for byte. */
+export async function exportSite(id: number): Promise<{ name: string; bytes: Uint8Array }> {
+	const site = await siteOf(id);
+	const files = await File.findAll({ where: { siteId: id }, order: [['path', 'ASC']] });
+	const content: AsyncZippable = {};
+	for (const { path, hash, kind } of files) {
+		content[site.root + path] = [await bytesOf(hash), { level: isText(kind) ? 6 : 0, mtime: site.updatedAt }];
+	}
+	const bytes = await new Promise<Uint8Array>((resolve, reject) =>
+		zip(content, (error, data) => (error ? reject(error) : resolve(data)))
+	);
+	return { name: site.name, bytes };
+}
+
+export interface Save {
+	readonly tab: string;
+	readonly message: string;
+	readonly files: readonly { readonly path: string; readonly base: string; readonly text: string }[];
+}
+
+/**
+ * Saves texts as one revision. Where a file is no longer the one a text was made from, nothing is saved: the
+ * problem (409) names each such file with its present hash and text; the drafts stay.
+ */
+export async function saveSite(id: number, save: Save): Promise<{ revision: number; files: SavedFile[] }> {
+	await siteOf(id);
+	return change(async (transaction) => {
+		const site = await siteOf(id, transaction);
+		const saved: SavedFile[] = [];
+		const stale: { path: string; hash: string; text: string }[] = [];
+		for (const { path, base, text } of save.files) {
+			const file = await File.findOne({ where: { siteId: id, path }, transaction });
+			if (!file || !isText(file.kind)) throw new Problem(404, `This site has no text file "${path}"; nothing was saved.`);
+			const before = await bytesOf(file.hash, transaction);
+			if (file.hash !== base) {
+				stale.push({ path, hash: file.hash, text: decodeText(before, codec).text });
+				continue;
+			}
+			const bytes = encodeText(text, before, codec, sharedLines);
+			file.hash = await keep(bytes, transaction);
+			file.size = bytes.length;
+			await file.save({ transaction });
+			await Draft.destroy({ where: { siteId: id, path, tab: save.tab }, transaction });
+			saved.push({ path, hash: file.hash });
+		}
+		if (stale.length > 0) {
+			const names = stale.map(({ path }) => path).join(', ');
+			throw new Problem(409, `${names}: saved elsewhere since you opened it. Nothing was overwritten; your text is kept as a draft.`, { stale });
+		}
+		const files = await File.findAll({ where: { siteId: id }, transaction });
+		const number = 1 + (await Revision.max<number, Revision>('number', { where: { siteId: id }, transaction }));
+		const manifest = Object.fromEntries(files.map(({ path, hash }) => [path, hash]));
+		await Revision.create({ siteId: id, number, message: save.message, manifest }, { transaction });
+		site.changed('updatedAt', true);
+		await site.save({ transaction });
+		return { revision: number, files: saved };
+	});
+}
+
+async function listDrafts(id: number): Promise<DraftRecord[]> {
+	const drafts = await Draft.findAll({ where: { siteId: id }, order: [['updatedAt', 'DESC']] });
+	return drafts.map(({ path, tab, base, text, caret, updatedAt }) => ({
+		path,
+		tab,
+		base,
+		text,
+		caret,
+		at: updatedAt.toISOString()
+	}));
+}
+
+/** Keeps the unsaved text of a file in a tab, in place of what was kept before. */
+export async function keepDraft(id: number, draft: Omit<DraftRecord, 'at'>): Promise<void> {
+	await siteOf(id);
+	await change(async (transaction) => {
+		const { path, tab } = draft;
+		const file = await File.findOne({ where: { siteId: id, path }, transaction });
+		if (!file) throw new Problem(404, `This site has no file "${path}"; the draft was not kept.`);
+		const found = await Draft.findOne({ where: { siteId: id, path, tab }, transaction });
+		if (found) await found.update(draft, { transaction });
+		else await Draft.create({ siteId: id, ...draft }, { transaction });
+	});
+}
+
+export async function dropDraft(id: number, path: string, tab: string): Promise<void> {
+	await siteOf(id);
+	await change((transaction) => Draft.destroy({ where: { siteId: id, path, tab }, transaction }));
+}

@@ -1,0 +1,57 @@
+import { readFile as readDisk } from 'node:fs/promises';
+import { join } from 'node:path';
+import { lookup } from 'mrmime';
+import { readFile } from './sites.ts';
+
+export const HOST_PAGE = '.vantaggio/host.html';
+export const HOST_SCRIPT = '.vantaggio/host.js';
+
+const FILES = "style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; media-src 'self' data:";
+
+/** The policy that page frames inherit: the host's one script, the site's own files, nothing from elsewhere. */
+const policy = (script: string, applications: string): string =>
+	`default-src 'none'; script-src ${script}; ${FILES}; form-action 'none'; frame-ancestors ${applications}`;
+
+/** The page that is a stage. `Origin-Agent-Cluster` asks for a process of its own where there is a choice. */
+export function hostPage(request: Request, url: URL): Response {
+	const scheme = url.protocol;
+	const host = request.headers.get('host') ?? url.host;
+	const path = request.headers.has('x-vantaggio-stage') ? `/${HOST_SCRIPT}` : url.pathname.replace(HOST_PAGE, HOST_SCRIPT);
+	const applications = request.headers.get('x-vantaggio-applications') ?? "'self'";
+	const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Stage</title><script src="${path}" defer></script></head><body></body></html>`;
+	return new Response(html, {
+		headers: {
+			'content-type': 'text/html; charset=utf-8',
+			'content-security-policy': policy(`${scheme}//${host}${path}`, applications),
+			'referrer-policy': 'no-referrer',
+			'origin-agent-cluster': '?1',
+			'cache-control': 'no-cache'
+		}
+	});
+}
+
+export async function hostScript(): Promise<Response> {
+	const script = await readDisk(join(process.env.VANTAGGIO_HOME ?? process.cwd(), 'build', 'stage', 'host.js'));
+	return new Response(new Uint8Array(script), {
+		headers: { 'content-type': 'text/javascript; charset=utf-8', 'cache-control': 'no-cache' }
+	});
+}
+
+/** A file of the site, as an address in a page names it. Opened by itself it can do nothing (`sandbox`). */
+export async function siteFile(site: number, path: string, request: Request): Promise<Response> {
+	const { bytes, hash } = await readFile(site, path);
+	const headers = new Headers({
+		'content-type': lookup(path) ?? 'application/octet-stream',
+		'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+		'cache-control': 'no-cache',
+		etag: `"${hash}"`,
+		'accept-ranges': 'bytes'
+	});
+	if (request.headers.get('if-none-match') === `"${hash}"`) return new Response(null, { status: 304, headers });
+	const range = /^bytes=(\d+)-(\d*)$/.exec(request.headers.get('range') ?? '');
+	const from = Number(range?.[1] ?? 0);
+	if (!range || from >= bytes.length) return new Response(new Uint8Array(bytes), { headers });
+	const to = Math.min(bytes.length - 1, range[2] ? Number(range[2]) : bytes.length - 1);
+	headers.set('content-range', `bytes ${from}-${to}/${bytes.length}`);
+	return new Response(new Uint8Array(bytes.subarray(from, to + 1)), { status: 206, headers });
+}

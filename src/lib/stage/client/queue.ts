@@ -1,0 +1,177 @@
+import { proxy } from 'comlink';
+import type { Measured, PageContent, Viewport } from '../protocol.ts';
+import type { Stage } from './stage.ts';
+
+export interface Job {
+	readonly content: PageContent;
+	readonly viewport: Viewport;
+	/** CSS px, with fractions where wanted. */
+	readonly widths: readonly number[];
+	/** Greater goes first. */
+	readonly priority?: number;
+	readonly signal?: AbortSignal;
+}
+
+interface Task {
+	readonly job: Job;
+	readonly key: string;
+	readonly widths: readonly number[];
+	readonly report: (measured: Measured) => void;
+	readonly done: () => void;
+	readonly failed: (error: unknown) => void;
+}
+
+/** Widths a stage measures at one go: a waiting job of greater priority waits no longer than that. */
+const CHUNK = 8;
+/** How long a stage may be silent while it measures, ms, before it is taken to hang. */
+const SILENCE = 20_000;
+/** Snapshots kept by content. */
+const KEPT = 2000;
+
+/** 53 bits of a text, for telling contents apart (a mixing of two multiplicative hashes). */
+function hash(text: string): number {
+	let a = 0xdeadbeef;
+	let b = 0x41c6ce57;
+	for (let i = 0; i < text.length; i++) {
+		const code = text.charCodeAt(i);
+		a = Math.imul(a ^ code, 2654435761);
+		b = Math.imul(b ^ code, 1597334677);
+	}
+	a = Math.imul(a ^ (a >>> 16), 2246822507) ^ Math.imul(b ^ (b >>> 13), 3266489909);
+	b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909);
+	return 4294967296 * (2097151 & b) + (a >>> 0);
+}
+
+const contentKey = ({ content, viewport }: Job): string => {
+	const text = JSON.stringify([content, viewport.height, viewport.density]);
+	return `${hash(text)}:${text.length}`;
+};
+
+function silenceAlarm(): { rings: Promise<void>; wind: () => void; stop: () => void } {
+	let timer: ReturnType<typeof setTimeout> | undefined;
+	let ring: () => void;
+	const rings = new Promise<void>((resolve) => (ring = resolve));
+	const stop = (): void => clearTimeout(timer);
+	const wind = (): void => {
+		stop();
+		timer = setTimeout(() => ring(), SILENCE);
+	};
+	wind();
+	return { rings, wind, stop };
+}
+
+/**
+ * Measures pages on stages of their own: jobs wait by priority, stages take a few widths at a time, what was
+ * measured is kept by content, a stage that hangs is opened again and its widths are measured once more.
+ */
+export function measuringQueue(open: (n: number) => Promise<Stage>, stages: number) {
+	const waiting: Task[] = [];
+	const kept = new Map<string, Measured>();
+	let closed = false;
+	const workers = Array.from({ length: stages }, (_, i) => ({ n: i + 1, stage: null as Stage | null, busy: false }));
+
+	function keep(key: string, measured: Measured): void {
+		kept.set(`${key}@${measured.width}`, measured);
+		if (kept.size > KEPT) kept.delete(kept.keys().next().value as string);
+	}
+
+	function next(): Task | undefined {
+		let best = -1;
+		waiting.forEach((task, i) => {
+			if (best === -1 || (task.job.priority ?? 0) > (waiting[best]?.job.priority ?? 0)) best = i;
+		});
+		return best === -1 ? undefined : waiting.splice(best, 1)[0];
+	}
+
+	async function perform(worker: (typeof workers)[number], task: Task): Promise<void> {
+		const left = new Set(task.widths);
+		for (let tries = 0; left.size > 0 && !task.job.signal?.aborted; tries++) {
+			const stage = (worker.stage ??= await open(worker.n));
+			const alarm = silenceAlarm();
+			const hear = (measured: Measured): void => {
+				alarm.wind();
+				left.delete(measured.width);
+				keep(task.key, measured);
+				if (!task.job.signal?.aborted) task.report(measured);
+			};
+			const { content, viewport } = task.job;
+			const work = stage.host.measure(content, viewport, [...left], proxy(hear));
+			const finished = await Promise.race([work.then(() => true), alarm.rings.then(() => false)]);
+			alarm.stop();
+			if (finished) return;
+			stage.close();
+			worker.stage = null;
+			if (tries === 1) throw new Error('A stage hung twice over the same widths; they were given up.');
+		}
+	}
+
+	function pump(): void {
+		for (const worker of workers) {
+			if (worker.busy || closed) continue;
+			const task = next();
+			if (!task) return;
+			if (task.job.signal?.aborted) {
+				task.done();
+				continue;
+			}
+			worker.busy = true;
+			void perform(worker, task)
+				.then(task.done, task.failed)
+				.finally(() => {
+					worker.busy = false;
+					pump();
+				});
+		}
+	}
+
+	return {
+		/** Measures a job's widths; yields each as it is had, in no fixed order. Ends early when aborted. */
+		async *measure(job: Job): AsyncGenerator<Measured> {
+			const key = contentKey(job);
+			const ready: Measured[] = [];
+			const missing: number[] = [];
+			for (const width of job.widths) {
+				const known = kept.get(`${key}@${width}`);
+				if (known) ready.push(known);
+				else missing.push(width);
+			}
+			let wake: () => void = () => undefined;
+			let open = 0;
+			let failure: unknown;
+			for (let i = 0; i < missing.length; i += CHUNK) {
+				open++;
+				waiting.push({
+					job,
+					key,
+					widths: missing.slice(i, i + CHUNK),
+					report: (measured) => {
+						ready.push(measured);
+						wake();
+					},
+					done: () => {
+						open--;
+						wake();
+					},
+					failed: (error) => {
+						open--;
+						failure = error;
+						wake();
+					}
+				});
+			}
+			job.signal?.addEventListener('abort', () => wake(), { once: true });
+			pump();
+			while (!job.signal?.aborted) {
+				const measured = ready.shift();
+				if (measured) yield measured;
+				else if (failure) throw failure;
+				else if (open === 0) return;
+				else await new Promise<void>((resolve) => (wake = resolve));
+			}
+		},
+		close(): void {
+			closed = true;
+			for (const worker of workers) worker.stage?.close();
+		}
+	};
+}

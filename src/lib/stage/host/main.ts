@@ -1,0 +1,62 @@
+import { expose } from 'comlink';
+import { READY, type PageContent, type Placement, type SheetText, type StageHost, type StageListener } from '../protocol.ts';
+import { measure } from './measure.ts';
+import { pageFrame, type PageFrame } from './pageFrame.ts';
+
+/** A stage: page frames laid out and filled as the application says. */
+
+const frames = new Map<string, PageFrame>();
+let listener: StageListener | undefined;
+
+/** Resolves once what was changed is on the screen. */
+const painted = (): Promise<void> =>
+	new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(() => resolve())));
+
+const frameOf = (id: string): PageFrame => {
+	const frame = frames.get(id);
+	if (!frame) throw new Error(`There is no frame "${id}".`);
+	return frame;
+};
+
+const host: StageHost = {
+	listen(next: StageListener) {
+		listener = next;
+	},
+	arrange(placements: readonly Placement[]) {
+		const wanted = new Set(placements.map(({ frame }) => frame));
+		for (const [id, frame] of frames) {
+			if (wanted.has(id)) continue;
+			frame.remove();
+			frames.delete(id);
+		}
+		for (const { frame: id, left, top, scale, viewport } of placements) {
+			let frame = frames.get(id);
+			if (!frame) frames.set(id, (frame = pageFrame(document.body, (key) => listener?.key(key))));
+			frame.box.style.left = `${left}px`;
+			frame.box.style.top = `${top}px`;
+			frame.size(viewport, scale);
+		}
+		return painted();
+	},
+	write(ids: readonly string[], content: PageContent) {
+		for (const id of ids) frameOf(id).write(content);
+		return painted();
+	},
+	restyle(ids: readonly string[], sheets: readonly SheetText[]) {
+		for (const id of ids) frameOf(id).restyle(sheets);
+		return painted();
+	},
+	measure
+};
+
+document.documentElement.style.cssText = 'height:100%;background:transparent';
+document.body.style.cssText = 'margin:0;height:100%;overflow:hidden;background:transparent';
+
+addEventListener('message', function connect(event) {
+	const port = event.ports[0];
+	if (event.source !== parent || !port) return;
+	removeEventListener('message', connect);
+	expose(host, port);
+	port.start();
+});
+parent.postMessage(READY, '*');

@@ -1,0 +1,69 @@
+import { transfer } from 'comlink';
+import { buffersOf, readSnapshot } from '../../probe/snapshot.ts';
+import type { Measured, PageContent, Viewport } from '../protocol.ts';
+import { pageFrame, type PageFrame } from './pageFrame.ts';
+
+/** What would falsify a measurement: movement, and content that waits to be seen. */
+const STILL = `*, ::before, ::after {
+	animation: none !important;
+	transition: none !important;
+	content-visibility: visible !important;
+	scroll-behavior: auto !important;
+}`;
+
+const PATIENCE = 5000;
+
+/** Waits until the page's pictures and fonts have come or failed, 5 s at most. */
+async function loaded(document: Document): Promise<void> {
+	for (const image of document.images) image.loading = 'eager';
+	const window = document.defaultView;
+	const whole =
+		document.readyState === 'complete'
+			? Promise.resolve()
+			: new Promise<void>((resolve) => window?.addEventListener('load', () => resolve(), { once: true }));
+	const pictures = [...document.images].map((image) =>
+		image.complete ? Promise.resolve() : new Promise<void>((resolve) => {
+			image.addEventListener('load', () => resolve(), { once: true });
+			image.addEventListener('error', () => resolve(), { once: true });
+		})
+	);
+	const all = Promise.all([whole, document.fonts.ready, ...pictures]);
+	await Promise.race([all, new Promise((resolve) => setTimeout(resolve, PATIENCE))]);
+}
+
+/** The zoom at which a width between pixels can be had exactly: a frame's width is whole device pixels. */
+function fineness(width: number, density: number): number {
+	for (const factor of [1, 2, 4, 8]) if (Number.isInteger(width * density * factor)) return factor;
+	return 16;
+}
+
+let frame: PageFrame | undefined;
+let last: PageContent | undefined;
+
+/** Lays a page out at each width in a frame that nobody sees, and reports a snapshot of each. */
+export async function measure(
+	content: PageContent,
+	viewport: Viewport,
+	widths: readonly number[],
+	report: (measured: Measured) => void
+): Promise<void> {
+	if (!frame) {
+		const room = document.createElement('div');
+		room.style.cssText = 'position:absolute;inset:0;visibility:hidden;overflow:hidden';
+		document.body.append(room);
+		frame = pageFrame(room, () => undefined, STILL);
+	}
+	const of = frame;
+	of.size(viewport, 1);
+	if (JSON.stringify(last) !== JSON.stringify(content)) {
+		last = content;
+		of.write(content);
+		await loaded(of.document());
+	}
+	for (const width of widths) {
+		of.size({ ...viewport, width }, 1, fineness(width, viewport.density));
+		const snapshot = readSnapshot(of.document());
+		report(transfer({ width, snapshot }, buffersOf(snapshot)));
+		await new Promise((resolve) => setTimeout(resolve));
+	}
+}

@@ -1,0 +1,121 @@
+import { elementByPath } from '../../probe/path.ts';
+import type { FrameKey, PageContent, SheetText, Viewport } from '../protocol.ts';
+
+export interface PageFrame {
+	readonly box: HTMLElement;
+	readonly document: () => Document;
+	write(content: PageContent): void;
+	restyle(sheets: readonly SheetText[]): void;
+	/**
+	 * Sets the viewport, drawn at `scale` px of the stage for a px of the page. With a `fineness` the frame is
+	 * zoomed further, so that widths between pixels can be had; resolution queries then see the zoom.
+	 */
+	size(viewport: Viewport, scale: number, fineness?: number): void;
+	remove(): void;
+}
+
+/** What a page must not do by itself: links, sending, dragging out and dropping in. */
+const PREVENTED = ['click', 'auxclick', 'submit', 'dragstart', 'drop', 'dragover', 'mousedown'] as const;
+
+/** Rules for every page frame: what a visitor with scripting does not see. */
+const ADOPTED = 'noscript { display: none !important; }';
+const SHARP = ':root { text-rendering: geometricPrecision; }';
+
+const isField = (target: EventTarget | null): boolean => {
+	const element = target as Element | null;
+	return element?.matches?.('input, textarea, select, [contenteditable]:not([contenteditable=false])') ?? false;
+};
+
+/** A page in an inner frame: no scripts, no navigation, keys told to `onKey`; `rules` are in force on every page. */
+export function pageFrame(parent: HTMLElement, onKey: (key: FrameKey) => void, rules = ''): PageFrame {
+	const box = document.createElement('div');
+	const scaler = document.createElement('div');
+	const frame = document.createElement('iframe');
+	frame.setAttribute('sandbox', 'allow-same-origin');
+	frame.setAttribute('aria-hidden', 'true');
+	frame.tabIndex = -1;
+	box.style.cssText = 'position:absolute;overflow:hidden;background:#fff';
+	scaler.style.cssText = 'transform-origin:0 0';
+	frame.style.cssText = 'border:0;display:block;background:#fff';
+	scaler.append(frame);
+	box.append(scaler);
+	parent.append(box);
+
+	let density = 1;
+	let written = false;
+	const inner = (): Document => {
+		if (!frame.contentDocument) throw new Error('The frame has no document.');
+		return frame.contentDocument;
+	};
+
+	function adopt(): void {
+		const document = inner();
+		const Sheet = (frame.contentWindow as (Window & typeof globalThis) | null)?.CSSStyleSheet;
+		if (!written || !Sheet) return;
+		const sheet = new Sheet();
+		sheet.replaceSync(ADOPTED + rules + (density >= 1.5 ? SHARP : ''));
+		document.adoptedStyleSheets = [sheet];
+	}
+
+	function fill(sheets: readonly SheetText[]): void {
+		const document = inner();
+		for (const { element, text } of sheets) {
+			const style = elementByPath(document, element);
+			if (style?.localName === 'style') style.textContent = text;
+		}
+	}
+
+	function listen(): void {
+		const document = inner();
+		for (const type of PREVENTED) {
+			document.addEventListener(type, (event) => event.preventDefault(), { capture: true, passive: false });
+		}
+		document.addEventListener('mousedown', () => frame.contentWindow?.focus(), true);
+		document.addEventListener(
+			'keydown',
+			(event) => {
+				const { key, shiftKey: shift, ctrlKey: ctrl, altKey: alt, metaKey: meta, repeat } = event;
+				if ((ctrl || meta) && key.toLowerCase() === 's') event.preventDefault();
+				onKey({ key, shift, ctrl, alt, meta, repeat, typing: isField(event.target) });
+			},
+			true
+		);
+	}
+
+	return {
+		box,
+		document: inner,
+		write(content) {
+			const window = frame.contentWindow;
+			const [x, y] = [window?.scrollX ?? 0, window?.scrollY ?? 0];
+			// An opened document takes the address of the document that opens it.
+			history.replaceState(null, '', content.address);
+			const document = inner();
+			document.open();
+			document.write(content.html);
+			document.close();
+			written = true;
+			fill(content.sheets);
+			adopt();
+			listen();
+			frame.contentWindow?.scrollTo({ left: x, top: y, behavior: 'instant' });
+		},
+		restyle: fill,
+		size(viewport, scale, fineness = 1) {
+			const { width, height } = viewport;
+			const zoom = (viewport.density * fineness) / devicePixelRatio;
+			box.style.width = `${width * scale}px`;
+			box.style.height = `${height * scale}px`;
+			scaler.style.width = `${width * zoom}px`;
+			scaler.style.transform = `scale(${scale / zoom})`;
+			frame.style.zoom = String(zoom);
+			frame.style.width = `${width}px`;
+			frame.style.height = `${height}px`;
+			if (density !== viewport.density) {
+				density = viewport.density;
+				adopt();
+			}
+		},
+		remove: () => box.remove()
+	};
+}

@@ -1,0 +1,34 @@
+import adapter from '@sveltejs/adapter-node';
+import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+	preprocess: vitePreprocess(),
+	kit: {
+		adapter: adapter({ out: 'build' }),
+		typescript: {
+			config: (config) => {
+				config.compilerOptions.allowImportingTsExtensions = true;
+				return config;
+			}
+		},
+		// Requests from elsewhere are refused in src/hooks.server.ts, for every body type.
+		csrf: { trustedOrigins: ['*'] },
+		csp: {
+			mode: 'nonce',
+			directives: {
+				'default-src': ['none'],
+				'script-src': ['self'],
+				'style-src': ['self'],
+				'img-src': ['self', 'data:'],
+				'font-src': ['self'],
+				'connect-src': ['self'],
+				'worker-src': ['self'],
+				'frame-src': ['self', 'http://*.localhost:*'],
+				'base-uri': ['none'],
+				'form-action': ['none'],
+				'frame-ancestors': ['none']
+			}
+		}
+	}
+};

@@ -1,0 +1,9 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import { defineConfig } from 'vitest/config';
+import { frontPlugin } from './scripts/front-plugin.ts';
+
+export default defineConfig({
+	plugins: [frontPlugin(), sveltekit()],
+	build: { target: 'es2023', chunkSizeWarningLimit: 2000 },
+	test: { include: ['src/**/*.test.ts'] }
+});
