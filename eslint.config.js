@@ -28,7 +28,9 @@ const zones = Object.entries(DIRECTIONS).flatMap(([target, others]) =>
 );
 
 export default ts.config(
-	{ ignores: ['build/', '.svelte-kit/', 'data/', 'demo/site/', 'tests/fixtures/', 'test-results/', '.cache/'] },
+	{
+		ignores: ['build/', '.svelte-kit/', 'data/', 'demo/site/', 'tests/fixtures/', 'test-results/', '.cache/']
+	},
 	js.configs.recommended,
 	...ts.configs.strict,
 	...svelte.configs.recommended,

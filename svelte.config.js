@@ -19,7 +19,8 @@ export default {
 			directives: {
 				'default-src': ['none'],
 				'script-src': ['self'],
-				'style-src': ['self'],
+				// The second is Kit's own announcer of page changes, which has a style attribute.
+				'style-src': ['self', 'unsafe-hashes', 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='],
 				'img-src': ['self', 'data:'],
 				'font-src': ['self'],
 				'connect-src': ['self'],

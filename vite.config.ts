@@ -4,6 +4,6 @@ import { frontPlugin } from './scripts/front-plugin.ts';
 
 export default defineConfig({
 	plugins: [frontPlugin(), sveltekit()],
-	build: { target: 'es2023', chunkSizeWarningLimit: 2000 },
+	build: { target: 'es2023', assetsInlineLimit: 0, chunkSizeWarningLimit: 2000 },
 	test: { include: ['src/**/*.test.ts'] }
 });

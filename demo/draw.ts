@@ -45,32 +45,35 @@ for (const { from, to, width, height } of RASTERS) {
 	await writeFile(join(site, 'img', to), Buffer.from(data.split(',')[1] ?? '', 'base64'));
 }
 
-const film = await page.evaluate(async (source) => {
-	const image = new Image();
-	image.src = source;
-	await image.decode();
-	const canvas = document.createElement('canvas');
-	canvas.width = 640;
-	canvas.height = 360;
-	const pen = canvas.getContext('2d') as CanvasRenderingContext2D;
-	const recorder = new MediaRecorder(canvas.captureStream(12), {
-		mimeType: 'video/webm;codecs=vp8',
-		videoBitsPerSecond: 250_000
-	});
-	const parts: Blob[] = [];
-	recorder.ondataavailable = (event) => parts.push(event.data);
-	const stopped = new Promise((resolve) => (recorder.onstop = resolve));
-	recorder.start();
-	for (let i = 0; i < 48; i++) {
-		const swell = Math.sin((i / 48) * 2 * Math.PI);
-		pen.drawImage(image, -12 + 6 * swell, -8 + 3 * swell, 664, 374);
-		await new Promise((resolve) => setTimeout(resolve, 83));
-	}
-	recorder.stop();
-	await stopped;
-	const bytes = new Uint8Array(await new Blob(parts).arrayBuffer());
-	return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
-}, await drawing('sea.svg'));
+const film = await page.evaluate(
+	async (source) => {
+		const image = new Image();
+		image.src = source;
+		await image.decode();
+		const canvas = document.createElement('canvas');
+		canvas.width = 640;
+		canvas.height = 360;
+		const pen = canvas.getContext('2d') as CanvasRenderingContext2D;
+		const recorder = new MediaRecorder(canvas.captureStream(12), {
+			mimeType: 'video/webm;codecs=vp8',
+			videoBitsPerSecond: 250_000
+		});
+		const parts: Blob[] = [];
+		recorder.ondataavailable = (event) => parts.push(event.data);
+		const stopped = new Promise((resolve) => (recorder.onstop = resolve));
+		recorder.start();
+		for (let i = 0; i < 48; i++) {
+			const swell = Math.sin((i / 48) * 2 * Math.PI);
+			pen.drawImage(image, -12 + 6 * swell, -8 + 3 * swell, 664, 374);
+			await new Promise((resolve) => setTimeout(resolve, 83));
+		}
+		recorder.stop();
+		await stopped;
+		const bytes = new Uint8Array(await new Blob(parts).arrayBuffer());
+		return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+	},
+	await drawing('sea.svg')
+);
 await writeFile(join(site, 'film', 'sea.webm'), Buffer.from(film, 'base64'));
 
 await browser.close();

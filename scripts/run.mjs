@@ -87,7 +87,8 @@ function build() {
 }
 
 /** @param {readonly string[]} args */
-const serve = (args) => process.exit(run(process.execPath, ['build/front.js', ...args], { VANTAGGIO_HOME: root }));
+const serve = (args) =>
+	process.exit(run(process.execPath, ['build/front.js', ...args], { VANTAGGIO_HOME: root }));
 
 switch (task) {
 	case 'demo':

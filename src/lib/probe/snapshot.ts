@@ -47,7 +47,12 @@ const FOCUSABLE =
 	'a[href],area[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),select:not([disabled]),textarea:not([disabled]),summary,[tabindex],[contenteditable]:not([contenteditable=false]),audio[controls],video[controls]';
 const REPLACED = new Set(['img', 'video', 'canvas', 'iframe', 'embed', 'object', 'svg', 'audio']);
 
-function flagsOf(element: Element, style: CSSStyleDeclaration, parentDisplay: string, window: Window): number {
+function flagsOf(
+	element: Element,
+	style: CSSStyleDeclaration,
+	parentDisplay: string,
+	window: Window
+): number {
 	let flags = 0;
 	const { position, display } = style;
 	if (style.visibility === 'visible' && element.getClientRects().length > 0) flags |= FLAG.shown;
@@ -57,7 +62,8 @@ function flagsOf(element: Element, style: CSSStyleDeclaration, parentDisplay: st
 	if (style.overflowX !== 'visible' || style.overflowY !== 'visible') flags |= FLAG.clips;
 	if (display.endsWith('flex')) flags |= FLAG.flexContainer;
 	if (display.endsWith('grid')) flags |= FLAG.gridContainer;
-	if (/(flex|grid)$/.test(parentDisplay) && position !== 'absolute' && position !== 'fixed') flags |= FLAG.item;
+	if (/(flex|grid)$/.test(parentDisplay) && position !== 'absolute' && position !== 'fixed')
+		flags |= FLAG.item;
 	if (element.matches(FOCUSABLE)) flags |= FLAG.focusable;
 	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
 	if (hasPseudo(window, element, '::before')) flags |= FLAG.before;

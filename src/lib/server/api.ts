@@ -15,7 +15,9 @@ export const handler =
 			return await work(event);
 		} catch (error) {
 			if (error instanceof Problem) return problemReply(error);
-			event.locals.log.error({ error: error instanceof Error ? error.stack : String(error) }, 'unexpected');
-			return problemReply(new Problem(500, 'The server met an error of its own; nothing was changed. Its log says more.'));
+			event.locals.log.error({ err: error }, 'unexpected');
+			return problemReply(
+				new Problem(500, 'The server met an error of its own; nothing was changed. Its log says more.')
+			);
 		}
 	};

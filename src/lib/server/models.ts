@@ -70,16 +70,16 @@ export class Vantage extends Model<InferAttributes<Vantage>, InferCreationAttrib
 	declare fields: VantageFields;
 }
 
-const id = { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true } as const;
-const siteId = { type: DataTypes.INTEGER, allowNull: false } as const;
-const text = { type: DataTypes.TEXT, allowNull: false } as const;
-const integer = { type: DataTypes.INTEGER, allowNull: false } as const;
+// Sequelize writes into the attributes it is given: each wants an object of its own.
+const id = () => ({ type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true });
+const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+const integer = () => ({ type: DataTypes.INTEGER, allowNull: false });
 
 /** Binds the models to a database. The tables themselves are made by the migrations. */
 export function bindModels(sequelize: Sequelize): void {
 	const plain = { sequelize, timestamps: false } as const;
 	Site.init(
-		{ id, name: text, root: text, createdAt: DataTypes.DATE, updatedAt: DataTypes.DATE },
+		{ id: id(), name: text(), root: text(), createdAt: DataTypes.DATE, updatedAt: DataTypes.DATE },
 		{ sequelize, tableName: 'site' }
 	);
 	Blob.init(
@@ -87,29 +87,47 @@ export function bindModels(sequelize: Sequelize): void {
 		{ ...plain, tableName: 'blob' }
 	);
 	File.init(
-		{ id, siteId, path: text, kind: text, hash: text, size: integer, width: DataTypes.INTEGER, height: DataTypes.INTEGER },
+		{
+			id: id(),
+			siteId: integer(),
+			path: text(),
+			kind: text(),
+			hash: text(),
+			size: integer(),
+			width: DataTypes.INTEGER,
+			height: DataTypes.INTEGER
+		},
 		{ ...plain, tableName: 'file' }
 	);
 	Revision.init(
 		{
-			id,
-			siteId,
-			number: integer,
-			message: text,
+			id: id(),
+			siteId: integer(),
+			number: integer(),
+			message: text(),
 			manifest: { type: DataTypes.JSON, allowNull: false },
 			createdAt: DataTypes.DATE
 		},
 		{ sequelize, tableName: 'revision', updatedAt: false }
 	);
 	Draft.init(
-		{ id, siteId, path: text, tab: text, base: text, text, caret: integer, updatedAt: DataTypes.DATE },
+		{
+			id: id(),
+			siteId: integer(),
+			path: text(),
+			tab: text(),
+			base: text(),
+			text: text(),
+			caret: integer(),
+			updatedAt: DataTypes.DATE
+		},
 		{ sequelize, tableName: 'draft', createdAt: false }
 	);
 	Vantage.init(
 		{
-			id,
-			siteId,
-			position: integer,
+			id: id(),
+			siteId: integer(),
+			position: integer(),
 			chorus: { type: DataTypes.BOOLEAN, allowNull: false },
 			fields: { type: DataTypes.JSON, allowNull: false }
 		},

@@ -36,7 +36,12 @@ async function siteOf(id: number, transaction?: Transaction): Promise<Site> {
 /** Every site, the one changed last first. */
 export async function listSites(): Promise<SiteSummary[]> {
 	await database();
-	const sites = await Site.findAll({ order: [['updatedAt', 'DESC'], ['id', 'DESC']] });
+	const sites = await Site.findAll({
+		order: [
+			['updatedAt', 'DESC'],
+			['id', 'DESC']
+		]
+	});
 	return sites.map(({ id, name }) => ({ id, name }));
 }
 
@@ -51,12 +56,20 @@ export async function createSite(brought: Brought): Promise<number> {
 			const hash = await keep(file.bytes, transaction);
 			manifest[file.path] = hash;
 			const { path, kind, width, height } = file;
-			await File.create({ siteId: site.id, path, kind, hash, size: file.bytes.length, width, height }, { transaction });
+			await File.create(
+				{ siteId: site.id, path, kind, hash, size: file.bytes.length, width, height },
+				{ transaction }
+			);
 		}
 		await Revision.create({ siteId: site.id, number: 1, message: 'Brought in', manifest }, { transaction });
 		const chorus = new Set(['Handset', 'Slate', 'Notebook']);
 		await Vantage.bulkCreate(
-			SHIPPED.map((fields, position) => ({ siteId: site.id, position, chorus: chorus.has(fields.name), fields })),
+			SHIPPED.map((fields, position) => ({
+				siteId: site.id,
+				position,
+				chorus: chorus.has(fields.name),
+				fields
+			})),
 			{ transaction }
 		);
 		return site.id;
@@ -105,7 +118,10 @@ export async function deleteSite(id: number): Promise<void> {
 }
 
 /** The bytes of one file; a problem where the site has none of that path. */
-export async function readFile(id: number, path: string): Promise<{ bytes: Uint8Array; hash: string; kind: string }> {
+export async function readFile(
+	id: number,
+	path: string
+): Promise<{ bytes: Uint8Array; hash: string; kind: string }> {
 	await database();
 	const file = await File.findOne({ where: { siteId: id, path } });
 	if (!file) throw new Problem(404, `This site has no file "${path}".`);
@@ -144,7 +160,8 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 		const stale: { path: string; hash: string; text: string }[] = [];
 		for (const { path, base, text } of save.files) {
 			const file = await File.findOne({ where: { siteId: id, path }, transaction });
-			if (!file || !isText(file.kind)) throw new Problem(404, `This site has no text file "${path}"; nothing was saved.`);
+			if (!file || !isText(file.kind))
+				throw new Problem(404, `This site has no text file "${path}"; nothing was saved.`);
 			const before = await bytesOf(file.hash, transaction);
 			if (file.hash !== base) {
 				stale.push({ path, hash: file.hash, text: decodeText(before, codec).text });
@@ -159,10 +176,15 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 		}
 		if (stale.length > 0) {
 			const names = stale.map(({ path }) => path).join(', ');
-			throw new Problem(409, `${names}: saved elsewhere since you opened it. Nothing was overwritten; your text is kept as a draft.`, { stale });
+			throw new Problem(
+				409,
+				`${names}: saved elsewhere since you opened it. Nothing was overwritten; your text is kept as a draft.`,
+				{ stale }
+			);
 		}
 		const files = await File.findAll({ where: { siteId: id }, transaction });
-		const number = 1 + (await Revision.max<number, Revision>('number', { where: { siteId: id }, transaction }));
+		const number =
+			1 + (await Revision.max<number, Revision>('number', { where: { siteId: id }, transaction }));
 		const manifest = Object.fromEntries(files.map(({ path, hash }) => [path, hash]));
 		await Revision.create({ siteId: id, number, message: save.message, manifest }, { transaction });
 		site.changed('updatedAt', true);

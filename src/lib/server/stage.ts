@@ -6,7 +6,8 @@ import { readFile } from './sites.ts';
 export const HOST_PAGE = '.vantaggio/host.html';
 export const HOST_SCRIPT = '.vantaggio/host.js';
 
-const FILES = "style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; media-src 'self' data:";
+const FILES =
+	"style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; media-src 'self' data:";
 
 /** The policy that page frames inherit: the host's one script, the site's own files, nothing from elsewhere. */
 const policy = (script: string, applications: string): string =>
@@ -16,7 +17,9 @@ const policy = (script: string, applications: string): string =>
 export function hostPage(request: Request, url: URL): Response {
 	const scheme = url.protocol;
 	const host = request.headers.get('host') ?? url.host;
-	const path = request.headers.has('x-vantaggio-stage') ? `/${HOST_SCRIPT}` : url.pathname.replace(HOST_PAGE, HOST_SCRIPT);
+	const path = request.headers.has('x-vantaggio-stage')
+		? `/${HOST_SCRIPT}`
+		: url.pathname.replace(HOST_PAGE, HOST_SCRIPT);
 	const applications = request.headers.get('x-vantaggio-applications') ?? "'self'";
 	const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Stage</title><script src="${path}" defer></script></head><body></body></html>`;
 	return new Response(html, {
@@ -31,7 +34,9 @@ export function hostPage(request: Request, url: URL): Response {
 }
 
 export async function hostScript(): Promise<Response> {
-	const script = await readDisk(join(process.env.VANTAGGIO_HOME ?? process.cwd(), 'build', 'stage', 'host.js'));
+	const script = await readDisk(
+		join(process.env.VANTAGGIO_HOME ?? process.cwd(), 'build', 'stage', 'host.js')
+	);
 	return new Response(new Uint8Array(script), {
 		headers: { 'content-type': 'text/javascript; charset=utf-8', 'cache-control': 'no-cache' }
 	});
@@ -47,7 +52,8 @@ export async function siteFile(site: number, path: string, request: Request): Pr
 		etag: `"${hash}"`,
 		'accept-ranges': 'bytes'
 	});
-	if (request.headers.get('if-none-match') === `"${hash}"`) return new Response(null, { status: 304, headers });
+	if (request.headers.get('if-none-match') === `"${hash}"`)
+		return new Response(null, { status: 304, headers });
 	const range = /^bytes=(\d+)-(\d*)$/.exec(request.headers.get('range') ?? '');
 	const from = Number(range?.[1] ?? 0);
 	if (!range || from >= bytes.length) return new Response(new Uint8Array(bytes), { headers });

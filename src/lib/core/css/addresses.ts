@@ -16,7 +16,8 @@ export function addressesIn(source: string): SheetAddress[] {
 	const found: SheetAddress[] = [];
 	const put = (address: string, from: number, to: number): void => {
 		const before = lastBefore(from);
-		const rule = before !== undefined && types[before] === T.AtKeyword ? textOf(tokens, before).toLowerCase() : '';
+		const rule =
+			before !== undefined && types[before] === T.AtKeyword ? textOf(tokens, before).toLowerCase() : '';
 		if (rule === '@namespace' || (before !== undefined && namespaced(before))) return;
 		const span = { start: starts[from] as number, end: starts[Math.min(to, count)] as number };
 		found.push({ address, span, import: rule === '@import' });
@@ -47,7 +48,9 @@ export function addressesIn(source: string): SheetAddress[] {
 		} else if (type === T.String) {
 			const before = lastBefore(i);
 			const imported =
-				before !== undefined && types[before] === T.AtKeyword && textOf(tokens, before).toLowerCase() === '@import';
+				before !== undefined &&
+				types[before] === T.AtKeyword &&
+				textOf(tokens, before).toLowerCase() === '@import';
 			if (imported || inSet.length > 0) put(stringValue(textOf(tokens, i)), i, i + 1);
 		}
 	}

@@ -1,7 +1,18 @@
 import { lineStarts, placeAt } from '../text/lines.ts';
 import type { AtRule, Block, Comment, Declaration, Note, Rule, Sheet, Span } from './node.ts';
 import { closingOf } from './closing.ts';
-import { isClosedComment, isClosedString, isSpace, next, skipSpace, T, textOf, tokensOf, unescapeCss, type Tokens } from './tokens.ts';
+import {
+	isClosedComment,
+	isClosedString,
+	isSpace,
+	next,
+	skipSpace,
+	T,
+	textOf,
+	tokensOf,
+	unescapeCss,
+	type Tokens
+} from './tokens.ts';
 
 type Mutable<X> = { -readonly [K in keyof X]: X[K] };
 
@@ -20,7 +31,9 @@ const READ = new Set(
 
 /** At-rules in whose block declarations stand by themselves, without a rule around them. */
 const HOLDS_DECLARATIONS = (name: string): boolean =>
-	!/^(media|supports|layer|container|starting-style|document|when|else|keyframes|-webkit-keyframes)$/.test(name);
+	!/^(media|supports|layer|container|starting-style|document|when|else|keyframes|-webkit-keyframes)$/.test(
+		name
+	);
 
 /**
  * A sheet's text as rules, declarations, at-rules and comments, each with its span (CSS Syntax 3 §5,
@@ -132,8 +145,10 @@ class Parser {
 		};
 		if (bad === -1 && secondColon !== -1 && !custom) this.noteMissingSemicolon(first, secondColon, node);
 		if (!this.declarationsStand(block)) {
-			this.note('declaration-outside-rule', node.span, () =>
-				`\`${this.slice(node.span, 40)}\` stands outside any rule, so it has no effect.`
+			this.note(
+				'declaration-outside-rule',
+				node.span,
+				() => `\`${this.slice(node.span, 40)}\` stands outside any rule, so it has no effect.`
 			);
 		}
 		block.children.push(node);
@@ -215,17 +230,26 @@ class Parser {
 					return `The \`{\` at line ${this.line(i)} is never closed; everything after it belongs to ${owner ? `\`${owner}\`` : 'its block'}.`;
 				});
 			} else if (close[i] === count && close[i] !== 0) {
-				this.note('unclosed-bracket', this.span(i, i + 1), () =>
-					`The \`${textOf(tokens, i)}\` at line ${this.line(i)} is never closed; everything after it is taken as part of it.`
+				this.note(
+					'unclosed-bracket',
+					this.span(i, i + 1),
+					() =>
+						`The \`${textOf(tokens, i)}\` at line ${this.line(i)} is never closed; everything after it is taken as part of it.`
 				);
 			}
 			if (type === T.BadString) {
-				this.note('unclosed-string', this.span(i, i + 1), () =>
-					`The string that begins at line ${this.line(i)} is not closed on its line; browsers drop the declaration it stands in.`
+				this.note(
+					'unclosed-string',
+					this.span(i, i + 1),
+					() =>
+						`The string that begins at line ${this.line(i)} is not closed on its line; browsers drop the declaration it stands in.`
 				);
 			} else if (type === T.BadUrl) {
-				this.note('unclosed-url', this.span(i, i + 1), () =>
-					`The address at line ${this.line(i)} holds a character that wants quotes; browsers drop the declaration it stands in.`
+				this.note(
+					'unclosed-url',
+					this.span(i, i + 1),
+					() =>
+						`The address at line ${this.line(i)} holds a character that wants quotes; browsers drop the declaration it stands in.`
 				);
 			}
 		}
@@ -233,12 +257,17 @@ class Parser {
 		if (last < 0) return;
 		const text = textOf(tokens, last);
 		if (types[last] === T.Comment && !isClosedComment(text)) {
-			this.note('unclosed-comment', this.span(last, count), () =>
-				`The comment that begins at line ${this.line(last)} is never closed; everything after it is comment.`
+			this.note(
+				'unclosed-comment',
+				this.span(last, count),
+				() =>
+					`The comment that begins at line ${this.line(last)} is never closed; everything after it is comment.`
 			);
 		} else if (types[last] === T.String && !isClosedString(text)) {
-			this.note('unclosed-string', this.span(last, count), () =>
-				`The string that begins at line ${this.line(last)} is never closed.`
+			this.note(
+				'unclosed-string',
+				this.span(last, count),
+				() => `The string that begins at line ${this.line(last)} is never closed.`
 			);
 		}
 	}
@@ -248,11 +277,19 @@ class Parser {
 		if (span.start === span.end) return;
 		const brace = this.tokens.types[from] === T.RightCurly;
 		if (brace) {
-			this.note('stray-brace', this.span(from, from + 1), () => `The \`}\` at line ${this.line(from)} closes nothing.`);
+			this.note(
+				'stray-brace',
+				this.span(from, from + 1),
+				() => `The \`}\` at line ${this.line(from)} closes nothing.`
+			);
 		} else if (nested) {
 			this.dropped(span, this.slice(span, 40), 'is no declaration: a property, a `:` and a value');
 		} else {
-			this.note('no-block', span, () => `\`${this.slice(span, 40)}\` at line ${this.line(from)} has no block; browsers drop it.`);
+			this.note(
+				'no-block',
+				span,
+				() => `\`${this.slice(span, 40)}\` at line ${this.line(from)} has no block; browsers drop it.`
+			);
 		}
 	}
 
@@ -263,13 +300,20 @@ class Parser {
 		if (name <= first || tokens.types[name] !== T.Ident) return;
 		const gap = name - 1;
 		if (tokens.types[gap] !== T.WhiteSpace || !textOf(tokens, gap).includes('\n')) return;
-		this.note('missing-semicolon', { start: node.span.start, end: this.start(gap) }, () =>
-			`A \`;\` is missing at the end of line ${this.line(gap)}; browsers drop \`${node.property}\` and \`${textOf(tokens, name)}\` both.`
+		this.note(
+			'missing-semicolon',
+			{ start: node.span.start, end: this.start(gap) },
+			() =>
+				`A \`;\` is missing at the end of line ${this.line(gap)}; browsers drop \`${node.property}\` and \`${textOf(tokens, name)}\` both.`
 		);
 	}
 
 	private dropped(span: Span, what: string, why: string): void {
-		this.note('not-a-declaration', span, () => `\`${what}\` at line ${this.lineAt(span.start)} ${why}; browsers drop it.`);
+		this.note(
+			'not-a-declaration',
+			span,
+			() => `\`${what}\` at line ${this.lineAt(span.start)} ${why}; browsers drop it.`
+		);
 	}
 
 	/** The selector or at-rule before an opening brace, shortened. */
@@ -289,7 +333,9 @@ class Parser {
 	}
 
 	private slice(span: Span, most: number): string {
-		const text = this.tokens.source.slice(span.start, Math.min(span.end, span.start + 4 * most)).replace(/\s+/g, ' ');
+		const text = this.tokens.source
+			.slice(span.start, Math.min(span.end, span.start + 4 * most))
+			.replace(/\s+/g, ' ');
 		return text.length > most ? `${text.slice(0, most - 1)}…` : text;
 	}
 

@@ -52,7 +52,11 @@ export function parsePage(source: string): Page {
 		}
 	});
 	const elements: PageElement[] = [];
-	const build = (node: DefaultTreeAdapterTypes.Element, path: ElementPath, parent: PageElement | null): PageElement => {
+	const build = (
+		node: DefaultTreeAdapterTypes.Element,
+		path: ElementPath,
+		parent: PageElement | null
+	): PageElement => {
 		const location = node.sourceCodeLocation;
 		const element: Mutable = {
 			path,
@@ -72,7 +76,8 @@ export function parsePage(source: string): Page {
 		};
 		elements.push(element);
 		for (const child of node.childNodes) {
-			if ('tagName' in child) element.children.push(build(child, [...path, element.children.length], element));
+			if ('tagName' in child)
+				element.children.push(build(child, [...path, element.children.length], element));
 		}
 		return element;
 	};
@@ -93,13 +98,15 @@ export function elementAround(page: Page, offset: number): PageElement {
 	let best = page.root;
 	for (const element of page.elements) {
 		const { span } = element;
-		if (span && span.start <= offset && offset < span.end && span.start >= (best.span?.start ?? 0)) best = element;
+		if (span && span.start <= offset && offset < span.end && span.start >= (best.span?.start ?? 0))
+			best = element;
 	}
 	return best;
 }
 
 /** The attribute's value; undefined where the element has none of that name. */
-export const attribute = (element: PageElement, name: string): string | undefined => element.attributes.get(name)?.value;
+export const attribute = (element: PageElement, name: string): string | undefined =>
+	element.attributes.get(name)?.value;
 
 /** Whether an element stands in one with this tag. */
 export function isInside(element: PageElement, tag: string): boolean {

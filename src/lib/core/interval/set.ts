@@ -83,10 +83,8 @@ function combine(
 }
 
 export const union = (a: IntervalSet, b: IntervalSet): IntervalSet => combine(a, b, (x, y) => x || y);
-export const intersection = (a: IntervalSet, b: IntervalSet): IntervalSet =>
-	combine(a, b, (x, y) => x && y);
-export const difference = (a: IntervalSet, b: IntervalSet): IntervalSet =>
-	combine(a, b, (x, y) => x && !y);
+export const intersection = (a: IntervalSet, b: IntervalSet): IntervalSet => combine(a, b, (x, y) => x && y);
+export const difference = (a: IntervalSet, b: IntervalSet): IntervalSet => combine(a, b, (x, y) => x && !y);
 
 export const isEmpty = (set: IntervalSet): boolean => !set.startsInside && set.cuts.length === 0;
 export const isEverything = (set: IntervalSet): boolean => set.startsInside && set.cuts.length === 0;

@@ -154,11 +154,14 @@ function alike(kind: 'sum' | 'min' | 'max', parts: readonly Quantity[]): Quantit
 }
 
 function productOf(parts: readonly Quantity[]): Quantity | undefined {
-	return parts.reduce<Quantity | undefined>((product, part) => {
-		if (!product) return undefined;
-		const factor = part.type === 'number' ? constantOf(part.form) : undefined;
-		if (factor) return { type: product.type, form: scaled(product.form, factor) };
-		const other = product.type === 'number' ? constantOf(product.form) : undefined;
-		return other && { type: part.type, form: scaled(part.form, other) };
-	}, { type: 'number', form: line(ONE) });
+	return parts.reduce<Quantity | undefined>(
+		(product, part) => {
+			if (!product) return undefined;
+			const factor = part.type === 'number' ? constantOf(part.form) : undefined;
+			if (factor) return { type: product.type, form: scaled(product.form, factor) };
+			const other = product.type === 'number' ? constantOf(product.form) : undefined;
+			return other && { type: part.type, form: scaled(part.form, other) };
+		},
+		{ type: 'number', form: line(ONE) }
+	);
 }

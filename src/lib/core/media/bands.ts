@@ -1,7 +1,14 @@
 import {
+	ceil,
 	compareCuts,
+	contains,
+	equal,
 	EVERYTHING,
+	floor,
+	fromInterval,
 	intersection,
+	isWhole,
+	rationalFromNumber,
 	ZERO,
 	type Cut,
 	type Interval,
@@ -83,3 +90,45 @@ export function bandsOf(sites: readonly MediaSite[], vantage: Vantage): Bands {
 	});
 	return { thresholds, bands };
 }
+
+/** The first and last whole px of a stretch within a range (whole px, both ends included); null where it has none. */
+export function wholePixels(
+	interval: Interval,
+	range: readonly [number, number]
+): readonly [number, number] | null {
+	const { lo, loClosed, hi, hiClosed } = interval;
+	const low = Number(loClosed || !isWhole(lo) ? ceil(lo) : lo.n + 1n);
+	const high = hi === null ? Infinity : Number(hiClosed || !isWhole(hi) ? floor(hi) : hi.n - 1n);
+	const first = Math.max(low, range[0]);
+	const last = Math.min(high, range[1]);
+	return first <= last ? [first, last] : null;
+}
+
+/** The band that a width (CSS px, above 0) lies in. */
+export function bandAt(bands: readonly Band[], width: number): Band {
+	const at = rationalFromNumber(width);
+	const found = bands.find(({ interval }) => contains(fromInterval(interval), at));
+	if (!found) throw new RangeError(`No band holds the width ${width}.`);
+	return found;
+}
+
+/**
+ * The first px of the next band (direction 1), or of this band or, from there, the one before (-1), passing
+ * over bands without a whole px; the width itself where there is none further.
+ */
+export function jump(
+	bands: readonly Band[],
+	width: number,
+	direction: 1 | -1,
+	range: readonly [number, number]
+): number {
+	const firsts = bands.flatMap(({ interval }) => wholePixels(interval, range)?.[0] ?? []);
+	return (
+		(direction === 1 ? firsts.find((first) => first > width) : firsts.findLast((first) => first < width)) ??
+		width
+	);
+}
+
+/** The conditions of a page that hold over other widths in one vantage than in another. */
+export const differing = (sites: readonly MediaSite[], a: Vantage, b: Vantage): MediaSite[] =>
+	sites.filter(({ queries }) => !equal(solve(queries, a), solve(queries, b)));

@@ -4,4 +4,4 @@ export { FEATURES } from './features/index.ts';
 export { parseMediaQueryList } from './parse.ts';
 export { evaluate, evaluateCondition, type Truth } from './evaluate.ts';
 export { solve } from './solve.ts';
-export { bandsOf, bandLetter, type Band, type Bands, type MediaSite, type Threshold } from './bands.ts';
+export * from './bands.ts';

@@ -61,7 +61,9 @@ function condition(tokens: Tokens, from: number, to: number, or: boolean): Condi
 	let at = skipSpace(tokens, from, to);
 	if (word(tokens, at, to) === 'not') {
 		const inner = inParens(tokens, skipSpace(tokens, at + 1, to), to);
-		return inner && skipSpace(tokens, inner.end, to) === to ? { kind: 'not', of: inner.condition } : undefined;
+		return inner && skipSpace(tokens, inner.end, to) === to
+			? { kind: 'not', of: inner.condition }
+			: undefined;
 	}
 	const parts: Condition[] = [];
 	let joint: string | undefined;
@@ -126,7 +128,14 @@ function feature(tokens: Tokens, from: number, to: number, span: Span): Conditio
 	if (name !== undefined && tokens.types[after] === T.Colon) {
 		const found = prefixed(name);
 		const value = found && parseValue(found.feature, tokens, after + 1, to);
-		return value && { kind: 'feature', feature: found.feature, comparisons: [{ operator: found.operator, value }], span };
+		return (
+			value && {
+				kind: 'feature',
+				feature: found.feature,
+				comparisons: [{ operator: found.operator, value }],
+				span
+			}
+		);
 	}
 	return range(tokens, from, to, span);
 }
@@ -144,7 +153,13 @@ function prefixed(name: string): { feature: MediaFeature; operator: Operator } |
 	return { feature: found, operator: match[2] === 'min' ? '>=' : '<=' };
 }
 
-const REVERSED: Readonly<Record<Operator, Operator>> = { '<': '>', '<=': '>=', '=': '=', '>=': '<=', '>': '<' };
+const REVERSED: Readonly<Record<Operator, Operator>> = {
+	'<': '>',
+	'<=': '>=',
+	'=': '=',
+	'>=': '<=',
+	'>': '<'
+};
 
 interface Sign {
 	readonly operator: Operator;
@@ -158,7 +173,8 @@ function signs(tokens: Tokens, from: number, to: number): Sign[] {
 		if (tokens.types[at] !== T.Delim) continue;
 		const text = textOf(tokens, at);
 		if (text !== '<' && text !== '>' && text !== '=') continue;
-		const joined = text !== '=' && at + 1 < to && tokens.types[at + 1] === T.Delim && textOf(tokens, at + 1) === '=';
+		const joined =
+			text !== '=' && at + 1 < to && tokens.types[at + 1] === T.Delim && textOf(tokens, at + 1) === '=';
 		found.push({ operator: (joined ? `${text}=` : text) as Operator, start: at, end: at + (joined ? 2 : 1) });
 		if (joined) at++;
 	}
@@ -178,7 +194,12 @@ function range(tokens: Tokens, from: number, to: number, span: Span): Condition 
 		parts.every((part) => part !== undefined)
 			? { kind: 'feature', feature: found, comparisons: parts, span }
 			: undefined;
-	const comparison = (found: MediaFeature, operator: Operator, a: number, b: number): Comparison | undefined => {
+	const comparison = (
+		found: MediaFeature,
+		operator: Operator,
+		a: number,
+		b: number
+	): Comparison | undefined => {
 		const value = parseValue(found, tokens, a, b);
 		return value && { operator, value };
 	};
@@ -202,7 +223,8 @@ function parseValue(found: MediaFeature, tokens: Tokens, from: number, to: numbe
 		const at = skipSpace(tokens, from, to);
 		const name = word(tokens, at, to);
 		if (name === undefined || skipSpace(tokens, at + 1, to) !== to) return undefined;
-		const known = found.kind === 'keyword' ? found.keywords.includes(name) : Object.hasOwn(found.keywords, name);
+		const known =
+			found.kind === 'keyword' ? found.keywords.includes(name) : Object.hasOwn(found.keywords, name);
 		return known ? { kind: 'keyword', name } : undefined;
 	}
 	if (found.kind === 'ratio') return ratio(tokens, from, to);
@@ -217,12 +239,16 @@ function parseValue(found: MediaFeature, tokens: Tokens, from: number, to: numbe
 	switch (found.kind) {
 		case 'length':
 			if (of.kind === 'number' && of.value.n !== 0n) return undefined;
-			return { kind: 'length', of: of.kind === 'number' ? { kind: 'dimension', value: of.value, unit: 'px' } : of };
+			return {
+				kind: 'length',
+				of: of.kind === 'number' ? { kind: 'dimension', value: of.value, unit: 'px' } : of
+			};
 		case 'integer':
 			return of.kind === 'number' && of.value.d !== 1n ? undefined : { kind: 'integer', of };
 		case 'resolution':
 			if (found.bare) return of.kind === 'dimension' ? undefined : { kind: 'resolution', of };
-			if (of.kind === 'number' || (of.kind === 'dimension' && !/^(dpi|dpcm|dppx|x)$/.test(of.unit))) return undefined;
+			if (of.kind === 'number' || (of.kind === 'dimension' && !/^(dpi|dpcm|dppx|x)$/.test(of.unit)))
+				return undefined;
 			return of.kind === 'dimension' && of.value.n < 0n ? undefined : { kind: 'resolution', of };
 	}
 }
@@ -234,7 +260,8 @@ function ratio(tokens: Tokens, from: number, to: number): Value | undefined {
 		if (tokens.types[at] === T.Delim && textOf(tokens, at) === '/') slash = at;
 	}
 	const width = parseExpression(tokens, from, slash === -1 ? to : slash);
-	const height = slash === -1 ? { kind: 'number' as const, value: rational(1) } : parseExpression(tokens, slash + 1, to);
+	const height =
+		slash === -1 ? { kind: 'number' as const, value: rational(1) } : parseExpression(tokens, slash + 1, to);
 	if (!width || !height) return undefined;
 	for (const part of [width, height]) {
 		if (part.kind === 'dimension' || (part.kind === 'number' && part.value.n < 0n)) return undefined;

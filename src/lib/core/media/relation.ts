@@ -1,5 +1,21 @@
-import { add, multiply, negate, ONE, rational, rationalFromNumber, type Rational } from '../interval/index.ts';
-import { constantOf, line, quantity, type Expression, type Form, type LengthContext, type Line } from '../length/index.ts';
+import {
+	add,
+	multiply,
+	negate,
+	ONE,
+	rational,
+	rationalFromNumber,
+	type Rational
+} from '../interval/index.ts';
+import {
+	constantOf,
+	line,
+	quantity,
+	type Expression,
+	type Form,
+	type LengthContext,
+	type Line
+} from '../length/index.ts';
 import type { Vantage } from '../vantage.ts';
 import type { MediaFeature, Operator } from './feature.ts';
 import { FEATURES } from './features/index.ts';
@@ -22,7 +38,12 @@ export const lengthContext = (vantage: Vantage): LengthContext => ({
 
 /** Whether a feature that stands alone holds (Media Queries 4 §2.4.2). */
 export function standingAlone(feature: MediaFeature, vantage: Vantage): Relation {
-	const nonZero = (left: Line): Relation => ({ kind: 'compare', left, operator: '>', right: line(rational(0)) });
+	const nonZero = (left: Line): Relation => ({
+		kind: 'compare',
+		left,
+		operator: '>',
+		right: line(rational(0))
+	});
 	switch (feature.kind) {
 		case 'length':
 			return nonZero(feature.actual(vantage));
@@ -46,7 +67,9 @@ export function relationOf(feature: MediaFeature, comparison: Comparison, vantag
 		right ? { kind: 'compare', left, operator, right } : UNKNOWN;
 	switch (feature.kind) {
 		case 'length':
-			return value.kind === 'length' ? compareWith(feature.actual(vantage), formOf(value.of, 'length', context)) : UNKNOWN;
+			return value.kind === 'length'
+				? compareWith(feature.actual(vantage), formOf(value.of, 'length', context))
+				: UNKNOWN;
 		case 'integer':
 			return value.kind === 'integer'
 				? compareWith(line(feature.actual(vantage)), formOf(value.of, 'number', context))

@@ -68,7 +68,10 @@ const both = (a: Solution, b: Solution): Solution => ({
 	yes: intersection(a.yes, b.yes),
 	no: union(a.no, b.no)
 });
-const either = (a: Solution, b: Solution): Solution => ({ yes: union(a.yes, b.yes), no: intersection(a.no, b.no) });
+const either = (a: Solution, b: Solution): Solution => ({
+	yes: union(a.yes, b.yes),
+	no: intersection(a.no, b.no)
+});
 
 function solveCondition(condition: Condition, vantage: Vantage): Solution {
 	switch (condition.kind) {

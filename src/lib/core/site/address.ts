@@ -33,7 +33,8 @@ export function resolveAddress(address: string, from: string): Target {
 	const text = address.trim().replace(/[\t\n]/g, '');
 	if (text === '' || text.startsWith('#')) return { kind: 'none' };
 	const scheme = /^([a-z][a-z0-9+.-]*):/i.exec(text)?.[1]?.toLowerCase();
-	if (scheme === 'data' || scheme === 'javascript' || scheme === 'about' || scheme === 'blob') return { kind: 'none' };
+	if (scheme === 'data' || scheme === 'javascript' || scheme === 'about' || scheme === 'blob')
+		return { kind: 'none' };
 	if (scheme !== undefined || /^[\\/]{2}/.test(text)) return { kind: 'outside', address: text };
 	const bare = decode(text.replace(/[?#].*$/s, '').replace(/\\/g, '/'));
 	if (bare === '') return { kind: 'site', path: from };

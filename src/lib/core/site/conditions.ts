@@ -26,13 +26,24 @@ export interface PageConditions {
 export function conditionsOfPage(page: Page, path: string, sources: Sources): PageConditions {
 	const media: MediaSite[] = [];
 	const others: OtherCondition[] = [];
-	const site = (file: string, span: Span, text: string, within: readonly MediaSite[]): readonly MediaSite[] => {
+	const site = (
+		file: string,
+		span: Span,
+		text: string,
+		within: readonly MediaSite[]
+	): readonly MediaSite[] => {
 		if (text.trim() === '') return within;
 		const found: MediaSite = { file, span, text, queries: sources.queries(text), within };
 		media.push(found);
 		return [...within, found];
 	};
-	const sheet = (text: string, file: string, offset: number, within: readonly MediaSite[], chain: readonly string[]): void => {
+	const sheet = (
+		text: string,
+		file: string,
+		offset: number,
+		within: readonly MediaSite[],
+		chain: readonly string[]
+	): void => {
 		const parsed = sources.sheet(text);
 		for (const { parts, path: imported } of importsOf(parsed, file)) {
 			const inner = site(file, shifted(parts.mediaSpan, offset), parts.media, within);
@@ -46,17 +57,25 @@ export function conditionsOfPage(page: Page, path: string, sources: Sources): Pa
 			known.set(node, node.kind === 'at-rule' ? atRule(node, parsed, file, offset, around) : around);
 		}
 	};
-	const atRule = (node: AtRule, parsed: Sheet, file: string, offset: number, around: readonly MediaSite[]) => {
+	const atRule = (
+		node: AtRule,
+		parsed: Sheet,
+		file: string,
+		offset: number,
+		around: readonly MediaSite[]
+	) => {
 		if (!node.block) return around;
 		const text = sliceOf(parsed.source, node.prelude);
 		const span = shifted(node.prelude, offset);
 		if (node.name === 'media') return site(file, span, text, around);
-		if (node.name === 'supports' || node.name === 'container') others.push({ kind: node.name, file, span, text });
+		if (node.name === 'supports' || node.name === 'container')
+			others.push({ kind: node.name, file, span, text });
 		return around;
 	};
 	for (const use of sheetsOfPage(page, path)) {
 		const within = use.mediaSpan ? site(path, use.mediaSpan, use.media, []) : [];
-		if (use.from.kind === 'inline') sheet(sliceOf(page.source, use.from.span), path, use.from.span.start, within, [path]);
+		if (use.from.kind === 'inline')
+			sheet(sliceOf(page.source, use.from.span), path, use.from.span.start, within, [path]);
 		else if (use.from.kind === 'file') {
 			const text = sources.text(use.from.path);
 			if (text !== undefined) sheet(text, use.from.path, 0, within, [use.from.path]);
@@ -66,7 +85,8 @@ export function conditionsOfPage(page: Page, path: string, sources: Sources): Pa
 		if (isInside(element, 'noscript')) continue;
 		const condition = element.tag === 'source' ? element.attributes.get('media') : undefined;
 		if (condition?.span) site(path, condition.span, condition.value, []);
-		const sizes = element.tag === 'img' || element.tag === 'source' ? element.attributes.get('sizes') : undefined;
+		const sizes =
+			element.tag === 'img' || element.tag === 'source' ? element.attributes.get('sizes') : undefined;
 		if (sizes?.span) for (const text of sizesConditions(sizes.value)) site(path, sizes.span, text, []);
 	}
 	return { media, others };

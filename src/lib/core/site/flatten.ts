@@ -12,7 +12,13 @@ export function flattenSheet(text: string, file: string, sources: Sources, prefi
 	return flatten(text, file, sources, prefix, [file]);
 }
 
-function flatten(text: string, file: string, sources: Sources, prefix: string, chain: readonly string[]): string {
+function flatten(
+	text: string,
+	file: string,
+	sources: Sources,
+	prefix: string,
+	chain: readonly string[]
+): string {
 	const imports = new Map<number, ImportUse>();
 	if (text.includes('@')) {
 		for (const use of importsOf(sources.sheet(text), file)) imports.set(use.rule.span.start, use);
@@ -27,7 +33,10 @@ function flatten(text: string, file: string, sources: Sources, prefix: string, c
 		const target = isImport ? null : resolveAddress(address, file);
 		if (target?.kind !== 'site') continue;
 		const tail = /[?#].*$/s.exec(address)?.[0] ?? '';
-		const path = addressOf(target.path, prefix).replace(/['()\\]/g, (c) => `%${c.charCodeAt(0).toString(16)}`);
+		const path = addressOf(target.path, prefix).replace(
+			/['()\\]/g,
+			(c) => `%${c.charCodeAt(0).toString(16)}`
+		);
 		changes.push({ ...span, text: `url("${path}${tail.replace(/["\\\n]/g, '')}")` });
 	}
 	changes.sort((a, b) => a.start - b.start);

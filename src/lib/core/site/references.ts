@@ -43,7 +43,8 @@ function asked(element: PageElement): [FileKind, string][] {
 	if (tag === 'link') {
 		const rel = attributes.get('rel')?.value.toLowerCase() ?? '';
 		const href = attributes.get('href')?.value ?? '';
-		const idle = /\b(canonical|preconnect|dns-prefetch|alternate|author|license|next|prev|help|search|shortlink)\b/;
+		const idle =
+			/\b(canonical|preconnect|dns-prefetch|alternate|author|license|next|prev|help|search|shortlink)\b/;
 		if (isSheetLink(element)) found.push(['sheet', href]);
 		else if (!idle.test(rel)) found.push([/\bicon\b/.test(rel) ? 'picture' : 'other', href]);
 	}

@@ -1,5 +1,13 @@
 import type { Span } from '../css/node.ts';
-import { attribute, innerSpan, isInside, isSheetLink, type ElementPath, type Page, type PageElement } from '../html/index.ts';
+import {
+	attribute,
+	innerSpan,
+	isInside,
+	isSheetLink,
+	type ElementPath,
+	type Page,
+	type PageElement
+} from '../html/index.ts';
 import { resolveAddress } from './address.ts';
 
 /** A sheet as a page uses it: where in the page, under which media, and from where. */
@@ -60,7 +68,8 @@ function inline(element: PageElement): SheetUse['from'] | null {
 }
 
 function linked(element: PageElement, base: string): SheetUse['from'] | null {
-	if (element.attributes.has('disabled') || /(^|\s)alternate(\s|$)/i.test(attribute(element, 'rel') ?? '')) return null;
+	if (element.attributes.has('disabled') || /(^|\s)alternate(\s|$)/i.test(attribute(element, 'rel') ?? ''))
+		return null;
 	const target = resolveFromBase(attribute(element, 'href') ?? '', base);
 	if (target.kind === 'site') return { kind: 'file', path: target.path };
 	return target.kind === 'outside' ? { kind: 'outside', address: target.address } : null;

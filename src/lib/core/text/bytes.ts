@@ -27,7 +27,8 @@ interface Line {
 const LF = 0x0a;
 const CR = 0x0d;
 
-const startsWith = (bytes: Uint8Array, ...lead: number[]): boolean => lead.every((byte, i) => bytes[i] === byte);
+const startsWith = (bytes: Uint8Array, ...lead: number[]): boolean =>
+	lead.every((byte, i) => bytes[i] === byte);
 
 function bomOf(bytes: Uint8Array): { encoding: string; length: number } | null {
 	if (startsWith(bytes, 0xef, 0xbb, 0xbf)) return { encoding: 'utf-8', length: 3 };
@@ -47,7 +48,9 @@ export function encodingOf(bytes: Uint8Array, codec: Codec): string {
 		'utf-8';
 	const encoding = named.toLowerCase();
 	if (/^utf-?16/.test(encoding) || !codec.knows(encoding)) return 'utf-8';
-	return encoding === 'iso-8859-1' || encoding === 'latin1' || encoding === 'us-ascii' ? 'windows-1252' : encoding;
+	return encoding === 'iso-8859-1' || encoding === 'latin1' || encoding === 'us-ascii'
+		? 'windows-1252'
+		: encoding;
 }
 
 /** Where the lines of the bytes end. Line ends are never part of another character in the encodings of the web. */
@@ -91,18 +94,28 @@ export function decodeText(bytes: Uint8Array, codec: Codec): DecodedText {
 		counts.set(name, (counts.get(name) ?? 0) + 1);
 		return codec.decode(body, encoding);
 	});
-	const lineEnd = LINE_ENDS.reduce((best, name) => ((counts.get(name) ?? 0) > (counts.get(best) ?? 0) ? name : best));
+	const lineEnd = LINE_ENDS.reduce((best, name) =>
+		(counts.get(name) ?? 0) > (counts.get(best) ?? 0) ? name : best
+	);
 	return { text: bodies.join('\n'), encoding, bom: bom.length > 0, lineEnd };
 }
 
 /** Runs of lines that two texts share: `count` lines from `before` in the one and from `after` in the other. */
-export type SharedLines = (before: readonly string[], after: readonly string[]) => { before: number; after: number; count: number }[];
+export type SharedLines = (
+	before: readonly string[],
+	after: readonly string[]
+) => { before: number; after: number; count: number }[];
 
 /**
  * The bytes of an edited text: each line that the original has too is written with its original bytes and
  * line end, every other in the original's encoding with the line end of the line before it.
  */
-export function encodeText(text: string, original: Uint8Array, codec: Codec, shared: SharedLines): Uint8Array {
+export function encodeText(
+	text: string,
+	original: Uint8Array,
+	codec: Codec,
+	shared: SharedLines
+): Uint8Array {
 	const encoding = encodingOf(original, codec);
 	const { bom, lines } = split(original, encoding);
 	const { lineEnd } = decodeText(original, codec);

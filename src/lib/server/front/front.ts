@@ -32,7 +32,9 @@ function refuse(response: ServerResponse, status: number, detail: string): void 
 
 function holdsKey(request: IncomingMessage, key: string): boolean {
 	const basic = /^Basic (.+)$/.exec(request.headers.authorization ?? '')?.[1];
-	const given = Buffer.from(basic ?? '', 'base64').toString('utf8').replace(/^[^:]*:/, '');
+	const given = Buffer.from(basic ?? '', 'base64')
+		.toString('utf8')
+		.replace(/^[^:]*:/, '');
 	const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
 	return timingSafeEqual(digest(given), digest(key));
 }
@@ -57,12 +59,15 @@ export function createFront({ names, stagePattern, key }: FrontOptions) {
 		const name = host.replace(/:\d+$/, '');
 		const port = /:\d+$/.exec(host)?.[0] ?? '';
 		request.headers['x-vantaggio-scheme'] = 'http';
-		request.headers['x-vantaggio-applications'] = names.map((one) => `http://${one}${port}`).join(' ');
+		// A policy cannot name an IPv6 address.
+		const named = names.filter((one) => !one.startsWith('['));
+		request.headers['x-vantaggio-applications'] = named.map((one) => `http://${one}${port}`).join(' ');
 		const site = stageHost.exec(name)?.[1];
 		if (site !== undefined) {
 			const path = request.url ?? '/';
 			if (/^\/api(\/|$|\?)/.test(path)) return refuse(response, 403, 'A stage has no access to the API.');
-			if (request.method !== 'GET' && request.method !== 'HEAD') return refuse(response, 403, 'A stage can only be read.');
+			if (request.method !== 'GET' && request.method !== 'HEAD')
+				return refuse(response, 403, 'A stage can only be read.');
 			delete request.headers.cookie;
 			request.headers['x-vantaggio-stage'] = site;
 			request.url = `/stage/${site}${path.startsWith('/') ? path : `/${path}`}`;
@@ -71,7 +76,8 @@ export function createFront({ names, stagePattern, key }: FrontOptions) {
 		if (!names.includes(name)) {
 			return refuse(response, 403, `This server does not answer to the name "${name.slice(0, 100)}".`);
 		}
-		if (key !== null && !holdsKey(request, key)) return refuse(response, 401, 'This server asks for its access key as password.');
+		if (key !== null && !holdsKey(request, key))
+			return refuse(response, 401, 'This server asks for its access key as password.');
 		next();
 	};
 }

@@ -12,9 +12,12 @@ function stop(sentence: string): never {
 	process.exit(1);
 }
 
-if (!Number.isInteger(port) || port < 0 || port > 65535) stop(`PORT is "${process.env.PORT}"; it must be a number from 0 to 65535.`);
+if (!Number.isInteger(port) || port < 0 || port > 65535)
+	stop(`PORT is "${process.env.PORT}"; it must be a number from 0 to 65535.`);
 if (!/^(127\.|localhost$|::1$)/.test(host) && options.key === null) {
-	stop(`HOST is ${host}, which other machines can reach: set VANTAGGIO_KEY to the key that everybody must give.`);
+	stop(
+		`HOST is ${host}, which other machines can reach: set VANTAGGIO_KEY to the key that everybody must give.`
+	);
 }
 
 // Kit's handler reads these when it is loaded.
@@ -32,7 +35,10 @@ const server = createServer((request, response) => {
 });
 
 server.on('error', (error: NodeJS.ErrnoException) => {
-	if (error.code === 'EADDRINUSE') stop(`Port ${port} is taken, perhaps by another Vantaggio. Stop that one, or set PORT to another number.`);
+	if (error.code === 'EADDRINUSE')
+		stop(
+			`Port ${port} is taken, perhaps by another Vantaggio. Stop that one, or set PORT to another number.`
+		);
 	stop(`The server cannot listen on ${host}:${port}: ${error.message}`);
 });
 
@@ -41,7 +47,10 @@ server.listen(port, host, () => void ready());
 async function ready(): Promise<void> {
 	const address = server.address();
 	const at = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${typeof address === 'object' ? address?.port : port}`;
-	const headers = options.key === null ? {} : { authorization: `Basic ${Buffer.from(`:${options.key}`).toString('base64')}` };
+	const headers =
+		options.key === null
+			? {}
+			: { authorization: `Basic ${Buffer.from(`:${options.key}`).toString('base64')}` };
 	const ask = async (path: string, method = 'GET'): Promise<Response> => {
 		const response = await fetch(at + path, { method, headers });
 		if (!response.ok) stop(`The server answers ${response.status} to ${path}: ${await response.text()}`);

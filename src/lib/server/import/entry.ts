@@ -33,7 +33,8 @@ export function collector() {
 	const entries = new Map<string, Entry>();
 	const refused: Refusal[] = [];
 	let total = 0;
-	const refuse = (path: string, reason: string): void => void refused.push({ path: path.slice(0, 500), reason });
+	const refuse = (path: string, reason: string): void =>
+		void refused.push({ path: path.slice(0, 500), reason });
 	return {
 		refuse,
 		/** The reason why a file of that path and size (bytes) cannot come in; null where it can. */

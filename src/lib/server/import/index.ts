@@ -15,7 +15,8 @@ export interface Brought {
 	readonly refused: readonly Refusal[];
 }
 
-const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5);
+const isZip = (bytes: Uint8Array): boolean =>
+	bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5);
 
 /**
  * Takes in what a person dropped or chose: files with their paths, or one zip of them. Throws a problem where
@@ -37,9 +38,15 @@ export async function bring(given: readonly Entry[]): Promise<Brought> {
 	const files = sortFiles(entries.map(({ path, bytes }) => ({ path: path.slice(root.length), bytes })));
 	if (!files.some(({ kind }) => kind === 'page')) {
 		const why = refused[0] ? ` The first thing refused: ${refused[0].path}, ${refused[0].reason}.` : '';
-		throw new Problem(400, `No HTML page was found among ${files.length} files; nothing was taken in.${why}`, { refused });
+		throw new Problem(
+			400,
+			`No HTML page was found among ${files.length} files; nothing was taken in.${why}`,
+			{ refused }
+		);
 	}
-	const name = root ? root.slice(0, -1) : (only?.path ?? files[0]?.path ?? 'site').replace(/^.*\//, '').replace(/\.\w+$/, '');
+	const name = root
+		? root.slice(0, -1)
+		: (only?.path ?? files[0]?.path ?? 'site').replace(/^.*\//, '').replace(/\.\w+$/, '');
 	return { name: name.replace(/^.*\//, ''), root, files, refused };
 }
 
@@ -53,5 +60,8 @@ function commonFolder(paths: readonly string[]): string {
 		while (same < shared && parts[same] === folders[same]) same++;
 		shared = same;
 	}
-	return folders.slice(0, shared).map((folder) => `${folder}/`).join('');
+	return folders
+		.slice(0, shared)
+		.map((folder) => `${folder}/`)
+		.join('');
 }

@@ -1,6 +1,12 @@
 import { imageSize } from 'image-size';
 import { decodeText } from '$lib/core/text/index.ts';
-import { referencesOfPage, referencesOfSheet, sourcesOf, type FileKind, type Reference } from '$lib/core/site/index.ts';
+import {
+	referencesOfPage,
+	referencesOfSheet,
+	sourcesOf,
+	type FileKind,
+	type Reference
+} from '$lib/core/site/index.ts';
 import { codec } from '../codec.ts';
 import type { Entry } from './entry.ts';
 
@@ -19,10 +25,14 @@ function kindByContent(bytes: Uint8Array): FileKind | null {
 	if (/^(wOFF|wOF2|OTTO|true|ttcf|\0\x01\0\0)$/.test(start)) return 'font';
 	if (/^(\x89PNG|GIF8|\xff\xd8\xff.)/s.test(start)) return 'picture';
 	if (start === 'RIFF') return ascii(bytes, 8, 12) === 'WEBP' ? 'picture' : 'film';
-	if (ascii(bytes, 4, 8) === 'ftyp') return /^(avif|avis|heic|mif1)$/.test(ascii(bytes, 8, 12)) ? 'picture' : 'film';
+	if (ascii(bytes, 4, 8) === 'ftyp')
+		return /^(avif|avis|heic|mif1)$/.test(ascii(bytes, 8, 12)) ? 'picture' : 'film';
 	if (start === '\x1aE\xdf\xa3' || start === 'OggS') return 'film';
 	if (/^\0\0\x01\0$/.test(start)) return 'picture';
-	const head = decodeText(bytes.subarray(0, 2048), codec).text.replace(/^\s*(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*/, '');
+	const head = decodeText(bytes.subarray(0, 2048), codec).text.replace(
+		/^\s*(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*/,
+		''
+	);
 	if (/^(<!doctype svg[^>]*>\s*)?<svg[\s>]/i.test(head)) return 'picture';
 	if (/^<(!doctype\s+html|html|head|body)[\s>]/i.test(head)) return 'page';
 	return null;
@@ -31,7 +41,8 @@ function kindByContent(bytes: Uint8Array): FileKind | null {
 const byName = (path: string): FileKind | null =>
 	/\.css$/i.test(path) ? 'sheet' : /\.x?html?$/i.test(path) ? 'page' : null;
 
-const isText = (bytes: Uint8Array): boolean => !bytes.subarray(0, 4096).includes(0) || bytes[0] === 0xff || bytes[0] === 0xfe;
+const isText = (bytes: Uint8Array): boolean =>
+	!bytes.subarray(0, 4096).includes(0) || bytes[0] === 0xff || bytes[0] === 0xfe;
 
 function measured(kind: FileKind, bytes: Uint8Array): { width: number | null; height: number | null } {
 	if (kind !== 'picture') return { width: null, height: null };

@@ -68,7 +68,11 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 	const waiting: Task[] = [];
 	const kept = new Map<string, Measured>();
 	let closed = false;
-	const workers = Array.from({ length: stages }, (_, i) => ({ n: i + 1, stage: null as Stage | null, busy: false }));
+	const workers = Array.from({ length: stages }, (_, i) => ({
+		n: i + 1,
+		stage: null as Stage | null,
+		busy: false
+	}));
 
 	function keep(key: string, measured: Measured): void {
 		kept.set(`${key}@${measured.width}`, measured);

@@ -23,20 +23,36 @@ const PATIENCE = 8000;
 const AFTER_LOAD = 1500;
 
 /** Opens a stage in a parent element: at an origin of its own, else at the application's. */
-export async function openStage(parent: HTMLElement, site: number, n: number, config: StageConfig): Promise<Stage> {
+export async function openStage(
+	parent: HTMLElement,
+	site: number,
+	n: number,
+	config: StageConfig
+): Promise<Stage> {
 	const tail = config.token ? `-${config.token}` : '';
 	const host = config.pattern.replace('{stage}', `stage-${n}-s${site}${tail}`);
 	const port = location.port ? `:${location.port}` : '';
 	const apart = `${location.protocol}//${host}${port}/`;
 	const here = `/stage/${site}/`;
-	return (await connect(parent, `${apart}${HOST_PAGE}`, '/', true)) ?? (await connect(parent, here + HOST_PAGE, here, false)) ?? fail();
+	return (
+		(await connect(parent, `${apart}${HOST_PAGE}`, '/', true)) ??
+		(await connect(parent, here + HOST_PAGE, here, false)) ??
+		fail()
+	);
 }
 
 function fail(): never {
-	throw new Error('No stage answers: the frames cannot be shown. Reload the page; if that does not help, restart the server.');
+	throw new Error(
+		'No stage answers: the frames cannot be shown. Reload the page; if that does not help, restart the server.'
+	);
 }
 
-function connect(parent: HTMLElement, address: string, prefix: string, apart: boolean): Promise<Stage | null> {
+function connect(
+	parent: HTMLElement,
+	address: string,
+	prefix: string,
+	apart: boolean
+): Promise<Stage | null> {
 	const iframe = document.createElement('iframe');
 	iframe.src = address;
 	iframe.title = 'Page frames';

@@ -1,5 +1,12 @@
 import { expose } from 'comlink';
-import { READY, type PageContent, type Placement, type SheetText, type StageHost, type StageListener } from '../protocol.ts';
+import {
+	READY,
+	type PageContent,
+	type Placement,
+	type SheetText,
+	type StageHost,
+	type StageListener
+} from '../protocol.ts';
 import { measure } from './measure.ts';
 import { pageFrame, type PageFrame } from './pageFrame.ts';
 

@@ -22,10 +22,12 @@ async function loaded(document: Document): Promise<void> {
 			? Promise.resolve()
 			: new Promise<void>((resolve) => window?.addEventListener('load', () => resolve(), { once: true }));
 	const pictures = [...document.images].map((image) =>
-		image.complete ? Promise.resolve() : new Promise<void>((resolve) => {
-			image.addEventListener('load', () => resolve(), { once: true });
-			image.addEventListener('error', () => resolve(), { once: true });
-		})
+		image.complete
+			? Promise.resolve()
+			: new Promise<void>((resolve) => {
+					image.addEventListener('load', () => resolve(), { once: true });
+					image.addEventListener('error', () => resolve(), { once: true });
+				})
 	);
 	const all = Promise.all([whole, document.fonts.ready, ...pictures]);
 	await Promise.race([all, new Promise((resolve) => setTimeout(resolve, PATIENCE))]);

@@ -18,12 +18,15 @@ export interface PageFrame {
 const PREVENTED = ['click', 'auxclick', 'submit', 'dragstart', 'drop', 'dragover', 'mousedown'] as const;
 
 /** Rules for every page frame: what a visitor with scripting does not see. */
-const ADOPTED = 'noscript { display: none !important; }';
+const ADOPTED = `noscript { display: none !important; }
+video:not([controls])::-webkit-media-controls { display: none !important; }`;
 const SHARP = ':root { text-rendering: geometricPrecision; }';
 
 const isField = (target: EventTarget | null): boolean => {
 	const element = target as Element | null;
-	return element?.matches?.('input, textarea, select, [contenteditable]:not([contenteditable=false])') ?? false;
+	return (
+		element?.matches?.('input, textarea, select, [contenteditable]:not([contenteditable=false])') ?? false
+	);
 };
 
 /** A page in an inner frame: no scripts, no navigation, keys told to `onKey`; `rules` are in force on every page. */
@@ -65,6 +68,14 @@ export function pageFrame(parent: HTMLElement, onKey: (key: FrameKey) => void, r
 		}
 	}
 
+	/** Without scripts a frame starts no film by itself. */
+	function play(): void {
+		for (const film of inner().querySelectorAll<HTMLVideoElement>('video[autoplay][muted]')) {
+			film.muted = true;
+			film.play().catch(() => undefined);
+		}
+	}
+
 	function listen(): void {
 		const document = inner();
 		for (const type of PREVENTED) {
@@ -98,6 +109,7 @@ export function pageFrame(parent: HTMLElement, onKey: (key: FrameKey) => void, r
 			fill(content.sheets);
 			adopt();
 			listen();
+			play();
 			frame.contentWindow?.scrollTo({ left: x, top: y, behavior: 'instant' });
 		},
 		restyle: fill,

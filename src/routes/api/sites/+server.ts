@@ -23,7 +23,10 @@ export const POST = handler(async ({ request, url }) => {
 	const paths = form.getAll('path').map(String);
 	const files = form.getAll('file').filter((value) => value instanceof File);
 	const given = await Promise.all(
-		files.map(async (file, i) => ({ path: paths[i] ?? file.name, bytes: new Uint8Array(await file.arrayBuffer()) }))
+		files.map(async (file, i) => ({
+			path: paths[i] ?? file.name,
+			bytes: new Uint8Array(await file.arrayBuffer())
+		}))
 	);
 	if (given.length === 0) throw new Problem(400, 'No file came with the upload.');
 	const brought = await bring(given);

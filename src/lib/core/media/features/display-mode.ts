@@ -4,6 +4,13 @@ import type { MediaFeature } from '../feature.ts';
 export const displayMode: MediaFeature = {
 	name: 'display-mode',
 	kind: 'keyword',
-	keywords: ['fullscreen', 'standalone', 'minimal-ui', 'browser', 'picture-in-picture', 'window-controls-overlay'],
+	keywords: [
+		'fullscreen',
+		'standalone',
+		'minimal-ui',
+		'browser',
+		'picture-in-picture',
+		'window-controls-overlay'
+	],
 	holding: () => ['browser']
 };

@@ -1,0 +1,72 @@
+<script lang="ts">
+	import { EditorSelection, type StateEffect } from '@codemirror/state';
+	import { EditorView } from '@codemirror/view';
+	import { untrack } from 'svelte';
+	import type { FileText } from '$lib/state/texts.svelte.ts';
+
+	interface Props {
+		file: FileText;
+		/** A place to show, by offset; a new object for each time it is asked for. */
+		goto: { readonly path: string; readonly offset: number } | null;
+	}
+
+	let { file, goto }: Props = $props();
+
+	let parent: HTMLElement;
+	let view: EditorView | undefined;
+	let shown: FileText | undefined;
+	const scrolls = new Map<string, StateEffect<unknown>>();
+
+	$effect(() => {
+		// From a state of ours from the start: the styles carry the nonce that it names.
+		view = new EditorView({
+			state: untrack(() => file.state),
+			parent,
+			dispatchTransactions(transactions, editor) {
+				editor.update(transactions);
+				shown?.follow(transactions);
+			}
+		});
+		return () => {
+			view?.destroy();
+			view = undefined;
+			shown = undefined;
+		};
+	});
+
+	$effect(() => {
+		const { state } = file;
+		untrack(() => {
+			if (!view || (shown === file && view.state === state)) return;
+			const same = shown === file;
+			if (shown && !same) scrolls.set(shown.path, view.scrollSnapshot());
+			const scroll = same ? view.scrollSnapshot() : scrolls.get(file.path);
+			shown = undefined;
+			view.setState(state);
+			shown = file;
+			const { head } = state.selection.main;
+			view.dispatch({ effects: scroll ?? EditorView.scrollIntoView(head, { y: 'center' }) });
+			view.contentDOM.setAttribute('aria-label', file.path);
+		});
+	});
+
+	$effect(() => {
+		if (!goto || goto.path !== file.path || !view) return;
+		const at = Math.min(goto.offset, view.state.doc.length);
+		view.dispatch({
+			selection: EditorSelection.cursor(at),
+			effects: EditorView.scrollIntoView(at, { y: 'center' })
+		});
+		view.focus();
+	});
+</script>
+
+<div class="sheet" bind:this={parent}></div>
+
+<style>
+	.sheet {
+		flex: 1;
+		min-height: 0;
+		overflow: hidden;
+	}
+</style>

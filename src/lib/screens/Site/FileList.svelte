@@ -1,0 +1,78 @@
+<script lang="ts">
+	import type { FileRecord } from '$lib/api.ts';
+
+	interface Props {
+		title: string;
+		files: readonly FileRecord[];
+		site: number;
+	}
+
+	let { title, files, site }: Props = $props();
+
+	const size = (bytes: number): string =>
+		bytes < 1000
+			? `${bytes} B`
+			: bytes < 1e6
+				? `${(bytes / 1000).toFixed(1)} kB`
+				: `${(bytes / 1e6).toFixed(1)} MB`;
+	const address = (path: string): string =>
+		`/stage/${site}/${path.split('/').map(encodeURIComponent).join('/')}`;
+</script>
+
+{#if files.length > 0}
+	<h2>{title} <small>{files.length}</small></h2>
+	<ul>
+		{#each files as { path, kind, width, height, size: bytes } (path)}
+			<li>
+				{#if kind === 'picture'}<img src={address(path)} alt="" loading="lazy" />{/if}
+				<span class="name">{path}</span>
+				<span class="figures">{width && height ? `${width} × ${height} · ` : ''}{size(bytes)}</span>
+			</li>
+		{/each}
+	</ul>
+{/if}
+
+<style>
+	h2 {
+		font-size: 18px;
+	}
+
+	h2:not(:first-child) {
+		margin-top: 22px;
+	}
+
+	small {
+		color: var(--ink-2);
+		font: 13px/1 var(--mono);
+	}
+
+	ul {
+		width: 100%;
+	}
+
+	li {
+		display: grid;
+		grid-template-columns: 44px 1fr auto;
+		gap: 10px;
+		align-items: center;
+		min-height: 36px;
+		border-bottom: 1px solid var(--hair);
+	}
+
+	img {
+		width: 44px;
+		height: 28px;
+		object-fit: contain;
+	}
+
+	.name {
+		grid-column: 2;
+		overflow-wrap: anywhere;
+	}
+
+	.figures {
+		color: var(--ink-2);
+		font: 13px/1.3 var(--mono);
+		white-space: nowrap;
+	}
+</style>

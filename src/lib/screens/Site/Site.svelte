@@ -1,0 +1,239 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import type { SiteSummary } from '$lib/api.ts';
+	import { api } from '$lib/state/api.ts';
+	import { bringIn, filesOfDrop, filesOfInput, refusedOf, type Picked } from '$lib/state/bring.ts';
+	import { inventoryOf, type Missing } from '$lib/state/inventory.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import Drop from '$lib/ui/Drop.svelte';
+	import FileList from './FileList.svelte';
+	import Older from './Older.svelte';
+	import PageTable from './PageTable.svelte';
+
+	interface Props {
+		site: SiteState;
+		sites: readonly SiteSummary[];
+		/** The address of a page, or of a file beside it, on the Bench. */
+		benchOf: (page: string, file?: string) => string;
+	}
+
+	let { site, sites, benchOf }: Props = $props();
+
+	let busy = $state(false);
+	let failure = $state<string | null>(null);
+	let asking = $state(false);
+	const inventory = $derived(inventoryOf(site.files, (path) => site.texts.get(path)?.text));
+	const others = $derived(sites.filter(({ id }) => id !== site.id));
+	const refused = $derived(refusedOf(site.id));
+	const wanted = $derived(inventory.missing.filter(({ kind }) => kind !== 'page'));
+	const pagesAway = $derived(inventory.missing.filter(({ kind }) => kind === 'page'));
+
+	async function attempt(work: () => Promise<void>): Promise<void> {
+		busy = true;
+		failure = null;
+		try {
+			await work();
+		} catch (error) {
+			failure = error instanceof Error ? error.message : String(error);
+		} finally {
+			busy = false;
+		}
+	}
+
+	const bring = (files: Picked[] | Promise<Picked[]>): Promise<void> =>
+		attempt(async () => goto(`/site/${await bringIn(await files)}/site`));
+
+	const remove = (): Promise<void> =>
+		attempt(async () => {
+			await api.remove(site.id);
+			const next = others[0];
+			await goto(next ? `/site/${next.id}/site` : '/', { invalidateAll: true });
+		});
+
+	const from = ({ from }: Missing): string =>
+		from.length > 2 ? `${from.slice(0, 2).join(', ')} and ${from.length - 2} more` : from.join(', ');
+</script>
+
+<main>
+	<div class="columns">
+		<section>
+			<PageTable {inventory} {benchOf} />
+			<h2>Missing</h2>
+			{#if wanted.length === 0 && pagesAway.length === 0}
+				<p class="fine">✓ Everything that pages and sheets ask for is here.</p>
+			{:else}
+				<ul class="missing">
+					{#each wanted as one (one.name)}
+						<li>
+							<b>{one.kind}</b> <code>{one.name}</code>
+							<span
+								>{one.outside ? 'on another host, never fetched;' : 'did not come along;'} asked for by {from(
+									one
+								)}</span
+							>
+						</li>
+					{/each}
+					{#if pagesAway.length > 0}
+						<li>
+							<b>pages</b>
+							<span
+								>{pagesAway.length} linked to but not here: {pagesAway
+									.map(({ name }) => name)
+									.join(', ')}</span
+							>
+						</li>
+					{/if}
+				</ul>
+			{/if}
+			{#if refused.length > 0}
+				<h2>Not taken in</h2>
+				<ul class="missing">
+					{#each refused as { path, reason } (path)}<li><code>{path}</code> <span>{reason}</span></li>{/each}
+				</ul>
+			{/if}
+			<Older {site} />
+		</section>
+
+		<section>
+			<FileList title="Pictures" files={site.files.filter(({ kind }) => kind === 'picture')} site={site.id} />
+			<FileList title="Films" files={site.files.filter(({ kind }) => kind === 'film')} site={site.id} />
+			<FileList title="Fonts" files={site.files.filter(({ kind }) => kind === 'font')} site={site.id} />
+			<FileList
+				title="Other files"
+				files={site.files.filter(({ kind }) => kind === 'other')}
+				site={site.id}
+			/>
+		</section>
+
+		<section>
+			<h2>Take out</h2>
+			<p class="how">A zip of all files as saved; what you did not touch is the same to the byte.</p>
+			<a class="out" href="/api/sites/{site.id}/export" download data-sveltekit-reload>Take out as a zip</a>
+			{#if site.dirty.length > 0}
+				<p class="warn">
+					{site.dirty.length} unsaved {site.dirty.length === 1 ? 'file is' : 'files are'} not in it; save first
+					(Ctrl S).
+				</p>
+			{/if}
+
+			<h2>Open another</h2>
+			<Drop
+				{busy}
+				primary={false}
+				ondrop={(transfer) => bring(filesOfDrop(transfer))}
+				onchoose={(input) => bring(filesOfInput(input))}
+			>
+				<p class="how">Drop a folder, a zip or a page here.</p>
+			</Drop>
+			{#if others.length > 0}
+				<ul class="others">
+					{#each others as { id, name } (id)}<li><a href="/site/{id}/bench">{name}</a></li>{/each}
+				</ul>
+			{/if}
+			{#if failure}<p class="warn" role="alert">{failure}</p>{/if}
+
+			<h2>Delete</h2>
+			{#if asking}
+				<p class="warn">
+					Delete “{site.name}” with its {site.revision} revisions and all drafts? This cannot be undone.
+				</p>
+				<p class="pair">
+					<Button disabled={busy} onclick={remove}>Delete it</Button>
+					<Button look="quiet" onclick={() => (asking = false)}>Keep it</Button>
+				</p>
+			{:else}
+				<Button look="quiet" onclick={() => (asking = true)}>Delete this site…</Button>
+			{/if}
+		</section>
+	</div>
+</main>
+
+<style>
+	main {
+		grid-area: measure / measure / work / work;
+		overflow: auto;
+	}
+
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 5fr) minmax(0, 3fr) minmax(220px, 2.6fr);
+		gap: 36px;
+		padding: 22px 24px 40px;
+	}
+
+	section {
+		display: grid;
+		align-content: start;
+		justify-items: start;
+		gap: 8px;
+	}
+
+	h2 {
+		font-size: 18px;
+	}
+
+	h2:not(:first-child) {
+		margin-top: 22px;
+	}
+
+	.how {
+		color: var(--ink-2);
+	}
+
+	.fine {
+		color: var(--verdigris);
+	}
+
+	.warn {
+		color: var(--rubric);
+	}
+
+	a {
+		color: var(--blue);
+		text-underline-offset: 3px;
+	}
+
+	.missing {
+		display: grid;
+		gap: 4px;
+		width: 100%;
+	}
+
+	.missing li {
+		padding: 5px 0;
+		border-bottom: 1px solid var(--hair);
+		overflow-wrap: anywhere;
+	}
+
+	.missing span {
+		color: var(--ink-2);
+	}
+
+	code {
+		font: 13px/1.4 var(--mono);
+	}
+
+	.others {
+		display: grid;
+		gap: 4px;
+	}
+
+	.pair {
+		display: flex;
+		gap: 10px;
+	}
+
+	.out {
+		display: inline-flex;
+		align-items: center;
+		min-height: 34px;
+		padding: 0 14px;
+		border: 1px solid var(--rubric);
+		border-radius: 2px;
+		background: var(--rubric);
+		color: var(--on-rubric);
+		font-weight: 600;
+		text-decoration: none;
+	}
+</style>

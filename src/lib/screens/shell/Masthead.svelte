@@ -1,0 +1,85 @@
+<script lang="ts">
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import SavedState from './SavedState.svelte';
+
+	interface Props {
+		site: SiteState;
+		page: string;
+		pages: readonly string[];
+		/** A sentence said once about how frames run here. */
+		notice: string | null;
+		/** Whether saving is the first thing to do on this screen. */
+		primary: boolean;
+		onpage: (path: string) => void;
+	}
+
+	let { site, page, pages, notice, primary, onpage }: Props = $props();
+
+	let heard = $state(false);
+</script>
+
+<header>
+	<p class="brand">Vantaggio</p>
+	<p class="site" title={site.name}>{site.name}</p>
+	<select aria-label="Page" value={page} onchange={(event) => onpage(event.currentTarget.value)}>
+		{#each pages as path (path)}<option value={path}>{path}</option>{/each}
+	</select>
+	{#if notice && !heard}
+		<p class="notice" role="status">
+			{notice}
+			<Button look="quiet" onclick={() => (heard = true)}>Understood</Button>
+		</p>
+	{/if}
+	<SavedState {site} />
+	<Button
+		look={primary ? 'primary' : 'plain'}
+		disabled={site.dirty.length === 0 || site.save.kind === 'saving'}
+		onclick={() => site.saveAll()}
+		aria-keyshortcuts="Control+S Meta+S">Save all</Button
+	>
+</header>
+
+<style>
+	header {
+		grid-area: masthead;
+		display: flex;
+		align-items: center;
+		gap: 18px;
+		min-width: 0;
+		padding: 0 16px;
+		border-bottom: 1px solid var(--ink);
+		background: var(--sheet);
+	}
+
+	.brand {
+		font: 600 24px/1 var(--display);
+	}
+
+	.site {
+		color: var(--ink-2);
+		max-width: 22ch;
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+
+	select {
+		height: 28px;
+		max-width: 26ch;
+		padding: 0 2px;
+		border: 0;
+		border-bottom: 1px solid var(--ink);
+		background: var(--sheet);
+		color: var(--ink);
+		font: inherit;
+	}
+
+	.notice {
+		flex: 1;
+		min-width: 0;
+		color: var(--ochre);
+		font-size: 13px;
+		line-height: 1.2;
+	}
+</style>

@@ -1,0 +1,44 @@
+<script lang="ts">
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+
+	let { site }: { site: SiteState } = $props();
+
+	const files = (n: number): string => (n === 1 ? '1 file' : `${n} files`);
+	const state = $derived.by((): { look: 'saved' | 'unsaved' | 'failed'; words: string } => {
+		if (site.save.kind === 'saving') return { look: 'unsaved', words: 'Saving…' };
+		if (site.save.kind === 'failed') return { look: 'failed', words: `Not saved: ${site.save.sentence}` };
+		if (site.dirty.length === 0) return { look: 'saved', words: `✓ Saved · revision ${site.revision}` };
+		const unsaved = `${files(site.dirty.length)} unsaved`;
+		return site.draftTrouble
+			? { look: 'failed', words: `${unsaved}, draft not kept: ${site.draftTrouble}` }
+			: { look: 'unsaved', words: `• ${unsaved}, kept as draft` };
+	});
+</script>
+
+<p class={state.look} role="status" title={state.words}>{state.words}</p>
+
+<style>
+	p {
+		flex: 0 1 auto;
+		min-width: 0;
+		margin-left: auto;
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+
+	.saved {
+		color: var(--verdigris);
+	}
+
+	.unsaved {
+		color: var(--ochre);
+	}
+
+	.failed {
+		color: var(--rubric);
+		white-space: normal;
+		font-size: 13px;
+		line-height: 1.2;
+	}
+</style>

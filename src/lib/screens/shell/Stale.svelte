@@ -1,0 +1,35 @@
+<script lang="ts">
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+
+	let { site }: { site: SiteState } = $props();
+
+	/** How many lines of one text do not stand in the other. */
+	function apart(mine: string, theirs: string): number {
+		const known = new Set(theirs.split('\n'));
+		return mine.split('\n').filter((line) => !known.has(line)).length;
+	}
+</script>
+
+{#if site.stale.length > 0}
+	<section aria-label="Saved elsewhere">
+		{#each site.stale as file (file.path)}
+			<p>
+				<b>{file.path}</b> was saved elsewhere since you opened it. Both texts are kept: theirs as a revision,
+				yours as a draft ({apart(site.texts.get(file.path)?.text ?? '', file.text)} lines differ).
+				<Button look="quiet" onclick={() => site.settle(file, 'mine')}>Keep mine</Button>
+				<Button look="quiet" onclick={() => site.settle(file, 'theirs')}>Take theirs</Button>
+			</p>
+		{/each}
+	</section>
+{/if}
+
+<style>
+	section {
+		grid-area: foot;
+		padding: 6px 16px;
+		border-top: 1px solid var(--ink);
+		background: var(--sheet);
+		color: var(--rubric);
+	}
+</style>

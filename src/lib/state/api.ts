@@ -1,0 +1,66 @@
+import type { DraftRecord, SavedFile, SiteRecord, SiteSummary, StaleFile } from '../api.ts';
+
+/** A reply that was not a success, with the sentence the server gave. */
+export class Refused extends Error {
+	constructor(
+		readonly status: number,
+		sentence: string,
+		readonly stale: readonly StaleFile[]
+	) {
+		super(sentence);
+	}
+}
+
+const UNREACHED = 'The server cannot be reached. Nothing here is lost; it is tried again.';
+
+async function ask(path: string, init: RequestInit = {}): Promise<Response> {
+	let response: Response;
+	try {
+		response = await fetch(path, init);
+	} catch {
+		throw new Refused(0, UNREACHED, []);
+	}
+	if (response.ok) return response;
+	const problem = (await response.json().catch(() => ({}))) as { detail?: string; stale?: StaleFile[] };
+	throw new Refused(
+		response.status,
+		problem.detail ?? `The server answered ${response.status}.`,
+		problem.stale ?? []
+	);
+}
+
+const sending = (method: string, value: unknown): RequestInit => ({
+	method,
+	headers: { 'content-type': 'application/json' },
+	body: JSON.stringify(value)
+});
+
+export interface BringReply {
+	readonly id: number;
+	readonly refused: readonly { readonly path: string; readonly reason: string }[];
+}
+
+export const api = {
+	sites: async (): Promise<SiteSummary[]> => (await ask('/api/sites')).json(),
+	site: async (id: number): Promise<SiteRecord> => (await ask(`/api/sites/${id}`)).json(),
+	demo: async (): Promise<BringReply> => (await ask('/api/sites?demo', { method: 'POST' })).json(),
+	bring: async (files: readonly { path: string; file: File }[]): Promise<BringReply> => {
+		const form = new FormData();
+		for (const { path, file } of files) {
+			form.append('path', path);
+			form.append('file', file, file.name);
+		}
+		return (await ask('/api/sites', { method: 'POST', body: form })).json();
+	},
+	remove: (id: number) => ask(`/api/sites/${id}`, { method: 'DELETE' }),
+	save: async (
+		id: number,
+		tab: string,
+		files: readonly { path: string; base: string; text: string }[]
+	): Promise<{ revision: number; files: SavedFile[] }> =>
+		(await ask(`/api/sites/${id}/save`, sending('POST', { tab, files }))).json(),
+	keepDraft: (id: number, draft: Omit<DraftRecord, 'at'>) =>
+		ask(`/api/sites/${id}/drafts`, sending('PUT', draft)),
+	dropDraft: (id: number, path: string, tab: string) =>
+		ask(`/api/sites/${id}/drafts?${new URLSearchParams({ path, tab }).toString()}`, { method: 'DELETE' })
+};

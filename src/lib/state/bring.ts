@@ -1,0 +1,49 @@
+import { api, type BringReply } from './api.ts';
+
+export interface Picked {
+	readonly path: string;
+	readonly file: File;
+}
+
+async function filesOf(entry: FileSystemEntry, folder: string): Promise<Picked[]> {
+	const path = folder + entry.name;
+	if (entry.isFile) {
+		const file = await new Promise<File>((resolve, reject) =>
+			(entry as FileSystemFileEntry).file(resolve, reject)
+		);
+		return [{ path, file }];
+	}
+	const reader = (entry as FileSystemDirectoryEntry).createReader();
+	const found: Picked[] = [];
+	for (;;) {
+		// A reader gives at most a hundred entries at a time, and none when it is done.
+		const some = await new Promise<FileSystemEntry[]>((resolve, reject) =>
+			reader.readEntries(resolve, reject)
+		);
+		if (some.length === 0) return found;
+		for (const one of some) found.push(...(await filesOf(one, `${path}/`)));
+	}
+}
+
+/** The files of a drop: folders are gone through whole. */
+export async function filesOfDrop(transfer: DataTransfer): Promise<Picked[]> {
+	const entries = [...transfer.items].flatMap((item) => item.webkitGetAsEntry() ?? []);
+	return (await Promise.all(entries.map((entry) => filesOf(entry, '')))).flat();
+}
+
+/** The files of a file input, with their paths where a folder was chosen. */
+export const filesOfInput = (input: HTMLInputElement): Picked[] =>
+	[...(input.files ?? [])].map((file) => ({ path: file.webkitRelativePath || file.name, file }));
+
+const REFUSED = 'vantaggio-refused';
+
+/** Brings files in as a new site; what was refused is kept for the Site screen to tell. */
+export async function bringIn(files: readonly Picked[]): Promise<number> {
+	const { id, refused } = await api.bring(files);
+	sessionStorage.setItem(`${REFUSED}-${id}`, JSON.stringify(refused));
+	return id;
+}
+
+/** What was refused when this tab brought a site in. */
+export const refusedOf = (site: number): BringReply['refused'] =>
+	JSON.parse(sessionStorage.getItem(`${REFUSED}-${site}`) ?? '[]') as BringReply['refused'];

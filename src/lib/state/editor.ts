@@ -1,0 +1,80 @@
+import { closeBrackets, closeBracketsKeymap } from '@codemirror/autocomplete';
+import { defaultKeymap, history, historyKeymap, indentWithTab } from '@codemirror/commands';
+import { css } from '@codemirror/lang-css';
+import { html } from '@codemirror/lang-html';
+import {
+	bracketMatching,
+	foldGutter,
+	foldKeymap,
+	HighlightStyle,
+	indentOnInput,
+	syntaxHighlighting
+} from '@codemirror/language';
+import { highlightSelectionMatches, searchKeymap } from '@codemirror/search';
+import { EditorState, type Extension } from '@codemirror/state';
+import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
+import { tags } from '@lezer/highlight';
+import { notesAtLines } from './notes.ts';
+
+const colours = HighlightStyle.define([
+	{ tag: tags.comment, color: 'var(--ink-2)', fontStyle: 'italic' },
+	{ tag: [tags.propertyName, tags.attributeName], color: 'var(--blue)' },
+	{ tag: [tags.keyword, tags.definitionKeyword, tags.modifier, tags.operatorKeyword], color: 'var(--plum)' },
+	{ tag: [tags.string, tags.url], color: 'var(--verdigris)' },
+	{ tag: [tags.variableName, tags.definition(tags.variableName)], color: 'var(--blue)' },
+	{ tag: tags.tagName, color: 'var(--plum)' },
+	{ tag: tags.invalid, color: 'var(--rubric)' }
+]);
+
+const theme = EditorView.theme({
+	'&': { height: '100%', fontSize: '13px', color: 'var(--ink)', background: 'var(--sheet)' },
+	'&.cm-focused': { outline: 'none' },
+	'.cm-scroller': { fontFamily: 'var(--mono)', lineHeight: '1.45', fontVariantLigatures: 'none' },
+	'.cm-gutters': { background: 'var(--sheet)', color: 'var(--ink-2)', border: 'none' },
+	'.cm-lineNumbers .cm-gutterElement': { padding: '0 6px 0 14px' },
+	'.cm-activeLine, .cm-activeLineGutter': { background: 'var(--tint)' },
+	'.cm-cursor': { borderLeftColor: 'var(--ink)', borderLeftWidth: '2px' },
+	'&.cm-focused > .cm-scroller > .cm-selectionLayer .cm-selectionBackground, .cm-selectionBackground': {
+		background: 'var(--pick)'
+	},
+	'.cm-panels': { background: 'var(--paper)', color: 'var(--ink)', borderColor: 'var(--hair)' },
+	'.cm-panels input, .cm-panels button': { font: 'inherit', color: 'inherit' },
+	'.cm-matchingBracket': { background: 'var(--pick)', outline: 'none' },
+	'.cm-selectionMatch': { background: 'var(--tint)' },
+	'.cm-foldGutter .cm-gutterElement': { color: 'var(--ink-2)', cursor: 'pointer' },
+	'.cm-note': {
+		fontFamily: 'var(--text)',
+		color: 'var(--rubric)',
+		marginLeft: '1.5em',
+		whiteSpace: 'normal'
+	},
+	'.cm-note::before': { content: '"‸ "', fontWeight: 'bold' },
+	'.cm-goto': { background: 'var(--pick)' }
+});
+
+/** What every text is edited with; CSS or HTML by its kind. */
+export const editorExtensions = (kind: 'page' | 'sheet'): Extension => [
+	lineNumbers(),
+	foldGutter(),
+	history(),
+	drawSelection(),
+	EditorState.allowMultipleSelections.of(true),
+	indentOnInput(),
+	bracketMatching(),
+	closeBrackets(),
+	highlightActiveLine(),
+	highlightSelectionMatches(),
+	syntaxHighlighting(colours),
+	theme,
+	EditorView.cspNonce.of(document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce ?? ''),
+	kind === 'page' ? html() : css(),
+	notesAtLines(kind),
+	keymap.of([
+		...closeBracketsKeymap,
+		...defaultKeymap,
+		...searchKeymap,
+		...historyKeymap,
+		...foldKeymap,
+		indentWithTab
+	])
+];

@@ -1,0 +1,146 @@
+import type { DraftRecord, FileRecord, SiteRecord, StaleFile, VantageRecord } from '../api.ts';
+import { api, Refused } from './api.ts';
+import { draftKeeper } from './drafts.ts';
+import { openTabs, tabName } from './tab.ts';
+import { FileText } from './texts.svelte.ts';
+
+export type SaveState =
+	| { readonly kind: 'idle' }
+	| { readonly kind: 'saving' }
+	| { readonly kind: 'failed'; readonly sentence: string };
+
+/** The open site: its files, texts, vantages, and what is saved of them. */
+export class SiteState {
+	readonly id: number;
+	readonly name: string;
+	readonly tab: string;
+	files = $state.raw<readonly FileRecord[]>([]);
+	readonly texts: ReadonlyMap<string, FileText>;
+	readonly vantages: readonly VantageRecord[];
+	revision = $state(0);
+	save = $state.raw<SaveState>({ kind: 'idle' });
+	/** Files that were saved elsewhere while they were changed here, with what they hold now. */
+	stale = $state.raw<readonly StaleFile[]>([]);
+	/** Drafts of tabs that are gone, for files that already have a newer one. */
+	older = $state.raw<readonly DraftRecord[]>([]);
+	/** Why drafts are not being kept at the moment; null while they are. */
+	draftTrouble = $state<string | null>(null);
+	readonly dirty = $derived([...this.texts.values()].filter((file) => file.dirty));
+	readonly #drafts: ReturnType<typeof draftKeeper>;
+	readonly #saved = new BroadcastChannel('vantaggio-saved');
+
+	private constructor(record: SiteRecord, tab: string) {
+		this.id = record.id;
+		this.name = record.name;
+		this.tab = tab;
+		this.files = record.files;
+		this.revision = record.revision;
+		this.vantages = record.vantages;
+		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
+		const texts = record.files
+			.filter(({ text }) => text !== null)
+			.map((file) => new FileText(file, (changed) => this.#drafts.note(changed)));
+		this.texts = new Map(texts.map((file) => [file.path, file]));
+		this.#saved.onmessage = ({ data }) => {
+			if (data === this.id) void this.refresh();
+		};
+	}
+
+	/** Opens a site and takes up the drafts of this tab and of tabs that are gone. */
+	static async open(id: number): Promise<SiteState> {
+		const [record, tab] = await Promise.all([api.site(id), tabName()]);
+		const site = new SiteState(record, tab);
+		await site.#takeUp(record.drafts);
+		return site;
+	}
+
+	async #takeUp(drafts: readonly DraftRecord[]): Promise<void> {
+		const alive = await openTabs();
+		const taken = new Set<string>();
+		const older: DraftRecord[] = [];
+		const mine = drafts.filter(({ tab }) => tab === this.tab);
+		const orphans = drafts.filter(({ tab }) => tab !== this.tab && !alive.has(tab));
+		for (const draft of [...mine, ...orphans]) {
+			if (taken.has(draft.path)) older.push(draft);
+			else if (this.takeDraft(draft)) taken.add(draft.path);
+		}
+		this.older = older;
+	}
+
+	/** Puts a draft's text into its file; false where the site has no such text. */
+	takeDraft(draft: DraftRecord): boolean {
+		const file = this.texts.get(draft.path);
+		if (!file) return false;
+		if (file.base !== draft.base) {
+			this.stale = [...this.stale, { path: draft.path, hash: file.base, text: file.saved }];
+		}
+		file.base = draft.base;
+		file.replace(draft.text, draft.caret);
+		this.older = this.older.filter((one) => one !== draft);
+		if (draft.tab !== this.tab) this.#drafts.adopt(draft);
+		return true;
+	}
+
+	async dropOlder(draft: DraftRecord): Promise<void> {
+		await api.dropDraft(this.id, draft.path, draft.tab);
+		this.older = this.older.filter((one) => one !== draft);
+	}
+
+	/** Saves every changed text as one revision. What was saved elsewhere is left as it is and named. */
+	async saveAll(): Promise<void> {
+		if (this.save.kind === 'saving') return;
+		const changed = this.dirty.map((file) => ({ file, text: file.text }));
+		if (changed.length === 0) return;
+		this.save = { kind: 'saving' };
+		try {
+			const sent = changed.map(({ file, text }) => ({ path: file.path, base: file.base, text }));
+			await this.#drafts.quiet();
+			const { revision, files } = await api.save(this.id, this.tab, sent);
+			this.revision = revision;
+			for (const { file, text } of changed) {
+				file.saved = text;
+				file.base = files.find(({ path }) => path === file.path)?.hash ?? file.base;
+				if (file.dirty) this.#drafts.note(file);
+			}
+			this.stale = [];
+			this.save = { kind: 'idle' };
+			this.#saved.postMessage(this.id);
+		} catch (error) {
+			if (error instanceof Refused && error.stale.length > 0) this.stale = error.stale;
+			this.save = { kind: 'failed', sentence: error instanceof Error ? error.message : String(error) };
+			for (const { file } of changed) this.#drafts.note(file);
+		}
+	}
+
+	/** Settles a file that was saved elsewhere: its text from there, or this one over it at the next save. */
+	settle({ path, hash, text }: StaleFile, keep: 'theirs' | 'mine'): void {
+		const file = this.texts.get(path);
+		if (!file) return;
+		file.base = hash;
+		file.saved = text;
+		if (keep === 'theirs') file.replace(text);
+		else this.#drafts.note(file);
+		this.stale = this.stale.filter((one) => one.path !== path);
+		if (this.stale.length === 0 && this.save.kind === 'failed') this.save = { kind: 'idle' };
+	}
+
+	/** Takes in what another tab saved, in files that are unchanged here. */
+	async refresh(): Promise<void> {
+		const record = await api.site(this.id).catch(() => null);
+		if (!record) return;
+		this.files = record.files;
+		this.revision = record.revision;
+		for (const { path, hash, text } of record.files) {
+			const file = this.texts.get(path);
+			if (!file || text === null || file.base === hash || file.dirty) continue;
+			file.base = hash;
+			file.saved = text;
+			file.replace(text, file.state.selection.main.head);
+		}
+	}
+
+	close(): void {
+		this.#saved.close();
+		this.#drafts.close();
+	}
+}

@@ -1,0 +1,34 @@
+const KEY = 'vantaggio-tab';
+const lockName = (tab: string): string => `vantaggio-tab:${tab}`;
+
+/** Holds a lock for as long as this tab lives; false where another tab holds it. */
+function hold(tab: string): Promise<boolean> {
+	return new Promise((resolve) => {
+		void navigator.locks.request(lockName(tab), { ifAvailable: true }, (lock) => {
+			resolve(lock !== null);
+			return lock ? new Promise(() => undefined) : undefined;
+		});
+	});
+}
+
+let own: Promise<string> | undefined;
+
+async function claim(): Promise<string> {
+	const known = sessionStorage.getItem(KEY);
+	if (known && (await hold(known))) return known;
+	// A new tab, or a duplicate, which brings its original's storage with it.
+	const fresh = crypto.randomUUID();
+	sessionStorage.setItem(KEY, fresh);
+	await hold(fresh);
+	return fresh;
+}
+
+/** This browser tab's name: the same after a reload, another in every other tab that is open. */
+export const tabName = (): Promise<string> => (own ??= claim());
+
+/** The tabs that are open now. */
+export async function openTabs(): Promise<Set<string>> {
+	const { held = [] } = await navigator.locks.query();
+	const prefix = lockName('');
+	return new Set(held.flatMap(({ name }) => (name?.startsWith(prefix) ? [name.slice(prefix.length)] : [])));
+}

@@ -1,0 +1,73 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+
+	interface Props {
+		left: number;
+		top: number;
+		width: number;
+		height: number;
+		/** The words under the frame. */
+		children: Snippet;
+	}
+
+	let { left, top, width, height, children }: Props = $props();
+</script>
+
+<div
+	class="frame"
+	style:left="{left}px"
+	style:top="{top}px"
+	style:width="{width}px"
+	style:height="{height}px"
+>
+	<i class="nw"></i><i class="ne"></i><i class="sw"></i><i class="se"></i>
+	<div class="words">{@render children()}</div>
+</div>
+
+<style>
+	.frame {
+		position: absolute;
+		outline: 1px solid var(--hair);
+		pointer-events: none;
+	}
+
+	i {
+		position: absolute;
+		width: 7px;
+		height: 1px;
+		background: var(--ink);
+	}
+
+	.nw,
+	.sw {
+		right: calc(100% + 3px);
+	}
+
+	.ne,
+	.se {
+		left: calc(100% + 3px);
+	}
+
+	.nw,
+	.ne {
+		top: 0;
+	}
+
+	.sw,
+	.se {
+		bottom: 0;
+	}
+
+	.words {
+		position: absolute;
+		top: 100%;
+		left: 0;
+		display: flex;
+		align-items: baseline;
+		gap: 8px;
+		min-height: 28px;
+		padding-top: 4px;
+		white-space: nowrap;
+		pointer-events: auto;
+	}
+</style>

@@ -1,0 +1,84 @@
+<script lang="ts">
+	interface Props {
+		label: string;
+		tabs: readonly { id: string; name: string; title: string; mark: string }[];
+		chosen: string;
+		onchoose: (id: string) => void;
+	}
+
+	let { label, tabs, chosen, onchoose }: Props = $props();
+
+	function step(event: KeyboardEvent & { currentTarget: HTMLElement }): void {
+		const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+		if (by === undefined) return;
+		event.preventDefault();
+		const i = tabs.findIndex(({ id }) => id === chosen);
+		const next = (i + by + tabs.length) % tabs.length;
+		const tab = tabs[next];
+		if (!tab) return;
+		onchoose(tab.id);
+		event.currentTarget.querySelectorAll<HTMLElement>('[role=tab]')[next]?.focus();
+	}
+</script>
+
+<div role="tablist" tabindex="-1" aria-label={label} onkeydown={step}>
+	{#each tabs as { id, name, title, mark } (id)}
+		<button
+			type="button"
+			role="tab"
+			{title}
+			aria-selected={id === chosen}
+			tabindex={id === chosen ? 0 : -1}
+			onclick={() => onchoose(id)}
+		>
+			{name}{#if mark}<span>{mark}</span>{/if}
+		</button>
+	{/each}
+</div>
+
+<style>
+	[role='tablist'] {
+		display: flex;
+		flex: none;
+		gap: 4px;
+		padding: 0 14px;
+		border-bottom: 1px solid var(--hair);
+		overflow-x: auto;
+		scrollbar-width: thin;
+	}
+
+	button {
+		flex: none;
+		min-height: 36px;
+		max-width: 220px;
+		padding: 0 10px;
+		border: 0;
+		border-bottom: 2px solid transparent;
+		background: none;
+		color: var(--ink-2);
+		text-overflow: ellipsis;
+		white-space: nowrap;
+		overflow: hidden;
+		cursor: pointer;
+	}
+
+	button:hover {
+		color: var(--ink);
+	}
+
+	button[aria-selected='true'] {
+		border-bottom-color: var(--ink);
+		color: var(--ink);
+		font-weight: 700;
+	}
+
+	button:focus-visible {
+		outline-offset: -3px;
+	}
+
+	span {
+		margin-left: 6px;
+		color: var(--ochre);
+		font-weight: 700;
+	}
+</style>

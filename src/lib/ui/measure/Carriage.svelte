@@ -1,0 +1,141 @@
+<script lang="ts">
+	import { printInterval } from '$lib/core/interval/index.ts';
+	import type { Band } from '$lib/core/media/index.ts';
+
+	interface Props {
+		width: number;
+		range: readonly [number, number];
+		/** Where the stop stands on the bar, px. */
+		at: number;
+		toWidth: (px: number) => number;
+		band: Band;
+		onwidth: (width: number) => void;
+	}
+
+	let { width, range, at, toWidth, band, onwidth }: Props = $props();
+
+	let grip = $state<number | null>(null);
+	let typed = $state<string | null>(null);
+
+	function take(event: PointerEvent & { currentTarget: HTMLElement }): void {
+		event.currentTarget.setPointerCapture(event.pointerId);
+		grip = event.clientX - at;
+	}
+
+	function drag(event: PointerEvent): void {
+		if (grip !== null) onwidth(toWidth(event.clientX - grip));
+	}
+
+	function step(event: KeyboardEvent): void {
+		const size = event.shiftKey ? 10 : 1;
+		const to = {
+			ArrowLeft: width - size,
+			ArrowDown: width - size,
+			ArrowRight: width + size,
+			ArrowUp: width + size,
+			Home: range[0],
+			End: range[1]
+		}[event.key];
+		if (to === undefined) return;
+		event.preventDefault();
+		onwidth(to);
+	}
+
+	function settle(): void {
+		const value = Number(typed?.replace(/px$/i, '').trim());
+		if (typed !== null && typed.trim() !== '' && Number.isFinite(value)) onwidth(value);
+		typed = null;
+	}
+</script>
+
+<div
+	class="stop"
+	class:held={grip !== null}
+	style:left="{at}px"
+	role="slider"
+	tabindex="0"
+	aria-label="Carriage"
+	aria-valuemin={range[0]}
+	aria-valuemax={range[1]}
+	aria-valuenow={width}
+	aria-valuetext="{width} px, band {band.letter}, {printInterval(band.interval)}"
+	onpointerdown={take}
+	onpointermove={drag}
+	onpointerup={() => (grip = null)}
+	onpointercancel={() => (grip = null)}
+	onkeydown={step}
+></div>
+<label class:left={at > 900} style:left="{at}px">
+	<input
+		aria-label="Width of the carriage, px"
+		inputmode="numeric"
+		value={typed ?? width}
+		onfocus={(event) => event.currentTarget.select()}
+		oninput={(event) => (typed = event.currentTarget.value)}
+		onblur={settle}
+		onkeydown={(event) => {
+			if (event.key === 'Enter') settle();
+			if (event.key === 'Escape') typed = null;
+			if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
+		}}
+	/>
+	<span>px</span>
+</label>
+
+<style>
+	.stop {
+		position: absolute;
+		top: -6px;
+		z-index: 2;
+		width: 14px;
+		height: 38px;
+		translate: -50% 0;
+		border: 1px solid var(--brass-line);
+		border-radius: 2px;
+		background:
+			linear-gradient(var(--brass-line), var(--brass-line)) 4px 50% / 1px 26px no-repeat,
+			linear-gradient(var(--brass-line), var(--brass-line)) 7px 50% / 1px 26px no-repeat,
+			var(--brass);
+		cursor: ew-resize;
+		touch-action: none;
+	}
+
+	.stop::before {
+		content: '';
+		position: absolute;
+		inset: 0 -6px;
+	}
+
+	label {
+		position: absolute;
+		top: 1px;
+		z-index: 1;
+		display: flex;
+		gap: 5px;
+		align-items: center;
+		height: 24px;
+		margin-left: 10px;
+		padding-right: 6px;
+		background: var(--sheet);
+		font: 600 14px/1 var(--mono);
+	}
+
+	label.left {
+		translate: -100% 0;
+		margin-left: -10px;
+	}
+
+	input {
+		width: 5ch;
+		height: 24px;
+		padding: 0 2px 0 4px;
+		border: 0;
+		background: none;
+		font: inherit;
+		text-align: right;
+	}
+
+	input:focus {
+		background: var(--pick);
+	}
+</style>

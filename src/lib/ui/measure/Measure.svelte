@@ -1,0 +1,313 @@
+<script lang="ts">
+	import { scaleLog } from 'd3-scale';
+	import { printInterval, printRational, toNumber } from '$lib/core/interval/index.ts';
+	import { bandAt, wholePixels, type Bands, type MediaSite, type Threshold } from '$lib/core/media/index.ts';
+	import Carriage from './Carriage.svelte';
+	import Causes from './Causes.svelte';
+	import { clusters } from './ticks.ts';
+
+	interface Props {
+		bands: Bands;
+		/** Where the carriage stands, CSS px. */
+		width: number;
+		range: readonly [number, number];
+		vantages: readonly { name: string; width: number }[];
+		onwidth: (width: number) => void;
+		/** The person wants to see the place that causes a threshold. */
+		oncause: (cause: MediaSite) => void;
+		placeOf: (cause: MediaSite) => string;
+	}
+
+	let { bands, width, range, vantages, onwidth, oncause, placeOf }: Props = $props();
+
+	let room = $state(0);
+	const scale = $derived(scaleLog([range[0], range[1]], [0, room]));
+	const x = (at: number): number => scale(Math.min(range[1], Math.max(range[0], at)));
+	const at = (threshold: Threshold): number => toNumber(threshold.cut.at);
+	const seen = $derived(bands.thresholds.filter((one) => at(one) > range[0] && at(one) < range[1]));
+	const groups = $derived(
+		clusters(
+			seen.map((of) => ({ at: x(at(of)), of })),
+			30
+		)
+	);
+	const stretches = $derived(
+		bands.bands.flatMap((band) => {
+			const from = Math.max(range[0], toNumber(band.interval.lo));
+			const to = Math.min(range[1], band.interval.hi ? toNumber(band.interval.hi) : range[1]);
+			return from > to ? [] : [{ band, from: x(from), to: x(to), pixels: wholePixels(band.interval, range) }];
+		})
+	);
+	/** Bands in which no whole pixel lies: drawn as what they are, with words. */
+	const slivers = $derived(
+		clusters(
+			stretches
+				.filter(({ pixels }) => !pixels)
+				.map(({ band, from, to }) => ({ at: (from + to) / 2, of: band })),
+			250
+		)
+	);
+	const here = $derived(bandAt(bands.bands, width));
+	let open = $state<number | null>(null);
+
+	/** What the numbers of a group are, without repeating one that stands there with both sides. */
+	const numbers = (group: (typeof groups)[number]): string => {
+		const texts = [...new Set(group.map(({ of }) => printRational(of.cut.at)))];
+		return texts.length <= 2 ? texts.join(' | ') : `${texts[0]} … ${texts.at(-1)}`;
+	};
+</script>
+
+<section class="measure" aria-label="The Measure: viewport widths">
+	<div class="numbers">
+		{#each groups as group, i (i)}
+			{@const middle = ((group[0]?.at ?? 0) + (group.at(-1)?.at ?? 0)) / 2}
+			<div
+				class="number"
+				style:left="{middle}px"
+				role="presentation"
+				onpointerenter={() => (open = i)}
+				onpointerleave={() => (open = null)}
+				onfocusin={() => (open = i)}
+				onfocusout={(event) => {
+					if (!event.currentTarget.contains(event.relatedTarget as Node | null)) open = null;
+				}}
+			>
+				<button
+					type="button"
+					aria-expanded={open === i}
+					aria-label="Threshold {numbers(group)}"
+					onclick={() => {
+						const cause = group[0]?.of.causes[0];
+						if (cause) oncause(cause);
+					}}>{numbers(group)}</button
+				>
+				{#if open === i}
+					<Causes
+						thresholds={group.map(({ of }) => of)}
+						{oncause}
+						{placeOf}
+						shift={middle < 150 ? 'right' : middle > room - 220 ? 'left' : 'none'}
+					/>
+				{/if}
+			</div>
+		{/each}
+		<p class="axis">the Measure: viewport width, px</p>
+	</div>
+	<div class="bar" bind:clientWidth={room}>
+		<svg class="cut" width="10" height="28" aria-hidden="true"><path d="M8 0 2 5l6 5-6 5 6 5-6 5 4 3" /></svg>
+		<div class="filled" style:width="{x(width)}px"></div>
+		{#each stretches as { band, from, to, pixels } (band.letter)}
+			{#if pixels}
+				<div
+					class="band"
+					class:here={band === here}
+					style:left="{from}px"
+					style:width="{to - from}px"
+					title="{band.letter}: {printInterval(band.interval)}"
+				>
+					{#if to - from > 18}<b>{band.letter}</b>{/if}
+					{#if to - from > 96}<span>{printInterval(band.interval)}</span>{/if}
+				</div>
+			{/if}
+		{/each}
+		{#each seen as threshold (`${at(threshold)}${threshold.cut.after}`)}
+			<div class="line" style:left="{x(at(threshold))}px"></div>
+		{/each}
+		<Carriage {width} {range} at={x(width)} toWidth={(px) => scale.invert(px)} band={here} {onwidth} />
+	</div>
+	<div class="marks">
+		{#each vantages as vantage (vantage.name)}
+			<button
+				type="button"
+				class="vantage"
+				style:left="{x(vantage.width)}px"
+				onclick={() => onwidth(vantage.width)}
+			>
+				{vantage.name} <span>{vantage.width}</span>
+			</button>
+		{/each}
+	</div>
+	<div class="words">
+		{#each slivers as group, i (i)}
+			<p style:left="{group[0]?.at}px">
+				{#each group as { at: place, of } (of.letter)}
+					<span class="hole" style:left="{place - (group[0]?.at ?? 0)}px" aria-hidden="true"></span>
+					<span class="sliver">{printInterval(of.interval)}</span>
+				{/each}
+				narrower than a pixel
+			</p>
+		{/each}
+	</div>
+</section>
+
+<style>
+	.measure {
+		grid-area: measure;
+		padding: 0 20px 0 16px;
+		border-bottom: 1px solid var(--hair);
+		background: var(--sheet);
+	}
+
+	.numbers {
+		position: relative;
+		height: 24px;
+	}
+
+	.number {
+		position: absolute;
+		bottom: 0;
+		translate: -50% 0;
+	}
+
+	.number button {
+		min-width: 24px;
+		height: 24px;
+		padding: 0 4px;
+		border: 0;
+		background: none;
+		font: 600 13px/1 var(--mono);
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	.number button:hover {
+		text-decoration: underline;
+	}
+
+	.axis {
+		position: absolute;
+		right: 0;
+		bottom: 4px;
+		color: var(--ink-2);
+		font-size: 13px;
+		pointer-events: none;
+	}
+
+	.bar {
+		position: relative;
+		height: 28px;
+		border: 1px solid var(--ink-2);
+	}
+
+	.cut {
+		position: absolute;
+		top: -1px;
+		left: -12px;
+		fill: none;
+		stroke: var(--ink-2);
+	}
+
+	.filled {
+		position: absolute;
+		inset: 0 auto 0 0;
+		background: var(--filled);
+	}
+
+	.band {
+		position: absolute;
+		inset-block: 0;
+		display: flex;
+		align-items: center;
+		gap: 8px;
+		padding-left: 10px;
+		overflow: hidden;
+		white-space: nowrap;
+	}
+
+	.band b {
+		font: 600 15px/1 var(--display);
+	}
+
+	.band span {
+		color: var(--ink-2);
+		font: 13px/1 var(--mono);
+	}
+
+	.band.here span {
+		color: var(--ink);
+	}
+
+	.line {
+		position: absolute;
+		top: -6px;
+		bottom: -1px;
+		width: 1.5px;
+		translate: -50% 0;
+		background: var(--ink);
+		pointer-events: none;
+	}
+
+	.marks,
+	.words {
+		position: relative;
+		height: 22px;
+	}
+
+	.words {
+		height: 20px;
+	}
+
+	.words:empty {
+		height: 4px;
+	}
+
+	.vantage {
+		position: absolute;
+		top: 0;
+		height: 24px;
+		padding: 0 4px;
+		translate: -50% 0;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		font-size: 13px;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	.vantage::before {
+		content: '';
+		position: absolute;
+		top: -5px;
+		left: 50%;
+		translate: -50% 0;
+		border: 5px solid transparent;
+		border-top: 0;
+		border-bottom-color: var(--blue);
+	}
+
+	.vantage:hover {
+		text-decoration: underline;
+	}
+
+	.vantage span {
+		font-family: var(--mono);
+	}
+
+	.words p {
+		position: absolute;
+		display: flex;
+		align-items: center;
+		gap: 6px;
+		padding-left: 12px;
+		color: var(--rubric);
+		font-size: 13px;
+		white-space: nowrap;
+	}
+
+	.hole {
+		position: absolute;
+		top: -22px;
+		left: 0;
+		translate: -50% 0;
+		width: 9px;
+		height: 12px;
+		border: 1.5px solid var(--rubric);
+		border-block: 0;
+		border-radius: 5px;
+	}
+
+	.sliver {
+		font-family: var(--mono);
+	}
+</style>

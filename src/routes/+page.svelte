@@ -1,0 +1,5 @@
+<script lang="ts">
+	import Welcome from '$lib/screens/Welcome/Welcome.svelte';
+</script>
+
+<Welcome />

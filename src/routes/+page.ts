@@ -1,0 +1,8 @@
+import { redirect } from '@sveltejs/kit';
+import { api } from '$lib/state/api.ts';
+
+/** Straight to the site changed last; the first visit has none. */
+export const load = async () => {
+	const [site] = await api.sites();
+	if (site) redirect(307, `/site/${site.id}/bench`);
+};

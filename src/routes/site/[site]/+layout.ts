@@ -1,0 +1,20 @@
+import { error } from '@sveltejs/kit';
+import { api, Refused } from '$lib/state/api.ts';
+import { SiteState } from '$lib/state/site.svelte.ts';
+
+let open: SiteState | undefined;
+
+export const load = async ({ params }) => {
+	const id = Number(params.site);
+	try {
+		if (open?.id !== id) {
+			open?.close();
+			open = await SiteState.open(id);
+		}
+		return { site: open, sites: await api.sites() };
+	} catch (problem) {
+		open = undefined;
+		if (problem instanceof Refused) error(problem.status || 503, problem.message);
+		throw problem;
+	}
+};
