@@ -3,7 +3,6 @@ import { defineConfig } from 'vite';
 
 /** The stage's host: one script of its own. */
 export default defineConfig({
-	configFile: false,
 	resolve: { alias: { $lib: fileURLToPath(new URL('src/lib', import.meta.url)) } },
 	build: {
 		target: 'es2023',

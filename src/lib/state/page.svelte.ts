@@ -23,8 +23,10 @@ export class PageState {
 	readonly sources: Sources = sourcesOf((file) => this.#site.texts.get(file)?.text);
 	readonly source = $derived.by(() => this.#site.texts.get(this.path)?.text ?? '');
 	readonly #page = $derived(this.sources.page(this.source));
-	readonly sheets: readonly SheetUse[] = $derived(sheetsOfPage(this.#page, this.path));
-	readonly conditions: PageConditions = $derived(conditionsOfPage(this.#page, this.path, this.sources));
+	readonly sheets: readonly SheetUse[] = $derived.by(() => sheetsOfPage(this.#page, this.path));
+	readonly conditions: PageConditions = $derived.by(() =>
+		conditionsOfPage(this.#page, this.path, this.sources)
+	);
 	/** What a frame is given to write; changes only with the page's own text. */
 	readonly inert: string = $derived(inertSource(this.#page));
 

@@ -25,7 +25,7 @@ export class SiteState {
 	older = $state.raw<readonly DraftRecord[]>([]);
 	/** Why drafts are not being kept at the moment; null while they are. */
 	draftTrouble = $state<string | null>(null);
-	readonly dirty = $derived([...this.texts.values()].filter((file) => file.dirty));
+	readonly dirty = $derived.by(() => [...this.texts.values()].filter((file) => file.dirty));
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');
 

@@ -27,7 +27,8 @@ function lastToken(type: number, text: string): string {
 			return isClosedString(text) ? '' : (escaping ? '\n' : '') + (text[0] as string);
 		case T.Url:
 		case T.BadUrl:
-			return text.endsWith(')') && !isEscaped(text, text.length - 1) ? '' : (escaping ? '\uFFFD' : '') + ')';
+			// The space: css-tree passes over the character that follows an escape in a bad address.
+			return text.endsWith(')') && !isEscaped(text, text.length - 1) ? '' : (escaping ? '\uFFFD ' : '') + ')';
 		default:
 			return escaping ? '\uFFFD' : '';
 	}

@@ -88,15 +88,6 @@ export function* walk(block: Block): Generator<Node> {
 	}
 }
 
-/** The blocks around a node, outermost (the sheet) first. */
-export function ancestors(node: Node): Block[] {
-	const chain: Block[] = [];
-	for (let at: Block = node.parent; ; at = at.parent) {
-		chain.unshift(at);
-		if (at.kind === 'sheet') return chain;
-	}
-}
-
 /**
  * The comments that belong to a rule or at-rule: those straight before it, with at most one line's end
  * between each and the next, and none of them on the line of something else.

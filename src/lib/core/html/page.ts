@@ -67,7 +67,8 @@ export function parsePage(source: string): Page {
 					return [name, { value: attribute.value, span: spanOf(location?.attrs?.[name]) }];
 				})
 			),
-			span: spanOf(location),
+			// What the end of the text cuts off has no end of its own.
+			span: location ? { start: location.startOffset, end: location.endOffset || source.length } : null,
 			startTag: spanOf(location?.startTag ?? (location && !location.endTag ? location : null)),
 			endTag: spanOf(location?.endTag),
 			text: node.childNodes.map((child) => ('value' in child ? child.value : '')).join(''),

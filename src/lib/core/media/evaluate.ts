@@ -6,7 +6,7 @@ import type { Condition, MediaQuery } from './query.ts';
 import { relationOf, standingAlone, type Relation } from './relation.ts';
 
 /** Kleene's three values (Media Queries 4 §3.1). */
-export type Truth = 'true' | 'false' | 'unknown';
+type Truth = 'true' | 'false' | 'unknown';
 
 const truth = (holds: boolean): Truth => (holds ? 'true' : 'false');
 
@@ -27,7 +27,7 @@ function ofRelation(relation: Relation, vantage: Vantage): Truth {
 }
 
 /** A condition's truth in one vantage, by arithmetic at that vantage's width alone. */
-export function evaluateCondition(condition: Condition, vantage: Vantage): Truth {
+function evaluateCondition(condition: Condition, vantage: Vantage): Truth {
 	switch (condition.kind) {
 		case 'unknown':
 			return 'unknown';

@@ -37,6 +37,9 @@ function bomOf(bytes: Uint8Array): { encoding: string; length: number } | null {
 	return null;
 }
 
+/** Labels that mean windows-1252 (Encoding Standard §4.2). */
+const LATIN = new Set(['iso-8859-1', 'iso8859-1', 'latin1', 'l1', 'us-ascii', 'ascii', 'cp1252', 'x-cp1252']);
+
 /** The encoding that a file names for itself: a BOM, else `@charset` or `<meta charset>`, else UTF-8 (CSS Syntax 3 §3.2, HTML §13.2.3). */
 export function encodingOf(bytes: Uint8Array, codec: Codec): string {
 	const bom = bomOf(bytes);
@@ -46,11 +49,8 @@ export function encodingOf(bytes: Uint8Array, codec: Codec): string {
 		/^@charset "([^"]+)";/.exec(head)?.[1] ??
 		/<meta[^>]+charset\s*=\s*["']?\s*([^"'\s/>;]+)/i.exec(head)?.[1] ??
 		'utf-8';
-	const encoding = named.toLowerCase();
-	if (/^utf-?16/.test(encoding) || !codec.knows(encoding)) return 'utf-8';
-	return encoding === 'iso-8859-1' || encoding === 'latin1' || encoding === 'us-ascii'
-		? 'windows-1252'
-		: encoding;
+	const encoding = LATIN.has(named.toLowerCase()) ? 'windows-1252' : named.toLowerCase();
+	return /^utf-?16/.test(encoding) || !codec.knows(encoding) ? 'utf-8' : encoding;
 }
 
 /** Where the lines of the bytes end. Line ends are never part of another character in the encodings of the web. */

@@ -19,16 +19,19 @@ export interface Sorted extends Entry {
 const ascii = (bytes: Uint8Array, from: number, to: number): string =>
 	String.fromCharCode(...bytes.subarray(from, to));
 
+const begins = (bytes: Uint8Array, ...lead: number[]): boolean => lead.every((byte, i) => bytes[i] === byte);
+
 /** What a file's first bytes say it is; null where they say nothing. */
 function kindByContent(bytes: Uint8Array): FileKind | null {
 	const start = ascii(bytes, 0, 4);
-	if (/^(wOFF|wOF2|OTTO|true|ttcf|\0\x01\0\0)$/.test(start)) return 'font';
+	if (/^(wOFF|wOF2|OTTO|true|ttcf)$/.test(start) || begins(bytes, 0, 1, 0, 0)) return 'font';
 	if (/^(\x89PNG|GIF8|\xff\xd8\xff.)/s.test(start)) return 'picture';
 	if (start === 'RIFF') return ascii(bytes, 8, 12) === 'WEBP' ? 'picture' : 'film';
-	if (ascii(bytes, 4, 8) === 'ftyp')
+	if (ascii(bytes, 4, 8) === 'ftyp') {
 		return /^(avif|avis|heic|mif1)$/.test(ascii(bytes, 8, 12)) ? 'picture' : 'film';
-	if (start === '\x1aE\xdf\xa3' || start === 'OggS') return 'film';
-	if (/^\0\0\x01\0$/.test(start)) return 'picture';
+	}
+	if (begins(bytes, 0x1a, 0x45, 0xdf, 0xa3) || start === 'OggS') return 'film';
+	if (begins(bytes, 0, 0, 1, 0)) return 'picture';
 	const head = decodeText(bytes.subarray(0, 2048), codec).text.replace(
 		/^\s*(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*/,
 		''

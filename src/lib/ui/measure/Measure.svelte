@@ -142,6 +142,8 @@
 
 <style>
 	.measure {
+		position: relative;
+		z-index: 5;
 		grid-area: measure;
 		padding: 0 20px 0 16px;
 		border-bottom: 1px solid var(--hair);
@@ -155,6 +157,7 @@
 
 	.number {
 		position: absolute;
+		z-index: 4;
 		bottom: 0;
 		translate: -50% 0;
 	}

@@ -1,0 +1,89 @@
+// All checks in order. The last line is the plain sum over the runners.
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+
+const root = join(import.meta.dirname, '..');
+const results = join(root, '.cache', 'results');
+const CHROMIUM = '/usr/bin/chromium';
+
+/** @typedef {{ passed: number, failed: number }} Sum */
+
+/** @param {string} name @returns {any} */
+function report(name) {
+	const file = join(results, name);
+	return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null;
+}
+
+/** @returns {Sum} */
+function unitSum() {
+	const found = report('unit.json');
+	return found
+		? { passed: found.numPassedTests, failed: found.numFailedTests + found.numRuntimeErrorTestSuites }
+		: { passed: 0, failed: 1 };
+}
+
+/** @returns {Sum} */
+function endSum() {
+	const stats = report('end.json')?.stats;
+	return stats
+		? { passed: stats.expected, failed: stats.unexpected + stats.flaky }
+		: { passed: 0, failed: 1 };
+}
+
+/**
+ * Chromium from Debian's packages, where it is missing and the user may install it.
+ * @param {(command: string, args: readonly string[]) => number} run
+ */
+function haveChromium(run) {
+	if (existsSync(CHROMIUM)) return true;
+	if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
+		run('apt-get', ['update', '-qq']);
+		run('apt-get', ['install', '-y', '-qq', 'chromium']);
+	}
+	if (existsSync(CHROMIUM)) return true;
+	console.error(
+		`The end-to-end tests want Chromium at ${CHROMIUM}: as root, run "apt-get install chromium".`
+	);
+	return false;
+}
+
+/**
+ * @param {{ run: (command: string, args: readonly string[], env?: NodeJS.ProcessEnv) => number, build: () => void, rest: readonly string[] }} tools
+ * @returns {Promise<number>}
+ */
+export async function test({ run, build }) {
+	rmSync(results, { recursive: true, force: true });
+	mkdirSync(results, { recursive: true });
+	/** @type {Sum} */
+	const sum = { passed: 0, failed: 0 };
+	/** @param {string} name @param {() => number} step */
+	const stage = (name, step) => {
+		console.log(`\n== ${name}`);
+		const status = step();
+		if (status !== 0) console.error(`== ${name}: failed`);
+		return status;
+	};
+	/** @param {Sum} part @param {number} status */
+	const count = (part, status) => {
+		sum.passed += part.passed;
+		sum.failed += part.failed || (status !== 0 || part.passed === 0 ? 1 : 0);
+	};
+	for (const [name, script] of [
+		['lint', 'lint'],
+		['types', 'types']
+	]) {
+		if (stage(name ?? '', () => run('npm', ['run', '--silent', script ?? ''])) !== 0) sum.failed++;
+	}
+	const unit = stage('unit', () =>
+		run('vitest', ['run', '--reporter=dot', '--reporter=json', '--outputFile.json=.cache/results/unit.json'])
+	);
+	count(unitSum(), unit);
+	console.log('\n== build');
+	build();
+	if (haveChromium(run)) {
+		const end = stage('end-to-end', () => run('playwright', ['test']));
+		count(endSum(), end);
+	} else sum.failed++;
+	console.log(`\n${sum.passed} passed, ${sum.failed} failed`);
+	return sum.failed === 0 && sum.passed > 0 ? 0 : 1;
+}

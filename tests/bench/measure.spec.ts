@@ -1,0 +1,79 @@
+import { expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+
+const carriage = (page: Page) => page.getByRole('slider', { name: 'Carriage' });
+const at = (page: Page, width: number) =>
+	expect(carriage(page)).toHaveAttribute('aria-valuenow', String(width));
+
+test.beforeEach(async ({ page, server }) => {
+	await openBench(page, server);
+});
+
+test('the carriage is typed, stepped, dragged and jumped, and the lead follows at the true width', async ({
+	page
+}) => {
+	const field = page.getByLabel('Width of the carriage, px');
+	await field.fill('500');
+	await field.press('Enter');
+	await at(page, 500);
+	await expect.poll(() => pageFrames(page)[0]?.evaluate(() => innerWidth)).toBe(500);
+	await page.keyboard.press('n');
+	await at(page, 499);
+	await page.keyboard.press('Shift+W');
+	await at(page, 509);
+	await page.keyboard.press('b');
+	await at(page, 600);
+	await page.keyboard.press('b');
+	await at(page, 700);
+	await page.keyboard.press('b');
+	await at(page, 1000);
+	await page.keyboard.press('Shift+B');
+	await at(page, 700);
+	await field.fill('99999');
+	await field.press('Enter');
+	await at(page, 2560);
+	await field.fill('wide');
+	await field.press('Enter');
+	await at(page, 2560);
+	const stop = await carriage(page).boundingBox();
+	if (!stop) throw new Error('The carriage is not shown.');
+	await page.mouse.move(stop.x + 7, stop.y + 19);
+	await page.mouse.down();
+	await page.mouse.move(stop.x - 400, stop.y + 19, { steps: 5 });
+	await page.mouse.up();
+	const dragged = Number(await carriage(page).getAttribute('aria-valuenow'));
+	expect(dragged).toBeGreaterThan(900);
+	expect(dragged).toBeLessThan(1500);
+	await expect.poll(() => pageFrames(page)[0]?.evaluate(() => innerWidth)).toBe(dragged);
+	await page.getByTitle('Bring the carriage to 390 px').click();
+	await at(page, 390);
+	await expect(page.getByText(/^390 × \d+ · 100 %$/)).toBeVisible();
+});
+
+test('a threshold tells every line that causes it, and a click goes there', async ({ page }) => {
+	await page.getByRole('button', { name: 'Threshold 599 | 600' }).hover();
+	const causes = page.locator('.card');
+	await expect(causes).toContainText('the width itself is still below');
+	await expect(causes).toContainText('the width itself is already above');
+	await expect(causes.getByRole('button', { name: '(max-width: 599px) layout.css' })).toBeVisible();
+	await causes.getByRole('button', { name: '(min-width: 600px) base.css' }).first().click();
+	await expect(page.getByRole('tab', { name: 'base.css' })).toHaveAttribute('aria-selected', 'true');
+	await expect(page.locator('.cm-activeLine')).toHaveText('@media (min-width: 600px) {');
+	await expect(page.getByText('599<–<600')).toBeVisible();
+	await expect(page.getByText('narrower than a pixel').first()).toBeVisible();
+});
+
+test('a frame whose bands are not the Measure’s says so', async ({ page }) => {
+	const handset = page.locator('.words', { hasText: 'Handset' });
+	await expect(
+		handset.getByTitle(/\(hover: hover\) and \(min-width: 1000px\) \(layout\.css:\d+\)/)
+	).toBeVisible();
+});
+
+test('plain letters do nothing while typing', async ({ page }) => {
+	const before = await carriage(page).getAttribute('aria-valuenow');
+	await page.locator('.cm-content').click();
+	await page.keyboard.type('nwb');
+	await expect(carriage(page)).toHaveAttribute('aria-valuenow', before ?? '');
+	await expect(page.locator('.cm-activeLine')).toContainText('nwb');
+	for (let i = 0; i < 3; i++) await page.keyboard.press('Backspace');
+});

@@ -1,0 +1,133 @@
+import { unzipSync } from 'fflate';
+import { bring, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
+
+const saved = (page: Page) => page.locator('header [role=status]');
+
+async function typeAt(page: Page, where: 'start' | 'end', text: string): Promise<void> {
+	await page.locator('.cm-content').click();
+	await page.keyboard.press(where === 'start' ? 'Control+Home' : 'Control+End');
+	await page.keyboard.insertText(text);
+}
+
+const exported = async (server: Server, site: number): Promise<Record<string, Uint8Array>> =>
+	unzipSync(new Uint8Array(await (await fetch(`${server.url}/api/sites/${site}/export`)).arrayBuffer()));
+
+const text = (bytes: Uint8Array | undefined): string =>
+	new TextDecoder('utf-8', { ignoreBOM: true }).decode(bytes);
+
+const SITE = {
+	'yard/index.html':
+		'<!doctype html>\r\n<meta charset=utf-8><link rel=stylesheet href="a.css"><style>\r\n#in { color: rgb(5, 5, 5) }\r\n</style><p id=in>in</p><p id=x>x</p>\r\n',
+	'yard/a.css': '\uFEFF#x { color: rgb(1, 1, 1) }\r\n\r\n#x { margin: 0 }\r\n',
+	'yard/b.css': 'left alone { }\n'
+};
+
+test('every visible frame follows what is typed, in a sheet, in a page and in its style elements', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, SITE);
+	await openBench(page, empty, site);
+	await typeAt(page, 'end', '#x { color: rgb(7, 7, 7) }');
+	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(7, 7, 7)');
+	await page.keyboard.press('Control+z');
+	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(1, 1, 1)');
+	await page.getByRole('tab', { name: 'index.html' }).click();
+	await page.locator('.cm-line', { hasText: '#in' }).click();
+	await page.keyboard.press('Home');
+	await page.keyboard.insertText('#x { color: rgb(8, 8, 8) !important } ');
+	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(8, 8, 8)');
+	await page.keyboard.press('Control+End');
+	await page.keyboard.insertText('<b id=new>new</b>');
+	for (const frame of pageFrames(page)) await expect(frame.locator('#new')).toHaveText('new');
+});
+
+test('broken CSS shows its note at the line, and frames show what a browser would', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, SITE);
+	await openBench(page, empty, site);
+	await typeAt(page, 'start', '#x { color: rgb(9, 9, 9) } }\n');
+	await expect(page.locator('.cm-line', { hasText: '} }' }).locator('.cm-note')).toHaveText(
+		'The `}` at line 1 closes nothing; browsers drop the rule after it, `#x`.'
+	);
+	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(9, 9, 9)');
+});
+
+test('a site is edited, saved, survives a restart and comes out with only the edited lines changed', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, SITE);
+	await openBench(page, empty, site);
+	await expect(saved(page)).toHaveText('✓ Saved · revision 1');
+	await typeAt(page, 'end', '#x { color: rgb(7, 7, 7) }\n');
+	await expect(saved(page)).toHaveText('• 1 file unsaved, kept as draft');
+	await page.keyboard.press('Control+s');
+	await expect(saved(page)).toHaveText('✓ Saved · revision 2');
+	await empty.kill();
+	await empty.start();
+	const files = await exported(empty, site);
+	expect(Object.keys(files).sort()).toEqual(Object.keys(SITE).sort());
+	expect(text(files['yard/a.css'])).toBe(`${SITE['yard/a.css']}#x { color: rgb(7, 7, 7) }\r\n`);
+	for (const path of ['yard/index.html', 'yard/b.css'] as const) expect(text(files[path])).toBe(SITE[path]);
+	await openBench(page, empty, site);
+	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(7, 7, 7)');
+});
+
+test('unsaved text is there again after a reload, a closed tab and a killed server, on the same line', async ({
+	page,
+	empty,
+	context
+}) => {
+	const site = await bring(empty, SITE);
+	await openBench(page, empty, site);
+	const kept = page.waitForResponse((response) => response.url().endsWith('/drafts') && response.ok());
+	await typeAt(page, 'start', '\n\n/* mine */');
+	await kept;
+	await page.reload();
+	await expect(page.locator('.cm-activeLine')).toHaveText(/\/\* mine \*\//);
+	await expect(saved(page)).toHaveText('• 1 file unsaved, kept as draft');
+	await empty.kill();
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+End');
+	await page.keyboard.insertText('/* while away */');
+	await expect(saved(page)).toContainText('draft not kept');
+	await page.keyboard.press('Control+s');
+	await expect(saved(page)).toContainText('Not saved: The server cannot be reached. Nothing here is lost');
+	const again = page.waitForResponse((response) => response.url().endsWith('/drafts') && response.ok());
+	await empty.start();
+	await again;
+	await page.close();
+	const other = await context.newPage();
+	await other.goto(`${empty.url}/site/${site}/bench`);
+	await expect(other.locator('.cm-content')).toContainText('/* mine */');
+	await expect(other.locator('.cm-activeLine')).toHaveText(/\/\* while away \*\//);
+});
+
+test('two tabs: a stale save overwrites nothing, and both texts survive', async ({
+	page,
+	empty,
+	context
+}) => {
+	const site = await bring(empty, SITE);
+	await openBench(page, empty, site);
+	const other = await context.newPage();
+	await openBench(other, empty, site);
+	await typeAt(page, 'end', '/* mine */\n');
+	await typeAt(other, 'end', '/* theirs */\n');
+	await other.keyboard.press('Control+s');
+	await expect(saved(other)).toHaveText('✓ Saved · revision 2');
+	await page.keyboard.press('Control+s');
+	await expect(saved(page)).toContainText('Not saved: a.css: saved elsewhere since you opened it.');
+	await expect(page.getByRole('region', { name: 'Saved elsewhere' })).toContainText('Both texts are kept');
+	expect(text((await exported(empty, site))['yard/a.css'])).toContain('/* theirs */');
+	await page.reload();
+	await expect(page.locator('.cm-content')).toContainText('/* mine */');
+	await page.getByRole('button', { name: 'Keep mine' }).click();
+	await page.keyboard.press('Control+s');
+	await expect(saved(page)).toHaveText('✓ Saved · revision 3');
+	expect(text((await exported(empty, site))['yard/a.css'])).toContain('/* mine */');
+	await expect(other.locator('.cm-content')).toContainText('/* mine */');
+});

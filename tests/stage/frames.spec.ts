@@ -1,0 +1,85 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { parsePage } from '../../src/lib/core/html/index.ts';
+import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+
+const MESSY = `<!DOCTYPE html><p>one<div>two<table><div>fostered</div><tr><td>x<b>y</table></b></div><ul><li>a<li>b<noscript><i>n</i></noscript>
+<svg><g><path/></g><foreignObject><p>in</p></foreignObject></svg><math><mi>x</mi></math><select><option>a<option>b</select><template><p>t</p></template><a>1<a>2</a><p><em>m</p>n</em><frame><style>p{}`;
+
+test('the elements that core finds in a source are those of the frames, in the same places', async ({
+	page,
+	server
+}) => {
+	const site = join(import.meta.dirname, '..', '..', 'demo', 'site');
+	const sources: Record<string, string> = { 'messy.html': MESSY };
+	for (const name of ['home', 'sailings', 'boats', 'island', 'booking'])
+		sources[`${name}.html`] = await readFile(join(site, `${name}.html`), 'utf8');
+	const id = await bring(server, sources);
+	let compared = 0;
+	for (const [path, source] of Object.entries(sources)) {
+		await openBench(page, server, id, `?page=${path}`);
+		const tags = await pageFrames(page)[0]?.evaluate(() => {
+			const found: string[] = [];
+			const visit = (element: Element, at: string): void => {
+				found.push(`${at} ${element.localName}`);
+				[...element.children].forEach((child, i) => visit(child, `${at}.${i}`));
+			};
+			visit(document.documentElement, '');
+			return found;
+		});
+		const own = parsePage(source).elements.map(
+			({ path: at, tag }) => `${at.map((i) => `.${i}`).join('')} ${tag}`
+		);
+		// A linked sheet is a style element on the stage.
+		expect(
+			tags?.map((one) => one.toLowerCase()),
+			path
+		).toEqual(
+			own.map((one, i) =>
+				one.endsWith(' link') && tags[i]?.endsWith(' style') ? one.replace(/link$/, 'style') : one
+			)
+		);
+		compared += own.length;
+	}
+	console.log(`${compared} elements compared on ${Object.keys(sources).length} pages.`);
+	expect(compared).toBeGreaterThan(300);
+});
+
+test('frames take the viewport of their vantage, pictures by its density', async ({ page, server }) => {
+	await openBench(page, server);
+	const seen = await Promise.all(
+		pageFrames(page).map((frame) =>
+			frame.evaluate(() => ({
+				size: `${innerWidth} × ${innerHeight}`,
+				density: devicePixelRatio,
+				resolution: matchMedia(`(resolution: ${devicePixelRatio}dppx)`).matches,
+				picture: document.querySelector<HTMLImageElement>('.sail img')?.currentSrc.replace(/^.*\//, '')
+			}))
+		)
+	);
+	expect(seen.slice(1)).toEqual([
+		{ size: '390 × 780', density: 3, resolution: true, picture: 'ramp-960.webp' },
+		{ size: '768 × 1024', density: 2, resolution: true, picture: 'ramp-960.webp' },
+		{ size: '1280 × 720', density: 2, resolution: true, picture: 'ramp-960.webp' }
+	]);
+	expect(seen[0]).toMatchObject({ density: 1, picture: 'ramp-480.webp' });
+});
+
+test('imports lie in place, with their conditions and addresses', async ({ page, server }) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=css/a.css><p id=x>x</p><p id=y>y</p>',
+		'css/a.css': '@import "deep/b.css" layer(low) (width >= 500px);\n#x { color: rgb(1, 1, 1) }',
+		'css/deep/b.css':
+			'#x { color: rgb(9, 9, 9) } #y { color: rgb(2, 2, 2); background-image: url(../../i.svg) } @media (width < 600px) { #y { color: rgb(3, 3, 3)',
+		'i.svg': '<svg xmlns="http://www.w3.org/2000/svg"/>'
+	});
+	await openBench(page, server, site);
+	const [, handset, slate] = pageFrames(page);
+	await expect(slate?.locator('#x') ?? page.locator('none')).toHaveCSS('color', 'rgb(1, 1, 1)');
+	await expect(slate?.locator('#y') ?? page.locator('none')).toHaveCSS('color', 'rgb(2, 2, 2)');
+	await expect(slate?.locator('#y') ?? page.locator('none')).toHaveCSS(
+		'background-image',
+		/localhost:\d+\/i\.svg/
+	);
+	await expect(handset?.locator('#y') ?? page.locator('none')).toHaveCSS('color', 'rgb(0, 0, 0)');
+});
