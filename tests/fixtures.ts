@@ -1,69 +1,15 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
+import { bring, Server } from './server.ts';
 
-export { expect, type Page };
-
-const root = join(import.meta.dirname, '..');
-
-/** A server of its own, with data of its own, on a port that the system gives. */
-export class Server {
-	#process: ChildProcess | undefined;
-	url = '';
-
-	constructor(
-		readonly data: string,
-		readonly env: NodeJS.ProcessEnv = {}
-	) {}
-
-	get port(): string {
-		return new URL(this.url).port;
-	}
-
-	/** Starts it, on the same port as before where it ran before. */
-	async start(...args: string[]): Promise<void> {
-		const child = spawn(process.execPath, ['build/front.js', ...args], {
-			cwd: root,
-			env: {
-				...process.env,
-				PORT: this.url ? this.port : '0',
-				VANTAGGIO_DATA: this.data,
-				VANTAGGIO_HOME: root,
-				VANTAGGIO_LOG: 'error',
-				...this.env
-			}
-		});
-		this.#process = child;
-		let said = '';
-		await new Promise<void>((resolve, reject) => {
-			const hear = (text: Buffer): void => {
-				said += text.toString();
-				const found = /open at (\S+)/.exec(said)?.[1];
-				if (!found) return;
-				this.url = found;
-				resolve();
-			};
-			child.stdout.on('data', hear);
-			child.stderr.on('data', hear);
-			child.on('exit', () => reject(new Error(`The server stopped: ${said}`)));
-		});
-	}
-
-	/** Ends it as a crash would. */
-	async kill(): Promise<void> {
-		const child = this.#process;
-		if (!child || child.exitCode !== null) return;
-		const gone = new Promise((resolve) => child.once('exit', resolve));
-		child.kill('SIGKILL');
-		await gone;
-	}
-}
+export { bring, expect, Server, type Page };
 
 /** `server` has the demo as its site 1; `empty` has no site, and is this test's alone. */
 export const test = base.extend<{ empty: Server }, { server: Server }>({
 	server: [
+		// eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture wants from this pattern
 		async ({}, use) => {
 			const data = await mkdtemp(join(tmpdir(), 'vantaggio-'));
 			const server = new Server(data);
@@ -74,6 +20,7 @@ export const test = base.extend<{ empty: Server }, { server: Server }>({
 		},
 		{ scope: 'worker' }
 	],
+	// eslint-disable-next-line no-empty-pattern -- as above
 	empty: async ({}, use) => {
 		const data = await mkdtemp(join(tmpdir(), 'vantaggio-'));
 		const server = new Server(data);
@@ -83,21 +30,6 @@ export const test = base.extend<{ empty: Server }, { server: Server }>({
 		await rm(data, { recursive: true, force: true });
 	}
 });
-
-/** Puts files in as a new site; gives its number. */
-export async function bring(server: Server, files: Record<string, string | Uint8Array>): Promise<number> {
-	const form = new FormData();
-	for (const [path, content] of Object.entries(files)) {
-		form.append('path', path);
-		form.append(
-			'file',
-			new File([typeof content === 'string' ? content : new Uint8Array(content)], path.replace(/^.*\//, ''))
-		);
-	}
-	const response = await fetch(`${server.url}/api/sites`, { method: 'POST', body: form });
-	if (!response.ok) throw new Error(await response.text());
-	return ((await response.json()) as { id: number }).id;
-}
 
 /** The frames of pages in the order in which they were made: the lead first, then the chorus. */
 export const pageFrames = (page: Page) =>
@@ -120,10 +52,3 @@ export async function openBench(page: Page, server: Server, site = 1, query = ''
 		)
 		.toBe('complete,complete,complete,complete');
 }
-
-/** The editor's text. */
-export const sheetText = (page: Page): Promise<string> =>
-	page.locator('.cm-content').evaluate((element) => {
-		const lines = [...element.querySelectorAll('.cm-line')];
-		return lines.map((line) => line.textContent).join('\n');
-	});

@@ -36,7 +36,7 @@ test('the elements that core finds in a source are those of the frames, in the s
 			path
 		).toEqual(
 			own.map((one, i) =>
-				one.endsWith(' link') && tags[i]?.endsWith(' style') ? one.replace(/link$/, 'style') : one
+				one.endsWith(' link') && tags?.[i]?.endsWith(' style') ? one.replace(/link$/, 'style') : one
 			)
 		);
 		compared += own.length;

@@ -55,15 +55,18 @@ export interface Measured {
 	readonly snapshot: Snapshot;
 }
 
+/** When something was on the screen: ms since 1970, by the clock that all pages of a machine share. */
+export type Painted = number;
+
 /** What a stage does. */
 export interface StageHost {
 	listen(listener: StageListener): void;
 	/** Lays out the frames: these and no others exist afterwards. Resolves when they have been painted. */
-	arrange(placements: readonly Placement[]): Promise<void>;
+	arrange(placements: readonly Placement[]): Promise<Painted>;
 	/** Gives frames a page, in place of the one they had; scroll is kept. Resolves when they have been painted. */
-	write(frames: readonly string[], content: PageContent): Promise<void>;
+	write(frames: readonly string[], content: PageContent): Promise<Painted>;
 	/** Replaces sheets of the page that frames have. Resolves when they have been painted. */
-	restyle(frames: readonly string[], sheets: readonly SheetText[]): Promise<void>;
+	restyle(frames: readonly string[], sheets: readonly SheetText[]): Promise<Painted>;
 	/** Measures a page at some widths in a frame that nobody sees; each is reported as it is had. */
 	measure(
 		content: PageContent,

@@ -27,8 +27,12 @@ async function filesOf(entry: FileSystemEntry, folder: string): Promise<Picked[]
 
 /** The files of a drop: folders are gone through whole. */
 export async function filesOfDrop(transfer: DataTransfer): Promise<Picked[]> {
-	const entries = [...transfer.items].flatMap((item) => item.webkitGetAsEntry() ?? []);
-	return (await Promise.all(entries.map((entry) => filesOf(entry, '')))).flat();
+	const work = [...transfer.items].map((item): Picked[] | Promise<Picked[]> => {
+		const entry = item.webkitGetAsEntry();
+		const file = item.getAsFile();
+		return entry ? filesOf(entry, '') : file ? [{ path: file.name, file }] : [];
+	});
+	return (await Promise.all(work)).flat();
 }
 
 /** The files of a file input, with their paths where a folder was chosen. */

@@ -54,6 +54,7 @@ const theme = EditorView.theme({
 
 /** What every text is edited with; CSS or HTML by its kind. */
 export const editorExtensions = (kind: 'page' | 'sheet'): Extension => [
+	EditorView.contentAttributes.of({ tabindex: '0' }),
 	lineNumbers(),
 	foldGutter(),
 	history(),

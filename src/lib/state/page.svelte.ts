@@ -1,4 +1,11 @@
-import { bandsOf, differing, type Bands } from '../core/media/index.ts';
+import {
+	bandsOf,
+	differing,
+	solverOf,
+	type Bands,
+	type MediaSite,
+	type Solver
+} from '../core/media/index.ts';
 import { inertSource } from '../core/html/index.ts';
 import { sliceOf } from '../core/css/index.ts';
 import {
@@ -19,6 +26,7 @@ import type { SiteState } from './site.svelte.ts';
 export class PageState {
 	readonly path: string;
 	readonly #site: SiteState;
+	readonly #solvers = new Map<string, Solver>();
 	readonly #flat = new Map<string, { text: string; flat: string }>();
 	readonly sources: Sources = sourcesOf((file) => this.#site.texts.get(file)?.text);
 	readonly source = $derived.by(() => this.#site.texts.get(this.path)?.text ?? '');
@@ -36,12 +44,21 @@ export class PageState {
 	}
 
 	bands(vantage: Vantage): Bands {
-		return bandsOf(this.conditions.media, vantage);
+		return bandsOf(this.conditions.media, this.#solver(vantage));
 	}
 
 	/** The conditions that make one vantage's bands differ from another's. */
-	differing(a: Vantage, b: Vantage) {
-		return differing(this.conditions.media, a, b);
+	differing(a: Vantage, b: Vantage): MediaSite[] {
+		return differing(this.conditions.media, this.#solver(a), this.#solver(b));
+	}
+
+	/** What is solved does not depend on the vantage's width. */
+	#solver(vantage: Vantage): Solver {
+		const key = JSON.stringify({ ...vantage, name: '', width: 0 });
+		let solver = this.#solvers.get(key);
+		if (!solver) this.#solvers.set(key, (solver = solverOf(vantage)));
+		if (this.#solvers.size > 50) this.#solvers.delete(this.#solvers.keys().next().value as string);
+		return solver;
 	}
 
 	/** The page's address on a stage. */

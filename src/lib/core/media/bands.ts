@@ -15,9 +15,7 @@ import {
 	type IntervalSet
 } from '../interval/index.ts';
 import type { Span } from '../css/node.ts';
-import type { Vantage } from '../vantage.ts';
 import type { MediaQuery } from './query.ts';
-import { solve } from './solve.ts';
 
 /** A media condition somewhere in a page's sources. */
 export interface MediaSite {
@@ -29,6 +27,9 @@ export interface MediaSite {
 	/** The conditions around it, from the outermost: all must hold too. */
 	readonly within: readonly MediaSite[];
 }
+
+/** Solves media query lists in one vantage. */
+export type Solver = (list: readonly MediaQuery[]) => IntervalSet;
 
 /** A width at which something changes, with the side it belongs to and every place that causes it. */
 export interface Threshold {
@@ -54,20 +55,14 @@ export function bandLetter(index: number): string {
 }
 
 /**
- * The thresholds and bands of a page in one vantage. A condition counts only where those around it hold,
- * so a threshold that an outer condition makes unreachable is none.
+ * The thresholds and bands of a page in the vantage of a solver. A condition counts only where those around
+ * it hold, so a threshold that an outer condition makes unreachable is none.
  */
-export function bandsOf(sites: readonly MediaSite[], vantage: Vantage): Bands {
-	const solved = new Map<readonly MediaQuery[], IntervalSet>();
-	const own = (site: MediaSite): IntervalSet => {
-		let set = solved.get(site.queries);
-		if (!set) solved.set(site.queries, (set = solve(site.queries, vantage)));
-		return set;
-	};
+export function bandsOf(sites: readonly MediaSite[], solve: Solver): Bands {
 	const found: { cut: Cut; site: MediaSite }[] = [];
 	for (const site of sites) {
-		const set = own(site);
-		const around = site.within.map(own).reduce(intersection, EVERYTHING);
+		const set = solve(site.queries);
+		const around = site.within.map(({ queries }) => solve(queries)).reduce(intersection, EVERYTHING);
 		for (const cut of intersection(set, around).cuts) {
 			if (set.cuts.some((mine) => compareCuts(mine, cut) === 0)) found.push({ cut, site });
 		}
@@ -130,5 +125,5 @@ export function jump(
 }
 
 /** The conditions of a page that hold over other widths in one vantage than in another. */
-export const differing = (sites: readonly MediaSite[], a: Vantage, b: Vantage): MediaSite[] =>
-	sites.filter(({ queries }) => !equal(solve(queries, a), solve(queries, b)));
+export const differing = (sites: readonly MediaSite[], a: Solver, b: Solver): MediaSite[] =>
+	sites.filter(({ queries }) => !equal(a(queries), b(queries)));

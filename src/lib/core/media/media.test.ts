@@ -10,6 +10,7 @@ import {
 	jump,
 	parseMediaQueryList,
 	solve,
+	solverOf,
 	wholePixels,
 	type MediaSite
 } from './index.ts';
@@ -157,7 +158,10 @@ describe('bands', () => {
 	});
 
 	it('keep the stretch between 599 and 600, and the side of each threshold', () => {
-		const { bands, thresholds } = bandsOf([site('(max-width: 599px)'), site('(min-width: 600px)')], PLAIN);
+		const { bands, thresholds } = bandsOf(
+			[site('(max-width: 599px)'), site('(min-width: 600px)')],
+			solverOf(PLAIN)
+		);
 		expect(bands.map(({ letter, interval }) => letter + printInterval(interval))).toEqual([
 			'A≤599',
 			'B599<–<600',
@@ -168,14 +172,16 @@ describe('bands', () => {
 	});
 
 	it('leave none between <700 and >=700', () => {
-		expect(bandsOf([site('(width < 700px)'), site('(width >= 700px)')], PLAIN).thresholds).toHaveLength(1);
+		expect(
+			bandsOf([site('(width < 700px)'), site('(width >= 700px)')], solverOf(PLAIN)).thresholds
+		).toHaveLength(1);
 	});
 
 	it('count only what the conditions around let through', () => {
 		const outer = site('(min-width: 700px)');
 		const { thresholds } = bandsOf(
 			[outer, site('(min-width: 400px)', [outer]), site('(width < 900px)', [outer])],
-			PLAIN
+			solverOf(PLAIN)
 		);
 		expect(thresholds.map(({ causes }) => causes.map(({ text }) => text))).toEqual([
 			['(min-width: 700px)'],
@@ -186,7 +192,7 @@ describe('bands', () => {
 	it('are jumped through by first pixels, past those without one', () => {
 		const { bands } = bandsOf(
 			['(max-width: 599px)', '(min-width: 600px)', '(width > 999.98px)'].map((text) => site(text)),
-			PLAIN
+			solverOf(PLAIN)
 		);
 		const range = [240, 2560] as const;
 		expect(jump(bands, 300, 1, range)).toBe(600);

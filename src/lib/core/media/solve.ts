@@ -102,6 +102,16 @@ function solveQuery(query: MediaQuery, vantage: Vantage): IntervalSet {
 	return query.negated ? inner.no : inner.yes;
 }
 
+/** Solves lists for one vantage, each once for as long as it lives. */
+export function solverOf(vantage: Vantage): (list: readonly MediaQuery[]) => IntervalSet {
+	const solved = new WeakMap<readonly MediaQuery[], IntervalSet>();
+	return (list) => {
+		let set = solved.get(list);
+		if (!set) solved.set(list, (set = solve(list, vantage)));
+		return set;
+	};
+}
+
 /**
  * The exact set of viewport widths (CSS px) over which a media query list matches, everything else being
  * as in the vantage; the vantage's own width is not looked at. An empty list matches at every width.

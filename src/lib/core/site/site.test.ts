@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sliceOf } from '../css/index.ts';
-import { bandsOf } from '../media/index.ts';
+import { bandsOf, solverOf } from '../media/index.ts';
 import { PLAIN } from '../vantage.ts';
 import {
 	addressOf,
@@ -127,7 +127,7 @@ describe('conditions of a page', () => {
 	});
 
 	it('make thresholds only where those around them hold', () => {
-		const { thresholds } = bandsOf(conditions.media, PLAIN);
+		const { thresholds } = bandsOf(conditions.media, solverOf(PLAIN));
 		expect(thresholds.map(({ cut }) => Number(cut.at.n))).toEqual([300, 400, 500, 599, 700, 800, 820, 900]);
 	});
 });

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import { jump, type MediaSite } from '$lib/core/media/index.ts';
 	import { PLAIN } from '$lib/core/vantage.ts';
@@ -6,12 +7,13 @@
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import Splitter from '$lib/ui/Splitter.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Frames from './Frames.svelte';
-	import { leadViewport } from './layout.ts';
+	import { layFrames, leadViewport } from './layout.ts';
 	import Sheet from './Sheet.svelte';
 
 	interface Props {
@@ -33,6 +35,14 @@
 	let tableWidth = $state(700);
 	let tableHeight = $state(500);
 	const room = $derived({ width: tableWidth, height: tableHeight });
+	const chorus = $derived(site.vantages.filter((vantage) => vantage.chorus).map(({ fields }) => fields));
+	const frames = $derived(
+		layFrames(
+			room,
+			leadViewport(room, carriage.width),
+			chorus.map(({ name, width, height, density }) => ({ name, viewport: { width, height, density } }))
+		)
+	);
 	const lead = $derived({ ...PLAIN, name: 'Carriage', ...leadViewport(room, carriage.width) });
 	const bands = $derived(page.bands(lead));
 	let goto = $state.raw<{ path: string; offset: number } | null>(null);
@@ -62,6 +72,38 @@
 		goto = { path: cause.file, offset: cause.span.start };
 	}
 
+	let stages = $state.raw<Stages | null>(null);
+	let failure = $state<string | null>(null);
+
+	/** Opens the stages over an element, for as long as it is there. */
+	function table(parent: HTMLElement): () => void {
+		let gone = false;
+		untrack(() => openStages(parent, site.id, config, onpress)).then(
+			(opened) => (gone ? opened.close() : (stages = opened)),
+			(error: unknown) => (failure = error instanceof Error ? error.message : String(error))
+		);
+		return () => {
+			gone = true;
+			stages?.close();
+			stages = null;
+		};
+	}
+
+	/** Brings the frames to what is written and where the carriage stands. */
+	function showFrames(): void {
+		if (!stages) return;
+		const { prefix } = stages;
+		const shown = stages.live.show({
+			placements: frames,
+			page: { address: page.address(prefix), html: page.inert, sheets: page.sheetTexts(prefix) }
+		});
+		void shown.then((at) => {
+			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
+		});
+	}
+
+	$effect.pre(showFrames);
+
 	const step = (by: number) => (press: Press) => (carriage.width += press.shift ? 10 * by : by);
 
 	$effect(() => {
@@ -85,17 +127,9 @@
 />
 <main style:grid-template-columns="minmax(0, 1fr) 1px {panel}px">
 	<section class="frames" aria-label="Frames" bind:clientWidth={tableWidth} bind:clientHeight={tableHeight}>
-		<Frames
-			{site}
-			{page}
-			{lead}
-			{config}
-			{room}
-			{onpress}
-			{placeOf}
-			width={carriage.width}
-			onwidth={(width) => (carriage.width = width)}
-		/>
+		<div class="table" {@attach table}></div>
+		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
+		<Frames {page} {frames} {lead} {chorus} {placeOf} onwidth={(width) => (carriage.width = width)} />
 	</section>
 	<Splitter
 		label="Width of the sheet"
@@ -109,7 +143,7 @@
 	/>
 	<section class="panel" aria-label="Sheet">
 		<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
-		{#if shown}<Sheet file={shown} {goto} />{/if}
+		{#if shown}<Sheet file={shown} {goto} onedit={showFrames} />{/if}
 	</section>
 </main>
 
@@ -124,6 +158,26 @@
 		position: relative;
 		min-width: 0;
 		overflow: hidden;
+	}
+
+	.table {
+		position: absolute;
+		inset: 0;
+	}
+
+	.table :global(iframe) {
+		position: absolute;
+		inset: 0;
+		width: 100%;
+		height: 100%;
+		border: 0;
+		color-scheme: light;
+	}
+
+	.failure {
+		position: absolute;
+		inset: 40% 40px auto;
+		color: var(--rubric);
 	}
 
 	.panel {

@@ -6,11 +6,13 @@
 
 	interface Props {
 		file: FileText;
+		/** The text has changed; called ahead of the editor's own work, so that stages lay out meanwhile. */
+		onedit: () => void;
 		/** A place to show, by offset; a new object for each time it is asked for. */
 		goto: { readonly path: string; readonly offset: number } | null;
 	}
 
-	let { file, goto }: Props = $props();
+	let { file, goto, onedit }: Props = $props();
 
 	let parent: HTMLElement;
 	let view: EditorView | undefined;
@@ -23,8 +25,9 @@
 			state: untrack(() => file.state),
 			parent,
 			dispatchTransactions(transactions, editor) {
-				editor.update(transactions);
 				shown?.follow(transactions);
+				onedit();
+				editor.update(transactions);
 			}
 		});
 		return () => {

@@ -21,7 +21,7 @@
 
 <header>
 	<p class="brand">Vantaggio</p>
-	<p class="site" title={site.name}>{site.name}</p>
+	<h1 title={site.name}>{site.name}</h1>
 	<select aria-label="Page" value={page} onchange={(event) => onpage(event.currentTarget.value)}>
 		{#each pages as path (path)}<option value={path}>{path}</option>{/each}
 	</select>
@@ -56,8 +56,9 @@
 		font: 600 24px/1 var(--display);
 	}
 
-	.site {
+	h1 {
 		color: var(--ink-2);
+		font: inherit;
 		max-width: 22ch;
 		overflow: hidden;
 		text-overflow: ellipsis;

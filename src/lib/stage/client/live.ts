@@ -1,4 +1,4 @@
-import type { PageContent, Placement, SheetText } from '../protocol.ts';
+import type { PageContent, Painted, Placement, SheetText } from '../protocol.ts';
 import type { Stage } from './stage.ts';
 
 /** What the live frames are to show: all of them the same page, each in its place. */
@@ -28,15 +28,19 @@ function changedSheets(before: readonly SheetText[], next: readonly SheetText[])
  */
 export function liveFrames(stage: Stage) {
 	const shown = new Map<string, Shown>();
+	let arranged = '';
 	let waiting: Scene | undefined;
-	let running: Promise<void> | undefined;
+	let running: Promise<Painted> | undefined;
 
-	async function bring({ placements, page }: Scene): Promise<void> {
+	async function bring({ placements, page }: Scene): Promise<Painted> {
 		const { host } = stage;
 		const ids = placements.map(({ frame }) => frame);
 		for (const id of shown.keys()) if (!ids.includes(id)) shown.delete(id);
 		// Messages arrive in order, so that one wait for the last is enough.
-		const work: Promise<void>[] = [host.arrange(placements)];
+		const work: Promise<Painted>[] = [];
+		const arrangement = JSON.stringify(placements);
+		if (arrangement !== arranged) work.push(host.arrange(placements));
+		arranged = arrangement;
 		const rewrite: string[] = [];
 		const restyle = new Map<string, { ids: string[]; sheets: SheetText[] }>();
 		for (const id of ids) {
@@ -54,19 +58,21 @@ export function liveFrames(stage: Stage) {
 		}
 		if (rewrite.length > 0) work.push(host.write(rewrite, page));
 		for (const { ids: frames, sheets } of restyle.values()) work.push(host.restyle(frames, sheets));
-		await Promise.all(work);
+		return Math.max(0, ...(await Promise.all(work)));
 	}
 
-	async function drain(): Promise<void> {
+	async function drain(): Promise<Painted> {
+		let painted = 0;
 		for (let scene = waiting; scene; scene = waiting) {
 			waiting = undefined;
-			await bring(scene);
+			painted = Math.max(painted, await bring(scene));
 		}
+		return painted;
 	}
 
 	return {
 		/** Resolves when the frames show this scene, or a later one, on the screen. */
-		show(scene: Scene): Promise<void> {
+		show(scene: Scene): Promise<Painted> {
 			waiting = scene;
 			return (running ??= drain().finally(() => (running = undefined)));
 		}

@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import {
 	READY,
 	type PageContent,
+	type Painted,
 	type Placement,
 	type SheetText,
 	type StageHost,
@@ -15,9 +16,15 @@ import { pageFrame, type PageFrame } from './pageFrame.ts';
 const frames = new Map<string, PageFrame>();
 let listener: StageListener | undefined;
 
-/** Resolves once what was changed is on the screen. */
-const painted = (): Promise<void> =>
-	new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(() => resolve())));
+/** Resolves once what was changed is on the screen: a message sent while a frame is made comes after it. */
+const painted = (): Promise<Painted> =>
+	new Promise((resolve) =>
+		requestAnimationFrame(() => {
+			const { port1, port2 } = new MessageChannel();
+			port1.onmessage = () => resolve(performance.timeOrigin + performance.now());
+			port2.postMessage(null);
+		})
+	);
 
 const frameOf = (id: string): PageFrame => {
 	const frame = frames.get(id);

@@ -15,10 +15,10 @@
 
 <div class="card {shift}">
 	{#each thresholds as { cut, causes } (`${printRational(cut.at)}${cut.after}`)}
-		<h3>
+		<h2>
 			{printRational(cut.at)}
 			<small>{cut.after ? 'the width itself is still below' : 'the width itself is already above'}</small>
-		</h3>
+		</h2>
 		<ul>
 			{#each causes as cause (`${cause.file}:${cause.span.start}`)}
 				<li>
@@ -59,11 +59,11 @@
 		translate: 0 0;
 	}
 
-	h3 {
+	h2 {
 		font: 600 14px/1.3 var(--mono);
 	}
 
-	ul + h3 {
+	ul + h2 {
 		margin-top: 8px;
 	}
 

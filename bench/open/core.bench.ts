@@ -1,0 +1,62 @@
+import { parse } from 'css-tree';
+import { parseSheet } from '../../src/lib/core/css/index.ts';
+import { bandsOf, evaluate, solverOf } from '../../src/lib/core/media/index.ts';
+import { conditionsOfPage, sourcesOf } from '../../src/lib/core/site/index.ts';
+import { PLAIN } from '../../src/lib/core/vantage.ts';
+import { timeOf, type Bench } from '../bench.ts';
+
+function largeSheet(size: number): string {
+	let text = '';
+	for (let i = 0; text.length < size; i++) {
+		text += `/* part ${i} */\n.part-${i} > .inner:hover,\n.other-${i}::before {\n  color: rgb(1 2 3 / 50%);\n  margin: 0 calc(1px + ${i % 90}vw) auto;\n  background: url("img/x${i}.png") no-repeat center / cover;\n}\n@media (min-width: ${300 + (i % 1000)}px) {\n  .part-${i} { display: grid; grid-template-columns: 1fr 2fr; }\n}\n`;
+	}
+	return text;
+}
+
+function manyBlocks(rules: number, blocks: number): string {
+	const each = Math.ceil(rules / blocks);
+	return Array.from({ length: blocks }, (_, i) => {
+		const body = Array.from({ length: each }, (_, j) => `.r${i}-${j} { color: red; margin: ${j}px }`).join(
+			'\n'
+		);
+		const query = i % 2 ? `(min-width: ${300 + i}px)` : `(${260 + i}px <= width < ${900 + 2 * i}px)`;
+		return `@media ${query} {\n${body}\n}`;
+	}).join('\n');
+}
+
+export const benches: readonly Bench[] = [
+	{
+		name: 'parse of a 500 kB sheet / css-tree’s parse of it',
+		goal: { atMost: 1.6 },
+		run: async () => {
+			const text = largeSheet(500_000);
+			return timeOf(() => parseSheet(text)) / timeOf(() => parse(text));
+		}
+	},
+	{
+		name: 'every query at every px from 240 to 2560 / bands of 5,000 rules in 400 media blocks',
+		goal: { atLeast: 50 },
+		run: async () => {
+			const files: Record<string, string> = {
+				'a.html': '<link rel=stylesheet href=a.css>',
+				'a.css': manyBlocks(5000, 400)
+			};
+			const prepared = sourcesOf((path) => files[path]);
+			const page = prepared.page(files['a.html'] ?? '');
+			const { media } = conditionsOfPage(page, 'a.html', prepared);
+			const bands = timeOf(() => bandsOf(conditionsOfPage(page, 'a.html', prepared).media, solverOf(PLAIN)));
+			const every = timeOf(
+				() => {
+					let holding = 0;
+					for (let width = 240; width <= 2560; width++) {
+						for (const { queries } of media) if (evaluate(queries, { ...PLAIN, width })) holding++;
+					}
+					return holding;
+				},
+				1,
+				0
+			);
+			return every / bands;
+		}
+	}
+];

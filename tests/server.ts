@@ -1,0 +1,72 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { join } from 'node:path';
+
+const root = join(import.meta.dirname, '..');
+
+/** A server of its own, with data of its own, on a port that the system gives. */
+export class Server {
+	#process: ChildProcess | undefined;
+	url = '';
+
+	constructor(
+		readonly data: string,
+		readonly env: NodeJS.ProcessEnv = {}
+	) {}
+
+	get port(): string {
+		return new URL(this.url).port;
+	}
+
+	/** Starts it, on the same port as before where it ran before. */
+	async start(...args: string[]): Promise<void> {
+		const child = spawn(process.execPath, ['build/front.js', ...args], {
+			cwd: root,
+			env: {
+				...process.env,
+				PORT: this.url ? this.port : '0',
+				VANTAGGIO_DATA: this.data,
+				VANTAGGIO_HOME: root,
+				VANTAGGIO_LOG: 'error',
+				...this.env
+			}
+		});
+		this.#process = child;
+		let said = '';
+		await new Promise<void>((resolve, reject) => {
+			const hear = (text: Buffer): void => {
+				said += text.toString();
+				const found = /open at (\S+)/.exec(said)?.[1];
+				if (!found) return;
+				this.url = found;
+				resolve();
+			};
+			child.stdout.on('data', hear);
+			child.stderr.on('data', hear);
+			child.on('exit', () => reject(new Error(`The server stopped: ${said}`)));
+		});
+	}
+
+	/** Ends it as a crash would. */
+	async kill(): Promise<void> {
+		const child = this.#process;
+		if (!child || child.exitCode !== null) return;
+		const gone = new Promise((resolve) => child.once('exit', resolve));
+		child.kill('SIGKILL');
+		await gone;
+	}
+}
+
+/** Puts files in as a new site; gives its number. */
+export async function bring(server: Server, files: Record<string, string | Uint8Array>): Promise<number> {
+	const form = new FormData();
+	for (const [path, content] of Object.entries(files)) {
+		form.append('path', path);
+		form.append(
+			'file',
+			new File([typeof content === 'string' ? content : new Uint8Array(content)], path.replace(/^.*\//, ''))
+		);
+	}
+	const response = await fetch(`${server.url}/api/sites`, { method: 'POST', body: form });
+	if (!response.ok) throw new Error(await response.text());
+	return ((await response.json()) as { id: number }).id;
+}

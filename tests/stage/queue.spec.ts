@@ -1,0 +1,106 @@
+import { clientBundle } from '../bundle.ts';
+import { bring, expect, test } from '../fixtures.ts';
+
+const SITE = {
+	'index.html':
+		'<!doctype html><style></style><body><div id=box>words that wrap in a narrow box <span>x</span></div>',
+	'other.html': '<p>other'
+};
+const CSS =
+	'body { margin: 0 } #box { width: 50%; height: 10px; overflow: hidden } @media (width > 599.5px) { #box { width: 25%; position: sticky } } span { transition: all 9s; animation: m 9s infinite } @keyframes m { to { width: 9px } }';
+
+test.beforeEach(async ({ page, server }) => {
+	const site = await bring(server, SITE);
+	await page.goto(`${server.url}/site/${site}/site`);
+	await page.evaluate(await clientBundle());
+	await page.evaluate(
+		async ({ site, css }) => {
+			const { openStage, measuringQueue, inertSource, parsePage } = globalThis.stageClient;
+			let opened = 0;
+			const open = async (n: number) => {
+				opened++;
+				const stage = await openStage(document.body, site, n, { pattern: '{stage}.localhost', token: '' });
+				stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%;visibility:hidden';
+				return stage;
+			};
+			const html = inertSource(
+				parsePage(
+					'<!doctype html><style>x</style><body><div id=box>words that wrap in a narrow box <span>x</span></div>'
+				)
+			);
+			const content = { address: '/index.html', html, sheets: [{ element: [0, 0], text: css }] };
+			Object.assign(globalThis, { queue: measuringQueue(open, 2), content, opened: () => opened });
+		},
+		{ site, css: CSS }
+	);
+});
+
+declare global {
+	var queue: ReturnType<typeof globalThis.stageClient.measuringQueue>;
+	var content: Parameters<typeof globalThis.queue.measure>[0]['content'];
+	var opened: () => number;
+}
+
+test('a page is measured at each width, between pixels too, once for the same content', async ({ page }) => {
+	const measured = await page.evaluate(async () => {
+		const viewport = { width: 1000, height: 700, density: 1 };
+		const job = { content, viewport, widths: [400, 599, 599.5, 599.75, 600, 1000] };
+		const rows: Record<string, unknown> = {};
+		for await (const { width, snapshot } of queue.measure(job)) {
+			const box = snapshot.tags.indexOf('div');
+			rows[width] = [
+				snapshot.boxes[4 * box + 2],
+				snapshot.parent[box],
+				snapshot.flags[box],
+				snapshot.clip[box + 1] === box,
+				snapshot.count
+			];
+		}
+		const stages = opened();
+		const begun = performance.now();
+		let again = 0;
+		for await (const { snapshot } of queue.measure(job)) again += snapshot.count;
+		return { rows, again, stages, later: opened(), quick: performance.now() - begun < 1000 };
+	});
+	const [shown, clips, sticky, positioned] = [1, 16, 4, 8];
+	const narrow = (width: number) => [width / 2, 3, shown | clips, true, 6];
+	const wide = (width: number) => [width / 4, 3, shown | clips | sticky | positioned, true, 6];
+	expect(measured.rows).toEqual({
+		400: narrow(400),
+		599: narrow(599),
+		'599.5': narrow(599.5),
+		'599.75': wide(599.75),
+		600: wide(600),
+		1000: wide(1000)
+	});
+	expect(measured).toMatchObject({ again: 36, later: measured.stages, quick: true });
+});
+
+test('what is urgent goes first, what is aborted ends, and two stages share the work', async ({ page }) => {
+	const order = await page.evaluate(async () => {
+		const viewport = { width: 1000, height: 700, density: 1 };
+		const done: string[] = [];
+		const run = async (name: string, from: number, count: number, priority: number, signal?: AbortSignal) => {
+			const widths = Array.from({ length: count }, (_, i) => from + i);
+			let seen = 0;
+			for await (const one of queue.measure({
+				content,
+				viewport,
+				widths,
+				priority,
+				...(signal ? { signal } : {})
+			}))
+				seen += one.width > 0 ? 1 : 0;
+			done.push(`${name} ${seen}`);
+		};
+		const stop = new AbortController();
+		stop.abort();
+		await Promise.all([
+			run('slow', 300, 64, 0),
+			run('aborted', 900, 64, 0, stop.signal),
+			run('urgent', 700, 8, 5)
+		]);
+		return { done, stages: opened() };
+	});
+	expect(order).toEqual({ done: ['aborted 0', 'urgent 8', 'slow 64'], stages: 2 });
+});

@@ -1,0 +1,3 @@
+export { openStage } from '../src/lib/stage/client/stage.ts';
+export { measuringQueue } from '../src/lib/stage/client/queue.ts';
+export { inertSource, parsePage } from '../src/lib/core/html/index.ts';
