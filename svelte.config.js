@@ -25,7 +25,7 @@ export default {
 				'font-src': ['self'],
 				'connect-src': ['self'],
 				'worker-src': ['self'],
-				'frame-src': ['self', 'http://*.localhost:*'],
+				'frame-src': ['self'],
 				'base-uri': ['none'],
 				'form-action': ['none'],
 				'frame-ancestors': ['none']

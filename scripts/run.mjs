@@ -3,9 +3,6 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-const root = join(import.meta.dirname, '..');
-const [task = '', ...rest] = process.argv.slice(2);
-
 /** @param {string} sentence @returns {never} */
 function stop(sentence) {
 	console.error(sentence);
@@ -16,6 +13,9 @@ const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
 if (major !== 20 || minor < 19) {
 	stop(`Vantaggio runs on Node 20.19 or a later 20; this is Node ${process.versions.node}.`);
 }
+
+const root = join(import.meta.dirname, '..');
+const [task = '', ...rest] = process.argv.slice(2);
 
 /**
  * @param {string} command
@@ -69,7 +69,7 @@ function newest(path) {
 const STAMP = join(root, 'build', 'stamp');
 
 function build() {
-	const sources = ['src', 'package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.stage.config.ts'];
+	const sources = ['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.stage.config.ts'];
 	const latest = Math.max(...sources.map((name) => newest(join(root, name))));
 	if (existsSync(STAMP) && statSync(STAMP).mtimeMs > latest) return;
 	must('The build of the application', 'vite', ['build', '--logLevel', 'warn']);

@@ -1,5 +1,6 @@
 import type { Handle } from '@sveltejs/kit';
 import pino from 'pino';
+import { optionsFrom } from '$lib/server/front/front.ts';
 import { Problem, problemReply } from '$lib/server/problem.ts';
 
 const log = pino({ level: process.env.VANTAGGIO_LOG ?? 'info', base: null });
@@ -13,12 +14,17 @@ function isForeign(request: Request, url: URL): boolean {
 	);
 }
 
-/** The editor puts its styles into the page by script: they may carry the page's nonce too. */
-function allowEditorStyles(headers: Headers): void {
+/** Frames come from the stages' hosts, which `VANTAGGIO_STAGE` may put elsewhere. */
+const [, stageHosts = ''] = optionsFrom(process.env).stagePattern.split('{stage}');
+const STAGES = `http://*${stageHosts}:*`;
+
+/** Adds to Kit's policy what is known only now: the stages' hosts, and the nonce that the editor's styles carry too. */
+function completePolicy(headers: Headers): void {
 	const policy = headers.get('content-security-policy');
 	const nonce = policy && /'nonce-[^']+'/.exec(policy)?.[0];
-	if (nonce)
-		headers.set('content-security-policy', policy.replace("style-src 'self'", `style-src 'self' ${nonce}`));
+	if (!nonce) return;
+	const styles = policy.replace("style-src 'self'", `style-src 'self' ${nonce}`);
+	headers.set('content-security-policy', styles.replace("frame-src 'self'", `frame-src 'self' ${STAGES}`));
 }
 
 export const handle: Handle = async ({ event, resolve }) => {
@@ -31,7 +37,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 			? problemReply(new Problem(403, 'This address answers the application’s own pages only.'))
 			: await resolve(event);
 	if (!url.pathname.startsWith('/stage/')) {
-		allowEditorStyles(response.headers);
+		completePolicy(response.headers);
 		response.headers.set('x-frame-options', 'DENY');
 		response.headers.set('x-content-type-options', 'nosniff');
 		response.headers.set('referrer-policy', 'no-referrer');

@@ -62,6 +62,12 @@ test('a threshold tells every line that causes it, and a click goes there', asyn
 	await expect(page.getByText('narrower than a pixel').first()).toBeVisible();
 });
 
+test('conditions that are no widths are told apart', async ({ page }) => {
+	await page.getByText('2 conditions not of width').click();
+	await page.getByRole('button', { name: '@container (width < 320px) layout.css' }).click();
+	await expect(page.locator('.cm-activeLine')).toHaveText('@container (width < 320px) {');
+});
+
 test('a frame whose bands are not the Measure’s says so', async ({ page }) => {
 	const handset = page.locator('.words', { hasText: 'Handset' });
 	await expect(

@@ -106,6 +106,18 @@ test('unsaved text is there again after a reload, a closed tab and a killed serv
 	await expect(other.locator('.cm-activeLine')).toHaveText(/\/\* while away \*\//);
 });
 
+test('a draft is kept within a second, however fast the typing goes on', async ({ page, empty }) => {
+	const site = await bring(empty, SITE);
+	await openBench(page, empty, site);
+	await page.locator('.cm-content').click();
+	let kept = '';
+	page.on('request', (request) => {
+		if (request.url().endsWith('/drafts')) kept ||= request.postData() ?? '';
+	});
+	for (let i = 0; i < 100 && kept === ''; i++) await page.keyboard.type('x');
+	expect(JSON.parse(kept)).toMatchObject({ path: 'a.css', text: expect.stringContaining('x') });
+});
+
 test('two tabs: a stale save overwrites nothing, and both texts survive', async ({
 	page,
 	empty,

@@ -14,8 +14,8 @@ const DELAY = 300;
 const RETRY = 2000;
 
 /**
- * Keeps what is unsaved in this tab on the server: each changed text is sent soon after its change, one
- * request at a time, and again until it has arrived. `tell` hears why drafts are not kept, or null.
+ * Keeps what is unsaved in this tab on the server: each changed text is sent soon after its first change,
+ * however fast the typing goes on, one request at a time, and again until it has arrived. `tell` hears why drafts are not kept, or null.
  */
 export function draftKeeper(site: number, tab: string, tell: (trouble: string | null) => void) {
 	const waiting = new Map<string, Changed>();
@@ -24,12 +24,16 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 	let sending: Promise<void> | undefined;
 
 	function wind(delay: number): void {
+		timer ??= setTimeout(() => void send(), delay);
+	}
+
+	function unwind(): void {
 		clearTimeout(timer);
-		timer = setTimeout(() => void send(), delay);
+		timer = undefined;
 	}
 
 	function send(): Promise<void> {
-		clearTimeout(timer);
+		unwind();
 		return (sending ??= sendAll().finally(() => {
 			sending = undefined;
 			if (waiting.size > 0) wind(RETRY);
@@ -73,7 +77,7 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 		},
 		/** Resolves when nothing is under way, with nothing waiting to be sent. */
 		async quiet(): Promise<void> {
-			clearTimeout(timer);
+			unwind();
 			waiting.clear();
 			await sending;
 			waiting.clear();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
-	import { jump, type MediaSite } from '$lib/core/media/index.ts';
+	import { jump } from '$lib/core/media/index.ts';
 	import { PLAIN } from '$lib/core/vantage.ts';
 	import { carriage, RANGE } from '$lib/state/carriage.svelte.ts';
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
@@ -10,6 +10,7 @@
 	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
+	import type { Place } from '$lib/ui/measure/places.ts';
 	import Splitter from '$lib/ui/Splitter.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Frames from './Frames.svelte';
@@ -36,14 +37,12 @@
 	let tableHeight = $state(500);
 	const room = $derived({ width: tableWidth, height: tableHeight });
 	const chorus = $derived(site.vantages.filter((vantage) => vantage.chorus).map(({ fields }) => fields));
-	const frames = $derived(
-		layFrames(
-			room,
-			leadViewport(room, carriage.width),
-			chorus.map(({ name, width, height, density }) => ({ name, viewport: { width, height, density } }))
-		)
+	const small = $derived(
+		chorus.map(({ name, width, height, density }) => ({ name, viewport: { width, height, density } }))
 	);
-	const lead = $derived({ ...PLAIN, name: 'Carriage', ...leadViewport(room, carriage.width) });
+	const viewport = $derived(leadViewport(room, carriage.width, small));
+	const frames = $derived(layFrames(room, viewport, small));
+	const lead = $derived({ ...PLAIN, name: 'Carriage', ...viewport });
 	const bands = $derived(page.bands(lead));
 	let goto = $state.raw<{ path: string; offset: number } | null>(null);
 
@@ -62,14 +61,14 @@
 		}))
 	);
 
-	const placeOf = (cause: MediaSite): string => {
-		const text = page.sources.text(cause.file) ?? '';
-		return `${cause.file.replace(/^.*\//, '')}:${placeAt(lineStarts(text), cause.span.start).line}`;
+	const placeOf = (place: Place): string => {
+		const text = page.sources.text(place.file) ?? '';
+		return `${place.file.replace(/^.*\//, '')}:${placeAt(lineStarts(text), place.span.start).line}`;
 	};
 
-	function show(cause: MediaSite): void {
-		onfile(cause.file);
-		goto = { path: cause.file, offset: cause.span.start };
+	function show(place: Place): void {
+		onfile(place.file);
+		goto = { path: place.file, offset: place.span.start };
 	}
 
 	let stages = $state.raw<Stages | null>(null);
@@ -118,14 +117,15 @@
 
 <Measure
 	{bands}
+	others={page.conditions.others}
 	width={carriage.width}
 	range={RANGE}
 	vantages={site.vantages.map(({ fields }) => fields)}
 	onwidth={(width) => (carriage.width = width)}
-	oncause={show}
+	onplace={show}
 	{placeOf}
 />
-<main style:grid-template-columns="minmax(0, 1fr) 1px {panel}px">
+<main style:grid-template-columns="minmax(0, 1fr) 1px min({panel}px, 46%)">
 	<section class="frames" aria-label="Frames" bind:clientWidth={tableWidth} bind:clientHeight={tableHeight}>
 		<div class="table" {@attach table}></div>
 		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}

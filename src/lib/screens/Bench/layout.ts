@@ -5,6 +5,11 @@ export interface Room {
 	readonly height: number;
 }
 
+export interface Small {
+	readonly name: string;
+	readonly viewport: Viewport;
+}
+
 export interface Laid extends Placement {
 	/** Size as drawn, px of the screen. */
 	readonly drawnWidth: number;
@@ -17,8 +22,9 @@ const SIDE = 28;
 const TOP = 20;
 const LABEL = 34;
 const GAP = 30;
-/** The least room for a chorus frame and its words. */
-const SLOT = 140;
+/** The least room for a chorus frame and its words, and the least height it is drawn at. */
+const SLOT = 122;
+const LEAST = 72;
 
 const laid = (frame: string, left: number, top: number, scale: number, viewport: Viewport): Laid => ({
 	frame,
@@ -30,41 +36,34 @@ const laid = (frame: string, left: number, top: number, scale: number, viewport:
 	drawnHeight: viewport.height * scale
 });
 
-/** The drawn height of the chorus in a room, px. */
-const chorusHeight = (room: Room): number => Math.max(96, Math.min(240, room.height * 0.27));
+const wide = (room: Room): number => Math.max(100, room.width - LEFT - SIDE);
+
+const slot = (row: number, { viewport }: Small): number =>
+	Math.max(SLOT, (row / viewport.height) * viewport.width);
+
+/** The height at which the chorus is drawn: a quarter of the room or so, less where it would not fit in a row. */
+function rowHeight(room: Room, chorus: readonly Small[]): number {
+	const gaps = GAP * Math.max(0, chorus.length - 1);
+	for (let row = Math.max(LEAST, Math.min(240, room.height * 0.27)); row > LEAST; row -= 2) {
+		if (chorus.reduce((sum, one) => sum + slot(row, one), gaps) <= wide(room)) return row;
+	}
+	return LEAST;
+}
 
 /** The viewport of the lead: the carriage's width, and as high as its place allows at the scale of its width. */
-export function leadViewport(room: Room, width: number): Viewport {
-	const high = Math.max(120, room.height - TOP - LABEL - chorusHeight(room) - LABEL);
-	const scale = Math.min(1, Math.max(100, room.width - LEFT - SIDE) / width);
-	return { width, height: Math.round(high / scale), density: 1 };
+export function leadViewport(room: Room, width: number, chorus: readonly Small[]): Viewport {
+	const high = Math.max(120, room.height - TOP - LABEL - rowHeight(room, chorus) - LABEL);
+	return { width, height: Math.round(high / Math.min(1, wide(room) / width)), density: 1 };
 }
 
 /** Lead above, chorus below, each at the true size of its viewport, drawn smaller where it must be. */
-export function layFrames(
-	room: Room,
-	lead: Viewport,
-	chorus: readonly { readonly name: string; readonly viewport: Viewport }[]
-): Laid[] {
-	const wide = Math.max(100, room.width - LEFT - SIDE);
-	const frames = [laid('lead', LEFT, TOP, Math.min(1, wide / lead.width), lead)];
-	const row = chorusHeight(room);
-	const widths = chorus.map(({ viewport }) => (row / viewport.height) * viewport.width);
-	const spare = wide - GAP * Math.max(0, chorus.length - 1);
-	const shrink = Math.min(
-		1,
-		spare /
-			Math.max(
-				1,
-				widths.reduce((sum, one) => sum + Math.max(SLOT, one), 0)
-			)
-	);
+export function layFrames(room: Room, lead: Viewport, chorus: readonly Small[]): Laid[] {
+	const row = rowHeight(room, chorus);
+	const frames = [laid('lead', LEFT, TOP, Math.min(1, wide(room) / lead.width), lead)];
 	let left = LEFT;
-	const top = room.height - LABEL - row;
-	for (const { name, viewport } of chorus) {
-		const scale = Math.min(1, (row / viewport.height) * shrink);
-		frames.push(laid(name, left, top, scale, viewport));
-		left += Math.max(SLOT, viewport.width * scale) + GAP;
+	for (const one of chorus) {
+		frames.push(laid(one.name, left, room.height - LABEL - row, row / one.viewport.height, one.viewport));
+		left += slot(row, one) + GAP;
 	}
 	return frames;
 }

@@ -1,16 +1,16 @@
 <script lang="ts">
 	import { printRational } from '$lib/core/interval/index.ts';
-	import type { MediaSite, Threshold } from '$lib/core/media/index.ts';
+	import type { Threshold } from '$lib/core/media/index.ts';
+	import PlaceList from './PlaceList.svelte';
+	import type { Places } from './places.ts';
 
-	interface Props {
+	interface Props extends Places {
 		thresholds: readonly Threshold[];
-		oncause: (cause: MediaSite) => void;
-		placeOf: (cause: MediaSite) => string;
 		/** To which side the card hangs, where there is no room for it in the middle. */
 		shift: 'none' | 'left' | 'right';
 	}
 
-	let { thresholds, oncause, placeOf, shift }: Props = $props();
+	let { thresholds, placeOf, onplace, shift }: Props = $props();
 </script>
 
 <div class="card {shift}">
@@ -19,15 +19,7 @@
 			{printRational(cut.at)}
 			<small>{cut.after ? 'the width itself is still below' : 'the width itself is already above'}</small>
 		</h2>
-		<ul>
-			{#each causes as cause (`${cause.file}:${cause.span.start}`)}
-				<li>
-					<button type="button" onclick={() => oncause(cause)}>
-						<code>{cause.text}</code> <span>{placeOf(cause)}</span>
-					</button>
-				</li>
-			{/each}
-		</ul>
+		<PlaceList stated={causes} {placeOf} {onplace} />
 	{/each}
 </div>
 
@@ -36,7 +28,6 @@
 		position: absolute;
 		top: 100%;
 		left: 50%;
-		z-index: 20;
 		width: max-content;
 		max-width: 460px;
 		max-height: 360px;
@@ -63,39 +54,12 @@
 		font: 600 14px/1.3 var(--mono);
 	}
 
-	ul + h2 {
+	h2:not(:first-child) {
 		margin-top: 8px;
 	}
 
 	small {
 		color: var(--ink-2);
 		font: 13px/1.3 var(--text);
-	}
-
-	li button {
-		display: flex;
-		gap: 12px;
-		justify-content: space-between;
-		width: 100%;
-		min-height: 24px;
-		padding: 2px 0;
-		border: 0;
-		background: none;
-		text-align: left;
-		cursor: pointer;
-	}
-
-	li button:hover {
-		background: var(--tint);
-	}
-
-	code {
-		font: 13px/1.4 var(--mono);
-	}
-
-	span {
-		color: var(--blue);
-		font: 13px/1.4 var(--mono);
-		white-space: nowrap;
 	}
 </style>

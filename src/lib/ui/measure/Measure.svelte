@@ -1,36 +1,31 @@
 <script lang="ts">
 	import { scaleLog } from 'd3-scale';
-	import { printInterval, printRational, toNumber } from '$lib/core/interval/index.ts';
-	import { bandAt, wholePixels, type Bands, type MediaSite, type Threshold } from '$lib/core/media/index.ts';
+	import { printInterval, toNumber } from '$lib/core/interval/index.ts';
+	import { bandAt, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
 	import Carriage from './Carriage.svelte';
-	import Causes from './Causes.svelte';
-	import { clusters } from './ticks.ts';
+	import Numbers from './Numbers.svelte';
+	import Others from './Others.svelte';
+	import type { Places, Stated } from './places.ts';
+	import { clusters, fitWords } from './ticks.ts';
 
-	interface Props {
+	interface Props extends Places {
 		bands: Bands;
+		/** Conditions that are no thresholds of viewport width. */
+		others: readonly (Stated & { readonly kind: string })[];
 		/** Where the carriage stands, CSS px. */
 		width: number;
 		range: readonly [number, number];
 		vantages: readonly { name: string; width: number }[];
 		onwidth: (width: number) => void;
-		/** The person wants to see the place that causes a threshold. */
-		oncause: (cause: MediaSite) => void;
-		placeOf: (cause: MediaSite) => string;
 	}
 
-	let { bands, width, range, vantages, onwidth, oncause, placeOf }: Props = $props();
+	let { bands, others, width, range, vantages, onwidth, onplace, placeOf }: Props = $props();
 
 	let room = $state(0);
 	const scale = $derived(scaleLog([range[0], range[1]], [0, room]));
 	const x = (at: number): number => scale(Math.min(range[1], Math.max(range[0], at)));
 	const at = (threshold: Threshold): number => toNumber(threshold.cut.at);
 	const seen = $derived(bands.thresholds.filter((one) => at(one) > range[0] && at(one) < range[1]));
-	const groups = $derived(
-		clusters(
-			seen.map((of) => ({ at: x(at(of)), of })),
-			30
-		)
-	);
 	const stretches = $derived(
 		bands.bands.flatMap((band) => {
 			const from = Math.max(range[0], toNumber(band.interval.lo));
@@ -48,49 +43,11 @@
 		)
 	);
 	const here = $derived(bandAt(bands.bands, width));
-	let open = $state<number | null>(null);
-
-	/** What the numbers of a group are, without repeating one that stands there with both sides. */
-	const numbers = (group: (typeof groups)[number]): string => {
-		const texts = [...new Set(group.map(({ of }) => printRational(of.cut.at)))];
-		return texts.length <= 2 ? texts.join(' | ') : `${texts[0]} … ${texts.at(-1)}`;
-	};
 </script>
 
 <section class="measure" aria-label="The Measure: viewport widths">
 	<div class="numbers">
-		{#each groups as group, i (i)}
-			{@const middle = ((group[0]?.at ?? 0) + (group.at(-1)?.at ?? 0)) / 2}
-			<div
-				class="number"
-				style:left="{middle}px"
-				role="presentation"
-				onpointerenter={() => (open = i)}
-				onpointerleave={() => (open = null)}
-				onfocusin={() => (open = i)}
-				onfocusout={(event) => {
-					if (!event.currentTarget.contains(event.relatedTarget as Node | null)) open = null;
-				}}
-			>
-				<button
-					type="button"
-					aria-expanded={open === i}
-					aria-label="Threshold {numbers(group)}"
-					onclick={() => {
-						const cause = group[0]?.of.causes[0];
-						if (cause) oncause(cause);
-					}}>{numbers(group)}</button
-				>
-				{#if open === i}
-					<Causes
-						thresholds={group.map(({ of }) => of)}
-						{oncause}
-						{placeOf}
-						shift={middle < 150 ? 'right' : middle > room - 220 ? 'left' : 'none'}
-					/>
-				{/if}
-			</div>
-		{/each}
+		<Numbers marks={seen.map((of) => ({ at: x(at(of)), of }))} {room} {placeOf} {onplace} />
 		<p class="axis">the Measure: viewport width, px</p>
 	</div>
 	<div class="bar" bind:clientWidth={room}>
@@ -116,18 +73,22 @@
 		<Carriage {width} {range} at={x(width)} toWidth={(px) => scale.invert(px)} band={here} {onwidth} />
 	</div>
 	<div class="marks">
-		{#each vantages as vantage (vantage.name)}
+		{#each fitWords(vantages.map( (one) => ({ name: one.name, figure: String(one.width), at: x(one.width) }) )) as { mark, words } (mark.name)}
 			<button
 				type="button"
 				class="vantage"
-				style:left="{x(vantage.width)}px"
-				onclick={() => onwidth(vantage.width)}
+				style:left="{mark.at}px"
+				title="{mark.name}, {mark.figure} px"
+				aria-label="{mark.name} {mark.figure}"
+				onclick={() => onwidth(Number(mark.figure))}
 			>
-				{vantage.name} <span>{vantage.width}</span>
+				{#if words !== 'none'}{mark.name}{/if}
+				{#if words === 'whole'}<span>{mark.figure}</span>{/if}
 			</button>
 		{/each}
 	</div>
 	<div class="words">
+		<Others {others} {placeOf} {onplace} />
 		{#each slivers as group, i (i)}
 			<p style:left="{group[0]?.at}px">
 				{#each group as { at: place, of } (of.letter)}
@@ -153,28 +114,6 @@
 	.numbers {
 		position: relative;
 		height: 24px;
-	}
-
-	.number {
-		position: absolute;
-		z-index: 4;
-		bottom: 0;
-		translate: -50% 0;
-	}
-
-	.number button {
-		min-width: 24px;
-		height: 24px;
-		padding: 0 4px;
-		border: 0;
-		background: none;
-		font: 600 13px/1 var(--mono);
-		white-space: nowrap;
-		cursor: pointer;
-	}
-
-	.number button:hover {
-		text-decoration: underline;
 	}
 
 	.axis {
@@ -257,6 +196,7 @@
 	.vantage {
 		position: absolute;
 		top: 0;
+		min-width: 24px;
 		height: 24px;
 		padding: 0 4px;
 		translate: -50% 0;

@@ -1,0 +1,43 @@
+/** `npm run screenshots`: one picture of each main view at 1280 × 800, from the demo, into docs/screenshots. */
+import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { LAUNCH } from '../tests/launch.ts';
+import { Server } from '../tests/server.ts';
+
+const folder = join(import.meta.dirname, '..', 'docs', 'screenshots');
+const data = await mkdtemp(join(tmpdir(), 'vantaggio-shots-'));
+const server = new Server(data);
+await mkdir(folder, { recursive: true });
+await server.start();
+const browser = await chromium.launch(LAUNCH);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+const painted = () =>
+	page
+		.waitForFunction(() => performance.getEntriesByName('vantaggio: frames painted').length > 0)
+		.then(() => page.waitForTimeout(1500));
+const shot = (name: string) => page.screenshot({ path: join(folder, `${name}.png`) });
+
+await page.goto(server.url);
+await page.getByRole('button', { name: 'Open the demo' }).waitFor();
+await shot('first-visit');
+await page.getByRole('button', { name: 'Open the demo' }).click();
+await painted();
+await shot('bench');
+await page.getByRole('button', { name: 'Threshold 599 | 600' }).hover();
+await page.waitForTimeout(200);
+await shot('bench-threshold');
+await page.goto(`${server.url}/site/1/site`);
+await page.getByRole('heading', { name: 'Pictures' }).waitFor();
+await page.waitForTimeout(500);
+await shot('site');
+await page.emulateMedia({ colorScheme: 'dark' });
+await page.goto(`${server.url}/site/1/bench?page=island.html&file=css/layout.css`);
+await painted();
+await shot('bench-night');
+
+await browser.close();
+await server.kill();
+await rm(data, { recursive: true, force: true });

@@ -1,0 +1,48 @@
+<script lang="ts">
+	import PlaceList from './PlaceList.svelte';
+	import type { Places, Stated } from './places.ts';
+
+	interface Props extends Places {
+		/** Conditions that are no thresholds of viewport width. */
+		others: readonly (Stated & { readonly kind: string })[];
+	}
+
+	let { others, placeOf, onplace }: Props = $props();
+
+	const stated = $derived(others.map((one) => ({ ...one, text: `@${one.kind} ${one.text}` })));
+</script>
+
+{#if others.length > 0}
+	<details>
+		<summary>{others.length} {others.length === 1 ? 'condition' : 'conditions'} not of width</summary>
+		<div><PlaceList {stated} {placeOf} {onplace} /></div>
+	</details>
+{/if}
+
+<style>
+	details {
+		position: absolute;
+		right: 0;
+		color: var(--ink-2);
+		font-size: 13px;
+	}
+
+	summary {
+		min-height: 24px;
+		text-align: right;
+		cursor: pointer;
+	}
+
+	div {
+		position: absolute;
+		right: 0;
+		z-index: 6;
+		width: max-content;
+		max-width: 460px;
+		max-height: 360px;
+		padding: 8px 12px;
+		border: 1px solid var(--ink);
+		background: var(--sheet);
+		overflow: auto;
+	}
+</style>

@@ -1,0 +1,49 @@
+<script lang="ts">
+	import type { Places, Stated } from './places.ts';
+
+	interface Props extends Places {
+		stated: readonly Stated[];
+	}
+
+	let { stated, placeOf, onplace }: Props = $props();
+</script>
+
+<ul>
+	{#each stated as one (`${one.file}:${one.span.start}`)}
+		<li>
+			<button type="button" onclick={() => onplace(one)}>
+				<code>{one.text}</code> <span>{placeOf(one)}</span>
+			</button>
+		</li>
+	{/each}
+</ul>
+
+<style>
+	button {
+		display: flex;
+		gap: 12px;
+		justify-content: space-between;
+		width: 100%;
+		min-height: 24px;
+		padding: 2px 0;
+		border: 0;
+		background: none;
+		text-align: left;
+		cursor: pointer;
+	}
+
+	button:hover {
+		background: var(--tint);
+	}
+
+	code {
+		color: var(--ink);
+		font: 13px/1.4 var(--mono);
+	}
+
+	span {
+		color: var(--blue);
+		font: 13px/1.4 var(--mono);
+		white-space: nowrap;
+	}
+</style>

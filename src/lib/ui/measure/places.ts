@@ -1,0 +1,15 @@
+import type { MediaSite } from '$lib/core/media/index.ts';
+
+/** A place in the sources. */
+export type Place = Pick<MediaSite, 'file' | 'span'>;
+
+/** A condition where it stands. */
+export interface Stated extends Place {
+	readonly text: string;
+}
+
+/** How places are named and gone to. */
+export interface Places {
+	readonly placeOf: (place: Place) => string;
+	readonly onplace: (place: Place) => void;
+}
