@@ -69,7 +69,14 @@ function newest(path) {
 const STAMP = join(root, 'build', 'stamp');
 
 function build() {
-	const sources = ['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.stage.config.ts'];
+	const sources = [
+		'src',
+		'static',
+		'package-lock.json',
+		'svelte.config.js',
+		'vite.config.ts',
+		'vite.stage.config.ts'
+	];
 	const latest = Math.max(...sources.map((name) => newest(join(root, name))));
 	if (existsSync(STAMP) && statSync(STAMP).mtimeMs > latest) return;
 	must('The build of the application', 'vite', ['build', '--logLevel', 'warn']);
