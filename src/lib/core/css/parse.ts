@@ -1,18 +1,8 @@
-import { lineStarts, placeAt } from '../text/lines.ts';
-import type { AtRule, Block, Comment, Declaration, Note, Rule, Sheet, Span } from './node.ts';
 import { closingOf } from './closing.ts';
-import {
-	isClosedComment,
-	isClosedString,
-	isSpace,
-	next,
-	skipSpace,
-	T,
-	textOf,
-	tokensOf,
-	unescapeCss,
-	type Tokens
-} from './tokens.ts';
+import type { AtRule, Block, Comment, Declaration, Rule, Sheet, Span } from './node.ts';
+import { sourceOf, type Source } from './source.ts';
+import { isSpace, next, skipSpace, T, textOf, tokensOf, unescapeCss, type Tokens } from './tokens.ts';
+import { noteUnclosed } from './unclosed.ts';
 
 type Mutable<X> = { -readonly [K in keyof X]: X[K] };
 
@@ -50,19 +40,20 @@ export function parseSheet(source: string): Sheet {
 		notes: [],
 		closing: ''
 	};
-	const parser = new Parser(tokens);
+	const places = sourceOf(tokens);
+	const parser = new Parser(tokens, places);
 	parser.contents(sheet, 0, tokens.count);
-	parser.noteUnclosed();
-	sheet.notes = parser.notes.sort((a, b) => a.span.start - b.span.start);
+	noteUnclosed(tokens, places);
+	sheet.notes = places.notes.sort((a, b) => a.span.start - b.span.start);
 	sheet.closing = closingOf(tokens);
 	return sheet;
 }
 
 class Parser {
-	readonly notes: Note[] = [];
-	private starts: number[] | undefined;
-
-	constructor(private readonly tokens: Tokens) {}
+	constructor(
+		private readonly tokens: Tokens,
+		private readonly source: Source
+	) {}
 
 	/** Reads the nodes between two tokens into a block (CSS Syntax 3 §5.5.4, "consume a block's contents"). */
 	contents(block: Block, from: number, to: number): void {
@@ -79,7 +70,7 @@ class Parser {
 	}
 
 	private comment(block: Block, i: number): number {
-		const node: Comment = { kind: 'comment', span: this.span(i, i + 1), parent: block };
+		const node: Comment = { kind: 'comment', span: this.source.span(i, i + 1), parent: block };
 		block.children.push(node);
 		return i + 1;
 	}
@@ -95,11 +86,11 @@ class Parser {
 		const close = opens ? (tokens.close[at] as number) : at;
 		const node: Mutable<AtRule> = {
 			kind: 'at-rule',
-			span: this.span(i, opens ? close + 1 : at),
+			span: this.source.span(i, opens ? close + 1 : at),
 			parent: block,
 			name,
-			prelude: this.trimmed(i + 1, at),
-			block: opens ? this.span(at, close + 1) : null,
+			prelude: this.source.trimmed(i + 1, at),
+			block: opens ? this.source.span(at, close + 1) : null,
 			children: [],
 			opaque: opens && !READ.has(name)
 		};
@@ -136,19 +127,22 @@ class Parser {
 		const flag = this.flag(first, last);
 		const node: Declaration = {
 			kind: 'declaration',
-			span: { start: this.start(i), end: last < first ? this.start(colon + 1) : this.start(last + 1) },
+			span: {
+				start: this.source.start(i),
+				end: last < first ? this.source.start(colon + 1) : this.source.start(last + 1)
+			},
 			parent: block,
 			property: custom ? written : written.toLowerCase(),
-			name: this.span(i, i + 1),
-			value: this.trimmed(first, flag === -1 ? last + 1 : flag),
+			name: this.source.span(i, i + 1),
+			value: this.source.trimmed(first, flag === -1 ? last + 1 : flag),
 			important: flag !== -1
 		};
 		if (bad === -1 && secondColon !== -1 && !custom) this.noteMissingSemicolon(first, secondColon, node);
 		if (!this.declarationsStand(block)) {
-			this.note(
+			this.source.note(
 				'declaration-outside-rule',
 				node.span,
-				() => `\`${this.slice(node.span, 40)}\` stands outside any rule, so it has no effect.`
+				`\`${this.source.quote(node.span)}\` stands outside any rule, so it has no effect.`
 			);
 		}
 		block.children.push(node);
@@ -196,99 +190,49 @@ class Parser {
 		const close = tokens.close[at] as number;
 		const node: Rule = {
 			kind: 'rule',
-			span: this.span(i, close + 1),
+			span: this.source.span(i, close + 1),
 			parent: block,
-			prelude: this.trimmed(i, at),
-			block: this.span(at, close + 1),
+			prelude: this.source.trimmed(i, at),
+			block: this.source.span(at, close + 1),
 			children: []
 		};
 		if (brace !== -1) {
-			this.note('stray-brace', this.span(brace, brace + 1), () => {
-				const rest = this.slice(this.trimmed(brace + 1, at), 40);
-				return `The \`}\` at line ${this.line(brace)} closes nothing; browsers drop the rule after it${rest ? `, \`${rest}\`` : ''}.`;
-			});
+			const rest = this.source.quote(this.source.trimmed(brace + 1, at));
+			this.source.note(
+				'stray-brace',
+				this.source.span(brace, brace + 1),
+				`The \`}\` at line ${this.source.line(brace)} closes nothing; browsers drop the rule after it${rest ? `, \`${rest}\`` : ''}.`
+			);
 		} else if (semicolon !== -1) {
-			this.note('declaration-outside-rule', this.span(i, semicolon + 1), () => {
-				const rest = this.slice(this.trimmed(semicolon + 1, at), 40);
-				return `\`${this.slice(this.span(i, semicolon), 40)}\` stands outside any rule; browsers drop it together with the rule after it, \`${rest}\`.`;
-			});
+			const rest = this.source.quote(this.source.trimmed(semicolon + 1, at));
+			this.source.note(
+				'declaration-outside-rule',
+				this.source.span(i, semicolon + 1),
+				`\`${this.source.quote(this.source.span(i, semicolon))}\` stands outside any rule; browsers drop it together with the rule after it, \`${rest}\`.`
+			);
 		}
 		block.children.push(node);
 		this.contents(node, at + 1, Math.min(close, tokens.count));
 		return close + 1;
 	}
 
-	/** Notes what is never closed: blocks, brackets, strings, comments and addresses. */
-	noteUnclosed(): void {
-		const { tokens } = this;
-		const { types, close, count } = tokens;
-		for (let i = 0; i < count; i++) {
-			const type = types[i];
-			if (close[i] === count && type === T.LeftCurly) {
-				this.note('unclosed-block', this.span(i, i + 1), () => {
-					const owner = this.ownerOf(i);
-					return `The \`{\` at line ${this.line(i)} is never closed; everything after it belongs to ${owner ? `\`${owner}\`` : 'its block'}.`;
-				});
-			} else if (close[i] === count && close[i] !== 0) {
-				this.note(
-					'unclosed-bracket',
-					this.span(i, i + 1),
-					() =>
-						`The \`${textOf(tokens, i)}\` at line ${this.line(i)} is never closed; everything after it is taken as part of it.`
-				);
-			}
-			if (type === T.BadString) {
-				this.note(
-					'unclosed-string',
-					this.span(i, i + 1),
-					() =>
-						`The string that begins at line ${this.line(i)} is not closed on its line; browsers drop the declaration it stands in.`
-				);
-			} else if (type === T.BadUrl) {
-				this.note(
-					'unclosed-url',
-					this.span(i, i + 1),
-					() =>
-						`The address at line ${this.line(i)} holds a character that wants quotes; browsers drop the declaration it stands in.`
-				);
-			}
-		}
-		const last = count - 1;
-		if (last < 0) return;
-		const text = textOf(tokens, last);
-		if (types[last] === T.Comment && !isClosedComment(text)) {
-			this.note(
-				'unclosed-comment',
-				this.span(last, count),
-				() =>
-					`The comment that begins at line ${this.line(last)} is never closed; everything after it is comment.`
-			);
-		} else if (types[last] === T.String && !isClosedString(text)) {
-			this.note(
-				'unclosed-string',
-				this.span(last, count),
-				() => `The string that begins at line ${this.line(last)} is never closed.`
-			);
-		}
-	}
-
 	private noteNoBlock(nested: boolean, from: number, to: number): void {
-		const span = this.trimmed(from, to);
+		const span = this.source.trimmed(from, to);
 		if (span.start === span.end) return;
 		const brace = this.tokens.types[from] === T.RightCurly;
 		if (brace) {
-			this.note(
+			this.source.note(
 				'stray-brace',
-				this.span(from, from + 1),
-				() => `The \`}\` at line ${this.line(from)} closes nothing.`
+				this.source.span(from, from + 1),
+				`The \`}\` at line ${this.source.line(from)} closes nothing.`
 			);
 		} else if (nested) {
-			this.dropped(span, this.slice(span, 40), 'is no declaration: a property, a `:` and a value');
+			this.dropped(span, this.source.quote(span), 'is no declaration: a property, a `:` and a value');
 		} else {
-			this.note(
+			this.source.note(
 				'no-block',
 				span,
-				() => `\`${this.slice(span, 40)}\` at line ${this.line(from)} has no block; browsers drop it.`
+				`\`${this.source.quote(span)}\` at line ${this.source.line(from)} has no block; browsers drop it.`
 			);
 		}
 	}
@@ -300,69 +244,18 @@ class Parser {
 		if (name <= first || tokens.types[name] !== T.Ident) return;
 		const gap = name - 1;
 		if (tokens.types[gap] !== T.WhiteSpace || !textOf(tokens, gap).includes('\n')) return;
-		this.note(
+		this.source.note(
 			'missing-semicolon',
-			{ start: node.span.start, end: this.start(gap) },
-			() =>
-				`A \`;\` is missing at the end of line ${this.line(gap)}; browsers drop \`${node.property}\` and \`${textOf(tokens, name)}\` both.`
+			{ start: node.span.start, end: this.source.start(gap) },
+			`A \`;\` is missing at the end of line ${this.source.line(gap)}; browsers drop \`${node.property}\` and \`${textOf(tokens, name)}\` both.`
 		);
 	}
 
 	private dropped(span: Span, what: string, why: string): void {
-		this.note(
+		this.source.note(
 			'not-a-declaration',
 			span,
-			() => `\`${what}\` at line ${this.lineAt(span.start)} ${why}; browsers drop it.`
+			`\`${what}\` at line ${this.source.lineAt(span.start)} ${why}; browsers drop it.`
 		);
-	}
-
-	/** The selector or at-rule before an opening brace, shortened. */
-	private ownerOf(brace: number): string {
-		const { tokens } = this;
-		let from = brace;
-		while (from > 0) {
-			const type = tokens.types[from - 1];
-			if (type === T.Semicolon || type === T.LeftCurly || type === T.RightCurly || type === T.Comment) break;
-			from--;
-		}
-		return this.slice(this.trimmed(from, brace), 40);
-	}
-
-	private note(kind: Note['kind'], span: Span, sentence: () => string): void {
-		this.notes.push({ kind, span, sentence: sentence() });
-	}
-
-	private slice(span: Span, most: number): string {
-		const text = this.tokens.source
-			.slice(span.start, Math.min(span.end, span.start + 4 * most))
-			.replace(/\s+/g, ' ');
-		return text.length > most ? `${text.slice(0, most - 1)}…` : text;
-	}
-
-	private lineAt(offset: number): number {
-		this.starts ??= lineStarts(this.tokens.source);
-		return placeAt(this.starts, offset).line;
-	}
-
-	private line(token: number): number {
-		return this.lineAt(this.start(token));
-	}
-
-	private start(token: number): number {
-		return this.tokens.starts[Math.min(token, this.tokens.count)] as number;
-	}
-
-	private span(from: number, to: number): Span {
-		return { start: this.start(from), end: this.start(to) };
-	}
-
-	/** The span of tokens `from` to `to` without the white space at both ends. */
-	private trimmed(from: number, to: number): Span {
-		const { types } = this.tokens;
-		let a = from;
-		let b = Math.min(to, this.tokens.count);
-		while (a < b && types[a] === T.WhiteSpace) a++;
-		while (b > a && types[b - 1] === T.WhiteSpace) b--;
-		return this.span(a, b);
 	}
 }
