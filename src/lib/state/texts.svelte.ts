@@ -13,6 +13,7 @@ export class FileText {
 	readonly text = $derived(this.state.doc.toString());
 	readonly dirty = $derived(this.text !== this.saved);
 	readonly #changed: (file: FileText) => void;
+	#opened = false;
 
 	constructor({ path, kind, hash, text }: FileRecord, changed: (file: FileText) => void) {
 		this.path = path;
@@ -20,7 +21,15 @@ export class FileText {
 		this.saved = text ?? '';
 		this.base = hash;
 		this.#changed = changed;
-		this.state = EditorState.create({ doc: this.saved, extensions: editorExtensions(this.kind) });
+		this.state = EditorState.create({ doc: this.saved });
+	}
+
+	/** Gives the text what an editor needs, once it is to be shown: a site may have thousands of texts. */
+	open(): void {
+		if (this.#opened) return;
+		this.#opened = true;
+		const { doc, selection } = this.state;
+		this.state = EditorState.create({ doc, selection, extensions: editorExtensions(this.kind) });
 	}
 
 	/** Takes over a state that a transaction led to. */

@@ -87,17 +87,17 @@ const LINE_ENDS = ['\n', '\r\n', '\r'] as const;
 /** A file's bytes as text. */
 export function decodeText(bytes: Uint8Array, codec: Codec): DecodedText {
 	const encoding = encodingOf(bytes, codec);
-	const { bom, lines } = split(bytes, encoding);
+	const bom = bomOf(bytes)?.length ?? 0;
+	const whole = codec.decode(bytes.subarray(bom), encoding);
 	const counts = new Map<string, number>();
-	const bodies = lines.map(({ body, end }) => {
-		const name = codec.decode(end, encoding);
-		counts.set(name, (counts.get(name) ?? 0) + 1);
-		return codec.decode(body, encoding);
+	const text = whole.replace(/\r\n?|\n/g, (end) => {
+		counts.set(end, (counts.get(end) ?? 0) + 1);
+		return '\n';
 	});
-	const lineEnd = LINE_ENDS.reduce((best, name) =>
-		(counts.get(name) ?? 0) > (counts.get(best) ?? 0) ? name : best
+	const lineEnd = LINE_ENDS.reduce((best, end) =>
+		(counts.get(end) ?? 0) > (counts.get(best) ?? 0) ? end : best
 	);
-	return { text: bodies.join('\n'), encoding, bom: bom.length > 0, lineEnd };
+	return { text, encoding, bom: bom > 0, lineEnd };
 }
 
 /** Runs of lines that two texts share: `count` lines from `before` in the one and from `after` in the other. */

@@ -19,6 +19,11 @@
 	let shown: FileText | undefined;
 	const scrolls = new Map<string, StateEffect<unknown>>();
 
+	$effect.pre(() => {
+		const opened = file;
+		untrack(() => opened.open());
+	});
+
 	$effect(() => {
 		// From a state of ours from the start: the styles carry the nonce that it names.
 		view = new EditorView({

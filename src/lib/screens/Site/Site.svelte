@@ -58,7 +58,6 @@
 <main>
 	<div class="columns">
 		<section>
-			<PageTable {inventory} {benchOf} />
 			<h2>Missing</h2>
 			{#if wanted.length === 0 && pagesAway.length === 0}
 				<p class="fine">✓ Everything that pages and sheets ask for is here.</p>
@@ -92,6 +91,7 @@
 					{#each refused as { path, reason } (path)}<li><code>{path}</code> <span>{reason}</span></li>{/each}
 				</ul>
 			{/if}
+			<PageTable {inventory} {benchOf} />
 			<Older {site} />
 		</section>
 
@@ -173,7 +173,8 @@
 		font-size: 18px;
 	}
 
-	h2:not(:first-child) {
+	h2:not(:first-child),
+	section :global(h2:not(:first-child)) {
 		margin-top: 22px;
 	}
 
