@@ -1,9 +1,15 @@
 import type { Handle } from '@sveltejs/kit';
+import { join } from 'node:path';
 import pino from 'pino';
+import { dataFolder } from '$lib/server/database.ts';
 import { optionsFrom } from '$lib/server/front/front.ts';
 import { Problem, problemReply } from '$lib/server/problem.ts';
 
-const log = pino({ level: process.env.VANTAGGIO_LOG ?? 'info', base: null });
+/** One line a request, beside the data, so that the console keeps to the one address to open. */
+const log = pino(
+	{ level: process.env.VANTAGGIO_LOG ?? 'info', base: null },
+	pino.destination({ dest: join(dataFolder(), 'server.log'), mkdir: true })
+);
 
 /** The API answers the application's own pages only, never a stage and never another site's page. */
 function isForeign(request: Request, url: URL): boolean {
