@@ -7,11 +7,13 @@ import {
 	type Solver
 } from '../core/media/index.ts';
 import { inertSource } from '../core/html/index.ts';
-import { sliceOf } from '../core/css/index.ts';
+import { parseSheet, sliceOf } from '../core/css/index.ts';
+import { simulatedSheet, simulatePage } from '../core/simulate/index.ts';
 import {
 	addressOf,
 	conditionsOfPage,
 	flattenSheet,
+	remembered,
 	sheetsOfPage,
 	sourcesOf,
 	type PageConditions,
@@ -19,7 +21,7 @@ import {
 	type Sources
 } from '../core/site/index.ts';
 import type { Vantage } from '../core/vantage.ts';
-import type { SheetText } from '../stage/protocol.ts';
+import type { PageContent, SheetText } from '../stage/protocol.ts';
 import type { SiteState } from './site.svelte.ts';
 
 /** One page of the site as its sources say it is; follows every keystroke. */
@@ -35,9 +37,6 @@ export class PageState {
 	readonly conditions: PageConditions = $derived.by(() =>
 		conditionsOfPage(this.#page, this.path, this.sources)
 	);
-	/** What a frame is given to write; changes only with the page's own text. */
-	readonly inert: string = $derived(inertSource(this.#page));
-
 	constructor(site: SiteState, path: string) {
 		this.#site = site;
 		this.path = path;
@@ -61,20 +60,24 @@ export class PageState {
 		return solver;
 	}
 
-	/** The page's address on a stage. */
-	address(prefix: string): string {
-		return addressOf(this.path, prefix);
-	}
-
-	/** The texts of the page's sheets as its frames carry them, under a stage's prefix. */
-	sheetTexts(prefix: string): SheetText[] {
-		return this.sheets.flatMap(({ element, from }): SheetText[] => {
+	/** The page as a frame of a vantage is given it, on a stage with a prefix for its files. */
+	content(prefix: string, vantage: Vantage): PageContent {
+		const html = this.#html(this.source)(vantage);
+		const sheets = this.sheets.flatMap(({ element, from }): SheetText[] => {
 			if (from.kind === 'outside') return [];
 			const file = from.kind === 'file' ? from.path : this.path;
 			const text = from.kind === 'file' ? this.sources.text(file) : sliceOf(this.source, from.span);
-			return text === undefined ? [] : [{ element, text: this.#flatten(text, file, prefix) }];
+			if (text === undefined) return [];
+			return [{ element, text: this.#simulated(this.#flatten(text, file, prefix))(vantage) }];
 		});
+		return { address: addressOf(this.path, prefix), html, sheets };
 	}
+
+	/** A page's inert source by vantage, for as long as its text stays. */
+	readonly #html = remembered(4, (source) =>
+		byVantage((vantage) => inertSource(this.sources.page(simulatePage(this.sources.page(source), vantage))))
+	);
+	readonly #simulated = remembered(200, (flat) => byVantage(simulatedSheet(parseSheet(flat))));
 
 	/** A sheet that imports nothing is flattened again only when its own text has changed. */
 	#flatten(text: string, file: string, prefix: string): string {
@@ -85,4 +88,19 @@ export class PageState {
 		this.#flat.set(key, { text, flat });
 		return flat;
 	}
+}
+
+/** What a vantage is apart from its size and name. */
+const conditionKey = (vantage: Vantage): string =>
+	JSON.stringify({ ...vantage, name: '', width: 0, height: 0, density: 0 });
+
+/** A function of a vantage that remembers its answers; size and density must not matter to it. */
+function byVantage<X>(compute: (vantage: Vantage) => X): (vantage: Vantage) => X {
+	const known = new Map<string, X>();
+	return (vantage) => {
+		const key = conditionKey(vantage);
+		let value = known.get(key);
+		if (value === undefined) known.set(key, (value = compute(vantage)));
+		return value;
+	};
 }

@@ -1,10 +1,5 @@
-import type { Span } from '../css/node.ts';
+import { applyChanges, type Change } from '../text/index.ts';
 import { attribute, innerSpan, parsePage, type Page, type PageElement } from './page.ts';
-
-interface Change {
-	readonly span: Span;
-	readonly text: string;
-}
 
 /** Attributes that would load or start something, by element; they are set aside under another name. */
 const SET_ASIDE: Readonly<Record<string, readonly string[]>> = {
@@ -31,26 +26,16 @@ function changesOf(element: PageElement): Change[] {
 	if (isSheetLink(element)) {
 		const kept = [...element.attributes].filter(([name]) => !/^(rel|href|title|type|disabled)$/.test(name));
 		const text = kept.map(([name, { value }]) => ` ${name}=${quoted(value)}`).join('');
-		return [{ span: startTag, text: `<style${text}></style>` }];
+		return [{ ...startTag, text: `<style${text}></style>` }];
 	}
 	const changes: Change[] = [];
 	const inner = isStyle(element) ? innerSpan(element) : null;
-	if (inner && inner.end > inner.start) changes.push({ span: inner, text: '' });
+	if (inner && inner.end > inner.start) changes.push({ ...inner, text: '' });
 	for (const name of [...(SET_ASIDE[tag] ?? []), 'autofocus', ...(isStyle(element) ? ['title'] : [])]) {
 		const span = element.attributes.get(name)?.span;
-		if (span) changes.push({ span: { start: span.start, end: span.start }, text: 'data-aside-' });
+		if (span) changes.push({ start: span.start, end: span.start, text: 'data-aside-' });
 	}
 	return changes;
-}
-
-function apply(source: string, changes: readonly Change[]): string {
-	let text = '';
-	let at = 0;
-	for (const { span, text: put } of [...changes].sort((a, b) => a.span.start - b.span.start)) {
-		text += source.slice(at, span.start) + put;
-		at = span.end;
-	}
-	return text + source.slice(at);
 }
 
 /**
@@ -65,7 +50,7 @@ export function inertSource(page: Page): string {
 	for (let round = 0; round < 20; round++) {
 		const changes = now.elements.flatMap(changesOf);
 		if (changes.length === 0) break;
-		source = apply(source, changes);
+		source = applyChanges(source, changes);
 		if (!page.duplicateAttributes) break;
 		now = parsePage(source);
 	}

@@ -27,7 +27,7 @@ function ofRelation(relation: Relation, vantage: Vantage): Truth {
 }
 
 /** A condition's truth in one vantage, by arithmetic at that vantage's width alone. */
-function evaluateCondition(condition: Condition, vantage: Vantage): Truth {
+export function evaluateCondition(condition: Condition, vantage: Vantage): Truth {
 	switch (condition.kind) {
 		case 'unknown':
 			return 'unknown';

@@ -1,6 +1,6 @@
 export type { MediaFeature, Operator } from './feature.ts';
 export type { Comparison, Condition, MediaQuery } from './query.ts';
 export { parseMediaQueryList } from './parse.ts';
-export { evaluate } from './evaluate.ts';
+export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';

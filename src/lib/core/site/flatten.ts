@@ -1,4 +1,5 @@
 import { addressesIn } from '../css/index.ts';
+import { applyChanges, type Change } from '../text/index.ts';
 import { addressOf, resolveAddress } from './address.ts';
 import { importsOf, type ImportUse } from './imports.ts';
 import type { Sources } from './sources.ts';
@@ -23,7 +24,7 @@ function flatten(
 	if (text.includes('@')) {
 		for (const use of importsOf(sources.sheet(text), file)) imports.set(use.rule.span.start, use);
 	}
-	const changes: { start: number; end: number; text: string }[] = [];
+	const changes: Change[] = [];
 	for (const use of imports.values()) {
 		const { start, end } = use.rule.span;
 		const semicolon = text[end] === ';' ? 1 : 0;
@@ -39,15 +40,7 @@ function flatten(
 		);
 		changes.push({ ...span, text: `url("${path}${tail.replace(/["\\\n]/g, '')}")` });
 	}
-	changes.sort((a, b) => a.start - b.start);
-	let out = '';
-	let at = 0;
-	for (const change of changes) {
-		if (change.start < at) continue;
-		out += text.slice(at, change.start) + change.text;
-		at = change.end;
-	}
-	return out + text.slice(at);
+	return applyChanges(text, changes);
 }
 
 function imported(use: ImportUse, sources: Sources, prefix: string, chain: readonly string[]): string {

@@ -1,6 +1,6 @@
 export * from './address.ts';
-export { conditionsOfPage, type OtherCondition, type PageConditions } from './conditions.ts';
+export { conditionsOfPage, sizesConditions, type OtherCondition, type PageConditions } from './conditions.ts';
 export { flattenSheet } from './flatten.ts';
 export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } from './references.ts';
 export { sheetsOfPage, type SheetUse } from './sheets.ts';
-export { sourcesOf, type Sources } from './sources.ts';
+export { remembered, sourcesOf, type Sources } from './sources.ts';

@@ -12,7 +12,7 @@ export interface Sources {
 }
 
 /** A function that remembers its answers for the `most` texts asked for last. */
-function remembered<X>(most: number, compute: (text: string) => X): (text: string) => X {
+export function remembered<X>(most: number, compute: (text: string) => X): (text: string) => X {
 	const known = new Map<string, X>();
 	return (text) => {
 		let value = known.get(text);

@@ -1,2 +1,3 @@
 export * from './lines.ts';
 export * from './bytes.ts';
+export * from './change.ts';

@@ -94,7 +94,7 @@
 		const { prefix } = stages;
 		const shown = stages.live.show({
 			placements: frames,
-			page: { address: page.address(prefix), html: page.inert, sheets: page.sheetTexts(prefix) }
+			pageOf: (frame) => page.content(prefix, chorus.find(({ name }) => name === frame) ?? lead)
 		});
 		void shown.then((at) => {
 			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });

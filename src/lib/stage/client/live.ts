@@ -1,16 +1,10 @@
 import type { PageContent, Painted, Placement, SheetText } from '../protocol.ts';
 import type { Stage } from './stage.ts';
 
-/** What the live frames are to show: all of them the same page, each in its place. */
+/** What the live frames are to show: each in its place, each its page as its vantage reads it. */
 export interface Scene {
 	readonly placements: readonly Placement[];
-	readonly page: PageContent;
-}
-
-interface Shown {
-	readonly html: string;
-	readonly address: string;
-	readonly sheets: readonly SheetText[];
+	readonly pageOf: (frame: string) => PageContent;
 }
 
 const sameElement = (a: SheetText, b: SheetText): boolean => a.element.join() === b.element.join();
@@ -22,17 +16,31 @@ function changedSheets(before: readonly SheetText[], next: readonly SheetText[])
 	return next.filter((sheet, i) => sheet.text !== before[i]?.text);
 }
 
+/** Frames that are to be given the same, so that it is sent once. */
+class Groups<X> {
+	readonly #groups = new Map<string, { frames: string[]; of: X }>();
+
+	add(of: X, frame: string): void {
+		const key = JSON.stringify(of);
+		const group = this.#groups.get(key);
+		if (group) group.frames.push(frame);
+		else this.#groups.set(key, { frames: [frame], of });
+	}
+
+	all = (): Iterable<{ frames: string[]; of: X }> => this.#groups.values();
+}
+
 /**
  * Keeps a stage's frames as a scene says, with the least that does it: a changed sheet replaces that sheet, a
  * changed page is written anew. While the stage is busy only the latest scene waits.
  */
 export function liveFrames(stage: Stage) {
-	const shown = new Map<string, Shown>();
+	const shown = new Map<string, PageContent>();
 	let arranged = '';
 	let waiting: Scene | undefined;
 	let running: Promise<Painted> | undefined;
 
-	async function bring({ placements, page }: Scene): Promise<Painted> {
+	async function bring({ placements, pageOf }: Scene): Promise<Painted> {
 		const { host } = stage;
 		const ids = placements.map(({ frame }) => frame);
 		for (const id of shown.keys()) if (!ids.includes(id)) shown.delete(id);
@@ -41,23 +49,19 @@ export function liveFrames(stage: Stage) {
 		const arrangement = JSON.stringify(placements);
 		if (arrangement !== arranged) work.push(host.arrange(placements));
 		arranged = arrangement;
-		const rewrite: string[] = [];
-		const restyle = new Map<string, { ids: string[]; sheets: SheetText[] }>();
+		const rewrite = new Groups<PageContent>();
+		const restyle = new Groups<readonly SheetText[]>();
 		for (const id of ids) {
+			const page = pageOf(id);
 			const before = shown.get(id);
 			const same = before && before.html === page.html && before.address === page.address;
 			const changed = same ? changedSheets(before.sheets, page.sheets) : null;
 			shown.set(id, page);
-			if (!changed) rewrite.push(id);
-			else if (changed.length > 0) {
-				const key = changed.map(({ element }) => element.join()).join(';');
-				const group = restyle.get(key) ?? { ids: [], sheets: changed };
-				group.ids.push(id);
-				restyle.set(key, group);
-			}
+			if (!changed) rewrite.add(page, id);
+			else if (changed.length > 0) restyle.add(changed, id);
 		}
-		if (rewrite.length > 0) work.push(host.write(rewrite, page));
-		for (const { ids: frames, sheets } of restyle.values()) work.push(host.restyle(frames, sheets));
+		for (const { frames, of } of rewrite.all()) work.push(host.write(frames, of));
+		for (const { frames, of } of restyle.all()) work.push(host.restyle(frames, of));
 		return Math.max(0, ...(await Promise.all(work)));
 	}
 

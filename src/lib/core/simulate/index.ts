@@ -1,0 +1,2 @@
+export { simulatedSheet } from './sheet.ts';
+export { simulatePage } from './page.ts';

@@ -1,0 +1,86 @@
+import { rationalFromNumber, multiply, printRational, rationalFromDecimal } from '../interval/index.ts';
+import { T, textOf, tokensOf } from '../css/tokens.ts';
+import { evaluateCondition, parseMediaQueryList, typeMatches, type Condition } from '../media/index.ts';
+import type { Vantage } from '../vantage.ts';
+import { applyChanges, type Change } from '../text/index.ts';
+
+/** What holds, and what does not, at every width; both known to every engine. */
+const ALWAYS = '(min-width: 0px)';
+const NEVER = '(max-width: -1px)';
+
+/** The default text size of engines, px: where a vantage has it, `em` and `rem` in a query are right by themselves. */
+const USUAL_TEXT = 16;
+
+/**
+ * A media query list as a frame must read it to answer as the vantage would. Width, height, their ratio and
+ * resolution stay: the frame's size and zoom make them true. Every other known feature is answered here; the
+ * screen of the vantage is its viewport; `em` goes by the vantage's default text size; the medium is the vantage's.
+ */
+export function simulateQuery(text: string, vantage: Vantage): string {
+	const changes: Change[] = [];
+	for (const { span, type, negated, condition, invalid } of parseMediaQueryList(text)) {
+		if (invalid) continue;
+		if (type !== null && type !== 'all' && vantage.medium !== 'screen') {
+			if (!typeMatches(type, vantage)) {
+				changes.push({ start: span.start, end: span.end, text: negated ? 'all' : 'not all' });
+				continue;
+			}
+			changes.push(...typeChanges(text.slice(span.start, span.end), type, span.start));
+		}
+		if (condition) changes.push(...conditionChanges(condition, text, vantage));
+	}
+	return applyChanges(text, changes);
+}
+
+/** The medium's name, wherever it stands as the query's type, becomes `all`. */
+function typeChanges(query: string, type: string, offset: number): Change[] {
+	const tokens = tokensOf(query);
+	for (let i = 0; i < tokens.count; i++) {
+		if (tokens.types[i] === T.Ident && textOf(tokens, i).toLowerCase() === type) {
+			const start = offset + (tokens.starts[i] as number);
+			return [{ start, end: start + type.length, text: 'all' }];
+		}
+	}
+	return [];
+}
+
+function conditionChanges(condition: Condition, text: string, vantage: Vantage): Change[] {
+	switch (condition.kind) {
+		case 'unknown':
+			return [];
+		case 'not':
+			return conditionChanges(condition.of, text, vantage);
+		case 'and':
+		case 'or':
+			return condition.of.flatMap((part) => conditionChanges(part, text, vantage));
+		case 'feature': {
+			const { feature, span } = condition;
+			if (feature.kind === 'integer' || feature.kind === 'keyword') {
+				return [{ ...span, text: evaluateCondition(condition, vantage) === 'true' ? ALWAYS : NEVER }];
+			}
+			if (feature.kind === 'resolution') return [];
+			return sizeChanges(text.slice(span.start, span.end), span.start, vantage);
+		}
+	}
+}
+
+/** The screen's size becomes the viewport's, and `em` px, in one feature of size. */
+function sizeChanges(feature: string, offset: number, vantage: Vantage): Change[] {
+	const tokens = tokensOf(feature);
+	const changes: Change[] = [];
+	for (let i = 0; i < tokens.count; i++) {
+		const start = offset + (tokens.starts[i] as number);
+		const token = textOf(tokens, i);
+		if (tokens.types[i] === T.Ident && /^(min-|max-)?device-/i.test(token)) {
+			changes.push({ start, end: start + token.length, text: token.replace(/device-/i, '') });
+		}
+		const size = tokens.types[i] === T.Dimension ? /^(.*?)r?em$/i.exec(token)?.[1] : undefined;
+		const value =
+			size === undefined || vantage.defaultFontSize === USUAL_TEXT ? undefined : rationalFromDecimal(size);
+		if (value) {
+			const px = printRational(multiply(value, rationalFromNumber(vantage.defaultFontSize))).replace('≈', '');
+			changes.push({ start, end: start + token.length, text: `${px}px` });
+		}
+	}
+	return changes;
+}

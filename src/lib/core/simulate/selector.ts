@@ -1,0 +1,46 @@
+import { next, T, textOf, tokensOf, type Tokens } from '../css/tokens.ts';
+import type { Vantage } from '../vantage.ts';
+import { applyChanges, type Change } from '../text/index.ts';
+
+/** States that a frame may be told to show, by the pseudo-class that means them and the attribute that stands for them. */
+const STATES: Readonly<Record<string, string>> = {
+	hover: 'data-vantaggio-hover',
+	active: 'data-vantaggio-active'
+};
+
+/**
+ * A selector list in which `:hover` and `:active` answer to an attribute too (with a mouse), or to it alone
+ * (without hover). An attribute selector has the specificity of a pseudo-class (Selectors 4 §17), and `:is()`
+ * that of the more specific of equals, so nothing weighs more or less than before. After a pseudo-element the
+ * text stays: `::before:hover` is invalid, and must not become valid.
+ */
+export function simulateSelector(text: string, vantage: Vantage): string {
+	if (!/:(hover|active)/i.test(text)) return text;
+	const tokens = tokensOf(text);
+	const changes: Change[] = [];
+	collect(tokens, 0, tokens.count, vantage, changes);
+	return applyChanges(text, changes);
+}
+
+function collect(tokens: Tokens, from: number, to: number, vantage: Vantage, changes: Change[]): void {
+	let afterElement = false;
+	for (let i = from; i < to; i = next(tokens, i)) {
+		const type = tokens.types[i];
+		if (type === T.WhiteSpace || type === T.Comma || type === T.Delim) afterElement = false;
+		if (type === T.Function && !afterElement) {
+			collect(tokens, i + 1, Math.min(tokens.close[i] as number, to), vantage, changes);
+		}
+		if (type !== T.Colon) continue;
+		if (tokens.types[i + 1] === T.Colon) {
+			afterElement = true;
+			i++;
+			continue;
+		}
+		const name = i + 1 < to && tokens.types[i + 1] === T.Ident ? textOf(tokens, i + 1).toLowerCase() : '';
+		if (/^(before|after|first-line|first-letter)$/.test(name)) afterElement = true;
+		const attribute = STATES[name];
+		if (!attribute || afterElement) continue;
+		const text = vantage.hover === 'none' ? `[${attribute}]` : `:is(:${name}, [${attribute}])`;
+		changes.push({ start: tokens.starts[i] as number, end: tokens.starts[i + 2] as number, text });
+	}
+}
