@@ -75,6 +75,18 @@ test('a frame whose bands are not the Measure’s says so', async ({ page }) => 
 	).toBeVisible();
 });
 
+test('each rule shows where it is in force, and is pale where it is not', async ({ page }) => {
+	const field = page.getByLabel('Width of the carriage, px');
+	const line = page.locator('.cm-line', { hasText: 'flex-direction: row-reverse' });
+	await field.fill('700');
+	await field.press('Enter');
+	await expect(line).not.toHaveClass(/cm-pale/);
+	await page.keyboard.press('n');
+	await expect(line).toHaveClass(/cm-pale/);
+	await expect(page.locator('.cm-force').nth(0)).toHaveAttribute('title', 'in force: every width');
+	await expect(page.getByTitle('in force: ≥700').first()).toBeVisible();
+});
+
 test('plain letters do nothing while typing', async ({ page }) => {
 	const before = await carriage(page).getAttribute('aria-valuenow');
 	await page.locator('.cm-content').click();

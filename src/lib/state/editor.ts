@@ -14,6 +14,7 @@ import { highlightSelectionMatches, searchKeymap } from '@codemirror/search';
 import { EditorState, type Extension } from '@codemirror/state';
 import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
+import { forceBars } from './force.ts';
 import { notesAtLines } from './notes.ts';
 
 const colours = HighlightStyle.define([
@@ -56,6 +57,7 @@ const theme = EditorView.theme({
 export const editorExtensions = (kind: 'page' | 'sheet'): Extension => [
 	EditorView.contentAttributes.of({ tabindex: '0' }),
 	lineNumbers(),
+	forceBars,
 	foldGutter(),
 	history(),
 	drawSelection(),

@@ -13,9 +13,11 @@ import {
 	addressOf,
 	conditionsOfPage,
 	flattenSheet,
+	forceOf,
 	remembered,
 	sheetsOfPage,
 	sourcesOf,
+	type Force,
 	type PageConditions,
 	type SheetUse,
 	type Sources
@@ -49,6 +51,11 @@ export class PageState {
 	/** The conditions that make one vantage's bands differ from another's. */
 	differing(a: Vantage, b: Vantage): MediaSite[] {
 		return differing(this.conditions.media, this.#solver(a), this.#solver(b));
+	}
+
+	/** The rules of a file with the widths at which they are in force on this page. */
+	force(file: string, vantage: Vantage): Force[] {
+		return forceOf(file, this.conditions.places, this.sources, this.#solver(vantage));
 	}
 
 	/** What is solved does not depend on the vantage's width. */

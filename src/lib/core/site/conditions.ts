@@ -14,7 +14,18 @@ export interface OtherCondition {
 	readonly text: string;
 }
 
+/** A sheet's text where a page has it: a file, or a `<style>` at an offset of the page. */
+export interface SheetPlace {
+	readonly file: string;
+	readonly text: string;
+	readonly offset: number;
+	/** The conditions under which the page has it, from the outermost. */
+	readonly within: readonly MediaSite[];
+}
+
 export interface PageConditions {
+	/** Every sheet of the page, imported ones too, as often as it is there. */
+	readonly places: readonly SheetPlace[];
 	readonly media: readonly MediaSite[];
 	readonly others: readonly OtherCondition[];
 }
@@ -26,6 +37,7 @@ export interface PageConditions {
 export function conditionsOfPage(page: Page, path: string, sources: Sources): PageConditions {
 	const media: MediaSite[] = [];
 	const others: OtherCondition[] = [];
+	const places: SheetPlace[] = [];
 	const site = (
 		file: string,
 		span: Span,
@@ -44,6 +56,7 @@ export function conditionsOfPage(page: Page, path: string, sources: Sources): Pa
 		within: readonly MediaSite[],
 		chain: readonly string[]
 	): void => {
+		places.push({ file, text, offset, within });
 		const parsed = sources.sheet(text);
 		for (const { parts, path: imported } of importsOf(parsed, file)) {
 			const inner = site(file, shifted(parts.mediaSpan, offset), parts.media, within);
@@ -89,7 +102,7 @@ export function conditionsOfPage(page: Page, path: string, sources: Sources): Pa
 			element.tag === 'img' || element.tag === 'source' ? element.attributes.get('sizes') : undefined;
 		if (sizes?.span) for (const text of sizesConditions(sizes.value)) site(path, sizes.span, text, []);
 	}
-	return { media, others };
+	return { places, media, others };
 }
 
 const shifted = (span: Span, by: number): Span => ({ start: span.start + by, end: span.end + by });

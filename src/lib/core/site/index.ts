@@ -1,5 +1,6 @@
 export * from './address.ts';
 export { conditionsOfPage, sizesConditions, type OtherCondition, type PageConditions } from './conditions.ts';
+export { forceOf, type Force } from './force.ts';
 export { flattenSheet } from './flatten.ts';
 export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } from './references.ts';
 export { sheetsOfPage, type SheetUse } from './sheets.ts';

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { sliceOf } from '../css/index.ts';
+import { NOTHING, printIntervalSet } from '../interval/index.ts';
 import { bandsOf, solverOf } from '../media/index.ts';
 import { PLAIN } from '../vantage.ts';
 import {
 	addressOf,
 	conditionsOfPage,
 	flattenSheet,
+	forceOf,
 	normalPath,
 	referencesOfPage,
 	referencesOfSheet,
@@ -129,6 +131,43 @@ describe('conditions of a page', () => {
 	it('make thresholds only where those around them hold', () => {
 		const { thresholds } = bandsOf(conditions.media, solverOf(PLAIN));
 		expect(thresholds.map(({ cut }) => Number(cut.at.n))).toEqual([300, 400, 500, 599, 700, 800, 820, 900]);
+	});
+});
+
+describe('forceOf', () => {
+	const files = {
+		'p.html':
+			'<link rel=stylesheet media="(width < 900px)" href=a.css><style>@media (width >= 500px) { i {} }</style>',
+		'a.css':
+			'@import "b.css" (width > 300px); p {} @media (width >= 700px) { a { b {} } @supports (x: y) { c {} } }',
+		'b.css': 'q {}'
+	};
+	const sources = of(files);
+	const { places } = conditionsOfPage(sources.page(files['p.html']), 'p.html', sources);
+	const shown = (file: keyof typeof files): string[] =>
+		forceOf(file, places, sources, solverOf(PLAIN)).map(
+			({ span, widths }) => `${sliceOf(files[file], span).replace(/ \{.*/, '')}: ${printIntervalSet(widths)}`
+		);
+
+	it('gives each rule the widths that all around it leave', () => {
+		expect(shown('a.css')).toEqual([
+			'p: <900',
+			'@media (width >= 700px): 700–<900',
+			'a: 700–<900',
+			'b: 700–<900',
+			'c: 700–<900'
+		]);
+		expect(shown('b.css')).toEqual(['q: 300<–<900']);
+		expect(shown('p.html')).toEqual(['@media (width >= 500px): ≥500', 'i: ≥500']);
+	});
+
+	it('joins the places of a sheet that a page has twice', () => {
+		const twice = of({ 'a.css': 'p {}' });
+		const page = twice.page(
+			'<link rel=stylesheet media="(width < 300px)" href=a.css><link rel=stylesheet media="(width > 500px)" href=a.css>'
+		);
+		const [rule] = forceOf('a.css', conditionsOfPage(page, 'p.html', twice).places, twice, solverOf(PLAIN));
+		expect(printIntervalSet(rule?.widths ?? NOTHING)).toBe('<300, >500');
 	});
 });
 

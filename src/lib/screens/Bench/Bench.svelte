@@ -52,6 +52,8 @@
 		return [...new Set([...used.toReversed(), page.path, ...sheets])].filter((path) => site.texts.has(path));
 	});
 	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
+	const rules = $derived(shown ? page.force(shown.path, lead) : []);
+	const inForce = $derived({ rules, width: carriage.width, range: RANGE });
 	const tabs = $derived(
 		paths.map((path) => ({
 			id: path,
@@ -143,7 +145,7 @@
 	/>
 	<section class="panel" aria-label="Sheet">
 		<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
-		{#if shown}<Sheet file={shown} {goto} onedit={showFrames} />{/if}
+		{#if shown}<Sheet file={shown} {inForce} {goto} onedit={showFrames} />{/if}
 	</section>
 </main>
 

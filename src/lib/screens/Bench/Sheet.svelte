@@ -2,17 +2,20 @@
 	import { EditorSelection, type StateEffect } from '@codemirror/state';
 	import { EditorView } from '@codemirror/view';
 	import { untrack } from 'svelte';
+	import { setForce, type InForce } from '$lib/state/force.ts';
 	import type { FileText } from '$lib/state/texts.svelte.ts';
 
 	interface Props {
 		file: FileText;
+		/** What of the file is in force, and where. */
+		inForce: InForce;
 		/** The text has changed; called ahead of the editor's own work, so that stages lay out meanwhile. */
 		onedit: () => void;
 		/** A place to show, by offset; a new object for each time it is asked for. */
 		goto: { readonly path: string; readonly offset: number } | null;
 	}
 
-	let { file, goto, onedit }: Props = $props();
+	let { file, inForce, goto, onedit }: Props = $props();
 
 	let parent: HTMLElement;
 	let view: EditorView | undefined;
@@ -56,6 +59,11 @@
 			view.dispatch({ effects: scroll ?? EditorView.scrollIntoView(head, { y: 'center' }) });
 			view.contentDOM.setAttribute('aria-label', file.path);
 		});
+	});
+
+	$effect(() => {
+		const effects = setForce.of(inForce);
+		if (shown === file) view?.dispatch({ effects });
 	});
 
 	$effect(() => {
