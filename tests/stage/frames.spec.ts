@@ -85,3 +85,33 @@ test('imports lie in place, with their conditions and addresses', async ({ page,
 	);
 	await expect(handset?.locator('#y') ?? page.locator('none')).toHaveCSS('color', 'rgb(0, 0, 0)');
 });
+
+test('scrolling one frame scrolls the others to the same element, unless switched off', async ({
+	page,
+	server
+}) => {
+	await openBench(page, server, 1, '?page=island.html');
+	const [lead, handset, slate] = pageFrames(page);
+	/** Where a heading stands on the screen of a frame, px from its top. */
+	const heading = (frame: typeof lead): Promise<number> =>
+		frame
+			?.getByRole('heading', { name: 'The light' })
+			.evaluate((element) => element.getBoundingClientRect().top) ?? Promise.resolve(NaN);
+	const near = (frame: typeof lead) =>
+		expect.poll(async () => Math.abs((await heading(frame)) - 100)).toBeLessThan(20);
+	await lead
+		?.getByRole('heading', { name: 'The light' })
+		.evaluate((element) => scrollBy({ top: element.getBoundingClientRect().top - 100, behavior: 'instant' }));
+	await near(lead);
+	await near(handset);
+	await near(slate);
+	await handset?.evaluate(() => scrollTo({ top: 0, behavior: 'instant' }));
+	await expect.poll(() => lead?.evaluate(() => scrollY)).toBe(0);
+	await page.getByLabel('scroll in step').uncheck();
+	await lead?.evaluate(() => scrollTo({ top: 300, behavior: 'instant' }));
+	await expect.poll(() => lead?.evaluate(() => scrollY)).toBe(300);
+	await page.getByLabel('scroll in step').check();
+	await slate?.evaluate(() => scrollTo({ top: 200, behavior: 'instant' }));
+	await expect.poll(() => slate?.evaluate(() => scrollY)).toBe(200);
+	expect(await handset?.evaluate(() => scrollY)).toBeGreaterThan(0);
+});

@@ -4,3 +4,12 @@ export function elementByPath(document: Document, path: readonly number[]): Elem
 	for (const index of path) element = element?.children[index] ?? null;
 	return element;
 }
+
+/** An element's place as child indexes from the root. */
+export function pathOf(element: Element): number[] {
+	const path: number[] = [];
+	for (let at = element; at.parentElement; at = at.parentElement) {
+		path.unshift([...at.parentElement.children].indexOf(at));
+	}
+	return path;
+}

@@ -67,6 +67,8 @@ export interface StageHost {
 	write(frames: readonly string[], content: PageContent): Promise<Painted>;
 	/** Replaces sheets of the page that frames have. Resolves when they have been painted. */
 	restyle(frames: readonly string[], sheets: readonly SheetText[]): Promise<Painted>;
+	/** Whether scrolling one frame scrolls the others to the same element; so it is from the start. */
+	keepInStep(on: boolean): void;
 	/** Measures a page at some widths in a frame that nobody sees; each is reported as it is had. */
 	measure(
 		content: PageContent,

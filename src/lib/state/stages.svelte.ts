@@ -24,6 +24,7 @@ export const stageNotice = $state<{ sentence: string | null }>({ sentence: null 
 export interface Stages {
 	readonly prefix: string;
 	readonly live: ReturnType<typeof liveFrames>;
+	keepInStep(on: boolean): void;
 	readonly queue: ReturnType<typeof measuringQueue>;
 	close(): void;
 }
@@ -60,6 +61,7 @@ export async function openStages(
 	return {
 		prefix: stage.prefix,
 		live: liveFrames(stage),
+		keepInStep: (on) => void stage.host.keepInStep(on),
 		queue,
 		close() {
 			queue.close();

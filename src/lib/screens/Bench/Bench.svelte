@@ -90,6 +90,13 @@
 		};
 	}
 
+	const IN_STEP = 'vantaggio-in-step';
+	let inStep = $state(localStorage.getItem(IN_STEP) !== 'no');
+	$effect(() => {
+		stages?.keepInStep(inStep);
+		localStorage.setItem(IN_STEP, inStep ? 'yes' : 'no');
+	});
+
 	/** Brings the frames to what is written and where the carriage stands. */
 	function showFrames(): void {
 		if (!stages) return;
@@ -131,6 +138,7 @@
 	<section class="frames" aria-label="Frames" bind:clientWidth={tableWidth} bind:clientHeight={tableHeight}>
 		<div class="table" {@attach table}></div>
 		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
+		<label class="step"><input type="checkbox" bind:checked={inStep} /> scroll in step</label>
 		<Frames {page} {frames} {lead} {chorus} {placeOf} onwidth={(width) => (carriage.width = width)} />
 	</section>
 	<Splitter
@@ -174,6 +182,26 @@
 		height: 100%;
 		border: 0;
 		color-scheme: light;
+	}
+
+	.step {
+		position: absolute;
+		right: 14px;
+		bottom: 6px;
+		z-index: 1;
+		display: flex;
+		gap: 6px;
+		align-items: center;
+		min-height: 24px;
+		color: var(--ink-2);
+		font-size: 13px;
+	}
+
+	.step input {
+		width: 16px;
+		height: 16px;
+		margin: 0;
+		accent-color: var(--ink);
 	}
 
 	.failure {

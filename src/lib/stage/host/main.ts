@@ -9,12 +9,15 @@ import {
 	type StageListener
 } from '../protocol.ts';
 import { measure } from './measure.ts';
-import { pageFrame, type PageFrame } from './pageFrame.ts';
+import { inStep } from './inStep.ts';
+import { pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
 
 /** A stage: page frames laid out and filled as the application says. */
 
 const frames = new Map<string, PageFrame>();
+const step = inStep(() => frames.values());
 let listener: StageListener | undefined;
+const hooks: FrameHooks = { key: (key) => listener?.key(key), scrolled: (frame) => step.scrolled(frame) };
 
 /** Resolves once what was changed is on the screen: a message sent while a frame is made comes after it. */
 const painted = (): Promise<Painted> =>
@@ -45,7 +48,7 @@ const host: StageHost = {
 		}
 		for (const { frame: id, left, top, scale, viewport } of placements) {
 			let frame = frames.get(id);
-			if (!frame) frames.set(id, (frame = pageFrame(document.body, (key) => listener?.key(key))));
+			if (!frame) frames.set(id, (frame = pageFrame(document.body, hooks)));
 			frame.box.style.left = `${left}px`;
 			frame.box.style.top = `${top}px`;
 			frame.size(viewport, scale);
@@ -59,6 +62,9 @@ const host: StageHost = {
 	restyle(ids: readonly string[], sheets: readonly SheetText[]) {
 		for (const id of ids) frameOf(id).restyle(sheets);
 		return painted();
+	},
+	keepInStep(on: boolean) {
+		step.switch(on);
 	},
 	measure
 };

@@ -53,7 +53,7 @@ export async function measure(
 		const room = document.createElement('div');
 		room.style.cssText = 'position:absolute;inset:0;visibility:hidden;overflow:hidden';
 		document.body.append(room);
-		frame = pageFrame(room, () => undefined, STILL);
+		frame = pageFrame(room, {}, STILL);
 	}
 	const of = frame;
 	of.size(viewport, 1);

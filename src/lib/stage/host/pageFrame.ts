@@ -4,6 +4,7 @@ import type { FrameKey, PageContent, SheetText, Viewport } from '../protocol.ts'
 export interface PageFrame {
 	readonly box: HTMLElement;
 	readonly document: () => Document;
+	readonly window: () => Window;
 	write(content: PageContent): void;
 	restyle(sheets: readonly SheetText[]): void;
 	/**
@@ -29,8 +30,14 @@ const isField = (target: EventTarget | null): boolean => {
 	);
 };
 
-/** A page in an inner frame: no scripts, no navigation, keys told to `onKey`; `rules` are in force on every page. */
-export function pageFrame(parent: HTMLElement, onKey: (key: FrameKey) => void, rules = ''): PageFrame {
+/** What a frame tells its host. */
+export interface FrameHooks {
+	key?(key: FrameKey): void;
+	scrolled?(frame: PageFrame): void;
+}
+
+/** A page in an inner frame: no scripts, no navigation; `rules` are in force on every page. */
+export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): PageFrame {
 	const box = document.createElement('div');
 	const scaler = document.createElement('div');
 	const frame = document.createElement('iframe');
@@ -82,20 +89,25 @@ export function pageFrame(parent: HTMLElement, onKey: (key: FrameKey) => void, r
 			document.addEventListener(type, (event) => event.preventDefault(), { capture: true, passive: false });
 		}
 		document.addEventListener('mousedown', () => frame.contentWindow?.focus(), true);
+		document.addEventListener('scroll', () => hooks.scrolled?.(self), { passive: true });
 		document.addEventListener(
 			'keydown',
 			(event) => {
 				const { key, shiftKey: shift, ctrlKey: ctrl, altKey: alt, metaKey: meta, repeat } = event;
 				if ((ctrl || meta) && key.toLowerCase() === 's') event.preventDefault();
-				onKey({ key, shift, ctrl, alt, meta, repeat, typing: isField(event.target) });
+				hooks.key?.({ key, shift, ctrl, alt, meta, repeat, typing: isField(event.target) });
 			},
 			true
 		);
 	}
 
-	return {
+	const self: PageFrame = {
 		box,
 		document: inner,
+		window: () => {
+			if (!frame.contentWindow) throw new Error('The frame has no window.');
+			return frame.contentWindow;
+		},
 		write(content) {
 			const window = frame.contentWindow;
 			const [x, y] = [window?.scrollX ?? 0, window?.scrollY ?? 0];
@@ -130,4 +142,5 @@ export function pageFrame(parent: HTMLElement, onKey: (key: FrameKey) => void, r
 		},
 		remove: () => box.remove()
 	};
+	return self;
 }

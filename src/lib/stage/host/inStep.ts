@@ -1,0 +1,90 @@
+import { elementByPath, pathOf } from '../../probe/path.ts';
+import type { PageFrame } from './pageFrame.ts';
+
+/** How far down the screen the place lies by which frames are kept in step, px; less on a low screen. */
+const EYE = 120;
+
+const eyeLine = (window: Window): number => Math.min(EYE, window.innerHeight / 4);
+
+/** Whether an element stays where it is when the page scrolls. */
+function isPinned(element: Element, window: Window): boolean {
+	for (let at: Element | null = element; at; at = at.parentElement) {
+		if (/^(fixed|sticky)$/.test(window.getComputedStyle(at).position)) return true;
+	}
+	return false;
+}
+
+/** Where along the eye's line it is looked for elements, shares of the width. */
+const ACROSS = [0.1, 0.3, 0.5, 0.7, 0.9];
+
+/** The lowest element under the eye in a frame, and how far down it the eye is, from 0 to 1. */
+function underEye(window: Window): { path: number[]; share: number } | null {
+	const y = eyeLine(window);
+	let found: { element: Element; box: DOMRect } | undefined;
+	for (const across of ACROSS) {
+		for (const element of window.document.elementsFromPoint(window.innerWidth * across, y)) {
+			if (isPinned(element, window)) continue;
+			const box = element.getBoundingClientRect();
+			if (!found || box.height < found.box.height) found = { element, box };
+			break;
+		}
+	}
+	if (!found) return null;
+	const { top, height } = found.box;
+	return { path: pathOf(found.element), share: height > 0 ? (y - top) / height : 0 };
+}
+
+/** The element at a path, or the nearest one around it that has a box. */
+function shownAt(document: Document, path: readonly number[]): Element | null {
+	let element = elementByPath(document, path);
+	while (element && element.getClientRects().length === 0) element = element.parentElement;
+	return element;
+}
+
+/**
+ * Keeps frames in step: when one is scrolled, the others scroll so that the same element stands at the same
+ * height of the screen. A frame that follows leads nobody.
+ */
+export function inStep(frames: () => Iterable<PageFrame>) {
+	/** Where a frame was put by us: its scroll event is an echo. */
+	const put = new Map<PageFrame, number>();
+	let waiting: PageFrame | null = null;
+	let on = true;
+
+	function follow(leader: PageFrame): void {
+		const window = leader.window();
+		const eye = underEye(window);
+		for (const frame of frames()) {
+			if (frame === leader) continue;
+			const other = frame.window();
+			const element = eye && shownAt(other.document, eye.path);
+			const box = element?.getBoundingClientRect();
+			const to =
+				window.scrollY <= 0 || !eye || !box
+					? 0
+					: other.scrollY + box.top + eye.share * box.height - eyeLine(other);
+			other.scrollTo({ left: other.scrollX, top: to, behavior: 'instant' });
+			put.set(frame, other.scrollY);
+		}
+	}
+
+	return {
+		switch(to: boolean): void {
+			on = to;
+		},
+		/** A frame has scrolled, by a person or by us. */
+		scrolled(frame: PageFrame): void {
+			const echo = put.get(frame);
+			put.delete(frame);
+			if (!on || (echo !== undefined && Math.abs(echo - frame.window().scrollY) < 1)) return;
+			if (!waiting) {
+				requestAnimationFrame(() => {
+					const leader = waiting;
+					waiting = null;
+					if (leader) follow(leader);
+				});
+			}
+			waiting = frame;
+		}
+	};
+}
