@@ -150,7 +150,10 @@ async function heldFor(args: readonly string[]): Promise<number> {
 					const content = {
 						address: `${stage.prefix}index.html`,
 						html: inertSource(parsePage(files['index.html'] ?? '')),
-						sheets: [{ element: [0, 1], text: files['look.css'] ?? '' }]
+						sheets: [{ element: [0, 1], text: files['look.css'] ?? '' }],
+						rules: '',
+						films: 'play',
+						rightToLeft: false
 					};
 					const viewport = { width: 1000, height: 800, density: 1 };
 					const measure = async (widths: readonly number[]): Promise<number> => {

@@ -2,7 +2,7 @@ import { parse } from 'css-tree';
 import { parseSheet } from '../../src/lib/core/css/index.ts';
 import { bandsOf, evaluate, solverOf } from '../../src/lib/core/media/index.ts';
 import { conditionsOfPage, sourcesOf } from '../../src/lib/core/site/index.ts';
-import { PLAIN } from '../../src/lib/core/vantage.ts';
+import { PLAIN } from '../../src/lib/core/vantage/index.ts';
 import { timeOf, type Bench } from '../bench.ts';
 
 function largeSheet(size: number): string {

@@ -1,5 +1,5 @@
 import type { FileKind } from './core/site/index.ts';
-import type { Vantage } from './core/vantage.ts';
+import type { Vantage } from './core/vantage/index.ts';
 
 /** What the server and the application say to each other, as JSON. */
 
@@ -36,10 +36,22 @@ export interface VantageRecord {
 	readonly fields: Vantage;
 }
 
+/** A vantage as it is to be kept; without an id, a new one. */
+export interface VantageWish extends Omit<VantageRecord, 'id'> {
+	readonly id?: number | undefined;
+}
+
+export interface VantageList {
+	readonly vantages: readonly VantageRecord[];
+	/** Hex SHA-256 of the list: what a change of it is based on. */
+	readonly version: string;
+}
+
 export interface SiteRecord extends SiteSummary {
 	readonly revision: number;
 	readonly files: readonly FileRecord[];
 	readonly vantages: readonly VantageRecord[];
+	readonly vantagesVersion: string;
 	readonly drafts: readonly DraftRecord[];
 }
 

@@ -1,6 +1,6 @@
 import type { BrowserContextOptions } from '@playwright/test';
 import { evaluate, parseMediaQueryList } from '../../src/lib/core/media/index.ts';
-import { PLAIN, type Vantage } from '../../src/lib/core/vantage.ts';
+import { PLAIN, type Vantage } from '../../src/lib/core/vantage/index.ts';
 import { expect, test } from '../fixtures.ts';
 import { QUERIES } from './queries.ts';
 

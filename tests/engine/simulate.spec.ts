@@ -1,6 +1,6 @@
 import type { BrowserContextOptions } from '@playwright/test';
 import { parseSheet } from '../../src/lib/core/css/index.ts';
-import { PLAIN, SHIPPED, type Vantage } from '../../src/lib/core/vantage.ts';
+import { PLAIN, SHIPPED, type Vantage } from '../../src/lib/core/vantage/index.ts';
 import { clientBundle } from '../bundle.ts';
 import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
 import { QUERIES } from './queries.ts';
@@ -68,7 +68,14 @@ test('in a frame, conditions hold that would hold in the vantage’s own viewpor
 					{ frame: 'a', left: 0, top: 0, scale: 0.3, viewport: { width, height, density } }
 				]);
 				const sheets = [{ element: [0, 1], text: simulatedSheet(parseSheet(css))(vantage) }];
-				await stage.host.write(['a'], { address: '/probe.html', html: inertSource(parsePage(html)), sheets });
+				await stage.host.write(['a'], {
+					address: '/probe.html',
+					html: inertSource(parsePage(html)),
+					sheets,
+					rules: '',
+					films: 'play',
+					rightToLeft: false
+				});
 			},
 			{ vantage, html, css }
 		);

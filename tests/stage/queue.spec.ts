@@ -28,7 +28,14 @@ test.beforeEach(async ({ page, server }) => {
 					'<!doctype html><style>x</style><body><div id=box>words that wrap in a narrow box <span>x</span></div>'
 				)
 			);
-			const content = { address: '/index.html', html, sheets: [{ element: [0, 0], text: css }] };
+			const content = {
+				address: '/index.html',
+				html,
+				sheets: [{ element: [0, 0], text: css }],
+				rules: '',
+				films: 'play' as const,
+				rightToLeft: false
+			};
 			Object.assign(globalThis, { queue: measuringQueue(open, 2), content, opened: () => opened });
 		},
 		{ site, css: CSS }

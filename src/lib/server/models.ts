@@ -8,7 +8,7 @@ import {
 	type Sequelize
 } from 'sequelize';
 import type { FileKind } from '$lib/core/site/index.ts';
-import type { Vantage as VantageFields } from '$lib/core/vantage.ts';
+import type { Vantage as VantageFields } from '$lib/core/vantage/index.ts';
 
 export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<Site>> {
 	declare id: CreationOptional<number>;

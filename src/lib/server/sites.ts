@@ -2,13 +2,13 @@ import { createHash } from 'node:crypto';
 import { zip, type AsyncZippable } from 'fflate';
 import { Op, type Transaction } from 'sequelize';
 import { decodeText, encodeText } from '$lib/core/text/index.ts';
-import { SHIPPED } from '$lib/core/vantage.ts';
 import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary } from '$lib/api.ts';
 import { codec, sharedLines } from './codec.ts';
 import { change, database } from './database.ts';
 import type { Brought } from './import/index.ts';
-import { Blob, Draft, File, Revision, Site, Vantage } from './models.ts';
+import { Blob, Draft, File, Revision, Site } from './models.ts';
 import { Problem } from './problem.ts';
+import { listVantages, shipVantages } from './vantages.ts';
 
 const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
@@ -62,16 +62,7 @@ export async function createSite(brought: Brought): Promise<number> {
 			);
 		}
 		await Revision.create({ siteId: site.id, number: 1, message: 'Brought in', manifest }, { transaction });
-		const chorus = new Set(['Handset', 'Slate', 'Notebook']);
-		await Vantage.bulkCreate(
-			SHIPPED.map((fields, position) => ({
-				siteId: site.id,
-				position,
-				chorus: chorus.has(fields.name),
-				fields
-			})),
-			{ transaction }
-		);
+		await shipVantages(site.id, transaction);
 		return site.id;
 	});
 }
@@ -79,9 +70,9 @@ export async function createSite(brought: Brought): Promise<number> {
 /** A site with its files' texts, vantages and drafts. */
 export async function readSite(id: number): Promise<SiteRecord> {
 	const site = await siteOf(id);
-	const [files, vantages, drafts, revision] = await Promise.all([
+	const [files, { vantages, version }, drafts, revision] = await Promise.all([
 		File.findAll({ where: { siteId: id }, order: [['path', 'ASC']] }),
-		Vantage.findAll({ where: { siteId: id }, order: [['position', 'ASC']] }),
+		listVantages(id),
 		listDrafts(id),
 		Revision.max<number, Revision>('number', { where: { siteId: id } })
 	]);
@@ -99,7 +90,8 @@ export async function readSite(id: number): Promise<SiteRecord> {
 			const text = isText(kind) && content ? decodeText(content, codec).text : null;
 			return { path, kind, hash, size, width, height, text };
 		}),
-		vantages: vantages.map(({ id: vantageId, chorus, fields }) => ({ id: vantageId, chorus, fields })),
+		vantages,
+		vantagesVersion: version,
 		drafts
 	};
 }

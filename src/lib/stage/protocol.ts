@@ -9,6 +9,12 @@ export interface PageContent {
 	/** Its inert source. */
 	readonly html: string;
 	readonly sheets: readonly SheetText[];
+	/** Rules that come after every sheet of the page. */
+	readonly rules: string;
+	/** Whether films play, stand still, or have not come. */
+	readonly films: 'play' | 'still' | 'none';
+	/** Whether the page is laid out from right to left, whatever it says itself. */
+	readonly rightToLeft: boolean;
 }
 
 /** The text for a `<style>` of the page. */

@@ -1,4 +1,12 @@
-import type { DraftRecord, SavedFile, SiteRecord, SiteSummary, StaleFile } from '../api.ts';
+import type {
+	DraftRecord,
+	SavedFile,
+	SiteRecord,
+	SiteSummary,
+	StaleFile,
+	VantageList,
+	VantageWish
+} from '../api.ts';
 
 /** A reply that was not a success, with the sentence the server gave. */
 export class Refused extends Error {
@@ -61,6 +69,8 @@ export const api = {
 		(await ask(`/api/sites/${id}/save`, sending('POST', { tab, files }))).json(),
 	keepDraft: (id: number, draft: Omit<DraftRecord, 'at'>) =>
 		ask(`/api/sites/${id}/drafts`, sending('PUT', draft)),
+	keepVantages: async (id: number, base: string, vantages: readonly VantageWish[]): Promise<VantageList> =>
+		(await ask(`/api/sites/${id}/vantages`, sending('PUT', { base, vantages }))).json(),
 	dropDraft: (id: number, path: string, tab: string) =>
 		ask(`/api/sites/${id}/drafts?${new URLSearchParams({ path, tab }).toString()}`, { method: 'DELETE' })
 };

@@ -9,7 +9,7 @@ export interface Press {
 	readonly typing: boolean;
 }
 
-/** Actions by key. A single character never fires while typing; `save` is Ctrl or Cmd with S, anywhere. */
+/** Actions by key, in lower case. A single character never fires while typing; `save` is Ctrl or Cmd with S, anywhere. */
 export type KeyMap = Readonly<Record<string, (press: Press) => void>>;
 
 const isField = (target: EventTarget | null): boolean =>

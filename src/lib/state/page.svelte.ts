@@ -8,7 +8,7 @@ import {
 } from '../core/media/index.ts';
 import { inertSource } from '../core/html/index.ts';
 import { parseSheet, sliceOf } from '../core/css/index.ts';
-import { simulatedSheet, simulatePage } from '../core/simulate/index.ts';
+import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../core/simulate/index.ts';
 import {
 	addressOf,
 	conditionsOfPage,
@@ -22,7 +22,7 @@ import {
 	type SheetUse,
 	type Sources
 } from '../core/site/index.ts';
-import type { Vantage } from '../core/vantage.ts';
+import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import type { PageContent, SheetText } from '../stage/protocol.ts';
 import type { SiteState } from './site.svelte.ts';
 
@@ -68,7 +68,8 @@ export class PageState {
 	}
 
 	/** The page as a frame of a vantage is given it, on a stage with a prefix for its files. */
-	content(prefix: string, vantage: Vantage): PageContent {
+	content(prefix: string, seen: SeenVantage): PageContent {
+		const vantage = vantageOnPage(this.#page, seen);
 		const html = this.#html(this.source)(vantage);
 		const sheets = this.sheets.flatMap(({ element, from }): SheetText[] => {
 			if (from.kind === 'outside') return [];
@@ -77,7 +78,9 @@ export class PageState {
 			if (text === undefined) return [];
 			return [{ element, text: this.#simulated(this.#flatten(text, file, prefix))(vantage) }];
 		});
-		return { address: addressOf(this.path, prefix), html, sheets };
+		const address = addressOf(this.path, prefix);
+		const { films, rightToLeft = false } = vantage;
+		return { address, html, sheets, rules: rulesOf(vantage), films, rightToLeft };
 	}
 
 	/** A page's inert source by vantage, for as long as its text stays. */
@@ -97,17 +100,14 @@ export class PageState {
 	}
 }
 
-/** What a vantage is apart from its size and name. */
-const conditionKey = (vantage: Vantage): string =>
-	JSON.stringify({ ...vantage, name: '', width: 0, height: 0, density: 0 });
-
-/** A function of a vantage that remembers its answers; size and density must not matter to it. */
-function byVantage<X>(compute: (vantage: Vantage) => X): (vantage: Vantage) => X {
+/** A function of a vantage that remembers some answers; nothing but what texts depend on must matter to it. */
+function byVantage<X>(compute: (vantage: SeenVantage) => X): (vantage: SeenVantage) => X {
 	const known = new Map<string, X>();
 	return (vantage) => {
-		const key = conditionKey(vantage);
+		const key = textKey(vantage);
 		let value = known.get(key);
 		if (value === undefined) known.set(key, (value = compute(vantage)));
+		if (known.size > 24) known.delete(known.keys().next().value as string);
 		return value;
 	};
 }

@@ -1,8 +1,9 @@
-import type { DraftRecord, FileRecord, SiteRecord, StaleFile, VantageRecord } from '../api.ts';
+import type { DraftRecord, FileRecord, SiteRecord, StaleFile } from '../api.ts';
 import { api, Refused } from './api.ts';
 import { draftKeeper } from './drafts.ts';
 import { openTabs, tabName } from './tab.ts';
 import { FileText } from './texts.svelte.ts';
+import { Vantages } from './vantages.svelte.ts';
 
 export type SaveState =
 	| { readonly kind: 'idle' }
@@ -16,7 +17,7 @@ export class SiteState {
 	readonly tab: string;
 	files = $state.raw<readonly FileRecord[]>([]);
 	readonly texts: ReadonlyMap<string, FileText>;
-	readonly vantages: readonly VantageRecord[];
+	readonly vantages: Vantages;
 	revision = $state(0);
 	save = $state.raw<SaveState>({ kind: 'idle' });
 	/** Files that were saved elsewhere while they were changed here, with what they hold now. */
@@ -35,7 +36,8 @@ export class SiteState {
 		this.tab = tab;
 		this.files = record.files;
 		this.revision = record.revision;
-		this.vantages = record.vantages;
+		const { vantages, vantagesVersion: version } = record;
+		this.vantages = new Vantages(record.id, { vantages, version }, () => this.#saved.postMessage(this.id));
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
 		const texts = record.files
 			.filter(({ text }) => text !== null)
@@ -130,6 +132,7 @@ export class SiteState {
 		if (!record) return;
 		this.files = record.files;
 		this.revision = record.revision;
+		this.vantages.take({ vantages: record.vantages, version: record.vantagesVersion });
 		for (const { path, hash, text } of record.files) {
 			const file = this.texts.get(path);
 			if (!file || text === null || file.base === hash || file.dirty) continue;

@@ -18,6 +18,11 @@ export function closingOf(tokens: Tokens): string {
 	return lastToken(types[count - 1] as number, source.slice(tokens.starts[count - 1])) + closing;
 }
 
+const closes = (address: string): boolean => address.endsWith(')') && !isEscaped(address, address.length - 1);
+
+/** In a bad address css-tree passes over the character that follows an escape: hence ` x` before its end. */
+const AFTER_ESCAPE = /\\(?:[0-9a-f]{1,6}\s?|[^0-9a-f])\)$/i;
+
 function lastToken(type: number, text: string): string {
 	const escaping = isEscaped(text, text.length);
 	switch (type) {
@@ -26,9 +31,9 @@ function lastToken(type: number, text: string): string {
 		case T.String:
 			return isClosedString(text) ? '' : (escaping ? '\n' : '') + (text[0] as string);
 		case T.Url:
+			return closes(text) ? '' : (escaping ? '\uFFFD' : '') + ')';
 		case T.BadUrl:
-			// The space: css-tree passes over the character that follows an escape in a bad address.
-			return text.endsWith(')') && !isEscaped(text, text.length - 1) ? '' : (escaping ? '\uFFFD ' : '') + ')';
+			return closes(text) && !AFTER_ESCAPE.test(text) ? '' : (escaping ? '\uFFFD' : '') + ' x)';
 		default:
 			return escaping ? '\uFFFD' : '';
 	}

@@ -226,7 +226,7 @@ describe('parseSheet', () => {
 				);
 				expect(tails.some((node) => node.parent.kind === 'sheet')).toBe(true);
 			}),
-			{ numRuns: 2000 }
+			{ numRuns: 2000, examples: [['url(a"\\a'], ['url(a"\\'], ['url(a"\\a)'], ['url(\\a'], ['url(a"b)']] }
 		);
 	});
 });

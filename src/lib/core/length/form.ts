@@ -30,7 +30,8 @@ export interface Quantity {
 /** What lengths in a media query are relative to: CSS px. `em` and `rem` are the initial font size there. */
 export interface LengthContext {
 	readonly em: Rational;
-	readonly height: Rational;
+	/** Heights of the small, the large and the dynamic viewport (CSS Values 4 §6.1.2.1). */
+	readonly heights: { readonly small: Rational; readonly large: Rational; readonly dynamic: Rational };
 }
 
 export const line = (constant: Rational, slope: Rational = ZERO): Line => ({
@@ -69,11 +70,12 @@ function unit(value: Rational, name: string, context: LengthContext): Form | und
 	if (absolute) return line(multiply(value, absolute));
 	const perEm = PER_EM[name];
 	if (perEm) return line(multiply(value, multiply(perEm, context.em)));
-	const axis = /^[sld]?v(w|h|i|b|min|max)$/.exec(name)?.[1];
+	const [, size = '', axis] = /^([sld]?)v(w|h|i|b|min|max)$/.exec(name) ?? [];
 	if (!axis) return undefined;
+	const { small, large, dynamic } = context.heights;
 	const share = multiply(value, PERCENT);
 	const ofWidth = line(ZERO, share);
-	const ofHeight = line(multiply(share, context.height));
+	const ofHeight = line(multiply(share, size === 's' ? small : size === 'd' ? dynamic : large));
 	if (axis === 'w' || axis === 'i') return ofWidth;
 	if (axis === 'h' || axis === 'b') return ofHeight;
 	const smaller = axis === 'min';

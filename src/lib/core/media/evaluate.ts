@@ -1,6 +1,6 @@
 import { compare, rationalFromNumber } from '../interval/index.ts';
 import { valueAt } from '../length/index.ts';
-import type { Vantage } from '../vantage.ts';
+import type { Vantage } from '../vantage/index.ts';
 import type { Operator } from './feature.ts';
 import type { Condition, MediaQuery } from './query.ts';
 import { relationOf, standingAlone, type Relation } from './relation.ts';

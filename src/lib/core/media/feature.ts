@@ -1,6 +1,6 @@
 import type { Line } from '../length/index.ts';
 import type { Rational } from '../interval/index.ts';
-import type { Vantage } from '../vantage.ts';
+import type { Vantage } from '../vantage/index.ts';
 
 /** What a keyword of one feature says in terms of another feature (`orientation` of `aspect-ratio`). */
 export interface Alias {

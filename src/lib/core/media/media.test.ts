@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { contains, printInterval, printIntervalSet, rationalFromNumber } from '../interval/index.ts';
-import { PLAIN, SHIPPED, type Vantage } from '../vantage.ts';
+import { PLAIN, SHIPPED, type Vantage } from '../vantage/index.ts';
 import {
 	bandAt,
 	bandLetter,

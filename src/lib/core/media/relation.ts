@@ -16,7 +16,7 @@ import {
 	type LengthContext,
 	type Line
 } from '../length/index.ts';
-import type { Vantage } from '../vantage.ts';
+import { heightsOf, type Vantage } from '../vantage/index.ts';
 import type { MediaFeature, Operator } from './feature.ts';
 import { FEATURES } from './features/index.ts';
 import type { Comparison } from './query.ts';
@@ -31,10 +31,17 @@ const UNKNOWN: Relation = { kind: 'unknown' };
 const settled = (holds: boolean): Relation => ({ kind: 'settled', holds });
 
 /** What lengths in a media query are relative to in a vantage: the initial values (Media Queries 4 §1.3). */
-export const lengthContext = (vantage: Vantage): LengthContext => ({
-	em: rationalFromNumber(vantage.defaultFontSize),
-	height: rationalFromNumber(vantage.height)
-});
+export function lengthContext(vantage: Vantage): LengthContext {
+	const { small, large, dynamic } = heightsOf(vantage);
+	return {
+		em: rationalFromNumber(vantage.defaultFontSize),
+		heights: {
+			small: rationalFromNumber(small),
+			large: rationalFromNumber(large),
+			dynamic: rationalFromNumber(dynamic)
+		}
+	};
+}
 
 /** Whether a feature that stands alone holds (Media Queries 4 §2.4.2). */
 export function standingAlone(feature: MediaFeature, vantage: Vantage): Relation {
@@ -146,7 +153,7 @@ function resolution(of: Expression): Form | undefined {
 		}
 	};
 	const px = inPx(of);
-	return px && formOf(px, 'length', { em: ONE, height: ONE });
+	return px && formOf(px, 'length', { em: ONE, heights: { small: ONE, large: ONE, dynamic: ONE } });
 }
 
 /** left − right as a line, for a right side that is a line. */

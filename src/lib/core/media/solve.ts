@@ -12,7 +12,7 @@ import {
 	type IntervalSet
 } from '../interval/index.ts';
 import type { Form, Line } from '../length/index.ts';
-import type { Vantage } from '../vantage.ts';
+import type { Vantage } from '../vantage/index.ts';
 import { HOLDS, typeMatches } from './evaluate.ts';
 import type { Operator } from './feature.ts';
 import type { Condition, MediaQuery } from './query.ts';

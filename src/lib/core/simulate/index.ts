@@ -1,2 +1,3 @@
 export { simulatedSheet } from './sheet.ts';
-export { simulatePage } from './page.ts';
+export { simulatePage, vantageOnPage } from './page.ts';
+export { rulesOf, textKey } from './rules.ts';

@@ -1,29 +1,61 @@
 import type { Page } from '../html/index.ts';
 import { sizesConditions } from '../site/index.ts';
-import type { Vantage } from '../vantage.ts';
 import { applyChanges, type Change } from '../text/index.ts';
+import type { SeenVantage, Vantage } from '../vantage/index.ts';
+import { schemeInVantage } from './colorScheme.ts';
 import { simulateQuery } from './query.ts';
+import { simulateStyle } from './sheet.ts';
+import { valueChanges } from './value.ts';
 
 const quoted = (name: string, value: string): string =>
 	`${name}="${value.replace(/&/g, '&amp;').replace(/"/g, '&quot;')}"`;
 
-/** The source of a page whose `media` and `sizes` attributes are read as a vantage would read them. */
+function simulateSizes(sizes: string, vantage: Vantage): string {
+	let value = sizes;
+	for (const condition of sizesConditions(value)) {
+		value = value.replace(condition, () => simulateQuery(condition, vantage));
+	}
+	return applyChanges(value, valueChanges(value, 0, vantage));
+}
+
+type Reading = (value: string, vantage: Vantage) => string;
+
+/** Attributes that a vantage may read otherwise than the engine, by tag. */
+const READINGS: readonly (readonly [tag: RegExp, attribute: string, read: Reading])[] = [
+	[/^(source|style|link)$/, 'media', simulateQuery],
+	[/^(img|source)$/, 'sizes', simulateSizes],
+	[/./, 'style', simulateStyle]
+];
+
+/**
+ * The source of a page whose `media`, `sizes` and `style` attributes and colour scheme are read as a vantage would
+ * read them.
+ */
 export function simulatePage(page: Page, vantage: Vantage): string {
 	const changes: Change[] = [];
+	const put = (name: string, value: string, span: { start: number; end: number }, read: string): void => {
+		if (read !== value) changes.push({ ...span, text: quoted(name, read) });
+	};
 	for (const { tag, attributes } of page.elements) {
-		const media = /^(source|style|link)$/.test(tag) ? attributes.get('media') : undefined;
-		if (media?.span) {
-			const value = simulateQuery(media.value, vantage);
-			if (value !== media.value) changes.push({ ...media.span, text: quoted('media', value) });
+		for (const [tags, name, read] of READINGS) {
+			const attribute = tags.test(tag) ? attributes.get(name) : undefined;
+			if (attribute?.span) put(name, attribute.value, attribute.span, read(attribute.value, vantage));
 		}
-		const sizes = /^(img|source)$/.test(tag) ? attributes.get('sizes') : undefined;
-		if (sizes?.span) {
-			let { value } = sizes;
-			for (const condition of sizesConditions(value)) {
-				value = value.replace(condition, () => simulateQuery(condition, vantage));
-			}
-			if (value !== sizes.value) changes.push({ ...sizes.span, text: quoted('sizes', value) });
+		const content = tag === 'meta' ? attributes.get('content') : undefined;
+		if (content?.span && attributes.get('name')?.value.toLowerCase() === 'color-scheme') {
+			put('content', content.value, content.span, schemeInVantage(content.value, vantage.colorScheme));
 		}
 	}
 	return applyChanges(page.source, changes);
+}
+
+/** A vantage as a page gets it: without safe areas, unless its viewport meta covers them (CSS Round Display 1 §3.2). */
+export function vantageOnPage(page: Page, vantage: SeenVantage): SeenVantage {
+	const covers = page.elements.some(
+		({ tag, attributes }) =>
+			tag === 'meta' &&
+			attributes.get('name')?.value.toLowerCase() === 'viewport' &&
+			/viewport-fit\s*=\s*cover/i.test(attributes.get('content')?.value ?? '')
+	);
+	return covers ? vantage : { ...vantage, safeAreas: { top: 0, right: 0, bottom: 0, left: 0 } };
 }

@@ -1,15 +1,14 @@
-import { rationalFromNumber, multiply, printRational, rationalFromDecimal } from '../interval/index.ts';
+import { multiply, rationalFromDecimal, rationalFromNumber, toNumber } from '../interval/index.ts';
 import { T, textOf, tokensOf } from '../css/tokens.ts';
 import { evaluateCondition, parseMediaQueryList, typeMatches, type Condition } from '../media/index.ts';
-import type { Vantage } from '../vantage.ts';
+import type { Vantage } from '../vantage/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
+import { USUAL_TEXT } from './textSize.ts';
+import { decimal, lengthInVantage } from './units.ts';
 
 /** What holds, and what does not, at every width; both known to every engine. */
 const ALWAYS = '(min-width: 0px)';
 const NEVER = '(max-width: -1px)';
-
-/** The default text size of engines, px: where a vantage has it, `em` and `rem` in a query are right by themselves. */
-const USUAL_TEXT = 16;
 
 /**
  * A media query list as a frame must read it to answer as the vantage would. Width, height, their ratio and
@@ -64,7 +63,7 @@ function conditionChanges(condition: Condition, text: string, vantage: Vantage):
 	}
 }
 
-/** The screen's size becomes the viewport's, and `em` px, in one feature of size. */
+/** The screen's size becomes the viewport's, `em` and heights that differ by bars px, in one feature of size. */
 function sizeChanges(feature: string, offset: number, vantage: Vantage): Change[] {
 	const tokens = tokensOf(feature);
 	const changes: Change[] = [];
@@ -74,13 +73,17 @@ function sizeChanges(feature: string, offset: number, vantage: Vantage): Change[
 		if (tokens.types[i] === T.Ident && /^(min-|max-)?device-/i.test(token)) {
 			changes.push({ start, end: start + token.length, text: token.replace(/device-/i, '') });
 		}
-		const size = tokens.types[i] === T.Dimension ? /^(.*?)r?em$/i.exec(token)?.[1] : undefined;
-		const value =
-			size === undefined || vantage.defaultFontSize === USUAL_TEXT ? undefined : rationalFromDecimal(size);
-		if (value) {
-			const px = printRational(multiply(value, rationalFromNumber(vantage.defaultFontSize))).replace('≈', '');
-			changes.push({ start, end: start + token.length, text: `${px}px` });
-		}
+		if (tokens.types[i] !== T.Dimension) continue;
+		const length = emInVantage(token, vantage) ?? lengthInVantage(token, vantage);
+		if (length !== undefined) changes.push({ start, end: start + token.length, text: length });
 	}
 	return changes;
+}
+
+/** An `em` or `rem` of a query in px, where an engine would take it from another default text size than the vantage's. */
+function emInVantage(token: string, vantage: Vantage): string | undefined {
+	const number = /^(.*?)r?em$/i.exec(token)?.[1];
+	if (number === undefined || vantage.defaultFontSize === USUAL_TEXT) return undefined;
+	const value = rationalFromDecimal(number);
+	return value && `${decimal(toNumber(multiply(value, rationalFromNumber(vantage.defaultFontSize))))}px`;
 }

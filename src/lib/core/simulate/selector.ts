@@ -1,21 +1,30 @@
 import { next, T, textOf, tokensOf, type Tokens } from '../css/tokens.ts';
-import type { Vantage } from '../vantage.ts';
+import type { Vantage } from '../vantage/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 
 /** States that a frame may be told to show, by the pseudo-class that means them and the attribute that stands for them. */
 const STATES: Readonly<Record<string, string>> = {
 	hover: 'data-vantaggio-hover',
-	active: 'data-vantaggio-active'
+	active: 'data-vantaggio-active',
+	focus: 'data-vantaggio-focus',
+	'focus-visible': 'data-vantaggio-focus',
+	'focus-within': 'data-vantaggio-focus-within'
 };
 
+/** Whether a selector list may ask for one of the states. */
+export const MAY_ASK_STATE = /:(hover|active|focus)/i;
+
+/** States that a pointing device without hover leaves to a tap. */
+const BY_HOVER = /^(hover|active)$/;
+
 /**
- * A selector list in which `:hover` and `:active` answer to an attribute too (with a mouse), or to it alone
- * (without hover). An attribute selector has the specificity of a pseudo-class (Selectors 4 §17), and `:is()`
+ * A selector list in which `:hover`, `:active` and the kinds of `:focus` answer to an attribute too, the first two
+ * to it alone where the vantage cannot hover. An attribute selector has the specificity of a pseudo-class (Selectors 4 §17), and `:is()`
  * that of the more specific of equals, so nothing weighs more or less than before. After a pseudo-element the
  * text stays: `::before:hover` is invalid, and must not become valid.
  */
 export function simulateSelector(text: string, vantage: Vantage): string {
-	if (!/:(hover|active)/i.test(text)) return text;
+	if (!MAY_ASK_STATE.test(text)) return text;
 	const tokens = tokensOf(text);
 	const changes: Change[] = [];
 	collect(tokens, 0, tokens.count, vantage, changes);
@@ -40,7 +49,8 @@ function collect(tokens: Tokens, from: number, to: number, vantage: Vantage, cha
 		if (/^(before|after|first-line|first-letter)$/.test(name)) afterElement = true;
 		const attribute = STATES[name];
 		if (!attribute || afterElement) continue;
-		const text = vantage.hover === 'none' ? `[${attribute}]` : `:is(:${name}, [${attribute}])`;
+		const text =
+			vantage.hover === 'none' && BY_HOVER.test(name) ? `[${attribute}]` : `:is(:${name}, [${attribute}])`;
 		changes.push({ start: tokens.starts[i] as number, end: tokens.starts[i + 2] as number, text });
 	}
 }

@@ -1,42 +1,118 @@
-import { sliceOf, walk, type Sheet, type Span } from '../css/index.ts';
-import type { Vantage } from '../vantage.ts';
+import {
+	parseSheet,
+	sliceOf,
+	walk,
+	type Block,
+	type Declaration,
+	type Sheet,
+	type Span
+} from '../css/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
+import type { SeenVantage, Vantage } from '../vantage/index.ts';
+import { schemeInVantage } from './colorScheme.ts';
 import { simulateQuery } from './query.ts';
-import { simulateSelector } from './selector.ts';
+import { MAY_ASK_STATE, simulateSelector } from './selector.ts';
+import { keywordChanges, rootRule, USUAL_TEXT } from './textSize.ts';
+import { valueChanges, valueMayDiffer } from './value.ts';
 
-/** Places of a sheet that a vantage can read otherwise than the engine. */
-interface Place {
-	readonly kind: 'query' | 'selector';
-	readonly span: Span;
-	readonly text: string;
+/** A place of a sheet that a vantage can read otherwise than the engine. */
+type Place = (vantage: SeenVantage) => readonly Change[];
+
+/** The layer that adopted rules for the default text size lie in: named first, so that every other is above it. */
+export const LOWEST_LAYER = 'vantaggio-lowest';
+
+/** A query in which nothing but the size and density of the viewport is asked stays as it is, in every vantage of 16 px and without bars. */
+const ASKS_MORE =
+	/pointer|hover|prefers|scheme|motion|contrast|colors|color|scripting|update|overflow|device|grid|mono|gamut|range|scan|display-mode|posture|inverted|segments|nav|blending|print|screen|speech|tty|r?em|\dv|[sld]v/i;
+
+/** Whether a value is computed where it is used: the initial value of `@property` must not become valid by a change. */
+function isUsed(block: Block): boolean {
+	for (let at = block; at.kind !== 'sheet'; at = at.parent) {
+		if (at.kind === 'at-rule' && /^(property|font-face|counter-style)$/.test(at.name)) return false;
+	}
+	return true;
 }
 
-/** A query in which nothing but the size and density of the viewport is asked stays as it is, in every vantage of 16 px. */
-const ASKS_MORE =
-	/pointer|hover|prefers|scheme|motion|contrast|colors|color|scripting|update|overflow|device|grid|mono|gamut|range|scan|display-mode|posture|inverted|segments|nav|blending|print|screen|speech|tty|r?em/i;
+const replaced =
+	(span: Span, text: string, read: (vantage: Vantage) => string): Place =>
+	(vantage) => {
+		const put = read(vantage);
+		return put === text ? [] : [{ ...span, text: put }];
+	};
+
+function declarationPlaces(source: string, declaration: Declaration, places: Place[]): void {
+	const { property, parent, value: span } = declaration;
+	const text = sliceOf(source, span);
+	const differs = valueMayDiffer(text);
+	const isSize = property === 'font-size' || property === 'font';
+	if (!(differs || isSize || property === 'color-scheme') || !isUsed(parent)) return;
+	if (differs) places.push((vantage) => valueChanges(text, span.start, vantage));
+	if (property === 'color-scheme') {
+		places.push(replaced(span, text, (vantage) => schemeInVantage(text, vantage.colorScheme)));
+	}
+	if (!isSize) return;
+	places.push(({ defaultFontSize: size }) => {
+		if (size === USUAL_TEXT) return [];
+		const changes = keywordChanges(text, span.start, size);
+		if (changes.length > 0 || parent.kind !== 'rule') return changes;
+		const { end } = parent.span;
+		const rule = rootRule(parent, sliceOf(source, parent.prelude), declaration, text, size);
+		return rule === '' ? [] : [{ start: end, end, text: rule }];
+	});
+}
 
 function placesOf(sheet: Sheet): Place[] {
+	const { source } = sheet;
 	const places: Place[] = [];
 	for (const node of walk(sheet)) {
-		if (node.kind === 'at-rule' && node.name === 'media') {
-			const text = sliceOf(sheet.source, node.prelude);
-			if (ASKS_MORE.test(text)) places.push({ kind: 'query', span: node.prelude, text });
+		if (node.kind === 'declaration') {
+			declarationPlaces(source, node, places);
+		} else if (node.kind === 'at-rule' && node.name === 'media') {
+			const text = sliceOf(source, node.prelude);
+			if (ASKS_MORE.test(text)) {
+				places.push(replaced(node.prelude, text, (vantage) => simulateQuery(text, vantage)));
+			}
+		} else if (node.kind === 'at-rule' && node.name === 'font-face' && node.block) {
+			const { start } = node.span;
+			places.push(({ fontsMissing }) =>
+				fontsMissing ? [{ start: start + 1, end: start + 1, text: 'missing-' }] : []
+			);
+		} else if (node.kind === 'at-rule' && node.name === 'container') {
+			const text = sliceOf(source, node.prelude);
+			if (valueMayDiffer(text)) places.push((vantage) => valueChanges(text, node.prelude.start, vantage));
 		} else if (node.kind === 'rule' || (node.kind === 'at-rule' && node.name === 'scope')) {
-			const text = sliceOf(sheet.source, node.prelude);
-			if (/:(hover|active)/i.test(text)) places.push({ kind: 'selector', span: node.prelude, text });
+			const text = sliceOf(source, node.prelude);
+			if (MAY_ASK_STATE.test(text)) {
+				places.push(replaced(node.prelude, text, (vantage) => simulateSelector(text, vantage)));
+			}
 		}
 	}
 	return places;
 }
 
 /** A sheet that can be read for any number of vantages; the places are found once. */
-export function simulatedSheet(sheet: Sheet): (vantage: Vantage) => string {
+export function simulatedSheet(sheet: Sheet): (vantage: SeenVantage) => string {
 	const places = placesOf(sheet);
 	return (vantage) => {
-		const changes = places.map(({ kind, span, text }): Change => {
-			const put = kind === 'query' ? simulateQuery(text, vantage) : simulateSelector(text, vantage);
-			return { ...span, text: put };
-		});
-		return applyChanges(sheet.source, changes);
+		const text = applyChanges(
+			sheet.source,
+			places.flatMap((place) => place(vantage))
+		);
+		return vantage.defaultFontSize === USUAL_TEXT ? text : `@layer ${LOWEST_LAYER};${text}`;
 	};
+}
+
+/** The declarations of a style attribute, read for a vantage; as they are where they close a block of their own. */
+export function simulateStyle(text: string, vantage: Vantage): string {
+	if (!valueMayDiffer(text) && !/font|color-scheme/i.test(text)) return text;
+	const before = 'a{';
+	const sheet = parseSheet(`${before}${text}\n}`);
+	const [rule, more] = sheet.children;
+	if (rule?.kind !== 'rule' || more || sheet.notes.length > 0) return text;
+	const places: Place[] = [];
+	for (const node of walk(sheet)) {
+		if (node.kind === 'declaration') declarationPlaces(sheet.source, node, places);
+	}
+	const changes = places.flatMap((place) => place(vantage)).filter(({ end }) => end <= rule.block.end - 2);
+	return applyChanges(sheet.source, changes).slice(before.length, -2);
 }

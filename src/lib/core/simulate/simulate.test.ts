@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { parseSheet } from '../css/index.ts';
 import { parsePage } from '../html/index.ts';
 import { evaluate, parseMediaQueryList } from '../media/index.ts';
-import { PLAIN, SHIPPED, type Vantage } from '../vantage.ts';
+import { PLAIN, SHIPPED, type Vantage } from '../vantage/index.ts';
 import { simulatedSheet, simulatePage } from './index.ts';
 import { simulateQuery } from './query.ts';
 import { simulateSelector } from './selector.ts';

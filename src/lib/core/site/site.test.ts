@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { sliceOf } from '../css/index.ts';
 import { NOTHING, printIntervalSet } from '../interval/index.ts';
 import { bandsOf, solverOf } from '../media/index.ts';
-import { PLAIN } from '../vantage.ts';
+import { PLAIN } from '../vantage/index.ts';
 import {
 	addressOf,
 	conditionsOfPage,

@@ -2,19 +2,20 @@
 	import { untrack } from 'svelte';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import { jump } from '$lib/core/media/index.ts';
-	import { PLAIN } from '$lib/core/vantage.ts';
 	import { carriage, RANGE } from '$lib/state/carriage.svelte.ts';
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import Splitter from '$lib/ui/Splitter.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Frames from './Frames.svelte';
-	import { layFrames, leadViewport } from './layout.ts';
+	import FootBar from './FootBar.svelte';
+	import { Framing, marked, placementOf } from './framing.svelte.ts';
 	import Sheet from './Sheet.svelte';
 
 	interface Props {
@@ -24,25 +25,23 @@
 		file: string;
 		onfile: (path: string) => void;
 		config: StageConfig;
+		vantagesHref: string;
 		/** Keys that work on this screen are put here. */
 		bindKeys: (keys: KeyMap) => void;
 		onpress: (press: Press) => void;
 	}
 
-	let { site, page, file, onfile, config, bindKeys, onpress }: Props = $props();
+	let { site, page, file, onfile, config, vantagesHref, bindKeys, onpress }: Props = $props();
 
 	const PANEL = 'vantaggio-panel';
 	let panel = $state(Number(localStorage.getItem(PANEL)) || 486);
 	let tableWidth = $state(700);
 	let tableHeight = $state(500);
-	const room = $derived({ width: tableWidth, height: tableHeight });
-	const chorus = $derived(site.vantages.filter((vantage) => vantage.chorus).map(({ fields }) => fields));
-	const small = $derived(
-		chorus.map(({ name, width, height, density }) => ({ name, viewport: { width, height, density } }))
-	);
-	const viewport = $derived(leadViewport(room, carriage.width, small));
-	const frames = $derived(layFrames(room, viewport, small));
-	const lead = $derived({ ...PLAIN, name: 'Carriage', ...viewport });
+	const framing = untrack(() => new Framing(site));
+	$effect.pre(() => {
+		framing.room = { width: tableWidth, height: tableHeight };
+	});
+	const lead = $derived(framing.lead);
 	const bands = $derived(page.bands(lead));
 	let goto = $state.raw<{ path: string; offset: number } | null>(null);
 
@@ -102,8 +101,8 @@
 		if (!stages) return;
 		const { prefix } = stages;
 		const shown = stages.live.show({
-			placements: frames,
-			pageOf: (frame) => page.content(prefix, chorus.find(({ name }) => name === frame) ?? lead)
+			placements: framing.frames.map(placementOf),
+			pageOf: (frame) => page.content(prefix, framing.vantage(frame))
 		});
 		void shown.then((at) => {
 			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
@@ -112,12 +111,29 @@
 
 	$effect.pre(showFrames);
 
+	/** Makes the lead the next vantage in the list, after the last the plain window. */
+	function next(by: number): void {
+		const choices = [null, ...site.vantages.list.map(({ fields }) => fields)];
+		const at = choices.findIndex((one) => (one?.name ?? null) === viewing.lead);
+		viewing.choose(choices.at((at + by) % choices.length) ?? null);
+	}
+
+	const digits: KeyMap = Object.fromEntries(
+		Array.from({ length: 10 }, (_, i) => [
+			String(i),
+			() => viewing.choose(site.vantages.list[i - 1]?.fields ?? null)
+		])
+	);
+
 	const step = (by: number) => (press: Press) => (carriage.width += press.shift ? 10 * by : by);
 
 	$effect(() => {
 		bindKeys({
 			n: step(-1),
 			w: step(1),
+			...digits,
+			v: ({ shift }) => next(shift ? -1 : 1),
+			x: () => viewing.allOff(),
 			b: ({ shift }) => (carriage.width = jump(bands.bands, carriage.width, shift ? -1 : 1, RANGE))
 		});
 		return () => bindKeys({});
@@ -129,17 +145,26 @@
 	others={page.conditions.others}
 	width={carriage.width}
 	range={RANGE}
-	vantages={site.vantages.map(({ fields }) => fields)}
+	vantages={marked(site)}
 	onwidth={(width) => (carriage.width = width)}
 	onplace={show}
 	{placeOf}
 />
 <main style:grid-template-columns="minmax(0, 1fr) 1px min({panel}px, 46%)">
-	<section class="frames" aria-label="Frames" bind:clientWidth={tableWidth} bind:clientHeight={tableHeight}>
-		<div class="table" {@attach table}></div>
-		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
-		<label class="step"><input type="checkbox" bind:checked={inStep} /> scroll in step</label>
-		<Frames {page} {frames} {lead} {chorus} {placeOf} onwidth={(width) => (carriage.width = width)} />
+	<section class="frames" aria-label="Frames">
+		<div class="room" bind:clientWidth={tableWidth} bind:clientHeight={tableHeight}>
+			<div class="table" {@attach table}></div>
+			{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
+			<Frames
+				{page}
+				frames={framing.frames}
+				{lead}
+				leadName={viewing.lead ?? 'Carriage'}
+				{placeOf}
+				onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
+			/>
+		</div>
+		<FootBar {site} bind:inStep {vantagesHref} />
 	</section>
 	<Splitter
 		label="Width of the sheet"
@@ -165,6 +190,12 @@
 	}
 
 	.frames {
+		display: grid;
+		grid-template-rows: minmax(0, 1fr) auto;
+		min-width: 0;
+	}
+
+	.room {
 		position: relative;
 		min-width: 0;
 		overflow: hidden;
@@ -182,26 +213,6 @@
 		height: 100%;
 		border: 0;
 		color-scheme: light;
-	}
-
-	.step {
-		position: absolute;
-		right: 14px;
-		bottom: 6px;
-		z-index: 1;
-		display: flex;
-		gap: 6px;
-		align-items: center;
-		min-height: 24px;
-		color: var(--ink-2);
-		font-size: 13px;
-	}
-
-	.step input {
-		width: 16px;
-		height: 16px;
-		margin: 0;
-		accent-color: var(--ink);
 	}
 
 	.failure {

@@ -1,44 +1,44 @@
 <script lang="ts">
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import { bandAt, type MediaSite } from '$lib/core/media/index.ts';
-	import type { Vantage } from '$lib/core/vantage.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import CropMarks from '$lib/ui/CropMarks.svelte';
-	import type { Laid } from './layout.ts';
+	import type { SeenFrame } from './framing.svelte.ts';
 
 	interface Props {
 		page: PageState;
-		frames: readonly Laid[];
-		lead: Vantage;
-		chorus: readonly Vantage[];
-		onwidth: (width: number) => void;
+		frames: readonly SeenFrame[];
+		lead: SeenVantage;
+		/** What the lead is called: a vantage's name, or the carriage. */
+		leadName: string;
+		onvantage: (name: string) => void;
 		placeOf: (cause: MediaSite) => string;
 	}
 
-	let { page, frames, lead, chorus, onwidth, placeOf }: Props = $props();
+	let { page, frames, lead, leadName, onvantage, placeOf }: Props = $props();
 
-	const vantageOf = (name: string): Vantage => chorus.find((vantage) => vantage.name === name) ?? lead;
 	const percent = (scale: number): string => `${Math.round(scale * 100)} %`;
+	const px = (length: number): string => String(Math.round(length * 100) / 100);
 	const conditions = (sites: readonly MediaSite[]): string =>
 		sites.map((one) => `${one.text} (${placeOf(one)})`).join('\n');
 </script>
 
-{#each frames as { frame, left, top, scale, viewport, drawnWidth, drawnHeight } (frame)}
-	{@const vantage = vantageOf(frame)}
+{#each frames as { frame, left, top, scale, viewport, drawnWidth, drawnHeight, vantage } (frame)}
 	{@const band = bandAt(page.bands(vantage).bands, viewport.width)}
 	{@const others = page.differing(lead, vantage)}
 	<CropMarks {left} {top} width={drawnWidth} height={drawnHeight}>
 		{#if frame === 'lead'}
-			<b>Carriage</b>
-			<span class="figures">{viewport.width} × {viewport.height} · {percent(scale)}</span>
+			<b>{leadName}</b>
+			<span class="figures">{viewport.width} × {px(viewport.height)} · {percent(scale)}</span>
 			<span class="figures">{band.letter} {printInterval(band.interval)}</span>
 		{:else}
 			<button
 				type="button"
-				onclick={() => onwidth(viewport.width)}
-				title="Bring the carriage to {viewport.width} px"
+				onclick={() => onvantage(vantage.name)}
+				title="Make the lead {vantage.name}, the carriage at {px(viewport.width)} px"
 			>
-				<b>{frame}</b> <span class="figures">{viewport.width}</span>
+				<b>{vantage.name}</b> <span class="figures">{px(viewport.width)}</span>
 			</button>
 			<span class="figures">{band.letter}</span>
 			{#if others.length > 0}

@@ -50,20 +50,59 @@ function rowHeight(room: Room, chorus: readonly Small[]): number {
 	return LEAST;
 }
 
-/** The viewport of the lead: the carriage's width, and as high as its place allows at the scale of its width. */
-export function leadViewport(room: Room, width: number, chorus: readonly Small[]): Viewport {
-	const high = Math.max(120, room.height - TOP - LABEL - rowHeight(room, chorus) - LABEL);
-	return { width, height: Math.round(high / Math.min(1, wide(room) / width)), density: 1 };
+/** How high the lead's page can be, px of the screen. */
+const leadRoom = (room: Room, chorus: readonly Small[]): number =>
+	Math.max(120, room.height - TOP - LABEL - rowHeight(room, chorus) - LABEL);
+
+/** The height of a lead that is as high as its place: px, for a window so many px wide. */
+export const leadHeight = (room: Room, width: number, chorus: readonly Small[]): number =>
+	Math.round(leadRoom(room, chorus) / Math.min(1, wide(room) / width));
+
+/** The chorus in rows of one height from a place on; undefined where it does not fit so high. */
+function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[]): Laid[] | undefined {
+	const frames: Laid[] = [];
+	let [left, top] = [from, TOP];
+	for (const one of chorus) {
+		const width = slot(row, one);
+		if (left > from && left + width > room.width - SIDE) [left, top] = [from, top + row + LABEL + GAP / 2];
+		if (left + width > room.width - SIDE || top + row + LABEL > room.height) return undefined;
+		frames.push(laid(`chorus ${one.name}`, left, top, row / one.viewport.height, one.viewport));
+		left += width + GAP;
+	}
+	return frames;
 }
 
-/** Lead above, chorus below, each at the true size of its viewport, drawn smaller where it must be. */
-export function layFrames(room: Room, lead: Viewport, chorus: readonly Small[]): Laid[] {
+/** A lead as high as the room, the chorus to its right, as large as it fits; undefined where it does not. */
+function beside(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] | undefined {
+	const scale = Math.min(zoom, wide(room) / lead.width, (room.height - TOP - LABEL) / lead.height);
+	const from = LEFT + Math.max(SLOT * 2, lead.width * scale) + GAP;
+	for (let row = 240; row >= LEAST; row -= 4) {
+		const small = rowsAt(row, from, room, chorus);
+		if (small) return [laid('lead', LEFT, TOP, scale, lead), ...small];
+	}
+	return undefined;
+}
+
+/** Lead above, chorus below. */
+function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	const row = rowHeight(room, chorus);
-	const frames = [laid('lead', LEFT, TOP, Math.min(1, wide(room) / lead.width), lead)];
+	const scale = Math.min(zoom, wide(room) / lead.width, leadRoom(room, chorus) / lead.height);
+	const frames = [laid('lead', LEFT, TOP, scale, lead)];
 	let left = LEFT;
 	for (const one of chorus) {
-		frames.push(laid(one.name, left, room.height - LABEL - row, row / one.viewport.height, one.viewport));
+		const top = room.height - LABEL - row;
+		frames.push(laid(`chorus ${one.name}`, left, top, row / one.viewport.height, one.viewport));
 		left += slot(row, one) + GAP;
 	}
 	return frames;
+}
+
+/**
+ * Lead and chorus, each at the true size of its viewport, drawn smaller where it must be; no px of the lead larger
+ * than `zoom`. The chorus lies below the lead, or to its right where a tall lead gains by it.
+ */
+export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
+	const below = above(room, lead, zoom, chorus);
+	const right = beside(room, lead, zoom, chorus);
+	return right && (right[0]?.scale ?? 0) > 1.2 * (below[0]?.scale ?? 0) ? right : below;
 }

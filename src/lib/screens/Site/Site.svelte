@@ -10,6 +10,7 @@
 	import FileList from './FileList.svelte';
 	import Older from './Older.svelte';
 	import PageTable from './PageTable.svelte';
+	import Vantages from './Vantages.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -147,6 +148,7 @@
 			{/if}
 		</section>
 	</div>
+	<Vantages vantages={site.vantages} site={site.name} />
 </main>
 
 <style>

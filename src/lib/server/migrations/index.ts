@@ -1,4 +1,5 @@
 import * as first from './0001-first.ts';
+import * as vantageFields from './0002-vantage-fields.ts';
 
 /** All migrations in the order in which they run. One that has been released is never changed. */
-export const migrations = [first];
+export const migrations = [first, vantageFields];

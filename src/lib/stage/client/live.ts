@@ -9,6 +9,10 @@ export interface Scene {
 
 const sameElement = (a: SheetText, b: SheetText): boolean => a.element.join() === b.element.join();
 
+/** Whether two pages are one but for the texts of their sheets. */
+const samePage = (a: PageContent, b: PageContent): boolean =>
+	JSON.stringify({ ...a, sheets: [] }) === JSON.stringify({ ...b, sheets: [] });
+
 /** The sheets of `next` whose text is another than before; null where the sheets are not the same ones. */
 function changedSheets(before: readonly SheetText[], next: readonly SheetText[]): SheetText[] | null {
 	if (before.length !== next.length || !next.every((sheet, i) => sameElement(sheet, before[i] as SheetText)))
@@ -54,7 +58,7 @@ export function liveFrames(stage: Stage) {
 		for (const id of ids) {
 			const page = pageOf(id);
 			const before = shown.get(id);
-			const same = before && before.html === page.html && before.address === page.address;
+			const same = before && samePage(before, page);
 			const changed = same ? changedSheets(before.sheets, page.sheets) : null;
 			shown.set(id, page);
 			if (!changed) rewrite.add(page, id);

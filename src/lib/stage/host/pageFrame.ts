@@ -52,7 +52,8 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	parent.append(box);
 
 	let density = 1;
-	let written = false;
+	/** The rules of the page that was written; null before. */
+	let pageRules: string | null = null;
 	const inner = (): Document => {
 		if (!frame.contentDocument) throw new Error('The frame has no document.');
 		return frame.contentDocument;
@@ -61,9 +62,9 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	function adopt(): void {
 		const document = inner();
 		const Sheet = (frame.contentWindow as (Window & typeof globalThis) | null)?.CSSStyleSheet;
-		if (!written || !Sheet) return;
+		if (pageRules === null || !Sheet) return;
 		const sheet = new Sheet();
-		sheet.replaceSync(ADOPTED + rules + (density >= 1.5 ? SHARP : ''));
+		sheet.replaceSync(ADOPTED + pageRules + rules + (density >= 1.5 ? SHARP : ''));
 		document.adoptedStyleSheets = [sheet];
 	}
 
@@ -76,10 +77,19 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	}
 
 	/** Without scripts a frame starts no film by itself. */
-	function play(): void {
-		for (const film of inner().querySelectorAll<HTMLVideoElement>('video[autoplay][muted]')) {
-			film.muted = true;
-			film.play().catch(() => undefined);
+	function show(films: PageContent['films']): void {
+		for (const film of inner().querySelectorAll<HTMLVideoElement>('video')) {
+			if (films === 'none') {
+				for (const source of film.querySelectorAll('source')) source.removeAttribute('src');
+				film.removeAttribute('src');
+				film.removeAttribute('poster');
+				film.load();
+			} else if (films === 'play' && film.autoplay && film.defaultMuted) {
+				film.muted = true;
+				film.play().catch(() => undefined);
+			} else {
+				film.pause();
+			}
 		}
 	}
 
@@ -117,11 +127,12 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			document.open();
 			document.write(content.html);
 			document.close();
-			written = true;
+			pageRules = content.rules;
 			fill(content.sheets);
 			adopt();
 			listen();
-			play();
+			show(content.films);
+			if (content.rightToLeft) document.documentElement.dir = 'rtl';
 			frame.contentWindow?.scrollTo({ left: x, top: y, behavior: 'instant' });
 		},
 		restyle: fill,

@@ -1,5 +1,6 @@
 import { ONE, rationalFromNumber, ZERO } from '../../interval/index.ts';
 import { line } from '../../length/index.ts';
+import { heightsOf } from '../../vantage/index.ts';
 import type { MediaFeature } from '../feature.ts';
 
 /** Media Queries 4 §4.3: width over height of the viewport. */
@@ -8,6 +9,6 @@ export const aspectRatio: MediaFeature = {
 	kind: 'ratio',
 	actual: (vantage) => ({
 		width: line(ZERO, ONE),
-		height: line(rationalFromNumber(vantage.height))
+		height: line(rationalFromNumber(heightsOf(vantage).dynamic))
 	})
 };

@@ -79,6 +79,7 @@
 				{file}
 				onfile={choose}
 				config={data.stages}
+				vantagesHref="{href('site', path)}#vantages"
 				bindKeys={(bound) => (keys = bound)}
 				onpress={press}
 			/>

@@ -1,0 +1,31 @@
+import { multiply, rational, rationalFromDecimal, rationalFromNumber, toNumber } from '../interval/index.ts';
+import { heightsOf, type Vantage } from '../vantage/index.ts';
+
+/** Units that go by a viewport's height; those of width are right in a frame by themselves. */
+const UNIT = /^([+-]?(?:\d*\.)?\d+(?:e[+-]?\d+)?)([sld]?)v(h|b|min|max)$/i;
+
+/** Whether a text may hold a length that goes by a viewport's height. */
+export const MAY_GO_BY_HEIGHT = /\d[sld]?v(?:h|b|min|max)\b/i;
+
+/** Whether the heights of small, large and dynamic viewport differ, so that a frame cannot have them all. */
+export const hasBars = ({ bars }: Vantage): boolean => bars.top + bars.bottom > 0;
+
+/**
+ * What a dimension token is in a vantage with browser bars (CSS Values 4 §6.1.2): px for `vh`, `vb` and their
+ * kin, a comparison with the viewport's width for `vmin` and `vmax`; `vb` as in horizontal text. Undefined where
+ * the frame itself gives the right length.
+ */
+export function lengthInVantage(token: string, vantage: Vantage): string | undefined {
+	const [, number, size, axis] = UNIT.exec(token) ?? [];
+	const value = number === undefined ? undefined : rationalFromDecimal(number);
+	if (!value || !axis || !hasBars(vantage)) return undefined;
+	const { small, large, dynamic } = heightsOf(vantage);
+	const height = { s: small, l: large, d: dynamic }[size?.toLowerCase() as 's' | 'l' | 'd'] ?? large;
+	const px = decimal(toNumber(multiply(multiply(value, rational(1, 100)), rationalFromNumber(height))));
+	if (/^[hb]$/i.test(axis)) return `${px}px`;
+	const least = (axis.toLowerCase() === 'min') === value.n >= 0n;
+	return `${least ? 'min' : 'max'}(${number}vw, ${px}px)`;
+}
+
+/** A number without an exponent, to a millionth. */
+export const decimal = (value: number): string => String(Number(value.toFixed(6)));

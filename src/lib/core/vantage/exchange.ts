@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { vantageSchema, type Vantage } from './vantage.ts';
+
+const FORMAT = 'vantaggio-vantages-1';
+
+/** What a list of vantages is as a file; `docs/vantages.schema.json` is made from it. */
+export const vantagesFileSchema = z.strictObject({
+	format: z.literal(FORMAT),
+	vantages: z.array(vantageSchema).min(1).max(40)
+});
+
+/** Vantages as the text of a file that `readVantages` takes. */
+export const writeVantages = (vantages: readonly Vantage[]): string =>
+	`${JSON.stringify({ format: FORMAT, vantages }, null, '\t')}\n`;
+
+export type ReadVantages =
+	| { readonly kind: 'vantages'; readonly vantages: readonly Vantage[] }
+	| { readonly kind: 'problem'; readonly sentence: string };
+
+const problem = (sentence: string): ReadVantages => ({ kind: 'problem', sentence });
+
+/** Reads a file of vantages. What does not fit is a sentence that names the vantage, the field and what fits. */
+export function readVantages(text: string): ReadVantages {
+	let value: unknown;
+	try {
+		value = JSON.parse(text);
+	} catch (error) {
+		return problem(`This is no JSON: ${error instanceof Error ? error.message : String(error)}.`);
+	}
+	const read = vantagesFileSchema.safeParse(value);
+	if (!read.success) return problem(sentenceOf(read.error.issues[0], value));
+	const { vantages } = read.data;
+	const twice = nameTwice(vantages.map(({ name }) => name));
+	return twice === undefined
+		? { kind: 'vantages', vantages }
+		: problem(`Two vantages are called “${twice}”.`);
+}
+
+/** Checks the fields of one vantage: a sentence for each that does not fit, by the field's name. */
+export function vantageProblems(fields: unknown): ReadonlyMap<string, string> {
+	const read = vantageSchema.safeParse(fields);
+	const found = new Map<string, string>();
+	for (const issue of read.error?.issues ?? []) {
+		const field = issue.path.join('.');
+		if (!found.has(field)) found.set(field, misfit(issue, at(fields, issue.path)));
+	}
+	return found;
+}
+
+/** The first name that is there twice, letter case aside. */
+export function nameTwice(names: readonly string[]): string | undefined {
+	const seen = new Set<string>();
+	return names.find((name) => seen.size === seen.add(name.trim().toLowerCase()).size);
+}
+
+const at = (value: unknown, path: readonly PropertyKey[]): unknown =>
+	path.reduce<unknown>((part, key) => (part as Record<PropertyKey, unknown> | undefined)?.[key], value);
+
+/** A misfit in a file of vantages, with its place. */
+export function sentenceOf(issue: z.core.$ZodIssue | undefined, value: unknown): string {
+	if (!issue) return 'This is no list of vantages.';
+	const [list, index, ...field] = issue.path;
+	const what = misfit(issue, at(value, issue.path));
+	if (list !== 'vantages' || typeof index !== 'number') {
+		return `This is no list of vantages: ${list === undefined ? '' : `${String(list)} `}${what}.`;
+	}
+	const name = at(value, [list, index, 'name']);
+	const which = `Vantage ${index + 1}${typeof name === 'string' ? ` (“${name}”)` : ''}`;
+	return `${which}${field.length > 0 ? `, ${field.join('.')}` : ''}: ${what}. Nothing was taken in.`;
+}
+
+const shown = (value: unknown): string => JSON.stringify(value) ?? 'nothing';
+
+function misfit(issue: z.core.$ZodIssue, value: unknown): string {
+	switch (issue.code) {
+		case 'too_small':
+			return typeof value === 'number'
+				? `${value} is less than ${String(issue.minimum)}`
+				: `wants at least ${String(issue.minimum)}`;
+		case 'too_big':
+			return typeof value === 'number'
+				? `${value} is more than ${String(issue.maximum)}`
+				: `takes at most ${String(issue.maximum)}`;
+		case 'invalid_type':
+			return value === undefined
+				? `a ${issue.expected} is missing`
+				: `${shown(value)} is no ${issue.expected}`;
+		case 'invalid_value':
+			return `${shown(value)} is none of ${issue.values.map(String).join(', ')}`;
+		case 'unrecognized_keys':
+			return `knows no ${issue.keys.join(', ')}`;
+		default:
+			return issue.message;
+	}
+}

@@ -1,0 +1,31 @@
+import { vantageSchema, type Vantage } from './vantage.ts';
+
+/** A desk-like vantage: mouse, density 1, light, text of 16 px. */
+export const PLAIN: Vantage = vantageSchema.parse({ name: 'Plain', width: 1280, height: 800 });
+
+const TOUCH = { pointer: 'coarse', hover: 'none', anyPointer: ['coarse'], anyHover: 'none' } as const;
+const AREAS = PLAIN.safeAreas;
+
+/** The six vantages that ship; all made up. */
+export const SHIPPED: readonly Vantage[] = [
+	{
+		...{ ...PLAIN, ...TOUCH, name: 'Pocket', width: 320, height: 568, density: 2 },
+		bars: { top: 56, bottom: 0, state: 'out' }
+	},
+	{
+		...{ ...PLAIN, ...TOUCH, name: 'Handset', width: 390, height: 780, density: 3 },
+		bars: { top: 0, bottom: 64, state: 'out' },
+		safeAreas: { ...AREAS, bottom: 34 }
+	},
+	{
+		...{ ...PLAIN, ...TOUCH, name: 'Slate', width: 768, height: 1024, density: 2 },
+		bars: { top: 50, bottom: 0, state: 'out' },
+		safeAreas: { ...AREAS, bottom: 20 }
+	},
+	{ ...PLAIN, name: 'Notebook', width: 1280, height: 720, density: 2 },
+	{ ...PLAIN, name: 'Desk', width: 1536, height: 864, density: 1, scrollbar: 15 },
+	{ ...PLAIN, name: 'Wall', width: 1920, height: 1080, density: 1, scrollbar: 15 }
+];
+
+/** Names of the shipped vantages that are shown beside the lead until someone chooses. */
+export const FIRST_CHORUS: readonly string[] = ['Handset', 'Slate', 'Notebook'];

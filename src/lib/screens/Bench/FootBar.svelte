@@ -1,0 +1,102 @@
+<script lang="ts">
+	import { switchesInWords } from '$lib/core/vantage/index.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
+	import Switches from './Switches.svelte';
+
+	interface Props {
+		site: SiteState;
+		inStep: boolean;
+		/** Where the vantages of the site are kept. */
+		vantagesHref: string;
+	}
+
+	let { site, inStep = $bindable(), vantagesHref }: Props = $props();
+
+	const on = $derived(switchesInWords(viewing.switches));
+</script>
+
+<div class="foot" role="group" aria-label="How the page is looked at">
+	<label>
+		Lead as
+		<select
+			value={viewing.lead ?? ''}
+			onchange={(event) => viewing.choose(site.vantages.named(event.currentTarget.value) ?? null)}
+			title="V, Shift V; digits choose one, 0 the plain window"
+		>
+			<option value="">plain window</option>
+			{#each site.vantages.list as { id, fields } (id)}<option>{fields.name}</option>{/each}
+		</select>
+	</label>
+	<a href={vantagesHref}>Vantages</a>
+	<Switches />
+	<p class="on" role="status">
+		{#if on.length > 0}
+			<b>{on.join(' · ')}</b>
+			<button type="button" onclick={() => viewing.allOff()} title="X">all off</button>
+		{/if}
+	</p>
+	<label class="step"><input type="checkbox" bind:checked={inStep} /> scroll in step</label>
+</div>
+
+<style>
+	.foot {
+		position: relative;
+		z-index: 1;
+		display: flex;
+		gap: 16px;
+		align-items: center;
+		min-height: 32px;
+		padding: 0 16px;
+		border-top: 1px solid var(--hair);
+		color: var(--ink-2);
+		font-size: 13px;
+		white-space: nowrap;
+	}
+
+	label {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+		min-height: 24px;
+	}
+
+	select {
+		min-height: 24px;
+		border: 0;
+		border-bottom: 1px solid var(--ink);
+		background: var(--paper);
+		color: var(--ink);
+		font: inherit;
+	}
+
+	a {
+		color: var(--blue);
+		line-height: 24px;
+		text-underline-offset: 3px;
+	}
+
+	.on {
+		flex: 1;
+		overflow: hidden;
+		color: var(--ochre);
+		text-overflow: ellipsis;
+	}
+
+	button {
+		min-height: 24px;
+		border: 0;
+		background: none;
+		color: var(--ochre);
+		text-decoration: underline;
+		text-underline-offset: 3px;
+		cursor: pointer;
+	}
+
+	input {
+		width: 16px;
+		height: 16px;
+		margin: 0;
+		accent-color: var(--ink);
+	}
+</style>

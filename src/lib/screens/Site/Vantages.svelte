@@ -1,0 +1,285 @@
+<script lang="ts">
+	import { tick } from 'svelte';
+	import type { VantageRecord, VantageWish } from '$lib/api.ts';
+	import {
+		PLAIN,
+		readVantages,
+		vantageInWords,
+		writeVantages,
+		type Vantage
+	} from '$lib/core/vantage/index.ts';
+	import type { Vantages } from '$lib/state/vantages.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import VantageForm from './VantageForm.svelte';
+
+	interface Props {
+		vantages: Vantages;
+		/** The name of the site, for the name of the exported file. */
+		site: string;
+	}
+
+	let { vantages, site }: Props = $props();
+
+	/** What is in the form: a vantage of the list, or one that is to be added. */
+	let open = $state.raw<VantageWish | null>(null);
+	let unread = $state<string | null>(null);
+	let input: HTMLInputElement;
+	let table: HTMLTableElement;
+
+	const list = $derived(vantages.list);
+	const href = $derived(
+		`data:application/json;charset=utf-8,${encodeURIComponent(writeVantages(list.map(({ fields }) => fields)))}`
+	);
+
+	const replaced = (record: VantageRecord, by: Partial<VantageRecord>): VantageWish[] =>
+		list.map((one) => (one === record ? { ...one, ...by } : one));
+
+	async function keep(fields: Vantage): Promise<void> {
+		const wish = open;
+		if (!wish) return;
+		const known = wish.id !== undefined;
+		const next = known
+			? list.map((one) => (one.id === wish.id ? { ...one, fields } : one))
+			: [...list, { ...wish, fields }];
+		if (await vantages.keep(next, `${fields.name} ${known ? 'changed' : 'added'}`)) open = null;
+	}
+
+	async function move(record: VantageRecord, by: number): Promise<void> {
+		const at = list.indexOf(record);
+		const next = list.filter((one) => one !== record);
+		next.splice(at + by, 0, record);
+		await vantages.keep(next, `${record.fields.name} moved`);
+		await tick();
+		const row = table.tBodies[0]?.rows[at + by];
+		row?.querySelector<HTMLElement>(by < 0 ? '.up:enabled, .down' : '.down:enabled, .up')?.focus();
+	}
+
+	const copy = ({ fields }: VantageRecord): void => {
+		open = { chorus: false, fields: { ...fields, name: vantages.freeName(`${fields.name} copy`) } };
+	};
+
+	const add = (): void => {
+		open = { chorus: false, fields: { ...PLAIN, name: vantages.freeName('New vantage') } };
+	};
+
+	const remove = (record: VantageRecord): Promise<boolean> =>
+		vantages.keep(
+			list.filter((one) => one !== record),
+			`${record.fields.name} deleted`
+		);
+
+	/** Adds the vantages of a file; those whose names are taken get others. */
+	async function take(file: File | undefined): Promise<void> {
+		if (!file) return;
+		const read = readVantages(await file.text());
+		input.value = '';
+		unread = read.kind === 'problem' ? `${file.name}: ${read.sentence}` : null;
+		if (read.kind === 'problem') return;
+		const more = read.vantages.map((fields) => ({
+			chorus: false,
+			fields: { ...fields, name: vantages.freeName(fields.name) }
+		}));
+		await vantages.keep([...list, ...more], `${more.length} taken in from ${file.name}`);
+	}
+</script>
+
+<section id="vantages" aria-labelledby="vantages-title">
+	<h2 id="vantages-title">Vantages</h2>
+	<p>
+		Viewing conditions that the frames of the Bench have. Digits 1 to 9 make the lead one of them, in this
+		order.
+	</p>
+	<div class="wide">
+		<table bind:this={table}>
+			<thead>
+				<tr>
+					<th scope="col">Order</th>
+					<th scope="col">Name</th>
+					<th scope="col">Width × height</th>
+					<th scope="col">Density</th>
+					<th scope="col">What else</th>
+					<th scope="col">Beside the lead</th>
+					<th scope="col">Do</th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each list as record, i (record.id)}
+					{@const { fields, chorus } = record}
+					<tr>
+						<td class="order">
+							<button
+								type="button"
+								class="up"
+								disabled={i === 0}
+								aria-label="{fields.name} up"
+								onclick={() => move(record, -1)}>↑</button
+							>
+							<button
+								type="button"
+								class="down"
+								disabled={i === list.length - 1}
+								aria-label="{fields.name} down"
+								onclick={() => move(record, 1)}>↓</button
+							>
+						</td>
+						<th scope="row">{fields.name}</th>
+						<td class="figures">{fields.width} × {fields.height}</td>
+						<td class="figures">{fields.density}×</td>
+						<td>{vantageInWords(fields).join(' · ') || 'plain window, mouse'}</td>
+						<td>
+							<input
+								type="checkbox"
+								checked={chorus}
+								aria-label="{fields.name} beside the lead"
+								onchange={(event) =>
+									vantages.keep(
+										replaced(record, { chorus: event.currentTarget.checked }),
+										`${fields.name} ${event.currentTarget.checked ? 'shown' : 'not shown'}`
+									)}
+							/>
+						</td>
+						<td class="do">
+							<Button look="quiet" onclick={() => (open = record)} aria-label="Change {fields.name}">
+								Change
+							</Button>
+							<Button look="quiet" onclick={() => copy(record)} aria-label="Copy {fields.name}">Copy</Button>
+							<Button look="quiet" onclick={() => remove(record)} aria-label="Delete {fields.name}">
+								Delete
+							</Button>
+						</td>
+					</tr>
+				{:else}
+					<tr><td colspan="7">None yet: the Bench shows the lead alone. Add one, or take in a file.</td></tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<p class="foot">
+		<Button onclick={add}>Add a vantage</Button>
+		<Button look="quiet" onclick={() => input.click()}>Take in from a file…</Button>
+		<a {href} download="{site} vantages.json">Take out as a file</a>
+		<input
+			bind:this={input}
+			class="file"
+			type="file"
+			accept=".json,application/json"
+			tabindex="-1"
+			aria-label="File of vantages"
+			onchange={(event) => take(event.currentTarget.files?.[0])}
+		/>
+		<span role="status">
+			{#if vantages.before}
+				{vantages.before.change}.
+				<Button look="quiet" onclick={() => vantages.undo()}>Take that back</Button>
+			{/if}
+		</span>
+	</p>
+	{#if unread ?? vantages.trouble}<p class="warn" role="alert">{unread ?? vantages.trouble}</p>{/if}
+</section>
+
+{#if open}
+	{@const { id, fields } = open}
+	<VantageForm
+		vantage={fields}
+		taken={list.filter((one) => one.id !== id).map((one) => one.fields.name)}
+		onkeep={keep}
+		onclose={() => (open = null)}
+	/>
+{/if}
+
+<style>
+	section {
+		display: grid;
+		gap: 8px;
+		padding: 0 24px 48px;
+	}
+
+	h2 {
+		font-size: 18px;
+	}
+
+	p {
+		color: var(--ink-2);
+	}
+
+	.wide {
+		overflow-x: auto;
+	}
+
+	table {
+		width: 100%;
+		border-collapse: collapse;
+	}
+
+	th,
+	td {
+		padding: 3px 14px 3px 0;
+		border-bottom: 1px solid var(--hair);
+		text-align: left;
+	}
+
+	thead th {
+		border-bottom-color: var(--ink);
+		color: var(--ink-2);
+		font-weight: 400;
+		white-space: nowrap;
+	}
+
+	tbody th {
+		font-weight: 700;
+		overflow-wrap: anywhere;
+	}
+
+	.figures {
+		font: 13px/1.4 var(--mono);
+		white-space: nowrap;
+	}
+
+	thead th:last-child {
+		padding-left: 6px;
+	}
+
+	.order,
+	.do {
+		white-space: nowrap;
+	}
+
+	.order button {
+		min-width: 26px;
+		min-height: 26px;
+		border: 0;
+		background: none;
+		cursor: pointer;
+	}
+
+	.order button:disabled {
+		color: var(--hair);
+		cursor: default;
+	}
+
+	input[type='checkbox'] {
+		width: 18px;
+		height: 18px;
+		margin: 0;
+		accent-color: var(--ink);
+	}
+
+	.foot {
+		display: flex;
+		gap: 16px;
+		align-items: center;
+	}
+
+	.file {
+		display: none;
+	}
+
+	a {
+		color: var(--blue);
+		text-underline-offset: 3px;
+	}
+
+	.warn {
+		color: var(--rubric);
+	}
+</style>

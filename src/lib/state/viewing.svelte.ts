@@ -1,0 +1,46 @@
+import { NO_SWITCHES, type Switches, type Vantage } from '../core/vantage/index.ts';
+import { carriage } from './carriage.svelte.ts';
+
+const KEY = 'vantaggio-lead';
+
+/** How the page is looked at: as which vantage the lead is, and what is switched for all frames. */
+class Viewing {
+	/** The vantage whose conditions the lead has; null for a plain window as high as its place. */
+	#lead = $state<string | null>(localStorage.getItem(KEY));
+	switches = $state.raw<Switches>(NO_SWITCHES);
+	/** The carriage's width before the zoom was switched, and where the zoom brought it. */
+	#unzoomed = { from: 0, to: 0 };
+
+	get lead(): string | null {
+		return this.#lead;
+	}
+
+	/** Makes the lead a vantage and brings the carriage to its width; null makes it plain, where it is. */
+	choose(vantage: Vantage | null): void {
+		this.#lead = vantage?.name ?? null;
+		if (vantage) {
+			localStorage.setItem(KEY, vantage.name);
+			carriage.width = vantage.width / (this.switches.zoom ?? vantage.zoom);
+		} else {
+			localStorage.removeItem(KEY);
+		}
+	}
+
+	/** Switches something for all frames. Zoom takes the carriage with it: widths are those that the page sees. */
+	switch(change: Partial<Switches>): void {
+		const before = this.switches.zoom ?? 1;
+		this.switches = { ...this.switches, ...change };
+		const zoom = this.switches.zoom ?? 1;
+		if (zoom === before) return;
+		const moved = carriage.width !== this.#unzoomed.to || before === 1;
+		const from = moved ? carriage.width * before : this.#unzoomed.from;
+		carriage.width = from / zoom;
+		this.#unzoomed = { from, to: carriage.width };
+	}
+
+	allOff(): void {
+		this.switch(NO_SWITCHES);
+	}
+}
+
+export const viewing = new Viewing();
