@@ -152,7 +152,7 @@ async function heldFor(args: readonly string[]): Promise<number> {
 						html: inertSource(parsePage(files['index.html'] ?? '')),
 						sheets: [{ element: [0, 1], text: files['look.css'] ?? '' }],
 						rules: '',
-						films: 'play',
+						films: 'play' as const,
 						rightToLeft: false
 					};
 					const viewport = { width: 1000, height: 800, density: 1 };

@@ -149,3 +149,77 @@ test('bad requests get a sentence and a place', async ({ empty }) => {
 	).toMatchObject({ status: 404 });
 	expect((await fetch(`${empty.url}/api/health`)).status).toBe(200);
 });
+
+test('vantages are added, changed, sorted, taken out and in; a misfit is said where it is', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, { 'index.html': '<!doctype html><p>A page' });
+	await page.goto(`${server.url}/site/${site}/site`);
+	const names = page.locator('#vantages tbody th');
+	await page.getByRole('button', { name: 'Add a vantage' }).click();
+	await page.getByLabel('Name', { exact: true }).fill('Pocket');
+	await page.getByLabel('Width, px').fill('0');
+	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await expect(page.getByText('another vantage is called “Pocket”')).toBeVisible();
+	await expect(page.getByText('0 is less than 100')).toBeVisible();
+	await page.getByLabel('Name', { exact: true }).fill('Till');
+	await page.getByLabel('Width, px').fill('444');
+	await page.getByLabel('Zoom, %').fill('200');
+	await page.getByLabel('one is coarse').check();
+	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await expect(names.last()).toHaveText('Till');
+	await page.getByRole('button', { name: 'Till up' }).click();
+	await expect(names).toHaveText(['Pocket', 'Handset', 'Slate', 'Notebook', 'Desk', 'Till', 'Wall']);
+	await expect(page.getByRole('button', { name: 'Till up' })).toBeFocused();
+	await page.getByLabel('Till beside the lead').check();
+	await page.getByRole('button', { name: 'Delete Pocket' }).click();
+	await expect(names).toHaveCount(6);
+	await page.getByRole('button', { name: 'Take that back' }).click();
+	await expect(names).toHaveCount(7);
+
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'Take out as a file' }).click();
+	const file = await (await download).path();
+	await page.getByLabel('File of vantages').setInputFiles(file);
+	await expect(names).toHaveCount(14);
+	await expect(names.last()).toHaveText('Wall 2');
+	await page.getByLabel('File of vantages').setInputFiles({
+		name: 'other.json',
+		mimeType: 'application/json',
+		buffer: Buffer.from('{"format":"vantaggio-vantages-1","vantages":[{"name":"A","width":0,"height":9999}]}')
+	});
+	await expect(page.getByRole('alert')).toHaveText(
+		'other.json: Vantage 1 (“A”), width: 0 is less than 100. Nothing was taken in.'
+	);
+
+	await page.reload();
+	await expect(names).toHaveCount(14);
+	await page.goto(`${server.url}/site/${site}/bench`);
+	await expect(page.getByLabel('Lead as')).toBeVisible();
+	await page.keyboard.press('6');
+	await expect(page.getByText('222 × 400')).toBeVisible();
+	await page.keyboard.press('v');
+	await expect(page.getByLabel('Lead as')).toHaveValue('Wall');
+	await page.keyboard.press('0');
+	await expect(page.getByLabel('Lead as')).toHaveValue('');
+});
+
+test('two tabs do not overwrite each other’s vantages', async ({ page, server, context }) => {
+	const site = await bring(server, { 'index.html': '<!doctype html><p>A page' });
+	const other = await context.newPage();
+	for (const one of [page, other]) await one.goto(`${server.url}/site/${site}/site`);
+	// As if the other tab had not heard: its list is of before.
+	const { vantagesVersion: base } = (await (await fetch(`${server.url}/api/sites/${site}`)).json()) as {
+		vantagesVersion: string;
+	};
+	await page.getByRole('button', { name: 'Delete Wall' }).click();
+	await expect(other.locator('#vantages tbody th')).toHaveCount(5);
+	const reply = await fetch(`${server.url}/api/sites/${site}/vantages`, {
+		method: 'PUT',
+		headers: { 'content-type': 'application/json', origin: server.url },
+		body: JSON.stringify({ base, vantages: [] })
+	});
+	expect(reply.status).toBe(409);
+	await expect(page.locator('#vantages tbody th')).toHaveCount(5);
+});

@@ -20,7 +20,7 @@ class Viewing {
 		this.#lead = vantage?.name ?? null;
 		if (vantage) {
 			localStorage.setItem(KEY, vantage.name);
-			carriage.width = vantage.width / (this.switches.zoom ?? vantage.zoom);
+			carriage.goTo(vantage.width / (this.switches.zoom ?? vantage.zoom));
 		} else {
 			localStorage.removeItem(KEY);
 		}
@@ -34,7 +34,7 @@ class Viewing {
 		if (zoom === before) return;
 		const moved = carriage.width !== this.#unzoomed.to || before === 1;
 		const from = moved ? carriage.width * before : this.#unzoomed.from;
-		carriage.width = from / zoom;
+		carriage.goTo(from / zoom);
 		this.#unzoomed = { from, to: carriage.width };
 	}
 

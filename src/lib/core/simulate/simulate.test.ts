@@ -4,7 +4,7 @@ import { parseSheet } from '../css/index.ts';
 import { parsePage } from '../html/index.ts';
 import { evaluate, parseMediaQueryList } from '../media/index.ts';
 import { PLAIN, SHIPPED, type Vantage } from '../vantage/index.ts';
-import { simulatedSheet, simulatePage } from './index.ts';
+import { rulesOf, simulatedSheet, simulatePage, vantageOnPage } from './index.ts';
 import { simulateQuery } from './query.ts';
 import { simulateSelector } from './selector.ts';
 
@@ -127,5 +127,68 @@ describe('sheets and pages as a vantage reads them', () => {
 		);
 		const plain = '<img sizes="(width > 5px) 5vw, 9vw">';
 		expect(simulatePage(parsePage(plain), handset)).toBe(plain);
+	});
+});
+
+describe('values as a vantage has them', () => {
+	const bars: Vantage = {
+		...handset,
+		height: 700,
+		bars: { top: 0, bottom: 100, state: 'out' },
+		safeAreas: { top: 44, right: 0, bottom: 34, left: 0 }
+	};
+	const of = (css: string, vantage: Vantage): string => simulatedSheet(parseSheet(css))(vantage);
+
+	it.each([
+		['a { height: 100vh }', 'a { height: 800px }'],
+		['a { height: calc(100svh - 1.5lvb) }', 'a { height: calc(700px - 12px) }'],
+		['a { --x: 10dvh; b: "10vh" url(10vh) /* 10vh */ }', 'a { --x: 70px; b: "10vh" url(10vh) /* 10vh */ }'],
+		['a { width: 50vmin; left: -10vmin }', 'a { width: min(50vw, 400px); left: max(-10vw, -80px) }'],
+		['a { width: 5vw; top: 3SVMAX }', 'a { width: 5vw; top: max(3vw, 21px) }'],
+		['a { p: env(safe-area-inset-top, 3px) env( SAFE-x ) }', 'a { p: 44px env( SAFE-x ) }'],
+		['@container (height > 10svh) { a { b: c } }', '@container (height > 70px) { a { b: c } }'],
+		['@media (height > 10svh) { a { b: c } }', '@media (height > 70px) { a { b: c } }'],
+		['@property --p { initial-value: 10vh }', '@property --p { initial-value: 10vh }'],
+		['@supports (height: 1svh) { a { b: c } }', '@supports (height: 1svh) { a { b: c } }'],
+		[
+			'a:focus-within, b:focus { c: d }',
+			'a:is(:focus-within, [data-vantaggio-focus-within]), b:is(:focus, [data-vantaggio-focus]) { c: d }'
+		]
+	])('%s', (css, read) => {
+		expect(of(css, bars)).toBe(read);
+		if (!css.includes('focus') && !css.includes('env')) expect(of(css, PLAIN)).toBe(css);
+	});
+
+	it.each([
+		['light dark', 'dark'],
+		['only light', 'only light'],
+		['dark', 'dark'],
+		['normal', 'normal']
+	])('color-scheme: %s', (scheme, read) => {
+		const night: Vantage = { ...PLAIN, colorScheme: 'dark' };
+		expect(of(`:root { color-scheme: ${scheme} }`, night)).toBe(`:root { color-scheme: ${read} }`);
+	});
+
+	it('have the default text size where the root or a keyword asks for it', () => {
+		const large: Vantage = { ...PLAIN, defaultFontSize: 24 };
+		const lowest = '@layer vantaggio-lowest;';
+		expect(of('html, .a b, .c { font-size: 62.5% !important }', large)).toBe(
+			`${lowest}html, .a b, .c { font-size: 62.5% !important } html:where(:root), .c:where(:root) { font-size: 93.75% !important }`
+		);
+		expect(of('p { font: italic small/2 x }', large)).toBe(`${lowest}p { font: italic 21.36px/2 x }`);
+		expect(of('p { font-size: 2em }', large)).toBe(`${lowest}p { font-size: 2em }`);
+		expect(of('html { font-size: clamp(1rem, 2vw, 20px) }', large)).toContain('clamp(1.5rem, 2vw, 20px)');
+		expect(rulesOf(large)).toContain(':root { font-size: 24px }');
+	});
+
+	it('are read in style attributes and colour scheme metas, and safe areas only where a page covers them', () => {
+		const source =
+			'<meta name="color-scheme" content="dark light"><p style="height: 10vh; x: }"></p><p style="height:10vh;b:&quot;10vh&quot;">';
+		expect(simulatePage(parsePage(source), bars)).toBe(
+			'<meta name="color-scheme" content="light"><p style="height: 10vh; x: }"></p><p style="height:80px;b:&quot;10vh&quot;">'
+		);
+		const cover = parsePage('<meta name=viewport content="width=device-width, viewport-fit=cover">');
+		expect(vantageOnPage(cover, bars).safeAreas.top).toBe(44);
+		expect(vantageOnPage(parsePage(source), bars).safeAreas.top).toBe(0);
 	});
 });

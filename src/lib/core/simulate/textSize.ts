@@ -22,7 +22,7 @@ const TABLE: readonly (readonly number[])[] = [
 const FACTORS = [0.6, 0.75, 0.89, 1, 1.2, 1.5, 2, 3];
 
 /** Px of a size keyword at a default text size; undefined for other words. */
-function keywordSize(word: string, size: number): number | undefined {
+export function keywordSize(word: string, size: number): number | undefined {
 	const at = KEYWORDS.indexOf(word === 'initial' ? 'medium' : word);
 	if (at < 0) return undefined;
 	return TABLE[size - 9]?.[at] ?? (FACTORS[at] as number) * size;

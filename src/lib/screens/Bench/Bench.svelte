@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import { jump } from '$lib/core/media/index.ts';
-	import { carriage, RANGE } from '$lib/state/carriage.svelte.ts';
+	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
@@ -52,7 +52,7 @@
 	});
 	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
 	const rules = $derived(shown ? page.force(shown.path, lead) : []);
-	const inForce = $derived({ rules, width: carriage.width, range: RANGE });
+	const inForce = $derived({ rules, width: carriage.width, range: carriage.range });
 	const tabs = $derived(
 		paths.map((path) => ({
 			id: path,
@@ -134,7 +134,7 @@
 			...digits,
 			v: ({ shift }) => next(shift ? -1 : 1),
 			x: () => viewing.allOff(),
-			b: ({ shift }) => (carriage.width = jump(bands.bands, carriage.width, shift ? -1 : 1, RANGE))
+			b: ({ shift }) => (carriage.width = jump(bands.bands, carriage.width, shift ? -1 : 1, carriage.range))
 		});
 		return () => bindKeys({});
 	});
@@ -144,7 +144,7 @@
 	{bands}
 	others={page.conditions.others}
 	width={carriage.width}
-	range={RANGE}
+	range={carriage.range}
 	vantages={marked(site)}
 	onwidth={(width) => (carriage.width = width)}
 	onplace={show}
