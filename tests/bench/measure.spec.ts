@@ -44,9 +44,9 @@ test('the carriage is typed, stepped, dragged and jumped, and the lead follows a
 	expect(dragged).toBeGreaterThan(900);
 	expect(dragged).toBeLessThan(1500);
 	await expect.poll(() => pageFrames(page)[0]?.evaluate(() => innerWidth)).toBe(dragged);
-	await page.getByTitle('Bring the carriage to 390 px').click();
+	await page.getByTitle('Make the lead Handset, the carriage at 390 px').click();
 	await at(page, 390);
-	await expect(page.getByText(/^390 × \d+ · 100 %$/)).toBeVisible();
+	await expect(page.getByText(/^390 × 780 · \d+ %$/)).toBeVisible();
 });
 
 test('a threshold tells every line that causes it, and a click goes there', async ({ page }) => {

@@ -16,6 +16,7 @@ import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } f
 import { tags } from '@lezer/highlight';
 import { forceBars } from './force.ts';
 import { notesAtLines } from './notes.ts';
+import { nudging } from './nudge.ts';
 
 const colours = HighlightStyle.define([
 	{ tag: tags.comment, color: 'var(--ink-2)', fontStyle: 'italic' },
@@ -72,6 +73,7 @@ export const editorExtensions = (kind: 'page' | 'sheet'): Extension => [
 	EditorView.cspNonce.of(document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce ?? ''),
 	kind === 'page' ? html() : css(),
 	notesAtLines(kind),
+	nudging(kind),
 	keymap.of([
 		...closeBracketsKeymap,
 		...defaultKeymap,

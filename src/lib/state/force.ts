@@ -1,5 +1,5 @@
 import { RangeSet, StateEffect, StateField, type Extension, type Range, type Text } from '@codemirror/state';
-import { Decoration, EditorView, gutter, GutterMarker } from '@codemirror/view';
+import { Decoration, EditorView, gutter, GutterMarker, WidgetType } from '@codemirror/view';
 import {
 	intervals,
 	printIntervalSet,
@@ -7,11 +7,13 @@ import {
 	contains,
 	toNumber
 } from '../core/interval/index.ts';
-import type { Force } from '../core/site/index.ts';
+import type { Force, Said } from '../core/site/index.ts';
 
 /** What is in force at which widths, and where the carriage stands. */
 export interface InForce {
 	readonly rules: readonly Force[];
+	/** What each `@media` comes to, in words. */
+	readonly said: readonly Said[];
 	readonly width: number;
 	readonly range: readonly [number, number];
 }
@@ -51,15 +53,34 @@ class Bar extends GutterMarker {
 	}
 }
 
+/** What a condition comes to, at the end of its line. */
+class Words extends WidgetType {
+	constructor(readonly said: Said) {
+		super();
+	}
+
+	override eq(other: Words): boolean {
+		return other.said.words === this.said.words;
+	}
+
+	toDOM(): HTMLElement {
+		const words = document.createElement('span');
+		words.className = this.said.never ? 'cm-said cm-said-never' : 'cm-said';
+		words.textContent = this.said.words;
+		return words;
+	}
+}
+
 interface Drawn {
 	readonly bars: RangeSet<GutterMarker>;
 	readonly pale: RangeSet<Decoration>;
+	readonly words: RangeSet<Decoration>;
 }
 
-const EMPTY: Drawn = { bars: RangeSet.empty, pale: RangeSet.empty };
+const EMPTY: Drawn = { bars: RangeSet.empty, pale: RangeSet.empty, words: RangeSet.empty };
 const PALE = Decoration.line({ class: 'cm-pale' });
 
-function draw(doc: Text, { rules, width, range }: InForce): Drawn {
+function draw(doc: Text, { rules, said, width, range }: InForce): Drawn {
 	const place = (at: number): number =>
 		(100 * Math.log(Math.min(range[1], Math.max(range[0], at)) / range[0])) / Math.log(range[1] / range[0]);
 	const here = rationalFromNumber(width);
@@ -78,7 +99,11 @@ function draw(doc: Text, { rules, width, range }: InForce): Drawn {
 		const last = doc.lineAt(span.end).number;
 		for (let n = first.number; n <= last; n++) pale.add(doc.line(n).from);
 	}
+	const words = said
+		.filter(({ at }) => at <= doc.length)
+		.map((one) => Decoration.widget({ widget: new Words(one), side: 1 }).range(doc.lineAt(one.at).to));
 	return {
+		words: Decoration.set(words, true),
 		bars: RangeSet.of([...bars.values()], true),
 		pale: Decoration.set(
 			[...pale].map((from) => PALE.range(from)),
@@ -93,9 +118,14 @@ const field = StateField.define<Drawn>({
 		const effect = transaction.effects.findLast((one) => one.is(setForce));
 		if (effect) return draw(transaction.state.doc, effect.value);
 		if (!transaction.docChanged) return drawn;
-		return { bars: drawn.bars.map(transaction.changes), pale: drawn.pale.map(transaction.changes) };
+		const { bars, pale, words } = drawn;
+		const { changes } = transaction;
+		return { bars: bars.map(changes), pale: pale.map(changes), words: words.map(changes) };
 	},
-	provide: (self) => EditorView.decorations.from(self, ({ pale }) => pale)
+	provide: (self) => [
+		EditorView.decorations.from(self, ({ pale }) => pale),
+		EditorView.decorations.from(self, ({ words }) => words)
+	]
 });
 
 const look = EditorView.baseTheme({
@@ -116,10 +146,12 @@ const look = EditorView.baseTheme({
 		background: 'var(--brass-line)'
 	},
 	'.cm-force-off i': { background: 'var(--pale)', opacity: '0.6' },
+	'.cm-said': { marginLeft: '1.5em', color: 'var(--ink-2)', fontStyle: 'italic' },
+	'.cm-said-never': { color: 'var(--rubric) !important' },
 	'.cm-pale, .cm-pale span:not(.cm-note)': { color: 'var(--pale) !important' }
 });
 
-/** In the gutter a bar for each rule over the Measure, where it is in force; what is not at the carriage is pale. */
+/** At a condition's line what it comes to; in the gutter a bar for each rule over the Measure, where it is in force; what is not at the carriage is pale. */
 export const forceBars: Extension = [
 	field,
 	gutter({ class: 'cm-forceGutter', markers: (view) => view.state.field(field).bars }),

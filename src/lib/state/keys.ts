@@ -9,11 +9,24 @@ export interface Press {
 	readonly typing: boolean;
 }
 
-/** Actions by key, in lower case. A single character never fires while typing; `save` is Ctrl or Cmd with S, anywhere. */
-export type KeyMap = Readonly<Record<string, (press: Press) => void>>;
+/** What a key does, and how that is called. */
+export interface Action {
+	readonly name: string;
+	readonly does: (press: Press) => void;
+	/** What it does with Shift, where that is something else. */
+	readonly withShift?: string;
+}
 
+/**
+ * Actions by key, in lower case. A single character never fires while typing; `save` is Ctrl or Cmd with S,
+ * anywhere.
+ */
+export type KeyMap = Readonly<Record<string, Action>>;
+
+/** Whether a key there is not for the screen: in a field, or in a dialog that lies over it. */
 const isField = (target: EventTarget | null): boolean =>
-	target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select'));
+	target instanceof HTMLElement &&
+	(target.isContentEditable || target.matches('input, textarea, select, dialog, dialog *'));
 
 export const pressOf = (event: KeyboardEvent): Press => ({
 	key: event.key,
@@ -24,12 +37,29 @@ export const pressOf = (event: KeyboardEvent): Press => ({
 	typing: isField(event.target)
 });
 
+const SINGLE = 'vantaggio-single-keys';
+
+/** Whether keys of a single character act (WCAG 2.2, 2.1.4 wants them to be switched off). */
+export const singleKeys = {
+	get on(): boolean {
+		return localStorage.getItem(SINGLE) !== 'no';
+	},
+	set on(to: boolean) {
+		localStorage.setItem(SINGLE, to ? 'yes' : 'no');
+	}
+};
+
 /** Performs the action of a key; false where it has none here. */
 export function perform(keys: KeyMap, press: Press): boolean {
 	const letter = press.key.toLowerCase();
 	const command = press.ctrl || press.meta;
 	const action = command ? (letter === 's' && !press.alt ? keys.save : undefined) : keys[letter];
-	if (!action || (!command && (press.typing || press.alt))) return false;
-	action(press);
+	if (!action || (!command && (press.typing || press.alt || !singleKeys.on))) return false;
+	action.does(press);
 	return true;
 }
+
+const PLAIN_PRESS: Press = { key: '', shift: false, ctrl: false, alt: false, meta: false, typing: false };
+
+/** Performs an action as its key would, by a click. */
+export const performAction = (action: Action, shift = false): void => action.does({ ...PLAIN_PRESS, shift });

@@ -12,6 +12,7 @@ import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '.
 import {
 	addressOf,
 	conditionsOfPage,
+	conditionsSaid,
 	flattenSheet,
 	forceOf,
 	remembered,
@@ -19,6 +20,7 @@ import {
 	sourcesOf,
 	type Force,
 	type PageConditions,
+	type Said,
 	type SheetUse,
 	type Sources
 } from '../core/site/index.ts';
@@ -56,6 +58,11 @@ export class PageState {
 	/** The rules of a file with the widths at which they are in force on this page. */
 	force(file: string, vantage: Vantage): Force[] {
 		return forceOf(file, this.conditions.places, this.sources, this.#solver(vantage));
+	}
+
+	/** What the `@media` of a file come to on this page, in words. */
+	said(file: string, vantage: Vantage): Said[] {
+		return conditionsSaid(file, this.conditions.places, this.sources, this.#solver(vantage));
 	}
 
 	/** What is solved does not depend on the vantage's width. */

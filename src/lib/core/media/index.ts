@@ -4,3 +4,4 @@ export { parseMediaQueryList } from './parse.ts';
 export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';
+export * from './write.ts';

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { contains, printInterval, printIntervalSet, rationalFromNumber } from '../interval/index.ts';
+import type { Habits } from '../css/index.ts';
+import {
+	contains,
+	printInterval,
+	printIntervalSet,
+	rational,
+	rationalFromNumber,
+	type Interval
+} from '../interval/index.ts';
 import { PLAIN, SHIPPED, type Vantage } from '../vantage/index.ts';
 import {
 	bandAt,
@@ -12,6 +20,7 @@ import {
 	solve,
 	solverOf,
 	wholePixels,
+	writeCondition,
 	type MediaSite
 } from './index.ts';
 
@@ -206,5 +215,51 @@ describe('bands', () => {
 
 	it('are lettered A to Z, AA, AB', () => {
 		expect([0, 25, 26, 27, 52].map(bandLetter)).toEqual(['A', 'Z', 'AA', 'AB', 'BA']);
+	});
+});
+
+describe('a condition written for an interval', () => {
+	const of = (lo: number, loClosed: boolean, hi: number | null, hiClosed: boolean): Interval => ({
+		lo: rational(lo),
+		loClosed,
+		hi: hi === null ? null : rational(hi),
+		hiClosed
+	});
+	const range: Habits = { indent: '\t', query: 'range', unit: 'px', less: '0.02' };
+	const prefix: Habits = { ...range, query: 'prefix' };
+
+	it.each([
+		[of(700, true, null, false), range, '(width >= 700px)'],
+		[of(0, false, 700, false), range, '(width < 700px)'],
+		[of(700, true, 1000, false), range, '(700px <= width < 1000px)'],
+		[of(599, false, 600, false), range, '(599px < width < 600px)'],
+		[of(0, false, null, false), range, undefined],
+		[of(700, true, null, false), prefix, '(min-width: 700px)'],
+		[of(700, true, 1000, false), prefix, '(min-width: 700px) and (max-width: 999.98px)'],
+		[of(0, false, 599, true), { ...prefix, less: '1' }, '(max-width: 599px)'],
+		[
+			of(640, true, 1000, false),
+			{ ...prefix, unit: 'em', less: '0.01' },
+			'(min-width: 40em) and (max-width: 62.5em)'
+		],
+		[of(599, false, null, false), prefix, undefined]
+	])('%#', (interval, habits, text) => {
+		expect(writeCondition(interval, habits, rational(16))).toBe(text);
+	});
+
+	it('in range syntax, holds over that interval and nowhere else', () => {
+		const ends = fc.tuple(
+			fc.integer({ min: 1, max: 3000 }),
+			fc.integer({ min: 1, max: 3000 }),
+			fc.boolean(),
+			fc.boolean()
+		);
+		fc.assert(
+			fc.property(ends, ([a, b, loClosed, hiClosed]) => {
+				const interval = of(Math.min(a, b), loClosed, Math.max(a, b) + 1, hiClosed);
+				const text = writeCondition(interval, range, rational(16)) ?? '';
+				expect(printIntervalSet(solve(parseMediaQueryList(text), PLAIN))).toBe(printInterval(interval));
+			})
+		);
 	});
 });

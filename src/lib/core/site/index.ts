@@ -5,3 +5,4 @@ export { flattenSheet } from './flatten.ts';
 export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } from './references.ts';
 export { sheetsOfPage, type SheetUse } from './sheets.ts';
 export { remembered, sourcesOf, type Sources } from './sources.ts';
+export * from './said.ts';

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { sliceOf } from '../css/index.ts';
+import { parsePage } from '../html/index.ts';
 import { NOTHING, printIntervalSet } from '../interval/index.ts';
 import { bandsOf, solverOf } from '../media/index.ts';
 import { PLAIN } from '../vantage/index.ts';
 import {
 	addressOf,
 	conditionsOfPage,
+	conditionsSaid,
 	flattenSheet,
 	forceOf,
 	normalPath,
@@ -194,6 +196,36 @@ describe('references', () => {
 		]);
 		expect(referencesOfSheet(sources.sheet('a { b: url(../x.png) }'), 'css/a.css')).toEqual([
 			{ kind: 'picture', target: { kind: 'site', path: 'x.png' }, from: 'css/a.css' }
+		]);
+	});
+});
+
+describe('what conditions come to', () => {
+	const css = `@media (width >= 600px) {
+	a { b: c }
+	@media (width < 500px) { a { b: c } }
+	@media (width < 900px) { a { b: c } }
+}
+@media (width < 500px) and (width > 700px) { a { b: c } }
+@media (min-width: 0px) { a { b: c } }
+@media (hover: none) { a { b: c } }
+@media (hover) and (width > 1px) { a { b: c } }
+@media (min-width: 600px) { a { b: c } }`;
+
+	it('is said in words, with the line of the first that comes to the same', () => {
+		const sources = sourcesOf((file) => (file === 'a.css' ? css : undefined));
+		const page = parsePage('<link rel=stylesheet href=a.css>');
+		const { places } = conditionsOfPage(page, 'index.html', sources);
+		const said = conditionsSaid('a.css', places, sources, solverOf(PLAIN));
+		expect(said.map(({ at, words }) => [css.slice(0, at).split('\n').length, words])).toEqual([
+			[1, '≥600'],
+			[3, 'never: what is around it holds ≥600'],
+			[4, '600–<900'],
+			[6, 'never: its parts exclude each other'],
+			[7, 'always'],
+			[8, 'not in the lead’s vantage'],
+			[9, '>1, in the lead’s vantage'],
+			[10, '≥600, same as line 1']
 		]);
 	});
 });

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
-	import { jump } from '$lib/core/media/index.ts';
+	import { bandAt } from '$lib/core/media/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
@@ -14,9 +14,11 @@
 	import Splitter from '$lib/ui/Splitter.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Frames from './Frames.svelte';
+	import { benchKeys } from './benchKeys.ts';
 	import FootBar from './FootBar.svelte';
 	import { Framing, marked, placementOf } from './framing.svelte.ts';
 	import Sheet from './Sheet.svelte';
+	import SheetBar from './SheetBar.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -43,6 +45,7 @@
 	});
 	const lead = $derived(framing.lead);
 	const bands = $derived(page.bands(lead));
+	let sheet = $state<Sheet>();
 	let goto = $state.raw<{ path: string; offset: number } | null>(null);
 
 	const paths = $derived.by(() => {
@@ -52,7 +55,8 @@
 	});
 	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
 	const rules = $derived(shown ? page.force(shown.path, lead) : []);
-	const inForce = $derived({ rules, width: carriage.width, range: carriage.range });
+	const said = $derived(shown ? page.said(shown.path, lead) : []);
+	const inForce = $derived({ rules, said, width: carriage.width, range: carriage.range });
 	const tabs = $derived(
 		paths.map((path) => ({
 			id: path,
@@ -111,30 +115,11 @@
 
 	$effect.pre(showFrames);
 
-	/** Makes the lead the next vantage in the list, after the last the plain window. */
-	function next(by: number): void {
-		const choices = [null, ...site.vantages.list.map(({ fields }) => fields)];
-		const at = choices.findIndex((one) => (one?.name ?? null) === viewing.lead);
-		viewing.choose(choices.at((at + by) % choices.length) ?? null);
-	}
-
-	const digits: KeyMap = Object.fromEntries(
-		Array.from({ length: 10 }, (_, i) => [
-			String(i),
-			() => viewing.choose(site.vantages.list[i - 1]?.fields ?? null)
-		])
-	);
-
-	const step = (by: number) => (press: Press) => (carriage.width += press.shift ? 10 * by : by);
-
 	$effect(() => {
 		bindKeys({
-			n: step(-1),
-			w: step(1),
-			...digits,
-			v: ({ shift }) => next(shift ? -1 : 1),
-			x: () => viewing.allOff(),
-			b: ({ shift }) => (carriage.width = jump(bands.bands, carriage.width, shift ? -1 : 1, carriage.range))
+			...benchKeys(site.vantages, () => bands),
+			s: { name: 'Scroll in step, or not', does: () => (inStep = !inStep) },
+			e: { name: 'To the sheet', does: () => sheet?.focus() }
 		});
 		return () => bindKeys({});
 	});
@@ -178,7 +163,10 @@
 	/>
 	<section class="panel" aria-label="Sheet">
 		<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
-		{#if shown}<Sheet file={shown} {inForce} {goto} onedit={showFrames} />{/if}
+		{#if shown}
+			<SheetBar file={shown} {bands} here={bandAt(bands.bands, lead.width)} onedit={showFrames} />
+			<Sheet bind:this={sheet} file={shown} {inForce} {goto} onedit={showFrames} />
+		{/if}
 	</section>
 </main>
 

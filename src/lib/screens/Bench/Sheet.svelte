@@ -22,6 +22,8 @@
 	let shown: FileText | undefined;
 	const scrolls = new Map<string, StateEffect<unknown>>();
 
+	export const focus = (): void => view?.focus();
+
 	$effect.pre(() => {
 		const opened = file;
 		untrack(() => opened.open());

@@ -1,106 +1,67 @@
 <script lang="ts">
+	import Menu from '$lib/ui/Menu.svelte';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 
 	const SIZES = [null, 16, 20, 24, 32] as const;
 	const ZOOMS = [null, 1, 2, 4] as const;
-
-	let details: HTMLDetailsElement;
-
-	/** Closes on Escape, with the focus back where it opened. */
-	function close(event: KeyboardEvent): void {
-		if (event.key !== 'Escape' || !details.open) return;
-		details.open = false;
-		details.querySelector('summary')?.focus();
-	}
 </script>
 
-<svelte:window
-	onkeydown={close}
-	onpointerdown={({ target }) => {
-		if (details?.open && target instanceof Node && !details.contains(target)) details.open = false;
-	}}
-/>
-
-<details bind:this={details}>
-	<summary>Switches</summary>
-	<div class="box">
-		<fieldset>
-			<legend>Text size set in the browser</legend>
-			{#each SIZES as size (size)}
-				<label>
-					<input
-						type="radio"
-						name="text-size"
-						checked={viewing.switches.textSize === size}
-						onchange={() => viewing.switch({ textSize: size })}
-					/>
-					{size === null ? 'each its own' : `${size}`}
-				</label>
-			{/each}
-		</fieldset>
-		<fieldset>
-			<legend>Zoom</legend>
-			{#each ZOOMS as zoom (zoom)}
-				<label>
-					<input
-						type="radio"
-						name="zoom"
-						checked={viewing.switches.zoom === zoom}
-						onchange={() => viewing.switch({ zoom })}
-					/>
-					{zoom === null ? 'each its own' : `${zoom * 100} %`}
-				</label>
-			{/each}
-		</fieldset>
-		<fieldset>
-			<legend>In all frames</legend>
+<Menu label="Switches" up>
+	<fieldset>
+		<legend>Text size set in the browser</legend>
+		{#each SIZES as size (size)}
 			<label>
 				<input
-					type="checkbox"
-					checked={viewing.switches.textSpacing}
-					onchange={(event) => viewing.switch({ textSpacing: event.currentTarget.checked })}
-				/> text spaced (WCAG 1.4.12)
+					type="radio"
+					name="text-size"
+					checked={viewing.switches.textSize === size}
+					onchange={() => viewing.switch({ textSize: size })}
+				/>
+				{size === null ? 'each its own' : `${size}`}
 			</label>
+		{/each}
+	</fieldset>
+	<fieldset>
+		<legend>Zoom</legend>
+		{#each ZOOMS as zoom (zoom)}
 			<label>
 				<input
-					type="checkbox"
-					checked={viewing.switches.rightToLeft}
-					onchange={(event) => viewing.switch({ rightToLeft: event.currentTarget.checked })}
-				/> right to left
+					type="radio"
+					name="zoom"
+					checked={viewing.switches.zoom === zoom}
+					onchange={() => viewing.switch({ zoom })}
+				/>
+				{zoom === null ? 'each its own' : `${zoom * 100} %`}
 			</label>
-			<label>
-				<input
-					type="checkbox"
-					checked={viewing.switches.fontsMissing}
-					onchange={(event) => viewing.switch({ fontsMissing: event.currentTarget.checked })}
-				/> fonts missing
-			</label>
-		</fieldset>
-	</div>
-</details>
+		{/each}
+	</fieldset>
+	<fieldset>
+		<legend>In all frames</legend>
+		<label>
+			<input
+				type="checkbox"
+				checked={viewing.switches.textSpacing}
+				onchange={(event) => viewing.switch({ textSpacing: event.currentTarget.checked })}
+			/> text spaced (WCAG 1.4.12)
+		</label>
+		<label>
+			<input
+				type="checkbox"
+				checked={viewing.switches.rightToLeft}
+				onchange={(event) => viewing.switch({ rightToLeft: event.currentTarget.checked })}
+			/> right to left
+		</label>
+		<label>
+			<input
+				type="checkbox"
+				checked={viewing.switches.fontsMissing}
+				onchange={(event) => viewing.switch({ fontsMissing: event.currentTarget.checked })}
+			/> fonts missing
+		</label>
+	</fieldset>
+</Menu>
 
 <style>
-	details {
-		position: relative;
-	}
-
-	summary {
-		line-height: 24px;
-		cursor: pointer;
-	}
-
-	.box {
-		position: absolute;
-		bottom: 28px;
-		left: -12px;
-		display: grid;
-		gap: 10px;
-		padding: 12px 16px;
-		border: 1px solid var(--ink);
-		background: var(--sheet);
-		color: var(--ink);
-	}
-
 	fieldset {
 		display: flex;
 		gap: 14px;

@@ -12,9 +12,11 @@
 		/** Whether saving is the first thing to do on this screen. */
 		primary: boolean;
 		onpage: (path: string) => void;
+		/** Shows all keys. */
+		onkeys: () => void;
 	}
 
-	let { site, page, pages, notice, primary, onpage }: Props = $props();
+	let { site, page, pages, notice, primary, onpage, onkeys }: Props = $props();
 
 	let heard = $state(false);
 </script>
@@ -31,6 +33,7 @@
 			<Button look="quiet" onclick={() => (heard = true)}>Understood</Button>
 		</p>
 	{/if}
+	<Button look="quiet" onclick={onkeys} title="?">Keys</Button>
 	<SavedState {site} />
 	<Button
 		look={primary ? 'primary' : 'plain'}

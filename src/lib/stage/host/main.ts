@@ -8,6 +8,7 @@ import {
 	type StageHost,
 	type StageListener
 } from '../protocol.ts';
+import { forwardKeys } from './forwardKeys.ts';
 import { measure } from './measure.ts';
 import { inStep } from './inStep.ts';
 import { pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
@@ -18,6 +19,9 @@ const frames = new Map<string, PageFrame>();
 const step = inStep(() => frames.values());
 let listener: StageListener | undefined;
 const hooks: FrameHooks = { key: (key) => listener?.key(key), scrolled: (frame) => step.scrolled(frame) };
+
+// The stage around the frames may have the focus too.
+forwardKeys(document, (key) => listener?.key(key));
 
 /** Resolves once what was changed is on the screen: a message sent while a frame is made comes after it. */
 const painted = (): Promise<Painted> =>

@@ -1,4 +1,5 @@
 import { elementByPath } from '../../probe/path.ts';
+import { forwardKeys } from './forwardKeys.ts';
 import type { FrameKey, PageContent, SheetText, Viewport } from '../protocol.ts';
 
 export interface PageFrame {
@@ -22,13 +23,6 @@ const PREVENTED = ['click', 'auxclick', 'submit', 'dragstart', 'drop', 'dragover
 const ADOPTED = `noscript { display: none !important; }
 video:not([controls])::-webkit-media-controls { display: none !important; }`;
 const SHARP = ':root { text-rendering: geometricPrecision; }';
-
-const isField = (target: EventTarget | null): boolean => {
-	const element = target as Element | null;
-	return (
-		element?.matches?.('input, textarea, select, [contenteditable]:not([contenteditable=false])') ?? false
-	);
-};
 
 /** What a frame tells its host. */
 export interface FrameHooks {
@@ -100,15 +94,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		}
 		document.addEventListener('mousedown', () => frame.contentWindow?.focus(), true);
 		document.addEventListener('scroll', () => hooks.scrolled?.(self), { passive: true });
-		document.addEventListener(
-			'keydown',
-			(event) => {
-				const { key, shiftKey: shift, ctrlKey: ctrl, altKey: alt, metaKey: meta, repeat } = event;
-				if ((ctrl || meta) && key.toLowerCase() === 's') event.preventDefault();
-				hooks.key?.({ key, shift, ctrl, alt, meta, repeat, typing: isField(event.target) });
-			},
-			true
-		);
+		forwardKeys(document, (key) => hooks.key?.(key));
 	}
 
 	const self: PageFrame = {

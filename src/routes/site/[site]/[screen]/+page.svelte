@@ -5,6 +5,7 @@
 	import { PageState } from '$lib/state/page.svelte.ts';
 	import { stageNotice } from '$lib/state/stages.svelte.ts';
 	import Bench from '$lib/screens/Bench/Bench.svelte';
+	import Keys from '$lib/screens/shell/Keys.svelte';
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
 	import Stale from '$lib/screens/shell/Stale.svelte';
 	import Site from '$lib/screens/Site/Site.svelte';
@@ -24,7 +25,13 @@
 	const path = $derived(pages.find((one) => one === asked) ?? firstPage(pages));
 	const page = $derived(new PageState(site, path));
 	let file = $derived(route.url.searchParams.get('file') ?? '');
-	let keys: KeyMap = {};
+	let keys = $state.raw<KeyMap>({});
+	let keysOpen = $state(false);
+	const allKeys = $derived<KeyMap>({
+		...keys,
+		save: { name: 'Save all', does: () => void site.saveAll() },
+		'?': { name: 'All keys', does: () => (keysOpen = true) }
+	});
 
 	/** The page a visitor would come to first. */
 	function firstPage(paths: readonly string[]): string {
@@ -40,7 +47,7 @@
 		replaceState(href(screen ?? 'bench', path, chosen), {});
 	}
 
-	const press = (event: Press): boolean => perform({ ...keys, save: () => void site.saveAll() }, event);
+	const press = (event: Press): boolean => perform(allKeys, event);
 </script>
 
 <svelte:head><title>{site.name} · Vantaggio</title></svelte:head>
@@ -67,6 +74,7 @@
 		page={path}
 		notice={stageNotice.sentence}
 		primary={screen === 'bench'}
+		onkeys={() => (keysOpen = true)}
 		onpage={(chosen) => goto(href(screen ?? 'bench', chosen, file))}
 	/>
 	{#if screen === 'site'}
@@ -86,6 +94,7 @@
 		{/key}
 	{/if}
 	<Stale {site} />
+	{#if keysOpen}<Keys keys={allKeys} onclose={() => (keysOpen = false)} />{/if}
 </div>
 
 <style>

@@ -1,0 +1,119 @@
+import type { Change } from '../text/index.ts';
+import {
+	leadingComments,
+	sliceOf,
+	walk,
+	type AtRule,
+	type Block,
+	type Node,
+	type Rule,
+	type Sheet
+} from './node.ts';
+
+/** Nodes that stand side by side, in one block, with the comments that belong to the first. */
+interface Run {
+	readonly parent: Block;
+	readonly nodes: readonly (Rule | AtRule)[];
+	/** In the source: from the first comment's or node's start to the last node's end. */
+	readonly start: number;
+	readonly end: number;
+}
+
+const isBlock = (node: Node): node is Rule | AtRule => node.kind === 'rule' || node.kind === 'at-rule';
+
+/**
+ * The rules that a selection touches: those of the innermost block, other than a rule, that holds all of it.
+ * Undefined where it touches none.
+ */
+function runAt(sheet: Sheet, from: number, to: number): Run | undefined {
+	let parent: Block = sheet;
+	for (const node of walk(sheet)) {
+		const body = node.kind === 'at-rule' && !node.opaque ? node.block : null;
+		if (
+			body &&
+			body.start < from &&
+			to < body.end &&
+			node.kind === 'at-rule' &&
+			node.children.some(isBlock)
+		) {
+			parent = node;
+		}
+	}
+	const nodes = parent.children.filter(isBlock).filter(({ span }) => span.start <= to && span.end >= from);
+	const first = nodes[0];
+	const last = nodes.at(-1);
+	if (!first || !last) return undefined;
+	const start = leadingComments(sheet.source, first)[0]?.span.start ?? first.span.start;
+	return { parent, nodes, start, end: last.span.end };
+}
+
+/** The white space before an offset on its line; null where something else stands there. */
+function indentBefore(source: string, offset: number): string | null {
+	const line = source.slice(source.lastIndexOf('\n', offset - 1) + 1, offset);
+	return /^\s*$/.test(line) ? line : null;
+}
+
+const indented = (text: string, indent: string): string => text.replace(/\n(?=[^\n])/g, `\n${indent}`);
+
+/**
+ * Wraps the rules that a selection touches, with their comments, into `@media` of a condition, at their place and
+ * one step further in. With `join` they go to the end of the last block after them, side by side with them, for
+ * which `same` is true of its condition, where there is one. No changes where the selection touches no rule.
+ */
+export function wrapRules(
+	sheet: Sheet,
+	from: number,
+	to: number,
+	wish: {
+		readonly condition: string;
+		readonly indent: string;
+		readonly join: boolean;
+		readonly same: (condition: string) => boolean;
+	}
+): Change[] {
+	const { source } = sheet;
+	const run = runAt(sheet, from, to);
+	if (!run) return [];
+	const { condition, indent, join, same } = wish;
+	const outer = indentBefore(source, run.start) ?? '';
+	const text = source.slice(run.start, run.end);
+	const target = join
+		? run.parent.children.findLast(
+				(node): node is AtRule =>
+					node.kind === 'at-rule' &&
+					node.name === 'media' &&
+					node.span.start >= run.end &&
+					same(sliceOf(source, node.prelude))
+			)
+		: undefined;
+	if (!target?.block) {
+		const wrapped = `@media ${condition} {\n${outer}${indent}${indented(text, indent)}\n${outer}}`;
+		return [{ start: run.start, end: run.end, text: wrapped }];
+	}
+	const closes = source[target.block.end - 1] === '}';
+	const at = closes ? target.block.end - 1 : target.block.end;
+	const before = source.slice(0, at).trimEnd().length;
+	const inserted = `\n\n${outer}${indent}${indented(text, indent)}\n${outer}`;
+	// What is left where the rules were: their line's indentation, and one of the empty lines around them.
+	const rest = /^[^\S\n]*\n(?:[^\S\n]*\n)?/.exec(source.slice(run.end))?.[0].length ?? 0;
+	return [
+		{ start: run.start - outer.length, end: run.end + rest, text: '' },
+		{ start: before, end: at, text: inserted }
+	];
+}
+
+/** Takes what stands in the innermost `@media` around an offset out of it, one step back. No changes where there is none. */
+export function unwrapRules(sheet: Sheet, offset: number, indent: string): Change[] {
+	const { source } = sheet;
+	let found: AtRule | undefined;
+	for (const node of walk(sheet)) {
+		if (node.kind === 'at-rule' && node.name === 'media' && node.block) {
+			if (node.span.start <= offset && offset <= node.span.end) found = node;
+		}
+	}
+	if (!found?.block) return [];
+	const closes = source[found.block.end - 1] === '}';
+	const inner = source.slice(found.block.start + 1, found.block.end - (closes ? 1 : 0)).trim();
+	const text = inner.replaceAll(`\n${indent}`, '\n');
+	return [{ start: found.span.start, end: found.span.end, text }];
+}

@@ -1,0 +1,117 @@
+import { sliceOf, walk, type AtRule, type Rule, type Sheet } from '../css/index.ts';
+import {
+	EVERYTHING,
+	intersection,
+	isEmpty,
+	isEverything,
+	printIntervalSet,
+	type IntervalSet
+} from '../interval/index.ts';
+import type { Condition, MediaQuery, Solver } from '../media/index.ts';
+import { lineStarts, placeAt } from '../text/index.ts';
+import type { SheetPlace } from './conditions.ts';
+import type { Sources } from './sources.ts';
+
+/** What an `@media` comes to, in words, with the place in its file that they belong after. */
+export interface Said {
+	/** The end of the condition, an offset in the file's text. */
+	readonly at: number;
+	readonly words: string;
+	/** True where it can never hold. */
+	readonly never: boolean;
+}
+
+const onWidth = (condition: Condition): boolean => {
+	switch (condition.kind) {
+		case 'unknown':
+			return false;
+		case 'not':
+			return onWidth(condition.of);
+		case 'and':
+		case 'or':
+			return condition.of.every(onWidth);
+		case 'feature':
+			return condition.feature.name === 'width';
+	}
+};
+
+/** Whether a list asks for nothing but the viewport's width, so that its answer is that of every vantage. */
+const asksWidthAlone = (queries: readonly MediaQuery[]): boolean =>
+	queries.every(
+		({ type, negated, invalid, condition }) =>
+			!invalid && (type === null || type === 'all') && !negated && condition !== null && onWidth(condition)
+	);
+
+interface Around {
+	readonly widths: IntervalSet;
+	readonly widthAlone: boolean;
+}
+
+/**
+ * The `@media` of one file of a page in source order, each with the widths at which it is in force: "600–<900",
+ * "always", "never" with the reason, "same as line 212". What depends on more than the width is told for the
+ * solver's vantage. Where a page has a file more than once, the first time counts.
+ */
+export function conditionsSaid(
+	file: string,
+	places: readonly SheetPlace[],
+	sources: Sources,
+	solve: Solver
+): Said[] {
+	const starts = lineStarts(sources.text(file) ?? '');
+	const found = new Map<number, Said>();
+	const firstLine = new Map<string, number>();
+	for (const { file: of, text, offset, within } of places) {
+		if (of !== file) continue;
+		const outside: Around = {
+			widths: within.map(({ queries }) => solve(queries)).reduce(intersection, EVERYTHING),
+			widthAlone: within.every(({ queries }) => asksWidthAlone(queries))
+		};
+		const sheet = sources.sheet(text);
+		const inside = new Map<Sheet | Rule | AtRule, Around>([[sheet, outside]]);
+		for (const node of walk(sheet)) {
+			if (node.kind !== 'rule' && node.kind !== 'at-rule') continue;
+			const around = inside.get(node.parent) ?? outside;
+			if (node.kind === 'rule' || node.name !== 'media' || !node.block) {
+				inside.set(node, around);
+				continue;
+			}
+			const queries = sources.queries(sliceOf(sheet.source, node.prelude));
+			const own: Around = { widths: solve(queries), widthAlone: asksWidthAlone(queries) };
+			const both: Around = {
+				widths: intersection(around.widths, own.widths),
+				widthAlone: around.widthAlone && own.widthAlone
+			};
+			inside.set(node, both);
+			const at = offset + node.prelude.end;
+			if (found.has(at)) continue;
+			const line = placeAt(starts, offset + node.span.start).line;
+			found.set(at, { at, ...wordsOf(own, around, both, line, firstLine) });
+		}
+	}
+	return [...found.values()];
+}
+
+function wordsOf(
+	own: Around,
+	around: Around,
+	both: Around,
+	line: number,
+	firstLine: Map<string, number>
+): { words: string; never: boolean } {
+	const widths = printIntervalSet(both.widths);
+	if (!both.widthAlone) {
+		const words = isEmpty(both.widths)
+			? 'not in the lead’s vantage'
+			: `${isEverything(both.widths) ? 'every width' : widths}, in the lead’s vantage`;
+		return { words, never: false };
+	}
+	if (isEmpty(own.widths)) return { words: 'never: its parts exclude each other', never: true };
+	if (isEmpty(both.widths)) {
+		return { words: `never: what is around it holds ${printIntervalSet(around.widths)}`, never: true };
+	}
+	const first = firstLine.get(widths);
+	firstLine.set(widths, first ?? line);
+	const words = isEverything(both.widths) ? 'always' : widths;
+	return { words: first === undefined ? words : `${words}, same as line ${first}`, never: false };
+}

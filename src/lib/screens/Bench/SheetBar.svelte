@@ -1,0 +1,136 @@
+<script lang="ts">
+	import { printInterval, ZERO, type Interval } from '$lib/core/interval/index.ts';
+	import type { Band, Bands } from '$lib/core/media/index.ts';
+	import type { FileText } from '$lib/state/texts.svelte.ts';
+	import { unwrapSelection, wrapSelection } from '$lib/state/wrap.ts';
+	import Menu from '$lib/ui/Menu.svelte';
+
+	interface Props {
+		file: FileText;
+		bands: Bands;
+		/** The band at the carriage. */
+		here: Band;
+		/** The text was changed. */
+		onedit: () => void;
+	}
+
+	let { file, bands, here, onedit }: Props = $props();
+
+	const JOIN = 'vantaggio-wrap-join';
+	let join = $state(localStorage.getItem(JOIN) === 'yes');
+	let sentence = $state<string | null>(null);
+	$effect(() => localStorage.setItem(JOIN, join ? 'yes' : 'no'));
+
+	const from = ({ lo, loClosed }: Interval): Interval => ({ lo, loClosed, hi: null, hiClosed: false });
+	const under = ({ hi, hiClosed }: Interval): Interval => ({ lo: ZERO, loClosed: false, hi, hiClosed });
+
+	/** What ends where an interval begins. */
+	const below = ({ lo, loClosed }: Interval): Interval => ({
+		lo: ZERO,
+		loClosed: false,
+		hi: lo,
+		hiClosed: !loClosed
+	});
+
+	type Named = readonly [name: string, interval: Interval];
+	/** Intervals by how they are printed, each once; every width is none to choose. */
+	function named(...intervals: Interval[]): Named[] {
+		const found = new Map(intervals.map((interval): Named => [printInterval(interval), interval]));
+		found.delete('every width');
+		return [...found];
+	}
+	const around = $derived(named(from(here.interval), under(here.interval), here.interval));
+	const pairs = $derived(
+		named(...bands.bands.slice(1).flatMap(({ interval }) => [below(interval), from(interval)]))
+	);
+
+	function done(said: string | null): void {
+		sentence = said;
+		if (said === null) onedit();
+	}
+</script>
+
+{#snippet choices(stretches: readonly Named[])}
+	<div class="stretches">
+		{#each stretches as [name, interval] (name)}
+			<button type="button" onclick={() => done(wrapSelection(file, interval, join))}>{name}</button>
+		{/each}
+	</div>
+{/snippet}
+
+<div class="bar" role="group" aria-label="Rules of the sheet">
+	<Menu label="Wrap">
+		<p>Selected rules into a condition, by the band at the carriage</p>
+		{@render choices(around)}
+		<p>Under or from a breakpoint</p>
+		{@render choices(pairs)}
+		<label
+			><input type="checkbox" bind:checked={join} /> into a block of the same widths after them, if there is one</label
+		>
+	</Menu>
+	<button type="button" class="plain" onclick={() => done(unwrapSelection(file))}>Unwrap</button>
+	<p class="said" role="status">{sentence ?? ''}</p>
+</div>
+
+<style>
+	.bar {
+		display: flex;
+		gap: 16px;
+		align-items: center;
+		min-height: 32px;
+		padding: 0 14px;
+		border-bottom: 1px solid var(--hair);
+		color: var(--ink-2);
+		font-size: 13px;
+		white-space: nowrap;
+	}
+
+	.stretches {
+		display: grid;
+		grid-template-columns: repeat(2, 1fr);
+		gap: 4px 8px;
+	}
+
+	button {
+		min-height: 26px;
+		padding: 0 8px;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 13px/1.2 var(--mono);
+		text-align: left;
+		cursor: pointer;
+	}
+
+	button:hover {
+		border-color: var(--ink);
+	}
+
+	.plain {
+		padding: 0;
+		border: 0;
+		font: inherit;
+	}
+
+	.plain:hover {
+		text-decoration: underline;
+	}
+
+	label {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+	}
+
+	input {
+		width: 16px;
+		height: 16px;
+		margin: 0;
+		accent-color: var(--ink);
+	}
+
+	.said {
+		overflow: hidden;
+		color: var(--rubric);
+		text-overflow: ellipsis;
+	}
+</style>

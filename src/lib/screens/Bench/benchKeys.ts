@@ -1,0 +1,47 @@
+import { jump, type Bands } from '$lib/core/media/index.ts';
+import { carriage } from '$lib/state/carriage.svelte.ts';
+import type { Action, KeyMap, Press } from '$lib/state/keys.ts';
+import type { Vantages } from '$lib/state/vantages.svelte.ts';
+import { viewing } from '$lib/state/viewing.svelte.ts';
+
+const step = (by: number) => (press: Press) => {
+	carriage.width += press.shift ? 10 * by : by;
+};
+
+/** Makes the lead the next vantage in the list, after the last the plain window. */
+function next({ list }: Vantages, by: number): void {
+	const choices = [null, ...list.map(({ fields }) => fields)];
+	const at = choices.findIndex((one) => (one?.name ?? null) === viewing.lead);
+	viewing.choose(choices.at((at + by) % choices.length) ?? null);
+}
+
+/** A digit for each of the first nine vantages, 0 for the plain window. */
+const digits = ({ list }: Vantages): [string, Action][] => [
+	...list
+		.slice(0, 9)
+		.map(({ fields }, i): [string, Action] => [
+			String(i + 1),
+			{ name: `Lead as ${fields.name}`, does: () => viewing.choose(fields) }
+		]),
+	['0', { name: 'Lead as a plain window', does: () => viewing.choose(null) }]
+];
+
+/** The keys of the Bench that move the carriage and change the lead. */
+export const benchKeys = (vantages: Vantages, bands: () => Bands): KeyMap => ({
+	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', does: step(-1) },
+	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', does: step(1) },
+	b: {
+		name: 'Next breakpoint',
+		withShift: 'Previous breakpoint',
+		does: ({ shift }) => {
+			carriage.width = jump(bands().bands, carriage.width, shift ? -1 : 1, carriage.range);
+		}
+	},
+	v: {
+		name: 'Lead as the next vantage',
+		withShift: 'Lead as the previous vantage',
+		does: ({ shift }) => next(vantages, shift ? -1 : 1)
+	},
+	...Object.fromEntries(digits(vantages)),
+	x: { name: 'All switches off', does: () => viewing.allOff() }
+});

@@ -1,0 +1,62 @@
+import { habitsOf, parseSheet, unwrapRules, wrapRules, type Sheet } from '../core/css/index.ts';
+import { innerSpan, parsePage } from '../core/html/index.ts';
+import { equal, rationalFromNumber, type Interval } from '../core/interval/index.ts';
+import { parseMediaQueryList, solve, writeCondition } from '../core/media/index.ts';
+import type { Change } from '../core/text/index.ts';
+import { PLAIN } from '../core/vantage/index.ts';
+import type { FileText } from './texts.svelte.ts';
+
+/** The sheet that a selection of a file lies in: all of a sheet's file, or a `<style>` of a page. */
+function sheetAt(file: FileText, offset: number): { sheet: Sheet; from: number } | undefined {
+	const { text } = file;
+	if (file.kind === 'sheet') return { sheet: parseSheet(text), from: 0 };
+	for (const element of parsePage(text).elements) {
+		const span = element.tag === 'style' ? innerSpan(element) : undefined;
+		if (span && span.start <= offset && offset <= span.end) {
+			return { sheet: parseSheet(text.slice(span.start, span.end)), from: span.start };
+		}
+	}
+	return undefined;
+}
+
+/** Applies changes to a file as one step; says in a sentence why nothing was done, where there are none. */
+function apply(file: FileText, changes: readonly Change[], from: number, otherwise: string): string | null {
+	if (changes.length === 0) return otherwise;
+	file.dispatch({
+		changes: changes.map(({ start, end, text }) => ({ from: from + start, to: from + end, insert: text })),
+		userEvent: 'input.wrap'
+	});
+	return null;
+}
+
+const NO_RULE = 'The selection touches no rule of a sheet.';
+
+/**
+ * Wraps the rules that the selection of a file touches into a condition for an interval of widths, in the sheet's
+ * own hand. Gives null when that is done, else a sentence.
+ */
+export function wrapSelection(file: FileText, interval: Interval, join: boolean): string | null {
+	const { from: first, to: last } = file.state.selection.main;
+	const at = sheetAt(file, first);
+	if (!at) return NO_RULE;
+	const habits = habitsOf(at.sheet);
+	const condition = writeCondition(interval, habits, rationalFromNumber(PLAIN.defaultFontSize));
+	if (condition === undefined) return 'These widths cannot be written with min-width and max-width alone.';
+	const widthsOf = (query: string) => solve(parseMediaQueryList(query), PLAIN);
+	const wished = widthsOf(condition);
+	const changes = wrapRules(at.sheet, first - at.from, last - at.from, {
+		condition,
+		indent: habits.indent,
+		join,
+		same: (query) => equal(widthsOf(query), wished)
+	});
+	return apply(file, changes, at.from, NO_RULE);
+}
+
+/** Takes the innermost `@media` around the caret of a file away from what stands in it. */
+export function unwrapSelection(file: FileText): string | null {
+	const { head } = file.state.selection.main;
+	const at = sheetAt(file, head);
+	const changes = at ? unwrapRules(at.sheet, head - at.from, habitsOf(at.sheet).indent) : [];
+	return apply(file, changes, at?.from ?? 0, 'The caret is in no @media.');
+}

@@ -1,0 +1,169 @@
+import { bring, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+
+const CSS = `.a { width: 100px; opacity: .5 }
+
+/* Wide. */
+.b { color: red }
+@media (width >= 700px) {
+	.a { width: 300px }
+}
+@media (width < 500px) and (width > 700px) { .a { width: 5px } }
+@media (width >= 700px) { .b { order: 1 } }
+`;
+
+const site = (server: Parameters<typeof bring>[0]): Promise<number> =>
+	bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><p class=a>a</p><p class=b>b</p>',
+		'a.css': CSS
+	});
+
+const lines = (page: Page) => page.locator('.cm-line');
+const textOf = (page: Page) =>
+	page.locator('.cm-line').evaluateAll((all) =>
+		all
+			.map((line) => {
+				const copy = line.cloneNode(true) as HTMLElement;
+				copy.querySelectorAll('.cm-said, .cm-note').forEach((one) => one.remove());
+				return copy.textContent;
+			})
+			.join('\n')
+	);
+
+/** Puts the caret after a text in a line of the sheet. */
+async function caretAfter(page: Page, line: number, text: string): Promise<void> {
+	await lines(page).nth(line).click();
+	await page.keyboard.press('Home');
+	const whole = (await lines(page).nth(line).textContent()) ?? '';
+	// Home goes to the first letter of a line.
+	const steps = whole.trimStart().indexOf(text) + text.length;
+	for (let i = 0; i < steps; i++) await page.keyboard.press('ArrowRight');
+}
+
+test('a number is nudged by keys and pointer, frames follow, and Escape puts it back', async ({
+	page,
+	server
+}) => {
+	await openBench(page, server, await site(server));
+	const width = () =>
+		pageFrames(page)[1]
+			?.locator('.a')
+			.evaluate((element) => element.getBoundingClientRect().width);
+	await caretAfter(page, 0, 'width: 10');
+	await page.keyboard.press('Alt+ArrowUp');
+	await page.keyboard.press('Shift+Alt+ArrowUp');
+	await page.keyboard.press('Control+Alt+ArrowDown');
+	await expect(lines(page).first()).toContainText('width: 110.9px');
+	await expect.poll(width).toBeCloseTo(110.9, 1);
+	await page.keyboard.press('Escape');
+	await expect(lines(page).first()).toContainText('width: 100px');
+	await expect.poll(width).toBe(100);
+
+	const [x, y] = await lines(page)
+		.first()
+		.evaluate((line) => {
+			const walker = document.createTreeWalker(line, NodeFilter.SHOW_TEXT);
+			while (walker.nextNode() && !walker.currentNode.textContent?.includes('100'));
+			const range = document.createRange();
+			range.setStart(walker.currentNode, walker.currentNode.textContent?.indexOf('100') ?? 0);
+			range.setEnd(walker.currentNode, range.startOffset + 1);
+			const box = range.getBoundingClientRect();
+			return [box.right, box.top + box.height / 2] as const;
+		});
+	await page.keyboard.down('Alt');
+	await page.mouse.move(x, y);
+	await page.mouse.down();
+	await page.mouse.move(x + 60, y, { steps: 5 });
+	await page.mouse.up();
+	await page.keyboard.up('Alt');
+	await expect(lines(page).first()).toContainText('width: 115px');
+
+	// In no number the editor moves the line.
+	await caretAfter(page, 3, '.b');
+	await page.keyboard.press('Alt+ArrowUp');
+	await expect(lines(page).nth(2)).toContainText('.b { color: red }');
+});
+
+test('conditions say what they come to, for the lead as it is', async ({ page, server }) => {
+	await openBench(page, server, await site(server));
+	await expect(page.locator('.cm-said')).toHaveText([
+		'≥700',
+		'never: its parts exclude each other',
+		'≥700, same as line 5'
+	]);
+	await expect(page.locator('.cm-said-never')).toHaveCount(1);
+});
+
+test('rules are wrapped into a condition in the sheet’s own hand, undone as one step, and unwrapped', async ({
+	page,
+	server
+}) => {
+	await openBench(page, server, await site(server));
+	await caretAfter(page, 3, '.b');
+	await page.getByText('Wrap', { exact: true }).click();
+	await page.getByRole('button', { name: '<700', exact: true }).first().click();
+	await page.keyboard.press('Escape');
+	const wrapped = CSS.replace(
+		'/* Wide. */\n.b { color: red }',
+		'@media (width < 700px) {\n\t/* Wide. */\n\t.b { color: red }\n}'
+	);
+	await expect.poll(() => textOf(page)).toBe(wrapped);
+	await expect(pageFrames(page)[0]?.locator('.b') ?? page.locator('none')).toHaveCSS('color', 'rgb(0, 0, 0)');
+	await expect(pageFrames(page)[1]?.locator('.b') ?? page.locator('none')).toHaveCSS(
+		'color',
+		'rgb(255, 0, 0)'
+	);
+	await page.getByRole('button', { name: 'Unwrap' }).click();
+	await expect.poll(() => textOf(page)).toBe(CSS);
+	await lines(page).first().click();
+	await page.keyboard.press('Control+z');
+	await expect.poll(() => textOf(page)).toBe(wrapped);
+
+	await caretAfter(page, 0, '.a');
+	await page.getByText('Wrap', { exact: true }).click();
+	await page.getByLabel('into a block of the same widths after them').check();
+	await page.getByRole('button', { name: '≥700', exact: true }).first().click();
+	await expect.poll(() => textOf(page)).toMatch(/\n\t\.a \{ width: 100px; opacity: \.5 \}\n\}\n$/);
+});
+
+test('every key is in one list, acts by a click there, and single letters can be switched off', async ({
+	page,
+	server
+}) => {
+	await openBench(page, server, await site(server));
+	const carriage = page.getByText(/^\d+ × \d+ · \d+ %$/);
+	const before = Number((await carriage.textContent())?.split(' ')[0]);
+	await page.keyboard.press('?');
+	await page.getByRole('button', { name: 'Wider by 10 px' }).click();
+	await expect(carriage).toContainText(`${before + 10} ×`);
+	await page.keyboard.press('?');
+	await page.keyboard.press('n');
+	await page.getByLabel('Single letters and digits act as keys').uncheck();
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('n');
+	await expect(carriage).toContainText(`${before + 10} ×`);
+	await page.getByRole('button', { name: 'Keys' }).click();
+	await page.getByLabel('Single letters and digits act as keys').check();
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('n');
+	await expect(carriage).toContainText(`${before + 9} ×`);
+});
+
+test('switches change every frame, are named while on, and go off with one key', async ({ page, server }) => {
+	await openBench(page, server, await site(server));
+	const size = () =>
+		pageFrames(page)[1]?.evaluate(() => [getComputedStyle(document.body).fontSize, innerWidth, document.dir]);
+	await page.getByText('Switches').click();
+	await page.getByRole('radio', { name: '24', exact: true }).check();
+	await page.getByRole('radio', { name: '200 %' }).check();
+	await page.getByLabel('right to left').check();
+	await expect(page.getByText('text 24 px · zoom 200 % · right to left')).toBeVisible();
+	await expect.poll(size).toEqual(['24px', 195, 'rtl']);
+	await page.keyboard.press('Escape');
+	await page
+		.locator('.frames')
+		.first()
+		.click({ position: { x: 5, y: 5 } });
+	await page.keyboard.press('x');
+	await expect.poll(size).toEqual(['16px', 390, '']);
+	await expect(page.getByText('zoom 200 %', { exact: false })).toHaveCount(0);
+});
