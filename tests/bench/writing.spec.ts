@@ -167,3 +167,55 @@ test('switches change every frame, are named while on, and go off with one key',
 	await expect.poll(size).toEqual(['16px', 390, '']);
 	await expect(page.getByText('zoom 200 %', { exact: false })).toHaveCount(0);
 });
+
+test('completion knows the grammar, the page and its sheets; hovering tells px in every vantage', async ({
+	page,
+	server
+}) => {
+	const own = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><p class="lead note" id=first>a</p><style>\n</style>',
+		'a.css': ':root { --gap: 12px }\n@media (width >= 700px) { p { margin: clamp(10px, 5vw, 40px) } }\n'
+	});
+	await openBench(page, server, own);
+	const offered = page.locator('.cm-tooltip-autocomplete li');
+	await lines(page).last().click();
+	const offers = async (typed: string, ...labels: string[]): Promise<void> => {
+		await page.keyboard.type(typed);
+		await expect(offered.first()).toBeVisible();
+		for (const label of labels) await expect(offered.filter({ hasText: label }).first()).toBeVisible();
+		await page.keyboard.press('Escape');
+	};
+	await offers('.', 'lead', 'note');
+	await offers('lead { flex-dir', 'flex-direction');
+	await offers('ection: ', 'row', 'column-reverse');
+	await expect(offered).toHaveCount(0);
+	await offers('row; gap: ', 'var(--gap)12px');
+	await page.keyboard.type('1px } @media ');
+	await offers('(', '(width >= 700px)in use here');
+	await page.getByRole('tab', { name: 'index.html' }).click();
+	await lines(page).nth(0).click();
+	await page.keyboard.press('End');
+	await offers('#', 'first');
+
+	await page.getByRole('tab', { name: 'a.css' }).click();
+	await page.getByText('5vw', { exact: false }).last().hover();
+	await page.locator('.cm-line').nth(1).getByText('clamp').hover();
+	await expect(page.locator('.cm-hovered')).toContainText('Pocket 320: 16 px');
+	await expect(page.locator('.cm-hovered')).toContainText('Notebook 1280: 40 px');
+});
+
+test('what an engine does not take is said at its line, with the nearest that it takes', async ({
+	page,
+	server
+}) => {
+	await openBench(page, server, await site(server));
+	await lines(page).last().click();
+	await page.keyboard.insertText('.c { colr: red; display: flxe; margin: 3 }');
+	const notes = page.locator('.cm-note');
+	await expect(notes).toHaveText([
+		'There is no property `colr`; the nearest is `color`.',
+		'`display` does not take `flxe`; the nearest is `flex`.',
+		'`3` wants a unit: `3px`?'
+	]);
+});

@@ -1,4 +1,4 @@
-import { closeBrackets, closeBracketsKeymap } from '@codemirror/autocomplete';
+import { closeBrackets, closeBracketsKeymap, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap, indentWithTab } from '@codemirror/commands';
 import { css } from '@codemirror/lang-css';
 import { html } from '@codemirror/lang-html';
@@ -14,7 +14,9 @@ import { highlightSelectionMatches, searchKeymap } from '@codemirror/search';
 import { EditorState, type Extension } from '@codemirror/state';
 import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
+import { completing } from './complete.ts';
 import { forceBars } from './force.ts';
+import { hovers } from './hover.ts';
 import { notesAtLines } from './notes.ts';
 import { nudging } from './nudge.ts';
 
@@ -51,6 +53,15 @@ const theme = EditorView.theme({
 		whiteSpace: 'normal'
 	},
 	'.cm-note::before': { content: '"‸ "', fontWeight: 'bold' },
+	'.cm-tooltip': { background: 'var(--sheet)', color: 'var(--ink)', border: '1px solid var(--ink)' },
+	'.cm-tooltip-autocomplete > ul': { fontFamily: 'var(--mono)' },
+	'.cm-tooltip-autocomplete > ul > li': { padding: '2px 8px !important' },
+	'.cm-tooltip-autocomplete > ul > li[aria-selected]': {
+		background: 'var(--pick) !important',
+		color: 'var(--ink) !important'
+	},
+	'.cm-completionMatchedText': { textDecoration: 'none', fontWeight: '700' },
+	'.cm-completionDetail': { color: 'var(--ink-2)', fontStyle: 'normal' },
 	'.cm-goto': { background: 'var(--pick)' }
 });
 
@@ -74,7 +85,10 @@ export const editorExtensions = (kind: 'page' | 'sheet'): Extension => [
 	kind === 'page' ? html() : css(),
 	notesAtLines(kind),
 	nudging(kind),
+	completing(kind),
+	hovers,
 	keymap.of([
+		...completionKeymap,
 		...closeBracketsKeymap,
 		...defaultKeymap,
 		...searchKeymap,

@@ -7,7 +7,7 @@ import {
 	type DecorationSet,
 	type ViewUpdate
 } from '@codemirror/view';
-import { parseSheet } from '../core/css/index.ts';
+import { parseSheet, type Sheet, type Span } from '../core/css/index.ts';
 import { innerSpan, parsePage } from '../core/html/index.ts';
 
 interface Remark {
@@ -15,7 +15,19 @@ interface Remark {
 	readonly sentence: string;
 }
 
-/** What a browser recovers from in a text: in a sheet, or in the `<style>` elements of a page. */
+type Lint = (sheet: Sheet) => readonly { readonly span: Span; readonly sentence: string }[];
+
+let lint: Lint = () => [];
+
+/** The grammar is large: it comes after the first texts are shown. */
+const grammar = import('../core/grammar/index.ts').then(({ lint: ofGrammar }) => {
+	lint = (sheet) => ofGrammar(sheet, (property, value) => CSS.supports(property, value));
+});
+
+/**
+ * What is wrong in a text, in a sheet or in the `<style>` elements of a page: what a browser recovers from, and
+ * declarations that it does not take.
+ */
 function remarksOn(text: string, kind: 'page' | 'sheet'): Remark[] {
 	const parts =
 		kind === 'sheet'
@@ -25,7 +37,8 @@ function remarksOn(text: string, kind: 'page' | 'sheet'): Remark[] {
 				);
 	return parts.flatMap(({ start, end }) => {
 		const above = text.slice(0, start).split('\n').length - 1;
-		return parseSheet(text.slice(start, end)).notes.map(({ span, sentence }) => ({
+		const sheet = parseSheet(text.slice(start, end));
+		return [...sheet.notes, ...lint(sheet)].map(({ span, sentence }) => ({
 			at: start + span.start,
 			sentence:
 				above === 0
@@ -75,16 +88,19 @@ export const notesAtLines = (kind: 'page' | 'sheet'): Extension =>
 
 			constructor(view: EditorView) {
 				this.decorations = decorate(view.state.doc, kind);
+				void grammar.then(() => this.#again(view));
+			}
+
+			#again(view: EditorView): void {
+				this.decorations = decorate(view.state.doc, kind);
+				view.dispatch({});
 			}
 
 			update(update: ViewUpdate): void {
 				if (!update.docChanged) return;
 				this.decorations = this.decorations.map(update.changes);
 				clearTimeout(this.#timer);
-				this.#timer = setTimeout(() => {
-					this.decorations = decorate(update.view.state.doc, kind);
-					update.view.dispatch({});
-				}, REST);
+				this.#timer = setTimeout(() => this.#again(update.view), REST);
 			}
 
 			destroy(): void {

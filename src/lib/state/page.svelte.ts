@@ -22,7 +22,9 @@ import {
 	type PageConditions,
 	type Said,
 	type SheetUse,
-	type Sources
+	type Sources,
+	wordsOfPage,
+	type Words
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import type { PageContent, SheetText } from '../stage/protocol.ts';
@@ -63,6 +65,11 @@ export class PageState {
 	/** What the `@media` of a file come to on this page, in words. */
 	said(file: string, vantage: Vantage): Said[] {
 		return conditionsSaid(file, this.conditions.places, this.sources, this.#solver(vantage));
+	}
+
+	/** What the page and its sheets have names for. */
+	words(): Words {
+		return wordsOfPage(this.#page, this.conditions, this.sources);
 	}
 
 	/** What is solved does not depend on the vantage's width. */

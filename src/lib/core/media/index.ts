@@ -5,3 +5,4 @@ export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';
 export * from './write.ts';
+export { lengthContext } from './relation.ts';

@@ -228,7 +228,7 @@ describe('a condition written for an interval', () => {
 	const range: Habits = { indent: '\t', query: 'range', unit: 'px', less: '0.02' };
 	const prefix: Habits = { ...range, query: 'prefix' };
 
-	it.each([
+	it.each<[Interval, Habits, string | undefined]>([
 		[of(700, true, null, false), range, '(width >= 700px)'],
 		[of(0, false, 700, false), range, '(width < 700px)'],
 		[of(700, true, 1000, false), range, '(700px <= width < 1000px)'],

@@ -6,3 +6,4 @@ export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } fr
 export { sheetsOfPage, type SheetUse } from './sheets.ts';
 export { remembered, sourcesOf, type Sources } from './sources.ts';
 export * from './said.ts';
+export { wordsOfPage, type Words } from './words.ts';

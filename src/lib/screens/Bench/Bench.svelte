@@ -2,8 +2,11 @@
 	import { untrack } from 'svelte';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import { bandAt } from '$lib/core/media/index.ts';
+	import { seenVantage } from '$lib/core/vantage/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
+	import { pageWords } from '$lib/state/complete.ts';
+	import { hoverVantages } from '$lib/state/hover.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
@@ -75,6 +78,11 @@
 		onfile(place.file);
 		goto = { path: place.file, offset: place.span.start };
 	}
+
+	$effect(() => {
+		pageWords.of = () => page.words();
+		hoverVantages.of = () => site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
+	});
 
 	let stages = $state.raw<Stages | null>(null);
 	let failure = $state<string | null>(null);

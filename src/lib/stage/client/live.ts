@@ -11,7 +11,7 @@ const sameElement = (a: SheetText, b: SheetText): boolean => a.element.join() ==
 
 /** Whether two pages are one but for the texts of their sheets. */
 const samePage = (a: PageContent, b: PageContent): boolean =>
-	JSON.stringify({ ...a, sheets: [] }) === JSON.stringify({ ...b, sheets: [] });
+	(Object.keys(a) as (keyof PageContent)[]).every((key) => key === 'sheets' || a[key] === b[key]);
 
 /** The sheets of `next` whose text is another than before; null where the sheets are not the same ones. */
 function changedSheets(before: readonly SheetText[], next: readonly SheetText[]): SheetText[] | null {

@@ -1,0 +1,44 @@
+import { expect, it } from 'vitest';
+import { parseSheet } from '../css/index.ts';
+import { keywordsOf, lint, propertyNames } from './index.ts';
+
+const said = (css: string): string[] => lint(parseSheet(css), () => false).map(({ sentence }) => sentence);
+
+it.each([
+	['a { colr: red }', ['There is no property `colr`; the nearest is `color`.']],
+	['a { zzzzqq: red }', ['There is no property `zzzzqq`.']],
+	['a { flex-direction: rows }', ['`flex-direction` does not take `rows`; the nearest is `row`.']],
+	['a { display: flxe }', ['`display` does not take `flxe`; the nearest is `flex`.']],
+	['a { width: 12 }', ['`12` wants a unit: `12px`?']],
+	['a { margin: 0 3 0 1px }', ['`3` wants a unit: `3px`?']],
+	['a { box-sizing: 3px }', ['`box-sizing` does not take `3px`; it takes `content-box`, `border-box`.']],
+	[
+		'a { font-size: clamp(2rem, 3vw, 20px) }',
+		['The maximum 20px is below the minimum 2rem: it is 2rem at every width.']
+	],
+	['@media (x) { a { b { wdith: 1px } } }', ['There is no property `wdith`; the nearest is `width`.']]
+])('%s', (css, sentences) => {
+	expect(said(css)).toEqual(sentences);
+});
+
+it.each([
+	'a { --x: y; -webkit-z: 1; *zoom: 1; width: var(--w) calc(; color: light-dark(red, blue) }',
+	'a { width: 0; inset: 0 auto; grid-template: "a b" 1fr / auto minmax(0, 1fr); text-wrap: balance }',
+	'@font-face { font-family: x; src: url(y) } @page { size: a4 } @property --a { syntax: "*"; inherits: false }',
+	'a { font-size: clamp(1rem, 2vw + 1px, 2rem); width: clamp(10vw, 3px, 5vw); margin: ; color: RED !important }'
+])('nothing is said of %s', (css) => {
+	expect(said(css)).toEqual([]);
+});
+
+it('what an engine takes is not wrong', () => {
+	expect(lint(parseSheet('a { colr: red; width: 12 }'), () => true)).toEqual([]);
+});
+
+it('keywords come from the grammar', () => {
+	expect(keywordsOf('flex-direction')).toEqual(['row', 'row-reverse', 'column', 'column-reverse']);
+	expect(keywordsOf('grid-template-columns')).toEqual(
+		expect.arrayContaining(['none', 'minmax(', 'repeat(', 'subgrid'])
+	);
+	expect(keywordsOf('nothing')).toEqual([]);
+	expect(propertyNames()).toContain('inset-inline-start');
+});

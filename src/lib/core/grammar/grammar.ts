@@ -1,0 +1,48 @@
+import { definitionSyntax, lexer, parse, type DSNode } from 'css-tree';
+
+interface Entry {
+	readonly syntax: DSNode | null;
+}
+
+/** What css-tree's lexer knows, which its types leave out. */
+const known = lexer as unknown as {
+	readonly properties: Readonly<Record<string, Entry>>;
+	readonly types: Readonly<Record<string, Entry>>;
+	matchProperty(property: string, value: unknown): { readonly error: { readonly name: string } | null };
+};
+
+/** How deep the types of a grammar are followed for its keywords. */
+const DEPTH = 5;
+
+/** Names of every property that has a grammar, without vendors' own. */
+export const propertyNames = (): string[] =>
+	Object.keys(known.properties).filter((name) => !name.startsWith('-'));
+
+export const isKnownProperty = (property: string): boolean => property in known.properties;
+
+/** Keywords and names of functions (`minmax(`) that may stand in a property's value, by its grammar, in its order. */
+export function keywordsOf(property: string): string[] {
+	const found = new Set<string>();
+	const follow = (syntax: DSNode | null | undefined, depth: number): void => {
+		if (!syntax || depth > DEPTH) return;
+		definitionSyntax.walk(syntax, (node: DSNode) => {
+			if (node.type === 'Keyword' && /^[a-z-]+$/i.test(node.name)) found.add(node.name);
+			else if (node.type === 'Function') found.add(`${node.name}(`);
+			else if (node.type === 'Type') follow(known.types[node.name]?.syntax, depth + 1);
+			else if (node.type === 'Property') follow(known.properties[node.name]?.syntax, depth + 1);
+		});
+	};
+	follow(known.properties[property]?.syntax, 0);
+	return [...found];
+}
+
+/** Whether a value fits a property's grammar; undefined where that cannot be told from the text (`var()` and its like). */
+export function fits(property: string, value: string): boolean | undefined {
+	if (!isKnownProperty(property) || /\b(?:var|env|attr|if|--[\w-]+)\(/i.test(value)) return undefined;
+	try {
+		const { error } = known.matchProperty(property, parse(value, { context: 'value' }));
+		return error === null || (error.name === 'SyntaxMatchError' ? false : undefined);
+	} catch {
+		return undefined;
+	}
+}

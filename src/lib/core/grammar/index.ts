@@ -1,0 +1,2 @@
+export { keywordsOf, propertyNames } from './grammar.ts';
+export { lint, type Remark } from './lint.ts';

@@ -1,0 +1,50 @@
+import { sliceOf, walk } from '../css/index.ts';
+import type { Page } from '../html/index.ts';
+import type { PageConditions } from './conditions.ts';
+import type { Sources } from './sources.ts';
+
+/** What a page and its sheets have names for. */
+export interface Words {
+	readonly classes: readonly string[];
+	readonly ids: readonly string[];
+	readonly tags: readonly string[];
+	/** Custom properties with the value they are first given. */
+	readonly customProperties: ReadonlyMap<string, string>;
+	/** Conditions of `@media` as they are written, the most frequent first. */
+	readonly conditions: readonly string[];
+}
+
+/** The names of a page's elements and of what its sheets define. */
+export function wordsOfPage(page: Page, { places }: PageConditions, sources: Sources): Words {
+	const classes = new Set<string>();
+	const ids = new Set<string>();
+	const tags = new Set<string>();
+	for (const { tag, attributes } of page.elements) {
+		tags.add(tag);
+		for (const name of attributes.get('class')?.value.split(/\s+/) ?? []) if (name) classes.add(name);
+		const id = attributes.get('id')?.value;
+		if (id) ids.add(id);
+	}
+	const customProperties = new Map<string, string>();
+	const conditions = new Map<string, number>();
+	for (const { text } of places) {
+		const sheet = sources.sheet(text);
+		for (const node of walk(sheet)) {
+			if (node.kind === 'declaration' && node.property.startsWith('--')) {
+				if (!customProperties.has(node.property)) {
+					customProperties.set(node.property, sliceOf(sheet.source, node.value));
+				}
+			} else if (node.kind === 'at-rule' && node.name === 'media') {
+				const condition = sliceOf(sheet.source, node.prelude);
+				conditions.set(condition, (conditions.get(condition) ?? 0) + 1);
+			}
+		}
+	}
+	return {
+		classes: [...classes],
+		ids: [...ids],
+		tags: [...tags],
+		customProperties,
+		conditions: [...conditions].sort((a, b) => b[1] - a[1]).map(([text]) => text)
+	};
+}

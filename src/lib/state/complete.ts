@@ -1,0 +1,143 @@
+import {
+	autocompletion,
+	type Completion,
+	type CompletionContext,
+	type CompletionResult
+} from '@codemirror/autocomplete';
+import { htmlCompletionSource } from '@codemirror/lang-html';
+import type { Extension } from '@codemirror/state';
+import { caretAt, type Caret } from '../core/css/index.ts';
+import { innerSpan, parsePage } from '../core/html/index.ts';
+import type { Words } from '../core/site/index.ts';
+
+const NONE: Words = { classes: [], ids: [], tags: [], customProperties: new Map(), conditions: [] };
+
+/** What the page in the frames has names for; the Bench puts it here. */
+export const pageWords: { of: () => Words } = { of: () => NONE };
+
+/** The grammar is large: it comes when something is first completed. */
+const grammar = () => import('../core/grammar/index.ts');
+
+const AT_RULES = [
+	'@media',
+	'@supports',
+	'@layer',
+	'@container',
+	'@import',
+	'@font-face',
+	'@keyframes',
+	'@property',
+	'@scope',
+	'@starting-style'
+];
+const FEATURES = [
+	'(width >= )',
+	'(width < )',
+	'(min-width: )',
+	'(max-width: )',
+	'(height >= )',
+	'(orientation: portrait)',
+	'(orientation: landscape)',
+	'(hover: hover)',
+	'(hover: none)',
+	'(pointer: coarse)',
+	'(pointer: fine)',
+	'(prefers-reduced-motion: reduce)',
+	'(prefers-color-scheme: dark)',
+	'(prefers-contrast: more)',
+	'(min-resolution: 2dppx)',
+	'print',
+	'screen'
+];
+const GLOBAL = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'];
+
+const options = (labels: Iterable<string>, type: string, boost = 0): Completion[] =>
+	[...labels].map((label) => ({ label, type, boost }));
+
+const customProperties = ({ customProperties: known }: Words, wrap: boolean): Completion[] =>
+	[...known].map(([name, value]) => ({
+		label: wrap ? `var(${name})` : name,
+		detail: value,
+		type: 'variable'
+	}));
+
+async function optionsFor(caret: Caret, words: Words): Promise<Completion[]> {
+	switch (caret.kind) {
+		case 'property': {
+			const { propertyNames } = await grammar();
+			return [
+				...options(propertyNames(), 'property').map((one) => ({ ...one, apply: `${one.label}: ` })),
+				...customProperties(words, false)
+			];
+		}
+		case 'value': {
+			const { keywordsOf } = await grammar();
+			return [
+				...keywordsOf(caret.property).map((label, i) => ({
+					label,
+					type: 'keyword',
+					boost: Math.max(2, 50 - i)
+				})),
+				...customProperties(words, true).map((one) => ({ ...one, boost: 1 })),
+				...options(GLOBAL, 'keyword', -1)
+			];
+		}
+		case 'custom-property':
+			return customProperties(words, false);
+		case 'media':
+			return [
+				...words.conditions.map((label, i) => ({
+					label,
+					type: 'constant',
+					boost: 50 - i,
+					detail: 'in use here'
+				})),
+				...options(FEATURES, 'keyword')
+			];
+		case 'at-rule':
+			return options(AT_RULES, 'keyword');
+		case 'class':
+			return options(words.classes, 'class');
+		case 'id':
+			return options(words.ids, 'class');
+		case 'selector':
+			return options(words.tags, 'type');
+	}
+}
+
+/** What may be written at the caret of a sheet, whose text begins at `offset` of the document. */
+async function complete(
+	context: CompletionContext,
+	text: string,
+	offset: number
+): Promise<CompletionResult | null> {
+	const caret = caretAt(text, context.pos - offset);
+	if (!caret) return null;
+	const begins = /[:.#(]\s*$/.test(text.slice(0, context.pos - offset)) && caret.kind !== 'selector';
+	if (!context.explicit && caret.word === '' && !begins) return null;
+	// A condition is written whole, with its bracket.
+	const bracket = caret.kind === 'media' && text[caret.from - 1] === '(' ? 1 : 0;
+	return {
+		from: offset + caret.from - bracket,
+		options: await optionsFor(caret, pageWords.of()),
+		validFor: /^[-@(\w]*$/
+	};
+}
+
+async function inPage(context: CompletionContext): Promise<CompletionResult | null> {
+	const text = context.state.doc.toString();
+	for (const element of parsePage(text).elements) {
+		const span = element.tag === 'style' ? innerSpan(element) : undefined;
+		if (span && span.start <= context.pos && context.pos <= span.end) {
+			return complete(context, text.slice(span.start, span.end), span.start);
+		}
+	}
+	return htmlCompletionSource(context);
+}
+
+/** Completion by where the caret is: grammar for properties and values, the page and its sheets for names. */
+export const completing = (kind: 'page' | 'sheet'): Extension =>
+	autocompletion({
+		icons: false,
+		override: [kind === 'page' ? inPage : (context) => complete(context, context.state.doc.toString(), 0)]
+	});
