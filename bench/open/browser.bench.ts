@@ -153,7 +153,8 @@ async function heldFor(args: readonly string[]): Promise<number> {
 						sheets: [{ element: [0, 1], text: files['look.css'] ?? '' }],
 						rules: '',
 						films: 'play' as const,
-						rightToLeft: false
+						rightToLeft: false,
+						taps: false
 					};
 					const viewport = { width: 1000, height: 800, density: 1 };
 					const measure = async (widths: readonly number[]): Promise<number> => {

@@ -74,7 +74,8 @@ test('in a frame, conditions hold that would hold in the vantage’s own viewpor
 					sheets,
 					rules: '',
 					films: 'play',
-					rightToLeft: false
+					rightToLeft: false,
+					taps: false
 				});
 			},
 			{ vantage, html, css }

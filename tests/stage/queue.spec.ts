@@ -34,7 +34,8 @@ test.beforeEach(async ({ page, server }) => {
 				sheets: [{ element: [0, 0], text: css }],
 				rules: '',
 				films: 'play' as const,
-				rightToLeft: false
+				rightToLeft: false,
+				taps: false
 			};
 			Object.assign(globalThis, { queue: measuringQueue(open, 2), content, opened: () => opened });
 		},

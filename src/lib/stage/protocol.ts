@@ -15,6 +15,8 @@ export interface PageContent {
 	readonly films: 'play' | 'still' | 'none';
 	/** Whether the page is laid out from right to left, whatever it says itself. */
 	readonly rightToLeft: boolean;
+	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
+	readonly taps: boolean;
 }
 
 /** The text for a `<style>` of the page. */
@@ -47,6 +49,8 @@ export interface FrameKey {
 	readonly alt: boolean;
 	readonly meta: boolean;
 	readonly repeat: boolean;
+	/** True where it was let go. */
+	readonly up: boolean;
 	/** True where the key goes into a field of the page. */
 	readonly typing: boolean;
 }
@@ -54,6 +58,8 @@ export interface FrameKey {
 /** What a stage tells without being asked. */
 export interface StageListener {
 	key(key: FrameKey): void;
+	/** A link of a page that is used: its address as written. */
+	open(href: string): void;
 }
 
 export interface Measured {
@@ -75,6 +81,10 @@ export interface StageHost {
 	restyle(frames: readonly string[], sheets: readonly SheetText[]): Promise<Painted>;
 	/** Whether scrolling one frame scrolls the others to the same element; so it is from the start. */
 	keepInStep(on: boolean): void;
+	/** Whether pointer and keys go to the pages: nothing is sent, links tell where they lead, scripts do not run. */
+	use(on: boolean): void;
+	/** Whether the edges of all boxes are shown, and whose is under the pointer. */
+	lightTable(on: boolean): void;
 	/** Measures a page at some widths in a frame that nobody sees; each is reported as it is had. */
 	measure(
 		content: PageContent,

@@ -7,6 +7,8 @@ export interface Press {
 	readonly meta: boolean;
 	/** True where the key goes into a field. */
 	readonly typing: boolean;
+	/** True where it was let go. */
+	readonly up: boolean;
 }
 
 /** What a key does, and how that is called. */
@@ -15,6 +17,8 @@ export interface Action {
 	readonly does: (press: Press) => void;
 	/** What it does with Shift, where that is something else. */
 	readonly withShift?: string;
+	/** What letting it go does, where it acts while it is held. */
+	readonly released?: () => void;
 }
 
 /**
@@ -34,7 +38,8 @@ export const pressOf = (event: KeyboardEvent): Press => ({
 	ctrl: event.ctrlKey,
 	alt: event.altKey,
 	meta: event.metaKey,
-	typing: isField(event.target)
+	typing: isField(event.target),
+	up: event.type === 'keyup'
 });
 
 const SINGLE = 'vantaggio-single-keys';
@@ -54,12 +59,25 @@ export function perform(keys: KeyMap, press: Press): boolean {
 	const letter = press.key.toLowerCase();
 	const command = press.ctrl || press.meta;
 	const action = command ? (letter === 's' && !press.alt ? keys.save : undefined) : keys[letter];
-	if (!action || (!command && (press.typing || press.alt || !singleKeys.on))) return false;
+	if (press.up) {
+		action?.released?.();
+		return false;
+	}
+	const single = !command && letter.length === 1;
+	if (!action || (single && (press.typing || !singleKeys.on)) || (!command && press.alt)) return false;
 	action.does(press);
 	return true;
 }
 
-const PLAIN_PRESS: Press = { key: '', shift: false, ctrl: false, alt: false, meta: false, typing: false };
+const PLAIN_PRESS: Press = {
+	key: '',
+	shift: false,
+	ctrl: false,
+	alt: false,
+	meta: false,
+	typing: false,
+	up: false
+};
 
 /** Performs an action as its key would, by a click. */
 export const performAction = (action: Action, shift = false): void => action.does({ ...PLAIN_PRESS, shift });

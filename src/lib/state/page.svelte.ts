@@ -36,14 +36,18 @@ export class PageState {
 	readonly #site: SiteState;
 	readonly #solvers = new Map<string, Solver>();
 	readonly #flat = new Map<string, { text: string; flat: string }>();
-	readonly sources: Sources = sourcesOf((file) => this.#site.texts.get(file)?.text);
-	readonly source = $derived.by(() => this.#site.texts.get(this.path)?.text ?? '');
+	readonly #version: 'text' | 'saved';
+	readonly sources: Sources = sourcesOf((file) => this.#site.texts.get(file)?.[this.#version]);
+	readonly source = $derived.by(() => this.#site.texts.get(this.path)?.[this.#version] ?? '');
 	readonly #page = $derived(this.sources.page(this.source));
 	readonly sheets: readonly SheetUse[] = $derived.by(() => sheetsOfPage(this.#page, this.path));
 	readonly conditions: PageConditions = $derived.by(() =>
 		conditionsOfPage(this.#page, this.path, this.sources)
 	);
-	constructor(site: SiteState, path: string) {
+
+	/** As it is being written, or as it was last saved. */
+	constructor(site: SiteState, path: string, version: 'text' | 'saved' = 'text') {
+		this.#version = version;
 		this.#site = site;
 		this.path = path;
 	}
@@ -94,7 +98,15 @@ export class PageState {
 		});
 		const address = addressOf(this.path, prefix);
 		const { films, rightToLeft = false } = vantage;
-		return { address, html, sheets, rules: rulesOf(vantage), films, rightToLeft };
+		return {
+			address,
+			html,
+			sheets,
+			rules: rulesOf(vantage),
+			films,
+			rightToLeft,
+			taps: vantage.hover === 'none'
+		};
 	}
 
 	/** A page's inert source by vantage, for as long as its text stays. */

@@ -15,7 +15,8 @@ const frameKey = z.object({
 	ctrl: z.boolean(),
 	alt: z.boolean(),
 	meta: z.boolean(),
-	typing: z.boolean()
+	typing: z.boolean(),
+	up: z.boolean()
 });
 
 /** Said once in the masthead where stages share the application's process. */
@@ -25,6 +26,8 @@ export interface Stages {
 	readonly prefix: string;
 	readonly live: ReturnType<typeof liveFrames>;
 	keepInStep(on: boolean): void;
+	use(on: boolean): void;
+	lightTable(on: boolean): void;
 	readonly queue: ReturnType<typeof measuringQueue>;
 	close(): void;
 }
@@ -37,7 +40,8 @@ export async function openStages(
 	parent: HTMLElement,
 	site: number,
 	config: StageConfig,
-	onpress: (press: Press) => void
+	onpress: (press: Press) => void,
+	onopen: (href: string) => void
 ): Promise<Stages> {
 	const stage = await openStage(parent, site, 0, config);
 	stageNotice.sentence = stage.apart ? null : TOGETHER;
@@ -46,6 +50,10 @@ export async function openStages(
 			key(key: unknown) {
 				const press = frameKey.safeParse(key);
 				if (press.success) onpress(press.data);
+			},
+			open(href: unknown) {
+				const read = z.string().max(4000).safeParse(href);
+				if (read.success) onopen(read.data);
 			}
 		})
 	);
@@ -62,6 +70,8 @@ export async function openStages(
 		prefix: stage.prefix,
 		live: liveFrames(stage),
 		keepInStep: (on) => void stage.host.keepInStep(on),
+		use: (on) => void stage.host.use(on),
+		lightTable: (on) => void stage.host.lightTable(on),
 		queue,
 		close() {
 			queue.close();

@@ -1,5 +1,5 @@
 import type { VantageList, VantageRecord, VantageWish } from '../api.ts';
-import { nameTwice, type Vantage } from '../core/vantage/index.ts';
+import type { Vantage } from '../core/vantage/index.ts';
 import { api, Refused } from './api.ts';
 
 /** The vantages of a site: every change is kept at once, and can be taken back. */
@@ -12,6 +12,7 @@ export class Vantages {
 	/** What was there before the last change, and what that change was. */
 	before = $state.raw<{ readonly list: readonly VantageRecord[]; readonly change: string } | null>(null);
 	#version: string;
+	#last: Promise<unknown> = Promise.resolve();
 
 	constructor(site: number, { vantages, version }: VantageList, kept: () => void) {
 		this.#site = site;
@@ -24,17 +25,17 @@ export class Vantages {
 		return this.list.find(({ fields }) => fields.name === name)?.fields;
 	}
 
-	/** A name that no vantage has: the wished one, with a number where it is taken. */
-	freeName(wished: string): string {
-		const names = this.list.map(({ fields }) => fields.name);
-		for (let i = 2; ; i++) {
-			const name = i === 2 ? wished : `${wished} ${i - 1}`;
-			if (nameTwice([...names, name]) === undefined) return name;
-		}
+	/**
+	 * Keeps another list in place of the present one, made from it once what was changed before is kept; `change`
+	 * says in a few words what is done. False where it was not kept.
+	 */
+	keep(make: (list: readonly VantageRecord[]) => readonly VantageWish[], change: string): Promise<boolean> {
+		const turn = this.#last.then(() => this.#keepNow(make(this.list), change));
+		this.#last = turn;
+		return turn;
 	}
 
-	/** Keeps a list in place of the present one; `change` says in a few words what is done. */
-	async keep(list: readonly VantageWish[], change: string): Promise<boolean> {
+	async #keepNow(list: readonly VantageWish[], change: string): Promise<boolean> {
 		const before = this.list;
 		try {
 			this.take(await api.keepVantages(this.#site, this.#version, list));
@@ -54,7 +55,7 @@ export class Vantages {
 
 	async undo(): Promise<void> {
 		const { before } = this;
-		if (before && (await this.keep(before.list, 'undone'))) this.before = null;
+		if (before && (await this.keep(() => before.list, 'undone'))) this.before = null;
 	}
 
 	take({ vantages, version }: VantageList): void {

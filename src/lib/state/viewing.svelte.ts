@@ -8,6 +8,12 @@ class Viewing {
 	/** The vantage whose conditions the lead has; null for a plain window as high as its place. */
 	#lead = $state<string | null>(localStorage.getItem(KEY));
 	switches = $state.raw<Switches>(NO_SWITCHES);
+	/** Whether pointer and keys go to the page. */
+	use = $state(false);
+	/** Whether the edges of all boxes are shown. */
+	lightTable = $state(false);
+	/** Whether frames show the page as it was last saved. */
+	before = $state(false);
 	/** The carriage's width before the zoom was switched, and where the zoom brought it. */
 	#unzoomed = { from: 0, to: 0 };
 

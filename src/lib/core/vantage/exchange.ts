@@ -53,6 +53,14 @@ export function nameTwice(names: readonly string[]): string | undefined {
 	return names.find((name) => seen.size === seen.add(name.trim().toLowerCase()).size);
 }
 
+/** A name that is none of some names: the wished one, with a number after it where it is taken. */
+export function freeName(wished: string, names: readonly string[]): string {
+	for (let i = 1; ; i++) {
+		const name = i === 1 ? wished : `${wished} ${i}`;
+		if (nameTwice([...names, name]) === undefined) return name;
+	}
+}
+
 const at = (value: unknown, path: readonly PropertyKey[]): unknown =>
 	path.reduce<unknown>((part, key) => (part as Record<PropertyKey, unknown> | undefined)?.[key], value);
 

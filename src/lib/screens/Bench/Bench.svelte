@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import { resolveAddress } from '$lib/core/site/index.ts';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import { bandAt } from '$lib/core/media/index.ts';
 	import { seenVantage } from '$lib/core/vantage/index.ts';
@@ -7,7 +8,7 @@
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
 	import { pageWords } from '$lib/state/complete.ts';
 	import { hoverVantages } from '$lib/state/hover.ts';
-	import type { PageState } from '$lib/state/page.svelte.ts';
+	import { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
@@ -29,6 +30,8 @@
 		/** The file in the sheet's panel, and a wish for another. */
 		file: string;
 		onfile: (path: string) => void;
+		/** Another page is wished for. */
+		onpage: (path: string) => void;
 		config: StageConfig;
 		vantagesHref: string;
 		/** Keys that work on this screen are put here. */
@@ -36,7 +39,7 @@
 		onpress: (press: Press) => void;
 	}
 
-	let { site, page, file, onfile, config, vantagesHref, bindKeys, onpress }: Props = $props();
+	let { site, page, file, onfile, onpage, config, vantagesHref, bindKeys, onpress }: Props = $props();
 
 	const PANEL = 'vantaggio-panel';
 	let panel = $state(Number(localStorage.getItem(PANEL)) || 486);
@@ -46,6 +49,7 @@
 	$effect.pre(() => {
 		framing.room = { width: tableWidth, height: tableHeight };
 	});
+	const saved = $derived(new PageState(site, page.path, 'saved'));
 	const lead = $derived(framing.lead);
 	const bands = $derived(page.bands(lead));
 	let sheet = $state<Sheet>();
@@ -87,10 +91,16 @@
 	let stages = $state.raw<Stages | null>(null);
 	let failure = $state<string | null>(null);
 
+	/** Opens the page of a link that was used, where the site has it. */
+	function openLink(href: string): void {
+		const target = resolveAddress(href, page.path);
+		if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') onpage(target.path);
+	}
+
 	/** Opens the stages over an element, for as long as it is there. */
 	function table(parent: HTMLElement): () => void {
 		let gone = false;
-		untrack(() => openStages(parent, site.id, config, onpress)).then(
+		untrack(() => openStages(parent, site.id, config, onpress, openLink)).then(
 			(opened) => (gone ? opened.close() : (stages = opened)),
 			(error: unknown) => (failure = error instanceof Error ? error.message : String(error))
 		);
@@ -105,6 +115,8 @@
 	let inStep = $state(localStorage.getItem(IN_STEP) !== 'no');
 	$effect(() => {
 		stages?.keepInStep(inStep);
+		stages?.use(viewing.use);
+		stages?.lightTable(viewing.lightTable);
 		localStorage.setItem(IN_STEP, inStep ? 'yes' : 'no');
 	});
 
@@ -112,10 +124,12 @@
 	function showFrames(): void {
 		if (!stages) return;
 		const { prefix } = stages;
-		const shown = stages.live.show({
-			placements: framing.frames.map(placementOf),
-			pageOf: (frame) => page.content(prefix, framing.vantage(frame))
-		});
+		const from = viewing.before ? saved : page;
+		// Read now, not when the stage is ready for it: what is read here is what brings the next scene.
+		const contents = new Map(
+			framing.frames.map(({ frame, vantage }) => [frame, from.content(prefix, vantage)])
+		);
+		const shown = stages.live.show({ placements: framing.frames.map(placementOf), contents });
 		void shown.then((at) => {
 			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
 		});

@@ -30,7 +30,16 @@
 	</label>
 	<a href={vantagesHref}>Vantages</a>
 	<Switches />
+	<button
+		type="button"
+		class="use"
+		aria-pressed={viewing.use}
+		title="U; back with Escape"
+		onclick={() => (viewing.use = !viewing.use)}>Use</button
+	>
 	<p class="on" role="status">
+		{#if viewing.use}<b>using the page, Esc to leave</b>{/if}
+		{#if viewing.before}<b>as last saved</b>{/if}
 		{#if on.length > 0}
 			<b>{on.join(' · ')}</b>
 			<button type="button" onclick={() => viewing.allOff()} title="X">all off</button>
@@ -91,6 +100,19 @@
 		text-decoration: underline;
 		text-underline-offset: 3px;
 		cursor: pointer;
+	}
+
+	.use {
+		padding: 0 8px;
+		border: 1px solid var(--hair);
+		color: var(--ink);
+		text-decoration: none;
+	}
+
+	.use[aria-pressed='true'] {
+		border-color: var(--ink);
+		background: var(--ink);
+		color: var(--sheet);
 	}
 
 	input {

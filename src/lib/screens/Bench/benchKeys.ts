@@ -8,6 +8,16 @@ const step = (by: number) => (press: Press) => {
 	carriage.width += press.shift ? 10 * by : by;
 };
 
+/** An action for as long as its key is held; by a click, until the next. */
+function held(name: string, set: (on: boolean) => void): Action {
+	let on = false;
+	const put = (to: boolean): void => {
+		on = to;
+		set(to);
+	};
+	return { name, does: ({ key }) => put(key === '' ? !on : true), released: () => put(false) };
+}
+
 /** Makes the lead the next vantage in the list, after the last the plain window. */
 function next({ list }: Vantages, by: number): void {
 	const choices = [null, ...list.map(({ fields }) => fields)];
@@ -43,5 +53,9 @@ export const benchKeys = (vantages: Vantages, bands: () => Bands): KeyMap => ({
 		does: ({ shift }) => next(vantages, shift ? -1 : 1)
 	},
 	...Object.fromEntries(digits(vantages)),
-	x: { name: 'All switches off', does: () => viewing.allOff() }
+	x: { name: 'All switches off', does: () => viewing.allOff() },
+	u: { name: 'Use the page', does: () => (viewing.use = true) },
+	escape: { name: 'Back from using the page', does: () => (viewing.use = false) },
+	l: held('Light table, while held', (on) => (viewing.lightTable = on)),
+	p: held('The page as last saved, while held', (on) => (viewing.before = on))
 });

@@ -60,10 +60,6 @@ export class Framing {
 	constructor(site: SiteState) {
 		this.#site = site;
 	}
-
-	vantage(frame: string): SeenVantage {
-		return this.frames.find((one) => one.frame === frame)?.vantage ?? this.lead;
-	}
 }
 
 /** A vantage before switches, with zoom taken into its size: as the Measure marks it. */

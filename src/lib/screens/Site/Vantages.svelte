@@ -2,6 +2,7 @@
 	import { tick } from 'svelte';
 	import type { VantageRecord, VantageWish } from '$lib/api.ts';
 	import {
+		freeName,
 		PLAIN,
 		readVantages,
 		vantageInWords,
@@ -27,46 +28,58 @@
 	let table: HTMLTableElement;
 
 	const list = $derived(vantages.list);
+	const names = $derived(list.map(({ fields }) => fields.name));
 	const href = $derived(
 		`data:application/json;charset=utf-8,${encodeURIComponent(writeVantages(list.map(({ fields }) => fields)))}`
 	);
 
-	const replaced = (record: VantageRecord, by: Partial<VantageRecord>): VantageWish[] =>
-		list.map((one) => (one === record ? { ...one, ...by } : one));
+	const sameAs =
+		({ id }: VantageRecord) =>
+		(one: VantageRecord): boolean =>
+			one.id === id;
 
 	async function keep(fields: Vantage): Promise<void> {
 		const wish = open;
 		if (!wish) return;
-		const known = wish.id !== undefined;
-		const next = known
-			? list.map((one) => (one.id === wish.id ? { ...one, fields } : one))
-			: [...list, { ...wish, fields }];
-		if (await vantages.keep(next, `${fields.name} ${known ? 'changed' : 'added'}`)) open = null;
+		const { id } = wish;
+		const kept = await vantages.keep(
+			(now) =>
+				id === undefined
+					? [...now, { ...wish, fields }]
+					: now.map((one) => (one.id === id ? { ...one, fields } : one)),
+			`${fields.name} ${id === undefined ? 'added' : 'changed'}`
+		);
+		if (kept) open = null;
 	}
 
 	async function move(record: VantageRecord, by: number): Promise<void> {
-		const at = list.indexOf(record);
-		const next = list.filter((one) => one !== record);
-		next.splice(at + by, 0, record);
-		await vantages.keep(next, `${record.fields.name} moved`);
+		await vantages.keep((now) => {
+			const at = now.findIndex(sameAs(record));
+			const next = now.filter((one) => one.id !== record.id);
+			next.splice(at + by, 0, record);
+			return next;
+		}, `${record.fields.name} moved`);
 		await tick();
-		const row = table.tBodies[0]?.rows[at + by];
+		const row = table.tBodies[0]?.rows[vantages.list.findIndex(sameAs(record))];
 		row?.querySelector<HTMLElement>(by < 0 ? '.up:enabled, .down' : '.down:enabled, .up')?.focus();
 	}
 
+	const showBeside = (record: VantageRecord, chorus: boolean): Promise<boolean> =>
+		vantages.keep(
+			(now) => now.map((one) => (one.id === record.id ? { ...one, chorus } : one)),
+			`${record.fields.name} ${chorus ? 'shown' : 'not shown'}`
+		);
+
 	const copy = ({ fields }: VantageRecord): void => {
-		open = { chorus: false, fields: { ...fields, name: vantages.freeName(`${fields.name} copy`) } };
+		open = { chorus: false, fields: { ...fields, name: freeName(`${fields.name} copy`, names) } };
 	};
 
 	const add = (): void => {
-		open = { chorus: false, fields: { ...PLAIN, name: vantages.freeName('New vantage') } };
+		open = { chorus: false, fields: { ...PLAIN, name: freeName('New vantage', names) } };
 	};
 
 	const remove = (record: VantageRecord): Promise<boolean> =>
-		vantages.keep(
-			list.filter((one) => one !== record),
-			`${record.fields.name} deleted`
-		);
+		vantages.keep((now) => now.filter((one) => one.id !== record.id), `${record.fields.name} deleted`);
 
 	/** Adds the vantages of a file; those whose names are taken get others. */
 	async function take(file: File | undefined): Promise<void> {
@@ -75,11 +88,15 @@
 		input.value = '';
 		unread = read.kind === 'problem' ? `${file.name}: ${read.sentence}` : null;
 		if (read.kind === 'problem') return;
-		const more = read.vantages.map((fields) => ({
-			chorus: false,
-			fields: { ...fields, name: vantages.freeName(fields.name) }
-		}));
-		await vantages.keep([...list, ...more], `${more.length} taken in from ${file.name}`);
+		await vantages.keep((now) => {
+			const names = now.map(({ fields }) => fields.name);
+			const more = read.vantages.map((fields): VantageWish => {
+				const name = freeName(fields.name, names);
+				names.push(name);
+				return { chorus: false, fields: { ...fields, name } };
+			});
+			return [...now, ...more];
+		}, `${read.vantages.length} taken in from ${file.name}`);
 	}
 </script>
 
@@ -131,11 +148,7 @@
 								type="checkbox"
 								checked={chorus}
 								aria-label="{fields.name} beside the lead"
-								onchange={(event) =>
-									vantages.keep(
-										replaced(record, { chorus: event.currentTarget.checked }),
-										`${fields.name} ${event.currentTarget.checked ? 'shown' : 'not shown'}`
-									)}
+								onchange={(event) => showBeside(record, event.currentTarget.checked)}
 							/>
 						</td>
 						<td class="do">

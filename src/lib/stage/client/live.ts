@@ -4,7 +4,7 @@ import type { Stage } from './stage.ts';
 /** What the live frames are to show: each in its place, each its page as its vantage reads it. */
 export interface Scene {
 	readonly placements: readonly Placement[];
-	readonly pageOf: (frame: string) => PageContent;
+	readonly contents: ReadonlyMap<string, PageContent>;
 }
 
 const sameElement = (a: SheetText, b: SheetText): boolean => a.element.join() === b.element.join();
@@ -44,7 +44,7 @@ export function liveFrames(stage: Stage) {
 	let waiting: Scene | undefined;
 	let running: Promise<Painted> | undefined;
 
-	async function bring({ placements, pageOf }: Scene): Promise<Painted> {
+	async function bring({ placements, contents }: Scene): Promise<Painted> {
 		const { host } = stage;
 		const ids = placements.map(({ frame }) => frame);
 		for (const id of shown.keys()) if (!ids.includes(id)) shown.delete(id);
@@ -56,7 +56,8 @@ export function liveFrames(stage: Stage) {
 		const rewrite = new Groups<PageContent>();
 		const restyle = new Groups<readonly SheetText[]>();
 		for (const id of ids) {
-			const page = pageOf(id);
+			const page = contents.get(id);
+			if (!page) continue;
 			const before = shown.get(id);
 			const same = before && samePage(before, page);
 			const changed = same ? changedSheets(before.sheets, page.sheets) : null;

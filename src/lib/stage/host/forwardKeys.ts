@@ -7,15 +7,18 @@ const isField = (target: EventTarget | null): boolean => {
 	);
 };
 
-/** Tells every key that is pressed in a document; the browser's own saving is prevented. */
+/** Tells every key that is pressed or let go in a document; the browser's own saving is prevented. */
 export function forwardKeys(document: Document, tell: (key: FrameKey) => void): void {
-	document.addEventListener(
-		'keydown',
-		(event) => {
-			const { key, shiftKey: shift, ctrlKey: ctrl, altKey: alt, metaKey: meta, repeat } = event;
-			if ((ctrl || meta) && key.toLowerCase() === 's') event.preventDefault();
-			tell({ key, shift, ctrl, alt, meta, repeat, typing: isField(event.target) });
-		},
-		true
-	);
+	for (const type of ['keydown', 'keyup'] as const) {
+		document.addEventListener(
+			type,
+			(event) => {
+				const { key, shiftKey: shift, ctrlKey: ctrl, altKey: alt, metaKey: meta, repeat } = event;
+				if ((ctrl || meta) && key.toLowerCase() === 's') event.preventDefault();
+				const typing = isField(event.target);
+				tell({ key, shift, ctrl, alt, meta, repeat, typing, up: type === 'keyup' });
+			},
+			true
+		);
+	}
 }

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import {
 	READY,
+	type FrameKey,
 	type PageContent,
 	type Painted,
 	type Placement,
@@ -11,17 +12,38 @@ import {
 import { forwardKeys } from './forwardKeys.ts';
 import { measure } from './measure.ts';
 import { inStep } from './inStep.ts';
+import { lightTable } from './lightTable.ts';
 import { pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
+import { using } from './use.ts';
 
 /** A stage: page frames laid out and filled as the application says. */
 
 const frames = new Map<string, PageFrame>();
 const step = inStep(() => frames.values());
 let listener: StageListener | undefined;
-const hooks: FrameHooks = { key: (key) => listener?.key(key), scrolled: (frame) => step.scrolled(frame) };
+const table = lightTable(() => frames.values());
+let inUse = false;
+const use = using(
+	() => frames.values(),
+	() => inUse,
+	(href) => listener?.open(href)
+);
+
+/** Keys of a page in use are the page's, but for Escape and what goes with Ctrl or Cmd. */
+function tellKey(key: FrameKey): void {
+	if (!inUse || key.key === 'Escape' || key.ctrl || key.meta) listener?.key(key);
+}
+
+const hooks: FrameHooks = {
+	key: tellKey,
+	scrolled: (frame) => step.scrolled(frame),
+	pointed: (frame, event) => table.over(frame, event),
+	allows: (event) => use.allows(event),
+	written: (frame) => use.listen(frame)
+};
 
 // The stage around the frames may have the focus too.
-forwardKeys(document, (key) => listener?.key(key));
+forwardKeys(document, tellKey);
 
 /** Resolves once what was changed is on the screen: a message sent while a frame is made comes after it. */
 const painted = (): Promise<Painted> =>
@@ -66,6 +88,13 @@ const host: StageHost = {
 	restyle(ids: readonly string[], sheets: readonly SheetText[]) {
 		for (const id of ids) frameOf(id).restyle(sheets);
 		return painted();
+	},
+	use(on: boolean) {
+		inUse = on;
+		if (!on) use.end();
+	},
+	lightTable(on: boolean) {
+		table.switch(on);
 	},
 	keepInStep(on: boolean) {
 		step.switch(on);

@@ -6,7 +6,11 @@ export interface PageFrame {
 	readonly box: HTMLElement;
 	readonly document: () => Document;
 	readonly window: () => Window;
+	/** Whether it is touched rather than pointed at: a tap holds the hover. */
+	readonly taps: boolean;
 	write(content: PageContent): void;
+	/** Rules over all others, for a while; empty for none. */
+	overlay(rules: string): void;
 	restyle(sheets: readonly SheetText[]): void;
 	/**
 	 * Sets the viewport, drawn at `scale` px of the stage for a px of the page. With a `fineness` the frame is
@@ -28,6 +32,12 @@ const SHARP = ':root { text-rendering: geometricPrecision; }';
 export interface FrameHooks {
 	key?(key: FrameKey): void;
 	scrolled?(frame: PageFrame): void;
+	/** The pointer is over something of the page. */
+	pointed?(frame: PageFrame, event: MouseEvent): void;
+	/** Whether an event that a page must not act on is its own affair now. */
+	allows?(event: Event): boolean;
+	/** A page was written. */
+	written?(frame: PageFrame): void;
 }
 
 /** A page in an inner frame: no scripts, no navigation; `rules` are in force on every page. */
@@ -48,6 +58,8 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	let density = 1;
 	/** The rules of the page that was written; null before. */
 	let pageRules: string | null = null;
+	let over = '';
+	let taps = false;
 	const inner = (): Document => {
 		if (!frame.contentDocument) throw new Error('The frame has no document.');
 		return frame.contentDocument;
@@ -58,7 +70,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		const Sheet = (frame.contentWindow as (Window & typeof globalThis) | null)?.CSSStyleSheet;
 		if (pageRules === null || !Sheet) return;
 		const sheet = new Sheet();
-		sheet.replaceSync(ADOPTED + pageRules + rules + (density >= 1.5 ? SHARP : ''));
+		sheet.replaceSync(ADOPTED + pageRules + rules + (density >= 1.5 ? SHARP : '') + over);
 		document.adoptedStyleSheets = [sheet];
 	}
 
@@ -90,9 +102,16 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	function listen(): void {
 		const document = inner();
 		for (const type of PREVENTED) {
-			document.addEventListener(type, (event) => event.preventDefault(), { capture: true, passive: false });
+			document.addEventListener(
+				type,
+				(event) => {
+					if (!hooks.allows?.(event)) event.preventDefault();
+				},
+				{ capture: true, passive: false }
+			);
 		}
 		document.addEventListener('mousedown', () => frame.contentWindow?.focus(), true);
+		document.addEventListener('mousemove', (event) => hooks.pointed?.(self, event), { passive: true });
 		document.addEventListener('scroll', () => hooks.scrolled?.(self), { passive: true });
 		forwardKeys(document, (key) => hooks.key?.(key));
 	}
@@ -114,12 +133,21 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			document.write(content.html);
 			document.close();
 			pageRules = content.rules;
+			taps = content.taps;
 			fill(content.sheets);
 			adopt();
 			listen();
 			show(content.films);
+			hooks.written?.(self);
 			if (content.rightToLeft) document.documentElement.dir = 'rtl';
 			frame.contentWindow?.scrollTo({ left: x, top: y, behavior: 'instant' });
+		},
+		get taps() {
+			return taps;
+		},
+		overlay(rules) {
+			over = rules;
+			adopt();
 		},
 		restyle: fill,
 		size(viewport, scale, fineness = 1) {

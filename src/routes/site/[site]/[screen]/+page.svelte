@@ -55,6 +55,7 @@
 	onkeydown={(event) => {
 		if (press(pressOf(event))) event.preventDefault();
 	}}
+	onkeyup={(event) => press(pressOf(event))}
 	onbeforeunload={(event) => {
 		if (site.draftTrouble && site.dirty.length > 0) event.preventDefault();
 	}}
@@ -86,6 +87,7 @@
 				{page}
 				{file}
 				onfile={choose}
+				onpage={(chosen) => goto(href('bench', chosen, file))}
 				config={data.stages}
 				vantagesHref="{href('site', path)}#vantages"
 				bindKeys={(bound) => (keys = bound)}

@@ -1,0 +1,43 @@
+import type { PageFrame } from './pageFrame.ts';
+
+const EDGES = `*, *::before, *::after { outline: 1px solid rgb(31 100 136 / 0.75) !important; outline-offset: -1px !important; }`;
+
+/** How an element is called: its tag with id and classes. */
+const nameOf = (element: Element): string =>
+	[
+		element.localName,
+		...(element.id ? [`#${element.id}`] : []),
+		...[...element.classList].map((name) => `.${name}`)
+	].join('');
+
+/** The edges of all boxes in every frame, and whose box is under the pointer, while it is on. */
+export function lightTable(frames: () => Iterable<PageFrame>) {
+	const label = document.createElement('div');
+	label.setAttribute('aria-hidden', 'true');
+	label.style.cssText =
+		'position:fixed;z-index:9;display:none;padding:2px 6px;background:#fffdf8;color:#231e17;border:1px solid #231e17;font:13px/1.4 monospace;pointer-events:none;white-space:nowrap';
+	let on = false;
+
+	return {
+		switch(to: boolean): void {
+			on = to;
+			if (!label.isConnected) document.body.append(label);
+			label.style.display = 'none';
+			for (const frame of frames()) frame.overlay(to ? EDGES : '');
+		},
+		/** The pointer is over an element of a frame. */
+		over(frame: PageFrame, event: MouseEvent): void {
+			const element = event.target as Element | null;
+			if (!on || !element?.getBoundingClientRect) return;
+			const { width, height } = element.getBoundingClientRect();
+			const px = (length: number): string => String(Math.round(length * 100) / 100);
+			label.textContent = `${nameOf(element)}  ${px(width)} × ${px(height)}`;
+			label.style.display = 'block';
+			const { left, top, width: drawn } = frame.box.getBoundingClientRect();
+			const scale = drawn / frame.window().innerWidth;
+			const x = left + event.clientX * scale + 12;
+			label.style.left = `${Math.max(0, Math.min(x, innerWidth - label.offsetWidth - 4))}px`;
+			label.style.top = `${Math.max(0, top + event.clientY * scale - 30)}px`;
+		}
+	};
+}
