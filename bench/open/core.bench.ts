@@ -4,14 +4,7 @@ import { bandsOf, evaluate, solverOf } from '../../src/lib/core/media/index.ts';
 import { conditionsOfPage, sourcesOf } from '../../src/lib/core/site/index.ts';
 import { PLAIN } from '../../src/lib/core/vantage/index.ts';
 import { timeOf, type Bench } from '../bench.ts';
-
-function largeSheet(size: number): string {
-	let text = '';
-	for (let i = 0; text.length < size; i++) {
-		text += `/* part ${i} */\n.part-${i} > .inner:hover,\n.other-${i}::before {\n  color: rgb(1 2 3 / 50%);\n  margin: 0 calc(1px + ${i % 90}vw) auto;\n  background: url("img/x${i}.png") no-repeat center / cover;\n}\n@media (min-width: ${300 + (i % 1000)}px) {\n  .part-${i} { display: grid; grid-template-columns: 1fr 2fr; }\n}\n`;
-	}
-	return text;
-}
+import { largeSheet } from '../sheets.ts';
 
 function manyBlocks(rules: number, blocks: number): string {
 	const each = Math.ceil(rules / blocks);

@@ -54,8 +54,9 @@ export const benchKeys = (vantages: Vantages, bands: () => Bands): KeyMap => ({
 	},
 	...Object.fromEntries(digits(vantages)),
 	x: { name: 'All switches off', does: () => viewing.allOff() },
-	u: { name: 'Use the page', does: () => (viewing.use = true) },
-	escape: { name: 'Back from using the page', does: () => (viewing.use = false) },
+	u: { name: 'Use the page; Escape comes back', does: () => (viewing.use = true) },
+	// Elsewhere Escape closes dialogs and menus, which an action of the screen would keep it from.
+	...(viewing.use ? { escape: { name: 'Back from using the page', does: () => (viewing.use = false) } } : {}),
 	l: held('Light table, while held', (on) => (viewing.lightTable = on)),
 	p: held('The page as last saved, while held', (on) => (viewing.before = on))
 });
