@@ -112,7 +112,7 @@ async function complete(
 	offset: number
 ): Promise<CompletionResult | null> {
 	const caret = caretAt(text, context.pos - offset);
-	if (!caret) return null;
+	if (!caret || /^\d/.test(caret.word)) return null;
 	const begins = /[:.#(]\s*$/.test(text.slice(0, context.pos - offset)) && caret.kind !== 'selector';
 	if (!context.explicit && caret.word === '' && !begins) return null;
 	// A condition is written whole, with its bracket.

@@ -20,9 +20,11 @@ type Lint = (sheet: Sheet) => readonly { readonly span: Span; readonly sentence:
 let lint: Lint = () => [];
 
 /** The grammar is large: it comes after the first texts are shown. */
-const grammar = import('../core/grammar/index.ts').then(({ lint: ofGrammar }) => {
-	lint = (sheet) => ofGrammar(sheet, (property, value) => CSS.supports(property, value));
-});
+const grammar = new Promise((resolve) => requestIdleCallback(resolve, { timeout: 4000 }))
+	.then(() => import('../core/grammar/index.ts'))
+	.then(({ lint: ofGrammar }) => {
+		lint = (sheet) => ofGrammar(sheet, (property, value) => CSS.supports(property, value));
+	});
 
 /**
  * What is wrong in a text, in a sheet or in the `<style>` elements of a page: what a browser recovers from, and

@@ -36,8 +36,21 @@ export function keywordsOf(property: string): string[] {
 	return [...found];
 }
 
+/** Answers by property and value: a sheet is asked about anew after every rest of the hand. */
+const answers = new Map<string, boolean | undefined>();
+const MOST = 20_000;
+
 /** Whether a value fits a property's grammar; undefined where that cannot be told from the text (`var()` and its like). */
 export function fits(property: string, value: string): boolean | undefined {
+	const key = `${property}:${value}`;
+	if (!answers.has(key)) {
+		if (answers.size >= MOST) answers.clear();
+		answers.set(key, match(property, value));
+	}
+	return answers.get(key);
+}
+
+function match(property: string, value: string): boolean | undefined {
 	if (!isKnownProperty(property) || /\b(?:var|env|attr|if|--[\w-]+)\(/i.test(value)) return undefined;
 	try {
 		const { error } = known.matchProperty(property, parse(value, { context: 'value' }));

@@ -87,6 +87,8 @@ const host: StageHost = {
 	},
 	restyle(ids: readonly string[], sheets: readonly SheetText[]) {
 		for (const id of ids) frameOf(id).restyle(sheets);
+		// Layout begins now, rather than with the screen's next update.
+		for (const id of ids) void frameOf(id).document().documentElement.offsetHeight;
 		return painted();
 	},
 	use(on: boolean) {
