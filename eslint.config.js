@@ -41,6 +41,7 @@ export default ts.config(
 			'import-x/resolver-next': [
 				importX.createNodeResolver({
 					extensions: ['.ts', '.js', '.svelte'],
+					conditionNames: ['svelte', 'import', 'node', 'default'],
 					alias: { $lib: [`${import.meta.dirname}/src/lib`] }
 				})
 			]

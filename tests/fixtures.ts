@@ -1,7 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Frame, type Page } from '@playwright/test';
 import { bring, Server } from './server.ts';
 
 export { bring, expect, Server, type Page };
@@ -51,4 +51,23 @@ export async function openBench(page: Page, server: Server, site = 1, query = ''
 			(await Promise.all(pageFrames(page).map((frame) => frame.evaluate(() => document.readyState)))).join()
 		)
 		.toBe('complete,complete,complete,complete');
+}
+
+/** Clicks an element of a frame that is drawn smaller than it is, where the driver's own click misses. */
+export async function clickIn(
+	page: Page,
+	words: string,
+	frame: Frame,
+	selector: string,
+	key?: 'Control' | 'Shift'
+): Promise<void> {
+	const drawn = await page.locator('.frame', { hasText: words }).boundingBox();
+	const [x, y, width] = await frame.locator(selector).evaluate((element) => {
+		const { left, top, width: wide, height } = element.getBoundingClientRect();
+		return [left + wide / 2, top + height / 2, innerWidth] as const;
+	});
+	const scale = (drawn?.width ?? 0) / width;
+	if (key) await page.keyboard.down(key);
+	await page.mouse.click((drawn?.x ?? 0) + x * scale, (drawn?.y ?? 0) + y * scale);
+	if (key) await page.keyboard.up(key);
 }

@@ -1,123 +1,8 @@
-import { createServer } from 'node:http';
-import { mkdtemp, rm } from 'node:fs/promises';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { chromium, type Browser, type Page } from '@playwright/test';
-import { lookup } from 'mrmime';
-import { bring, Server } from '../../tests/server.ts';
 import { clientBundle } from '../../tests/bundle.ts';
-import { LAUNCH } from '../../tests/launch.ts';
-import { median, type Bench } from '../bench.ts';
-import { demoFiles, largePage } from './pages.ts';
-
-type Files = Record<string, string | Uint8Array>;
-
-/** A browser and a server with one site, for as long as the work takes. */
-async function withSite<X>(
-	files: Files,
-	work: (page: Page, server: Server, site: number) => Promise<X>,
-	args: readonly string[] = []
-): Promise<X> {
-	const data = await mkdtemp(join(tmpdir(), 'vantaggio-bench-'));
-	const server = new Server(data);
-	let browser: Browser | undefined;
-	try {
-		await server.start();
-		const site = await bring(server, files);
-		browser = await chromium.launch({ ...LAUNCH, args: [...(LAUNCH.args ?? []), ...args] });
-		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-		// What runs a bench's own functions names them by a helper that pages lack.
-		await page.addInitScript('globalThis.__name = (named) => named');
-		return await work(page, server, site);
-	} finally {
-		await browser?.close();
-		await server.kill();
-		await rm(data, { recursive: true, force: true });
-	}
-}
-
-const PAINTED = 'vantaggio: frames painted';
-
-/** Median time from a keystroke in the sheet to all four frames painted, ms. */
-async function keystroke(page: Page): Promise<number> {
-	await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
-	await page.waitForTimeout(1500);
-	await page.locator('.cm-content').click();
-	await page.keyboard.press('Control+End');
-	// A length that moves everything below it.
-	await page.keyboard.insertText('\nh1 { line-height: 1.');
-	const times = await page.evaluate(async (mark) => {
-		const found: number[] = [];
-		for (let i = 0; i < 25; i++) {
-			await new Promise((resolve) => setTimeout(resolve, 60));
-			const painted = new Promise<number>((resolve) => {
-				const observer = new PerformanceObserver((list) => {
-					const [entry] = list.getEntriesByName(mark);
-					if (!entry) return;
-					observer.disconnect();
-					resolve(entry.startTime);
-				});
-				observer.observe({ entryTypes: ['mark'] });
-			});
-			const begun = performance.now();
-			document.execCommand('insertText', false, String(i % 10));
-			found.push((await painted) - begun);
-		}
-		return found;
-	}, PAINTED);
-	return median(times.slice(5));
-}
-
-/** The four frames of the Bench at 1280 × 800: width, height, density, scale as drawn. */
-const FRAMES = [
-	[812, 470, 1, 0.84],
-	[390, 780, 3, 0.23],
-	[768, 1024, 2, 0.175],
-	[1280, 720, 2, 0.25]
-] as const;
-
-/** Median time of reloading the page in four bare frames of the same sizes and densities, to their load and paint, ms. */
-async function reloading(page: Page, files: Files, path: string): Promise<number> {
-	const server = createServer((request, response) => {
-		const name = decodeURIComponent(new URL(request.url ?? '/', 'http://x.test').pathname.slice(1));
-		if (name === 'four') {
-			response.setHeader('content-type', 'text/html');
-			const frames = FRAMES.map(
-				([width, height, density, scale]) =>
-					`<div style="position:relative;float:left;width:${width * scale}px;height:${height * scale}px;overflow:hidden"><div style="transform-origin:0 0;transform:scale(${scale / density})"><iframe src="/${path}" style="border:0;width:${width}px;height:${height}px;zoom:${density}"></iframe></div></div>`
-			);
-			response.end(`<!doctype html><body style="margin:0">${frames.join('')}`);
-			return;
-		}
-		const content = files[name];
-		if (content === undefined) return void response.writeHead(404).end();
-		response.setHeader('content-type', lookup(name) ?? 'application/octet-stream');
-		response.setHeader('cache-control', 'max-age=3600');
-		response.end(content);
-	});
-	await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-	await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/four`);
-	const times = await page.evaluate(async () => {
-		const frames = [...document.querySelectorAll('iframe')];
-		const found: number[] = [];
-		for (let i = 0; i < 9; i++) {
-			await new Promise((resolve) => setTimeout(resolve, 200));
-			const begun = performance.now();
-			const loads = frames.map(
-				(frame) => new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }))
-			);
-			for (const frame of frames) frame.contentWindow?.location.reload();
-			await Promise.all(loads);
-			await new Promise((resolve) => requestAnimationFrame(resolve));
-			found.push(performance.now() - begun);
-		}
-		return found;
-	});
-	server.close();
-	return median(times.slice(2));
-}
+import type { Bench } from '../bench.ts';
+import { keystroke, PAINTED, reloading, withSite, type Files } from '../browser.ts';
+import { demoFiles, largePage } from '../pages.ts';
 
 const typing = (what: string, files: () => Promise<Files>, path: string): Bench => ({
 	name: `reloading four frames / keystroke to all four painted, ${what}`,
@@ -154,6 +39,7 @@ async function heldFor(args: readonly string[]): Promise<number> {
 						rules: '',
 						films: 'play' as const,
 						rightToLeft: false,
+						staged: [],
 						taps: false
 					};
 					const viewport = { width: 1000, height: 800, density: 1 };

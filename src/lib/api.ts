@@ -1,4 +1,7 @@
 import type { FileKind } from './core/site/index.ts';
+import type { Original } from './core/original/index.ts';
+import type { StagedState } from './core/staged/index.ts';
+import type { SupportTarget } from './core/support/index.ts';
 import type { Vantage } from './core/vantage/index.ts';
 
 /** What the server and the application say to each other, as JSON. */
@@ -47,12 +50,49 @@ export interface VantageList {
 	readonly version: string;
 }
 
+/** The lists of small things that are kept with a site, by kind. */
+export interface KeptFields {
+	readonly staged: StagedState;
+	readonly original: Original;
+	/** None, or one. */
+	readonly target: SupportTarget;
+}
+export type KeptKind = keyof KeptFields;
+
+export interface KeptListRecord<K extends KeptKind> {
+	readonly list: readonly KeptFields[K][];
+	/** Hex SHA-256 of the list: what a change of it is based on. */
+	readonly version: string;
+}
+
 export interface SiteRecord extends SiteSummary {
 	readonly revision: number;
 	readonly files: readonly FileRecord[];
 	readonly vantages: readonly VantageRecord[];
 	readonly vantagesVersion: string;
+	readonly kept: { readonly [K in KeptKind]: KeptListRecord<K> };
 	readonly drafts: readonly DraftRecord[];
+}
+
+/** A save of the whole site. */
+export interface RevisionRecord {
+	readonly number: number;
+	readonly message: string;
+	/** ISO 8601. */
+	readonly at: string;
+}
+
+/** A picture whose bytes are kept. */
+export interface PictureRecord {
+	readonly hash: string;
+	readonly width: number;
+	readonly height: number;
+}
+
+/** A file that was added, as the revision of that number. */
+export interface AddedFile {
+	readonly path: string;
+	readonly revision: number;
 }
 
 export interface SavedFile {

@@ -1,4 +1,4 @@
-import { bring, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { bring, clickIn, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
 
 const CSS = `.a { width: 100px; opacity: .5 }
 
@@ -191,7 +191,10 @@ test('completion knows the grammar, the page and its sheets; hovering tells px i
 	await offers('ection: ', 'row', 'column-reverse');
 	await expect(offered).toHaveCount(0);
 	await offers('row; gap: ', 'var(--gap)12px');
-	await page.keyboard.type('1px } @media ');
+	await offers('1v', '1vw', '1vh');
+	await page.keyboard.type('w');
+	await expect(offered).toHaveCount(0);
+	await page.keyboard.type(' } @media ');
 	await offers('(', '(width >= 700px)in use here');
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	await lines(page).nth(0).click();
@@ -218,4 +221,110 @@ test('what an engine does not take is said at its line, with the nearest that it
 		'`display` does not take `flxe`; the nearest is `flex`.',
 		'`3` wants a unit: `3px`?'
 	]);
+});
+
+test('hovering a property says what it is for, a selector what it hits; a page’s own slips are said at their lines', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css>\n<main>\n<p class=x>one<p class="x">two\n<section>\n</main>\n<i id="a"></i><b id="a"></b>',
+		'a.css': 'p.x {\n  order: 2;\n  & + p { color: red }\n}\n'
+	});
+	await openBench(page, server, site, '?page=index.html');
+	const line = (n: number) => page.locator('.cm-line').nth(n - 1);
+	const hovered = page.locator('.cm-hovered');
+	await line(3).hover({ position: { x: 24, y: 8 } });
+	await expect(hovered).toContainText('hits 1 element on this page');
+	await page.mouse.move(700, 20);
+	await expect(hovered).toHaveCount(0);
+	await line(2).locator('span', { hasText: 'order' }).hover();
+	await expect(hovered).toContainText('order: Moves a child among its siblings as painted');
+	await page.mouse.move(700, 20);
+	await expect(hovered).toHaveCount(0);
+	await line(1).hover({ position: { x: 8, y: 8 } });
+	await expect(hovered).toContainText('hits 2 elements on this page');
+
+	await page.getByRole('tab', { name: 'index.html' }).click();
+	await expect(line(3).locator('.cm-note')).toContainText('The value of `class` stands without quotes');
+	await expect(line(4).locator('.cm-note')).toContainText('<section> is not closed');
+	await expect(line(6).locator('.cm-note')).toContainText('The id `a` is on line 6 too');
+});
+
+test('rules are gone to, moved with their comments and folded by what is in force; all files are searched', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=b.css><link rel=stylesheet href=a.css><p class="x">one</p>',
+		'a.css':
+			'/* first */\n.x { color: var(--c) }\n@media (width < 300px) {\n  .x { color: red }\n}\np { margin: 0 }\n',
+		'b.css': ':root { --c: #123; }\n.x { top: 0 }\n'
+	});
+	await openBench(page, server, site, '?page=index.html');
+	const text = () =>
+		page
+			.locator('.cm-content')
+			.evaluate((content) =>
+				[...content.querySelectorAll('.cm-line')].map((line) => line.textContent).join('\n')
+			);
+	const active = page.locator('.cm-activeLine');
+	const [lead] = pageFrames(page);
+	if (!lead) throw new Error('There is no lead.');
+	await clickIn(page, 'Carriage', lead, 'p');
+	await page.keyboard.press('r');
+	await expect(active).toContainText('p { margin: 0 }');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('r');
+	await expect(active).toContainText('.x { color: var(--c) }');
+
+	// What is not in force is passed over.
+	await page.keyboard.press('Alt+.');
+	await expect(active).toContainText('p { margin: 0 }');
+	await page.keyboard.press('Alt+.');
+	await expect(active).toContainText('.x { color: var(--c) }');
+	await page.keyboard.press('Alt+PageDown');
+	await expect.poll(text).toMatch(/^@media[\s\S]*\}\n\/\* first \*\/\n\.x \{/);
+	await page.keyboard.press('Control+z');
+	await expect.poll(text).toMatch(/^\/\* first \*\//);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('q');
+	await expect(page.locator('details[open] .stretches button').first()).toBeFocused();
+	await page.keyboard.press('Escape');
+	await expect(page.getByText('Wrap', { exact: true })).toBeFocused();
+	await page.getByText('Go', { exact: true }).click();
+	await page.getByRole('button', { name: 'Fold what is not in force here' }).click();
+	await expect(page.locator('.cm-foldPlaceholder')).toHaveCount(1);
+	await page.locator('.cm-line', { hasText: 'var(--c)' }).getByText('--c').click();
+	await page.keyboard.press('Alt+Enter');
+	await expect(active).toContainText('--c: #123;');
+
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('a');
+	await page.getByLabel('Find').fill('.x {');
+	await page.getByLabel('Replace with').fill('.y {');
+	await expect(page.getByText('3 places in 2 files')).toBeVisible();
+	await page.getByRole('button', { name: 'Replace all' }).click();
+	await expect(page.getByText('3 places replaced in 2 files')).toBeVisible();
+	await expect.poll(text).toContain('.y { top: 0 }');
+	await page.getByRole('button', { name: 'Take it back' }).click();
+	await expect.poll(text).toContain('.x { top: 0 }');
+});
+
+test('what not every engine has had for as long as the site asks is said at its line', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><p>x</p>',
+		'a.css': 'p { gap: 1px }\np { field-sizing: content }\n'
+	});
+	await page.goto(`${server.url}/site/${site}/site`);
+	await page.getByLabel('Only what every engine has had').selectOption('for five years');
+	await page.getByRole('link', { name: 'Bench' }).first().click();
+	const line = (n: number) => page.locator('.cm-line').nth(n - 1);
+	await expect(line(2).locator('.cm-note').first()).toContainText('`field-sizing` is');
+	await expect(line(1).locator('.cm-note')).toHaveCount(0);
 });

@@ -75,6 +75,7 @@ test('in a frame, conditions hold that would hold in the vantage’s own viewpor
 					rules: '',
 					films: 'play',
 					rightToLeft: false,
+					staged: [],
 					taps: false
 				});
 			},

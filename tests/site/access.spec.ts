@@ -1,5 +1,5 @@
 import AxeBuilder from 'axe-core';
-import { expect, openBench, test, type Page } from '../fixtures.ts';
+import { bring, expect, openBench, test, type Page } from '../fixtures.ts';
 
 /** What axe finds on a screen, the pages in its frames left out. */
 async function findings(page: Page): Promise<string[]> {
@@ -35,6 +35,26 @@ for (const colorScheme of ['light', 'dark'] as const) {
 		await page.getByRole('button', { name: 'Keys' }).click();
 		expect(await findings(page), 'keys').toEqual([]);
 		await page.keyboard.press('Escape');
+		await page.keyboard.press('/');
+		await page.keyboard.type('sail');
+		expect(await findings(page), 'find').toEqual([]);
+		await page.keyboard.press('Escape');
+		await page.keyboard.press('a');
+		await page.getByLabel('Find', { exact: true }).fill('sail');
+		expect(await findings(page), 'search in all files').toEqual([]);
+		await page.keyboard.press('Escape');
+		await page.goto(`${server.url}/site/1/bench?page=boats.html&at=1.1.1.0`);
+		await expect(page.locator('.name b')).toBeVisible();
+		expect(await findings(page), 'a selection').toEqual([]);
+		await page.getByRole('tab', { name: 'Original' }).click();
+		expect(await findings(page), 'Originals').toEqual([]);
+		await page.getByRole('tab', { name: 'States' }).click();
+		await page.getByLabel('hover').check();
+		await page.getByRole('button', { name: 'New staged state' }).click();
+		expect(await findings(page), 'a staged state').toEqual([]);
+		await page.goto(`${server.url}/site/1/bench?page=boats.html&at=1.1.1.0,1.1.1.1`);
+		await expect(page.getByText('between them')).toBeVisible();
+		expect(await findings(page), 'twins').toEqual([]);
 		await page.goto(`${server.url}/site/1/site`);
 		await expect(page.getByRole('heading', { name: 'Missing' })).toBeVisible();
 		expect(await findings(page), 'Site').toEqual([]);
@@ -48,3 +68,30 @@ for (const colorScheme of ['light', 'dark'] as const) {
 		expect(await findings(page), 'error').toEqual([]);
 	});
 }
+
+test('axe finds nothing with very long names and a hundred sheets, narrow, wide and with text of twice the size', async ({
+	page,
+	server
+}) => {
+	const name = `a-very-long-name-${'of-a-sheet-'.repeat(12)}`;
+	const paths = Array.from({ length: 100 }, (_, i) => `css/${i === 0 ? name : `part-${i}`}.css`);
+	const site = await bring(server, {
+		[`${'folder-'.repeat(20)}/index.html`]: `<!doctype html>${paths.map((path) => `<link rel=stylesheet href="../${path}">`).join('')}<p>x`,
+		...Object.fromEntries(paths.map((path, i) => [path, `p { --n: ${i} }\n`]))
+	});
+	for (const [width, height, zoom] of [
+		[1024, 768, 1],
+		[2560, 1440, 1],
+		[1280, 800, 2]
+	] as const) {
+		await page.setViewportSize({ width, height });
+		await openBench(page, server, site);
+		await page.evaluate((size) => (document.documentElement.style.fontSize = `${size * 100}%`), zoom);
+		expect(await findings(page), `Bench at ${width}`).toEqual([]);
+		// Nothing of the application itself passes the window's edge.
+		expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+		await page.goto(`${server.url}/site/${site}/site`);
+		await expect(page.getByRole('heading', { name: 'Engines' })).toBeVisible();
+		expect(await findings(page), `Site at ${width}`).toEqual([]);
+	}
+});

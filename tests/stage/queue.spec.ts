@@ -35,6 +35,7 @@ test.beforeEach(async ({ page, server }) => {
 				rules: '',
 				films: 'play' as const,
 				rightToLeft: false,
+				staged: [],
 				taps: false
 			};
 			Object.assign(globalThis, { queue: measuringQueue(open, 2), content, opened: () => opened });

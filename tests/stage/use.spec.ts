@@ -1,5 +1,5 @@
 import type { Frame } from '@playwright/test';
-import { bring, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
+import { bring, clickIn, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
 
 const open = async (page: Page, server: Server): Promise<[Frame, Frame, Frame]> => {
 	const site = await bring(server, {
@@ -11,17 +11,6 @@ const open = async (page: Page, server: Server): Promise<[Frame, Frame, Frame]> 
 	await openBench(page, server, site, '?page=index.html');
 	return pageFrames(page).slice(0, 3) as [Frame, Frame, Frame];
 };
-
-/** Clicks an element of a frame that is drawn smaller than it is, where the driver's own click misses. */
-async function clickIn(page: Page, words: string, frame: Frame, selector: string): Promise<void> {
-	const drawn = await page.locator('.frame', { hasText: words }).boundingBox();
-	const [x, y, width] = await frame.locator(selector).evaluate((element) => {
-		const { left, top, width: wide, height } = element.getBoundingClientRect();
-		return [left + wide / 2, top + height / 2, innerWidth] as const;
-	});
-	const scale = (drawn?.width ?? 0) / width;
-	await page.mouse.click((drawn?.x ?? 0) + x * scale, (drawn?.y ?? 0) + y * scale);
-}
 
 test('a page is used with U: boxes tick, details open, other frames follow; Escape comes back', async ({
 	page,
@@ -90,7 +79,20 @@ test('L held shows the edges of all boxes and whose they are; P held the page as
 	await lead.locator('body').click({ position: { x: 300, y: 1 } });
 	await page.keyboard.down('p');
 	for (const frame of [lead, handset]) await expect(frame.locator('#h')).toHaveCSS('color', 'rgb(0, 0, 1)');
-	await expect(page.getByText('as last saved')).toBeVisible();
+	await expect(page.locator('.on b', { hasText: 'as last saved' })).toBeVisible();
 	await page.keyboard.up('p');
 	for (const frame of [lead, handset]) await expect(frame.locator('#h')).toHaveCSS('color', 'rgb(9, 9, 9)');
+
+	// Saved, the page as it was before that is a revision.
+	await page.keyboard.press('Control+s');
+	await expect(page.getByText('✓ Saved · revision 2')).toBeVisible();
+	const choice = page.getByLabel('Seen while P is held');
+	await choice.focus();
+	await choice.selectOption({ value: '1' });
+	await page.locator('header h1').click();
+	await page.keyboard.down('p');
+	for (const frame of [lead, handset]) await expect(frame.locator('#h')).toHaveCSS('color', 'rgb(0, 0, 1)');
+	await expect(page.locator('.on b', { hasText: 'as revision 1' })).toBeVisible();
+	await page.keyboard.up('p');
+	await expect(lead.locator('#h')).toHaveCSS('color', 'rgb(9, 9, 9)');
 });

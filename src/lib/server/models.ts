@@ -7,6 +7,7 @@ import {
 	type InferCreationAttributes,
 	type Sequelize
 } from 'sequelize';
+import type { KeptFields, KeptKind } from '$lib/api.ts';
 import type { FileKind } from '$lib/core/site/index.ts';
 import type { Vantage as VantageFields } from '$lib/core/vantage/index.ts';
 
@@ -68,6 +69,15 @@ export class Vantage extends Model<InferAttributes<Vantage>, InferCreationAttrib
 	/** Among the small frames of the Bench. */
 	declare chorus: boolean;
 	declare fields: VantageFields;
+}
+
+/** Something small that people keep with a site, in a list of its kind. */
+export class Kept extends Model<InferAttributes<Kept>, InferCreationAttributes<Kept>> {
+	declare id: CreationOptional<number>;
+	declare siteId: ForeignKey<number>;
+	declare kind: KeptKind;
+	declare position: number;
+	declare fields: KeptFields[KeptKind];
 }
 
 // Sequelize writes into the attributes it is given: each wants an object of its own.
@@ -132,5 +142,15 @@ export function bindModels(sequelize: Sequelize): void {
 			fields: { type: DataTypes.JSON, allowNull: false }
 		},
 		{ ...plain, tableName: 'vantage' }
+	);
+	Kept.init(
+		{
+			id: id(),
+			siteId: integer(),
+			kind: text(),
+			position: integer(),
+			fields: { type: DataTypes.JSON, allowNull: false }
+		},
+		{ ...plain, tableName: 'kept' }
 	);
 }

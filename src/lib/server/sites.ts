@@ -6,15 +6,16 @@ import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary } from
 import { codec, sharedLines } from './codec.ts';
 import { change, database } from './database.ts';
 import type { Brought } from './import/index.ts';
-import { Blob, Draft, File, Revision, Site } from './models.ts';
+import { listAllKept, listKept } from './kept.ts';
+import { Blob, Draft, File, Kept, Revision, Site } from './models.ts';
 import { Problem } from './problem.ts';
 import { listVantages, shipVantages } from './vantages.ts';
 
 const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
-const isText = (kind: string): boolean => kind === 'page' || kind === 'sheet';
+export const isText = (kind: string): boolean => kind === 'page' || kind === 'sheet';
 
-async function keep(bytes: Uint8Array, transaction: Transaction): Promise<string> {
+export async function keep(bytes: Uint8Array, transaction: Transaction): Promise<string> {
 	const hash = hashOf(bytes);
 	await Blob.findOrCreate({ where: { hash }, defaults: { hash, bytes: Buffer.from(bytes) }, transaction });
 	return hash;
@@ -26,7 +27,7 @@ async function bytesOf(hash: string, transaction?: Transaction): Promise<Uint8Ar
 	return blob.bytes;
 }
 
-async function siteOf(id: number, transaction?: Transaction): Promise<Site> {
+export async function siteOf(id: number, transaction?: Transaction): Promise<Site> {
 	await database();
 	const site = await Site.findByPk(id, transaction ? { transaction } : {});
 	if (!site) throw new Problem(404, `There is no site ${id} here; it may have been deleted.`);
@@ -70,9 +71,10 @@ export async function createSite(brought: Brought): Promise<number> {
 /** A site with its files' texts, vantages and drafts. */
 export async function readSite(id: number): Promise<SiteRecord> {
 	const site = await siteOf(id);
-	const [files, { vantages, version }, drafts, revision] = await Promise.all([
+	const [files, { vantages, version }, kept, drafts, revision] = await Promise.all([
 		File.findAll({ where: { siteId: id }, order: [['path', 'ASC']] }),
 		listVantages(id),
+		listAllKept(id),
 		listDrafts(id),
 		Revision.max<number, Revision>('number', { where: { siteId: id } })
 	]);
@@ -92,6 +94,7 @@ export async function readSite(id: number): Promise<SiteRecord> {
 		}),
 		vantages,
 		vantagesVersion: version,
+		kept,
 		drafts
 	};
 }
@@ -100,10 +103,17 @@ export async function deleteSite(id: number): Promise<void> {
 	await siteOf(id);
 	await change(async (transaction) => {
 		const revisions = await Revision.findAll({ where: { siteId: id }, transaction });
-		const hashes = new Set(revisions.flatMap(({ manifest }) => Object.values(manifest)));
+		const { list } = await listKept(id, 'original', transaction);
+		const hashes = new Set([
+			...revisions.flatMap(({ manifest }) => Object.values(manifest)),
+			...list.map(({ hash }) => hash)
+		]);
 		await Site.destroy({ where: { id }, transaction });
 		for (const { manifest } of await Revision.findAll({ transaction })) {
 			for (const hash of Object.values(manifest)) hashes.delete(hash);
+		}
+		for (const { fields } of await Kept.findAll({ where: { kind: 'original' }, transaction })) {
+			if ('hash' in fields) hashes.delete(fields.hash);
 		}
 		await Blob.destroy({ where: { hash: { [Op.in]: [...hashes] } }, transaction });
 	});

@@ -1,3 +1,4 @@
+import type { ElementBox } from '../probe/box.ts';
 import type { Snapshot } from '../probe/snapshot.ts';
 
 /** What the application and a stage say to each other. */
@@ -15,8 +16,44 @@ export interface PageContent {
 	readonly films: 'play' | 'still' | 'none';
 	/** Whether the page is laid out from right to left, whatever it says itself. */
 	readonly rightToLeft: boolean;
+	/** Changes that are made to it before it is shown: what a script would have done. */
+	readonly staged: readonly StagedChange[];
 	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
 	readonly taps: boolean;
+}
+
+/** A change of a class or attribute on all elements that a selector hits. */
+export type StagedChange = { readonly selector: string; readonly name: string } & (
+	| { readonly kind: 'add-class' | 'remove-class' | 'remove' }
+	| { readonly kind: 'set'; readonly value: string }
+);
+
+/** A picture that is laid on a page: its box, CSS px of the page, and how it shows. */
+export interface ShownOriginal {
+	/** A `data:` address. */
+	readonly src: string;
+	readonly x: number;
+	readonly y: number;
+	readonly width: number;
+	readonly height: number;
+	/** Under the page, over it, or over it from a line on. */
+	readonly mode: 'under' | 'over' | 'wipe';
+	/** From 0 to 1: how much of the picture shows, or where across the frame the line is. */
+	readonly strength: number;
+}
+
+/** A point of a page, CSS px from its left upper corner. */
+export interface PagePoint {
+	readonly frame: string;
+	readonly x: number;
+	readonly y: number;
+}
+
+/** A state that is held on an element, in one frame or (null) in all. */
+export interface Pin {
+	readonly path: readonly number[];
+	readonly state: 'hover' | 'focus' | 'active';
+	readonly frame: string | null;
 }
 
 /** The text for a `<style>` of the page. */
@@ -60,6 +97,27 @@ export interface StageListener {
 	key(key: FrameKey): void;
 	/** A link of a page that is used: its address as written. */
 	open(href: string): void;
+	/** An element was clicked on; with what was held. */
+	pick(picked: Picked): void;
+	/** A point was clicked on, while clicks are points. */
+	point(point: PagePoint): void;
+	/** Where the selected elements are now; told whenever that has changed. */
+	boxes(boxes: readonly SelectedIn[]): void;
+}
+
+export interface Picked {
+	readonly path: number[];
+	readonly shift: boolean;
+	/** Whether Ctrl or Cmd was held. */
+	readonly add: boolean;
+}
+
+/** The boxes of the selected elements in a frame, CSS px against its viewport; null for one that has none there. */
+export interface SelectedIn {
+	readonly frame: string;
+	readonly boxes: readonly (ElementBox | null)[];
+	/** How far the page is scrolled, CSS px: what makes them boxes against the page. */
+	readonly scroll: { readonly x: number; readonly y: number };
 }
 
 export interface Measured {
@@ -85,6 +143,22 @@ export interface StageHost {
 	use(on: boolean): void;
 	/** Whether the edges of all boxes are shown, and whose is under the pointer. */
 	lightTable(on: boolean): void;
+	/** Shows these elements as selected in every frame; with the distances to what is around, or between two. */
+	select(paths: readonly (readonly number[])[], distances: boolean): void;
+	/** Holds these states on elements, and no others. */
+	pin(pins: readonly Pin[]): void;
+	/** Lays pictures on the pages of frames, by the frames' ids, and no others. */
+	originals(shown: ReadonlyMap<string, ShownOriginal>): void;
+	/** Whether clicks are points, and which points are shown. */
+	points(on: boolean, shown: readonly PagePoint[]): void;
+	/** Scrolls a frame so that an element is in sight; those in step follow. */
+	reveal(frame: string, path: readonly number[]): void;
+	/** How many elements of a frame each selector hits; null for one that is none. */
+	hits(frame: string, selectors: readonly string[]): (number | null)[];
+	/** Which of the selectors hit an element of a frame. */
+	matching(frame: string, path: readonly number[], selectors: readonly string[]): boolean[];
+	/** Every computed longhand of elements in a frame, by name; nothing where it has no such element. */
+	computed(frame: string, paths: readonly (readonly number[])[]): ReadonlyMap<string, string>[];
 	/** Measures a page at some widths in a frame that nobody sees; each is reported as it is had. */
 	measure(
 		content: PageContent,

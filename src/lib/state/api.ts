@@ -1,5 +1,11 @@
 import type {
+	AddedFile,
 	DraftRecord,
+	KeptFields,
+	KeptKind,
+	KeptListRecord,
+	PictureRecord,
+	RevisionRecord,
 	SavedFile,
 	SiteRecord,
 	SiteSummary,
@@ -7,6 +13,7 @@ import type {
 	VantageList,
 	VantageWish
 } from '../api.ts';
+import type { SupportTable } from '../core/support/index.ts';
 
 /** A reply that was not a success, with the sentence the server gave. */
 export class Refused extends Error {
@@ -71,6 +78,29 @@ export const api = {
 		ask(`/api/sites/${id}/drafts`, sending('PUT', draft)),
 	keepVantages: async (id: number, base: string, vantages: readonly VantageWish[]): Promise<VantageList> =>
 		(await ask(`/api/sites/${id}/vantages`, sending('PUT', { base, vantages }))).json(),
+	keepList: async <K extends KeptKind>(
+		id: number,
+		kind: K,
+		base: string,
+		list: readonly KeptFields[K][]
+	): Promise<KeptListRecord<K>> =>
+		(await ask(`/api/sites/${id}/kept/${kind}`, sending('PUT', { base, list }))).json(),
+	support: async (): Promise<SupportTable> => (await ask('/api/support')).json(),
+	revisions: async (id: number): Promise<RevisionRecord[]> =>
+		(await ask(`/api/sites/${id}/revisions`)).json(),
+	revision: async (id: number, number: number): Promise<Record<string, string>> =>
+		(await ask(`/api/sites/${id}/revisions/${number}`)).json(),
+	addPicture: async (id: number, path: string, file: File): Promise<AddedFile> =>
+		(
+			await ask(`/api/sites/${id}/files?${new URLSearchParams({ path }).toString()}`, {
+				method: 'POST',
+				body: file
+			})
+		).json(),
+	keepOriginal: async (id: number, file: File): Promise<PictureRecord> =>
+		(await ask(`/api/sites/${id}/originals`, { method: 'POST', body: file })).json(),
+	original: async (id: number, hash: string): Promise<Blob> =>
+		(await ask(`/api/sites/${id}/originals/${hash}`)).blob(),
 	dropDraft: (id: number, path: string, tab: string) =>
 		ask(`/api/sites/${id}/drafts?${new URLSearchParams({ path, tab }).toString()}`, { method: 'DELETE' })
 };

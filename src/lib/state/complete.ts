@@ -7,8 +7,8 @@ import {
 import { htmlCompletionSource } from '@codemirror/lang-html';
 import type { Extension } from '@codemirror/state';
 import { caretAt, type Caret } from '../core/css/index.ts';
-import { innerSpan, parsePage } from '../core/html/index.ts';
 import type { Words } from '../core/site/index.ts';
+import { sheetPartAt } from './css.ts';
 
 const NONE: Words = { classes: [], ids: [], tags: [], customProperties: new Map(), conditions: [] };
 
@@ -49,6 +49,11 @@ const FEATURES = [
 	'print',
 	'screen'
 ];
+/** Units by how often they are wanted in a breakpoint stylesheet; a percent sign is one key anyway. */
+const UNITS =
+	'px rem em vw vh svh dvh lvh vi vb vmin vmax ch lh rlh fr cqi cqw cqb cqh ex cap ic svw dvw lvw deg turn rad s ms dppx'.split(
+		' '
+	);
 const GLOBAL = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'];
 
 const options = (labels: Iterable<string>, type: string, boost = 0): Completion[] =>
@@ -112,6 +117,13 @@ async function complete(
 	offset: number
 ): Promise<CompletionResult | null> {
 	const caret = caretAt(text, context.pos - offset);
+	const number = caret?.kind === 'value' ? /^\d+(?=[a-z]*$)/i.exec(caret.word)?.[0] : undefined;
+	if (caret && number !== undefined) {
+		const units = UNITS.map((unit, i) => ({ label: number + unit, type: 'unit', boost: -i }));
+		// Nothing is offered at the digits, nor where a unit is whole: Enter ends the line then.
+		const whole = caret.word === number || UNITS.includes(caret.word.slice(number.length));
+		return whole && !context.explicit ? null : { from: offset + caret.from, options: units };
+	}
 	if (!caret || /^\d/.test(caret.word)) return null;
 	const begins = /[:.#(]\s*$/.test(text.slice(0, context.pos - offset)) && caret.kind !== 'selector';
 	if (!context.explicit && caret.word === '' && !begins) return null;
@@ -126,12 +138,8 @@ async function complete(
 
 async function inPage(context: CompletionContext): Promise<CompletionResult | null> {
 	const text = context.state.doc.toString();
-	for (const element of parsePage(text).elements) {
-		const span = element.tag === 'style' ? innerSpan(element) : undefined;
-		if (span && span.start <= context.pos && context.pos <= span.end) {
-			return complete(context, text.slice(span.start, span.end), span.start);
-		}
-	}
+	const part = sheetPartAt(text, 'page', context.pos);
+	if (part) return complete(context, text.slice(part.start, part.end), part.start);
 	return htmlCompletionSource(context);
 }
 

@@ -6,6 +6,8 @@ interface Changed {
 	readonly base: string;
 	readonly text: string;
 	readonly dirty: boolean;
+	/** Brings the text up to what was typed last. */
+	settle(): void;
 	readonly state: { readonly selection: { readonly main: { readonly head: number } } };
 }
 
@@ -44,6 +46,7 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 		for (const [path, file] of waiting) {
 			waiting.delete(path);
 			try {
+				file.settle();
 				if (file.dirty) {
 					const { base, text } = file;
 					await api.keepDraft(site, { path, tab, base, text, caret: file.state.selection.main.head });

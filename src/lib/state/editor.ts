@@ -18,7 +18,9 @@ import { completing } from './complete.ts';
 import { forceBars } from './force.ts';
 import { hovers } from './hover.ts';
 import { notesAtLines } from './notes.ts';
+import { moving } from './moves.ts';
 import { nudging } from './nudge.ts';
+import { pictureDrop } from './pictureDrop.ts';
 
 const colours = HighlightStyle.define([
 	{ tag: tags.comment, color: 'var(--ink-2)', fontStyle: 'italic' },
@@ -85,8 +87,10 @@ export const editorExtensions = (kind: 'page' | 'sheet'): Extension => [
 	kind === 'page' ? html() : css(),
 	notesAtLines(kind),
 	nudging(kind),
+	moving(kind),
+	pictureDrop(kind),
 	completing(kind),
-	hovers,
+	hovers(kind),
 	keymap.of([
 		...completionKeymap,
 		...closeBracketsKeymap,

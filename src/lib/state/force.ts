@@ -1,4 +1,12 @@
-import { RangeSet, StateEffect, StateField, type Extension, type Range, type Text } from '@codemirror/state';
+import {
+	RangeSet,
+	StateEffect,
+	StateField,
+	type EditorState,
+	type Extension,
+	type Range,
+	type Text
+} from '@codemirror/state';
 import { Decoration, EditorView, gutter, GutterMarker, WidgetType } from '@codemirror/view';
 import {
 	intervals,
@@ -150,6 +158,15 @@ const look = EditorView.baseTheme({
 	'.cm-said-never': { color: 'var(--rubric) !important' },
 	'.cm-pale, .cm-pale span:not(.cm-note)': { color: 'var(--pale) !important' }
 });
+
+/** The lines at which rules begin, with whether they are in force at the carriage, as they are shown. */
+export function rulesShown(state: EditorState): { from: number; holds: boolean }[] {
+	const found: { from: number; holds: boolean }[] = [];
+	state.field(field).bars.between(0, state.doc.length, (from, _, bar) => {
+		if (bar instanceof Bar) found.push({ from, holds: bar.holds });
+	});
+	return found;
+}
 
 /** At a condition's line what it comes to; in the gutter a bar for each rule over the Measure, where it is in force; what is not at the carriage is pale. */
 export const forceBars: Extension = [

@@ -1,13 +1,21 @@
 import type { EditorState, Extension } from '@codemirror/state';
 import { EditorView, hoverTooltip } from '@codemirror/view';
+import { parseSheet, walk, type Rule, type Span } from '../core/css/index.ts';
 import { rationalFromNumber, toNumber } from '../core/interval/index.ts';
 import { lengthAt, quantity, valueAt, type Expression } from '../core/length/index.ts';
 import { lengthContext } from '../core/media/index.ts';
+import { selectorsIn, wholeSelector } from '../core/selector/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import { pageWords } from './complete.ts';
+import { sheetPartAt } from './css.ts';
 
 /** The vantages in which a length is told; the Bench puts them here. */
 export const hoverVantages: { of: () => readonly Vantage[] } = { of: () => [] };
+
+/** How many elements selectors hit on the page in the frames, null for what is no selector; the Bench puts it here. */
+export const selectorHits: { of: (selectors: readonly string[]) => Promise<readonly (number | null)[]> } = {
+	of: () => Promise.resolve([])
+};
 
 /** Units whose px depend on the element, which a sheet alone does not tell. */
 const BY_ELEMENT = /^(?:em|ex|ch|ic|lh|cap|cq\w+)$/;
@@ -40,7 +48,7 @@ function lengthLines(expression: Expression): string[] | null {
 	return lines.length > 0 ? [...lines, ...root] : null;
 }
 
-function wordsAt(state: EditorState, offset: number): { from: number; to: number; lines: string[] } | null {
+function wordsAt(state: EditorState, offset: number): Hovered | null {
 	const line = state.doc.lineAt(offset);
 	const at = offset - line.from;
 	for (const match of line.text.matchAll(/--[\w-]+/g)) {
@@ -57,10 +65,58 @@ function wordsAt(state: EditorState, offset: number): { from: number; to: number
 		: null;
 }
 
-/** Under the pointer: what a length is in every vantage, and what a custom property is first given. */
-export const hovers: Extension = [
-	hoverTooltip((view, offset) => {
-		const found = wordsAt(view.state, offset);
+interface Hovered {
+	readonly from: number;
+	readonly to: number;
+	readonly lines: readonly string[];
+}
+
+const counted = (n: number): string => (n === 1 ? '1 element' : `${n} elements`);
+
+/** What each selector of a rule hits, a line each; the whole of a list of several last. */
+async function hitLines(source: string, rule: Rule): Promise<string[]> {
+	const list = selectorsIn(wholeSelector(source, rule));
+	const asked = list.length > 1 ? [...list, list.join(', ')] : list;
+	const hits = await selectorHits.of(asked);
+	const here = ' on this page';
+	if (hits.length === 0) return [];
+	if (list.length === 1)
+		return [
+			typeof hits[0] === 'number' ? `hits ${counted(hits[0])}${here}` : 'no browser reads this selector'
+		];
+	const words = (n: number | null | undefined): string => (typeof n === 'number' ? counted(n) : 'not read');
+	return [...list.map((one, i) => `${one}: ${words(hits[i])}`), `together: ${words(hits.at(-1))}${here}`];
+}
+
+/** What a property is for, or what a selector hits, by the node of a sheet that an offset lies in. */
+async function nodeAt(text: string, kind: 'page' | 'sheet', offset: number): Promise<Hovered | null> {
+	const part = sheetPartAt(text, kind, offset);
+	if (!part) return null;
+	const source = text.slice(part.start, part.end);
+	const at = offset - part.start;
+	const within = ({ start, end }: Span): boolean => start <= at && at < end;
+	const hovered = ({ start, end }: Span, lines: readonly string[]): Hovered | null =>
+		lines.length > 0 ? { from: part.start + start, to: part.start + end, lines } : null;
+	for (const node of walk(parseSheet(source))) {
+		if (node.kind === 'declaration' && within(node.name)) {
+			const { purposeOf } = await import('../core/grammar/index.ts');
+			const purpose = purposeOf(node.property);
+			return hovered(node.name, purpose === undefined ? [] : [`${node.property}: ${purpose}`]);
+		}
+		if (node.kind === 'rule' && within(node.prelude)) {
+			return hovered(node.prelude, await hitLines(source, node));
+		}
+	}
+	return null;
+}
+
+/**
+ * Under the pointer: what a length is in every vantage, what a custom property is first given, what a property is
+ * for, and how many elements a selector hits.
+ */
+export const hovers = (kind: 'page' | 'sheet'): Extension => [
+	hoverTooltip(async (view, offset) => {
+		const found = wordsAt(view.state, offset) ?? (await nodeAt(view.state.doc.toString(), kind, offset));
 		if (!found) return null;
 		return {
 			pos: found.from,
@@ -78,5 +134,7 @@ export const hovers: Extension = [
 			}
 		};
 	}),
-	EditorView.baseTheme({ '.cm-hovered': { padding: '6px 10px', fontFamily: 'var(--mono)' } })
+	EditorView.baseTheme({
+		'.cm-hovered': { maxWidth: '62ch', padding: '6px 10px', fontFamily: 'var(--mono)' }
+	})
 ];

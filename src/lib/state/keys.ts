@@ -15,6 +15,8 @@ export interface Press {
 export interface Action {
 	readonly name: string;
 	readonly does: (press: Press) => void;
+	/** Whether a key that is no single character acts in fields and dialogs too. */
+	readonly inFields?: boolean;
 	/** What it does with Shift, where that is something else. */
 	readonly withShift?: string;
 	/** What letting it go does, where it acts while it is held. */
@@ -54,6 +56,10 @@ export const singleKeys = {
 	}
 };
 
+/** A key as it is named to people. */
+export const shownKey = (key: string): string =>
+	({ save: 'Ctrl S', escape: 'Esc' })[key] ?? key.toUpperCase();
+
 /** Performs the action of a key; false where it has none here. */
 export function perform(keys: KeyMap, press: Press): boolean {
 	const letter = press.key.toLowerCase();
@@ -64,7 +70,8 @@ export function perform(keys: KeyMap, press: Press): boolean {
 		return false;
 	}
 	const single = !command && letter.length === 1;
-	if (!action || (single && (press.typing || !singleKeys.on)) || (!command && press.alt)) return false;
+	if (!action || (single && !singleKeys.on) || (!command && press.alt)) return false;
+	if (press.typing && !command && (single || !action.inFields)) return false;
 	action.does(press);
 	return true;
 }

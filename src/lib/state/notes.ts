@@ -8,7 +8,9 @@ import {
 	type ViewUpdate
 } from '@codemirror/view';
 import { parseSheet, type Sheet, type Span } from '../core/css/index.ts';
-import { innerSpan, parsePage } from '../core/html/index.ts';
+import { pageNotes, parsePage } from '../core/html/index.ts';
+import { sheetParts } from './css.ts';
+import { support } from './support.ts';
 
 interface Remark {
 	readonly at: number;
@@ -17,7 +19,8 @@ interface Remark {
 
 type Lint = (sheet: Sheet) => readonly { readonly span: Span; readonly sentence: string }[];
 
-let lint: Lint = () => [];
+/** Null until the grammar has come. */
+let lint: Lint | null = null;
 
 /** The grammar is large: it comes after the first texts are shown. */
 const grammar = new Promise((resolve) => requestIdleCallback(resolve, { timeout: 4000 }))
@@ -27,27 +30,28 @@ const grammar = new Promise((resolve) => requestIdleCallback(resolve, { timeout:
 	});
 
 /**
- * What is wrong in a text, in a sheet or in the `<style>` elements of a page: what a browser recovers from, and
+ * What is wrong in a text, in a sheet or in a page and its `<style>` elements: what a browser recovers from, and
  * declarations that it does not take.
  */
 function remarksOn(text: string, kind: 'page' | 'sheet'): Remark[] {
-	const parts =
-		kind === 'sheet'
-			? [{ start: 0, end: text.length }]
-			: parsePage(text).elements.flatMap((element) =>
-					element.tag === 'style' ? (innerSpan(element) ?? []) : []
-				);
-	return parts.flatMap(({ start, end }) => {
+	const ofPage =
+		kind === 'page'
+			? pageNotes(parsePage(text)).map(({ span, sentence }) => ({ at: span.start, sentence }))
+			: [];
+	const ofSheets = sheetParts(text, kind).flatMap(({ start, end }) => {
 		const above = text.slice(0, start).split('\n').length - 1;
 		const sheet = parseSheet(text.slice(start, end));
-		return [...sheet.notes, ...lint(sheet)].map(({ span, sentence }) => ({
-			at: start + span.start,
-			sentence:
-				above === 0
-					? sentence
-					: sentence.replace(/\bline (\d+)/g, (_, line) => `line ${Number(line) + above}`)
-		}));
+		return [...sheet.notes, ...(lint?.(sheet) ?? []), ...support.remarks(sheet)].map(
+			({ span, sentence }) => ({
+				at: start + span.start,
+				sentence:
+					above === 0
+						? sentence
+						: sentence.replace(/\bline (\d+)/g, (_, line) => `line ${Number(line) + above}`)
+			})
+		);
 	});
+	return [...ofPage, ...ofSheets];
 }
 
 class Note extends WidgetType {
@@ -65,6 +69,22 @@ class Note extends WidgetType {
 	}
 }
 
+/** As many as a line has room for, the rest by its number. */
+const MOST_A_LINE = 4;
+
+function fewALine(remarks: readonly Remark[]): Remark[] {
+	const counts = new Map<number, number>();
+	for (const { at } of remarks) counts.set(at, (counts.get(at) ?? 0) + 1);
+	const seen = new Map<number, number>();
+	return remarks.flatMap((remark) => {
+		const n = (seen.get(remark.at) ?? 0) + 1;
+		seen.set(remark.at, n);
+		if (n <= MOST_A_LINE) return [remark];
+		const more = (counts.get(remark.at) ?? n) - MOST_A_LINE;
+		return n === MOST_A_LINE + 1 ? [{ at: remark.at, sentence: `And ${more} more on this line.` }] : [];
+	});
+}
+
 function decorate(doc: Text, kind: 'page' | 'sheet'): DecorationSet {
 	const builder = new RangeSetBuilder<Decoration>();
 	const remarks = remarksOn(doc.toString(), kind).map(({ at, sentence }) => ({
@@ -72,7 +92,7 @@ function decorate(doc: Text, kind: 'page' | 'sheet'): DecorationSet {
 		sentence
 	}));
 	remarks.sort((a, b) => a.at - b.at);
-	for (const { at, sentence } of remarks) {
+	for (const { at, sentence } of fewALine(remarks)) {
 		builder.add(at, at, Decoration.widget({ widget: new Note(sentence), side: 1 }));
 	}
 	return builder.finish();
@@ -87,10 +107,12 @@ export const notesAtLines = (kind: 'page' | 'sheet'): Extension =>
 		class {
 			decorations: DecorationSet;
 			#timer: ReturnType<typeof setTimeout> | undefined;
+			readonly #deaf: () => void;
 
 			constructor(view: EditorView) {
 				this.decorations = decorate(view.state.doc, kind);
-				void grammar.then(() => this.#again(view));
+				this.#deaf = support.listen(() => this.#again(view));
+				if (!lint) void grammar.then(() => this.#again(view));
 			}
 
 			#again(view: EditorView): void {
@@ -107,6 +129,7 @@ export const notesAtLines = (kind: 'page' | 'sheet'): Extension =>
 
 			destroy(): void {
 				clearTimeout(this.#timer);
+				this.#deaf();
 			}
 		},
 		{ decorations: (plugin) => plugin.decorations }

@@ -6,7 +6,7 @@ import {
 	type MediaSite,
 	type Solver
 } from '../core/media/index.ts';
-import { inertSource } from '../core/html/index.ts';
+import { inertSource, type Page } from '../core/html/index.ts';
 import { parseSheet, sliceOf } from '../core/css/index.ts';
 import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../core/simulate/index.ts';
 import {
@@ -27,28 +27,32 @@ import {
 	type Words
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
-import type { PageContent, SheetText } from '../stage/protocol.ts';
+import type { PageContent, SheetText, StagedChange } from '../stage/protocol.ts';
 import type { SiteState } from './site.svelte.ts';
+
+const NOTHING_STAGED: readonly StagedChange[] = [];
 
 /** One page of the site as its sources say it is; follows every keystroke. */
 export class PageState {
 	readonly path: string;
-	readonly #site: SiteState;
 	readonly #solvers = new Map<string, Solver>();
 	readonly #flat = new Map<string, { text: string; flat: string }>();
-	readonly #version: 'text' | 'saved';
-	readonly sources: Sources = sourcesOf((file) => this.#site.texts.get(file)?.[this.#version]);
-	readonly source = $derived.by(() => this.#site.texts.get(this.path)?.[this.#version] ?? '');
-	readonly #page = $derived(this.sources.page(this.source));
-	readonly sheets: readonly SheetUse[] = $derived.by(() => sheetsOfPage(this.#page, this.path));
+	readonly #text: (path: string) => string | undefined;
+	readonly sources: Sources = sourcesOf((file) => this.#text(file));
+	readonly source = $derived.by(() => this.#text(this.path) ?? '');
+	readonly page: Page = $derived.by(() => this.sources.page(this.source));
+	readonly sheets: readonly SheetUse[] = $derived.by(() => sheetsOfPage(this.page, this.path));
 	readonly conditions: PageConditions = $derived.by(() =>
-		conditionsOfPage(this.#page, this.path, this.sources)
+		conditionsOfPage(this.page, this.path, this.sources)
 	);
 
-	/** As it is being written, or as it was last saved. */
-	constructor(site: SiteState, path: string, version: 'text' | 'saved' = 'text') {
-		this.#version = version;
-		this.#site = site;
+	/** As it is being written, or as other texts of its files say. */
+	constructor(
+		site: SiteState,
+		path: string,
+		text: (path: string) => string | undefined = (file) => site.texts.get(file)?.text
+	) {
+		this.#text = text;
 		this.path = path;
 	}
 
@@ -73,7 +77,7 @@ export class PageState {
 
 	/** What the page and its sheets have names for. */
 	words(): Words {
-		return wordsOfPage(this.#page, this.conditions, this.sources);
+		return wordsOfPage(this.page, this.conditions, this.sources);
 	}
 
 	/** What is solved does not depend on the vantage's width. */
@@ -86,8 +90,8 @@ export class PageState {
 	}
 
 	/** The page as a frame of a vantage is given it, on a stage with a prefix for its files. */
-	content(prefix: string, seen: SeenVantage): PageContent {
-		const vantage = vantageOnPage(this.#page, seen);
+	content(prefix: string, seen: SeenVantage, staged: readonly StagedChange[] = NOTHING_STAGED): PageContent {
+		const vantage = vantageOnPage(this.page, seen);
 		const html = this.#html(this.source)(vantage);
 		const sheets = this.sheets.flatMap(({ element, from }): SheetText[] => {
 			if (from.kind === 'outside') return [];
@@ -105,6 +109,7 @@ export class PageState {
 			rules: rulesOf(vantage),
 			films,
 			rightToLeft,
+			staged,
 			taps: vantage.hover === 'none'
 		};
 	}

@@ -1,9 +1,10 @@
-import type { DraftRecord, FileRecord, SiteRecord, StaleFile } from '../api.ts';
+import type { DraftRecord, KeptFields, KeptKind, FileRecord, SiteRecord, StaleFile } from '../api.ts';
 import { api, Refused } from './api.ts';
 import { draftKeeper } from './drafts.ts';
 import { openTabs, tabName } from './tab.ts';
 import { FileText } from './texts.svelte.ts';
-import { Vantages } from './vantages.svelte.ts';
+import { KeptList } from './keptList.svelte.ts';
+import { listedVantages, Vantages } from './vantages.svelte.ts';
 
 export type SaveState =
 	| { readonly kind: 'idle' }
@@ -18,6 +19,8 @@ export class SiteState {
 	files = $state.raw<readonly FileRecord[]>([]);
 	readonly texts: ReadonlyMap<string, FileText>;
 	readonly vantages: Vantages;
+	/** Lists of small things that are kept with the site. */
+	readonly kept: { readonly [K in KeptKind]: KeptList<KeptFields[K]> };
 	revision = $state(0);
 	save = $state.raw<SaveState>({ kind: 'idle' });
 	/** Files that were saved elsewhere while they were changed here, with what they hold now. */
@@ -37,7 +40,15 @@ export class SiteState {
 		this.files = record.files;
 		this.revision = record.revision;
 		const { vantages, vantagesVersion: version } = record;
-		this.vantages = new Vantages(record.id, { vantages, version }, () => this.#saved.postMessage(this.id));
+		const told = (): void => this.#saved.postMessage(this.id);
+		this.vantages = new Vantages(record.id, { vantages, version }, told);
+		const list = <K extends KeptKind>(kind: K): KeptList<KeptFields[K]> =>
+			new KeptList<KeptFields[K]>(record.kept[kind], {
+				put: (base, wished) => api.keepList(record.id, kind, base, wished),
+				read: async () => (await api.site(record.id)).kept[kind],
+				kept: told
+			});
+		this.kept = { staged: list('staged'), original: list('original'), target: list('target') };
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
 		const texts = record.files
 			.filter(({ text }) => text !== null)
@@ -91,6 +102,7 @@ export class SiteState {
 	/** Saves every changed text as one revision. What was saved elsewhere is left as it is and named. */
 	async saveAll(): Promise<void> {
 		if (this.save.kind === 'saving') return;
+		for (const file of this.texts.values()) file.settle();
 		const changed = this.dirty.map((file) => ({ file, text: file.text }));
 		if (changed.length === 0) return;
 		this.save = { kind: 'saving' };
@@ -132,7 +144,10 @@ export class SiteState {
 		if (!record) return;
 		this.files = record.files;
 		this.revision = record.revision;
-		this.vantages.take({ vantages: record.vantages, version: record.vantagesVersion });
+		this.vantages.take(listedVantages({ vantages: record.vantages, version: record.vantagesVersion }));
+		this.kept.staged.take(record.kept.staged);
+		this.kept.original.take(record.kept.original);
+		this.kept.target.take(record.kept.target);
 		for (const { path, hash, text } of record.files) {
 			const file = this.texts.get(path);
 			if (!file || text === null || file.base === hash || file.dirty) continue;

@@ -3,7 +3,10 @@ import { z } from 'zod';
 import { liveFrames } from '../stage/client/live.ts';
 import { measuringQueue } from '../stage/client/queue.ts';
 import { openStage, type StageConfig } from '../stage/client/stage.ts';
+import type { ElementPath } from '../core/html/index.ts';
+import type { PagePoint, Pin, ShownOriginal } from '../stage/protocol.ts';
 import type { Press } from './keys.ts';
+import { selectionView, type Pick } from './selection.svelte.ts';
 
 // Compiled schemas would need `eval`, which the application's policy forbids.
 z.config({ jitless: true });
@@ -22,12 +25,62 @@ const frameKey = z.object({
 /** Said once in the masthead where stages share the application's process. */
 export const stageNotice = $state<{ sentence: string | null }>({ sentence: null });
 
+const length = z.number();
+const sides = z.object({ top: length, right: length, bottom: length, left: length });
+const path = z.array(z.number().int().nonnegative()).max(1000);
+const pick = z.object({ path, shift: z.boolean(), add: z.boolean() });
+const point = z.object({ frame: z.string().max(200), x: length, y: length });
+const boxes = z.array(
+	z.object({
+		frame: z.string().max(200),
+		scroll: z.object({ x: length, y: length }),
+		boxes: z.array(
+			z
+				.object({
+					left: length,
+					top: length,
+					width: length,
+					height: length,
+					margin: sides,
+					border: sides,
+					padding: sides,
+					room: length.nullable()
+				})
+				.nullable()
+		)
+	})
+);
+const values = z.array(z.map(z.string(), z.string()));
+
+/** What is done with what a stage tells. */
+export interface StageTalk {
+	press(press: Press): void;
+	/** A link of a page that is used. */
+	open(href: string): void;
+	/** An element was clicked on. */
+	pick(pick: Pick): void;
+	/** A point of a page was clicked on. */
+	point(point: PagePoint): void;
+}
+
 export interface Stages {
 	readonly prefix: string;
 	readonly live: ReturnType<typeof liveFrames>;
 	keepInStep(on: boolean): void;
 	use(on: boolean): void;
 	lightTable(on: boolean): void;
+	select(paths: readonly ElementPath[], distances: boolean): void;
+	pin(pins: readonly Pin[]): void;
+	originals(shown: ReadonlyMap<string, ShownOriginal>): void;
+	points(on: boolean, shown: readonly PagePoint[]): void;
+	/** Brings an element of a frame into sight. */
+	reveal(frame: string, path: ElementPath): void;
+	/** How many elements of a frame each selector hits; null for one that is none. */
+	hits(frame: string, selectors: readonly string[]): Promise<readonly (number | null)[]>;
+	/** Which of the selectors hit an element of a frame. */
+	matching(frame: string, path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]>;
+	/** The computed values of elements in a frame. */
+	computed(frame: string, paths: readonly ElementPath[]): Promise<readonly ReadonlyMap<string, string>[]>;
 	readonly queue: ReturnType<typeof measuringQueue>;
 	close(): void;
 }
@@ -40,8 +93,7 @@ export async function openStages(
 	parent: HTMLElement,
 	site: number,
 	config: StageConfig,
-	onpress: (press: Press) => void,
-	onopen: (href: string) => void
+	talk: StageTalk
 ): Promise<Stages> {
 	const stage = await openStage(parent, site, 0, config);
 	stageNotice.sentence = stage.apart ? null : TOGETHER;
@@ -49,11 +101,23 @@ export async function openStages(
 		proxy({
 			key(key: unknown) {
 				const press = frameKey.safeParse(key);
-				if (press.success) onpress(press.data);
+				if (press.success) talk.press(press.data);
 			},
 			open(href: unknown) {
 				const read = z.string().max(4000).safeParse(href);
-				if (read.success) onopen(read.data);
+				if (read.success) talk.open(read.data);
+			},
+			pick(picked: unknown) {
+				const read = pick.safeParse(picked);
+				if (read.success) talk.pick(read.data);
+			},
+			point(told: unknown) {
+				const read = point.safeParse(told);
+				if (read.success) talk.point(read.data);
+			},
+			boxes(told: unknown) {
+				const read = boxes.safeParse(told);
+				if (read.success) selectionView.boxes = read.data;
 			}
 		})
 	);
@@ -72,6 +136,16 @@ export async function openStages(
 		keepInStep: (on) => void stage.host.keepInStep(on),
 		use: (on) => void stage.host.use(on),
 		lightTable: (on) => void stage.host.lightTable(on),
+		select: (paths, distances) => void stage.host.select(paths, distances),
+		originals: (shown) => void stage.host.originals(shown),
+		points: (on, shown) => void stage.host.points(on, shown),
+		pin: (pins) => void stage.host.pin(pins),
+		reveal: (frame, path) => void stage.host.reveal(frame, path),
+		hits: async (frame, selectors) =>
+			z.array(z.number().nullable()).parse(await stage.host.hits(frame, selectors)),
+		matching: async (frame, path, selectors) =>
+			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
+		computed: async (frame, paths) => values.parse(await stage.host.computed(frame, paths)),
 		queue,
 		close() {
 			queue.close();

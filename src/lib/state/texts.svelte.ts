@@ -2,6 +2,22 @@ import { EditorState, type Transaction, type TransactionSpec } from '@codemirror
 import type { FileRecord } from '../api.ts';
 import { editorExtensions } from './editor.ts';
 
+/** A place of a file; a new object for each time it is to be shown. */
+export interface FilePlace {
+	readonly path: string;
+	/** Offset in its text. */
+	readonly offset: number;
+}
+
+/**
+ * What a longer text, in UTF-16 units, leads to (parsing, bands, what frames are given) waits for a pause in the
+ * typing, so that letters come at once; a shorter one is through with it before the screen's next update.
+ */
+const LONG = 40_000;
+/** The pause, and how long typing without one may put it off, ms. */
+const PAUSE = 150;
+const PATIENCE = 500;
+
 /** A page's or sheet's text as it is being written; every change is a transaction here. */
 export class FileText {
 	readonly path: string;
@@ -10,10 +26,38 @@ export class FileText {
 	/** The text as saved, and the hash of the file it stands in. */
 	saved = $state('');
 	base = $state('');
-	readonly text = $derived(this.state.doc.toString());
+	#text = $state('');
+	/** Whether the text is behind the editor's, and since when. */
+	#behind: number | null = null;
+	#timer: ReturnType<typeof setTimeout> | undefined;
 	readonly dirty = $derived(this.text !== this.saved);
 	readonly #changed: (file: FileText) => void;
 	#opened = false;
+
+	/** The text that all else goes by; a moment behind the editor's where it is long. */
+	get text(): string {
+		return this.#text;
+	}
+
+	get isBehind(): boolean {
+		return this.#behind !== null;
+	}
+
+	/** Brings the text up to the editor's. */
+	settle(): void {
+		clearTimeout(this.#timer);
+		this.#behind = null;
+		const text = this.state.doc.toString();
+		if (text !== this.#text) this.#text = text;
+	}
+
+	#settleSoon(): void {
+		const now = performance.now();
+		this.#behind ??= now;
+		clearTimeout(this.#timer);
+		const left = this.#behind + PATIENCE - now;
+		this.#timer = setTimeout(() => this.settle(), Math.max(0, Math.min(PAUSE, left)));
+	}
 
 	constructor({ path, kind, hash, text }: FileRecord, changed: (file: FileText) => void) {
 		this.path = path;
@@ -22,6 +66,7 @@ export class FileText {
 		this.base = hash;
 		this.#changed = changed;
 		this.state = EditorState.create({ doc: this.saved });
+		this.#text = this.saved;
 	}
 
 	/** Gives the text what an editor needs, once it is to be shown: a site may have thousands of texts. */
@@ -37,12 +82,16 @@ export class FileText {
 		const last = transactions.at(-1);
 		if (!last) return;
 		this.state = last.state;
-		if (transactions.some(({ docChanged }) => docChanged)) this.#changed(this);
+		if (!transactions.some(({ docChanged }) => docChanged)) return;
+		if (this.state.doc.length > LONG) this.#settleSoon();
+		else this.settle();
+		this.#changed(this);
 	}
 
 	/** Changes the text from outside the editor. */
 	dispatch(spec: TransactionSpec): void {
 		this.follow([this.state.update(spec)]);
+		this.settle();
 	}
 
 	/** Replaces the whole text, as one step that can be undone. */

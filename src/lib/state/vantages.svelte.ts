@@ -1,65 +1,40 @@
 import type { VantageList, VantageRecord, VantageWish } from '../api.ts';
 import type { Vantage } from '../core/vantage/index.ts';
-import { api, Refused } from './api.ts';
+import { api } from './api.ts';
+import { KeptList, type Listed } from './keptList.svelte.ts';
 
-/** The vantages of a site: every change is kept at once, and can be taken back. */
-export class Vantages {
-	readonly #site: number;
-	readonly #kept: () => void;
-	list = $state.raw<readonly VantageRecord[]>([]);
-	/** Why the last change was not kept; null when it was. */
-	trouble = $state<string | null>(null);
-	/** What was there before the last change, and what that change was. */
-	before = $state.raw<{ readonly list: readonly VantageRecord[]; readonly change: string } | null>(null);
-	#version: string;
-	#last: Promise<unknown> = Promise.resolve();
+export const listedVantages = ({ vantages: list, version }: VantageList): Listed<VantageRecord> => ({
+	list,
+	version
+});
 
-	constructor(site: number, { vantages, version }: VantageList, kept: () => void) {
-		this.#site = site;
-		this.list = vantages;
-		this.#version = version;
-		this.#kept = kept;
+/** The vantages of a site. */
+export class Vantages extends KeptList<VantageRecord, VantageWish> {
+	constructor(site: number, vantages: VantageList, kept: () => void) {
+		super(listedVantages(vantages), {
+			put: async (base, list) => listedVantages(await api.keepVantages(site, base, list)),
+			async read() {
+				const { vantages, vantagesVersion: version } = await api.site(site);
+				return { list: vantages, version };
+			},
+			kept
+		});
 	}
 
 	named(name: string | null): Vantage | undefined {
 		return this.list.find(({ fields }) => fields.name === name)?.fields;
 	}
 
-	/**
-	 * Keeps another list in place of the present one, made from it once what was changed before is kept; `change`
-	 * says in a few words what is done. False where it was not kept.
-	 */
-	keep(make: (list: readonly VantageRecord[]) => readonly VantageWish[], change: string): Promise<boolean> {
-		const turn = this.#last.then(() => this.#keepNow(make(this.list), change));
-		this.#last = turn;
-		return turn;
-	}
-
-	async #keepNow(list: readonly VantageWish[], change: string): Promise<boolean> {
-		const before = this.list;
-		try {
-			this.take(await api.keepVantages(this.#site, this.#version, list));
-			this.before = { list: before, change };
-			this.trouble = null;
-			this.#kept();
-			return true;
-		} catch (error) {
-			this.trouble = error instanceof Error ? error.message : String(error);
-			if (error instanceof Refused && error.status === 409) {
-				const { vantages, vantagesVersion: version } = await api.site(this.#site);
-				this.take({ vantages, version });
-			}
-			return false;
-		}
-	}
-
-	async undo(): Promise<void> {
-		const { before } = this;
-		if (before && (await this.keep(() => before.list, 'undone'))) this.before = null;
-	}
-
-	take({ vantages, version }: VantageList): void {
-		this.list = vantages;
-		this.#version = version;
+	/** Moves a vantage by so many places among those shown beside the lead. */
+	move(name: string, by: number): Promise<boolean> {
+		return this.keep((list) => {
+			const moved = list.find(({ fields }) => fields.name === name);
+			const chorus = list.filter(({ chorus }) => chorus);
+			const other = chorus[chorus.findIndex((one) => one === moved) + by];
+			if (!moved || !other) return list;
+			const rest = list.filter((one) => one !== moved);
+			const to = rest.indexOf(other) + (by > 0 ? 1 : 0);
+			return [...rest.slice(0, to), moved, ...rest.slice(to)];
+		}, `${name} moved`);
 	}
 }

@@ -1,7 +1,9 @@
 import { NO_SWITCHES, type Switches, type Vantage } from '../core/vantage/index.ts';
+import { states } from './states.svelte.ts';
 import { carriage } from './carriage.svelte.ts';
 
 const KEY = 'vantaggio-lead';
+const ALONE = 'vantaggio-alone';
 
 /** How the page is looked at: as which vantage the lead is, and what is switched for all frames. */
 class Viewing {
@@ -12,10 +14,18 @@ class Viewing {
 	use = $state(false);
 	/** Whether the edges of all boxes are shown. */
 	lightTable = $state(false);
+	/** Whether the lead fills the work area at full size, with nothing beside it. */
+	alone = $state(localStorage.getItem(ALONE) === 'yes');
 	/** Whether frames show the page as it was last saved. */
 	before = $state(false);
 	/** The carriage's width before the zoom was switched, and where the zoom brought it. */
 	#unzoomed = { from: 0, to: 0 };
+
+	/** Shows the lead alone, or not; remembered. */
+	showAlone(on: boolean): void {
+		this.alone = on;
+		localStorage.setItem(ALONE, on ? 'yes' : 'no');
+	}
 
 	get lead(): string | null {
 		return this.#lead;
@@ -45,6 +55,7 @@ class Viewing {
 	}
 
 	allOff(): void {
+		states.allOff();
 		this.switch(NO_SWITCHES);
 	}
 }

@@ -1,22 +1,16 @@
 import { habitsOf, parseSheet, unwrapRules, wrapRules, type Sheet } from '../core/css/index.ts';
-import { innerSpan, parsePage } from '../core/html/index.ts';
 import { equal, rationalFromNumber, type Interval } from '../core/interval/index.ts';
 import { parseMediaQueryList, solve, writeCondition } from '../core/media/index.ts';
 import type { Change } from '../core/text/index.ts';
 import { PLAIN } from '../core/vantage/index.ts';
+import { sheetPartAt } from './css.ts';
 import type { FileText } from './texts.svelte.ts';
 
 /** The sheet that a selection of a file lies in: all of a sheet's file, or a `<style>` of a page. */
 function sheetAt(file: FileText, offset: number): { sheet: Sheet; from: number } | undefined {
-	const { text } = file;
-	if (file.kind === 'sheet') return { sheet: parseSheet(text), from: 0 };
-	for (const element of parsePage(text).elements) {
-		const span = element.tag === 'style' ? innerSpan(element) : undefined;
-		if (span && span.start <= offset && offset <= span.end) {
-			return { sheet: parseSheet(text.slice(span.start, span.end)), from: span.start };
-		}
-	}
-	return undefined;
+	file.settle();
+	const part = sheetPartAt(file.text, file.kind, offset);
+	return part && { sheet: parseSheet(file.text.slice(part.start, part.end)), from: part.start };
 }
 
 /** Applies changes to a file as one step; says in a sentence why nothing was done, where there are none. */

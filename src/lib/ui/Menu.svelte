@@ -13,11 +13,25 @@
 
 	let details: HTMLDetailsElement;
 
+	/** Opens it, with the focus on the first thing in it. */
+	export function open(): void {
+		details.open = true;
+		details.querySelector<HTMLElement>('.box :is(button, input, select)')?.focus();
+	}
+
 	/** Closes on Escape, with the focus back where it opened. */
 	function close(event: KeyboardEvent): void {
 		if (event.key !== 'Escape' || !details.open) return;
 		details.open = false;
 		details.querySelector('summary')?.focus();
+	}
+
+	/** Closes where a button in it was pressed: it has done what it was opened for. */
+	function chosen({ target }: MouseEvent): void {
+		if (!(target instanceof Element) || !target.closest('button')) return;
+		const within = details.contains(document.activeElement);
+		details.open = false;
+		if (within) details.querySelector('summary')?.focus();
 	}
 </script>
 
@@ -30,7 +44,8 @@
 
 <details bind:this={details}>
 	<summary>{label}</summary>
-	<div class={up ? 'box up' : 'box'}>{@render children()}</div>
+	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (a button pressed by key clicks too) -->
+	<div class={up ? 'box up' : 'box'} onclick={chosen}>{@render children()}</div>
 </details>
 
 <style>

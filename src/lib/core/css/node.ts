@@ -65,7 +65,8 @@ export interface Note {
 		| 'missing-semicolon'
 		| 'not-a-declaration'
 		| 'declaration-outside-rule'
-		| 'no-block';
+		| 'no-block'
+		| 'too-deep';
 	readonly span: Span;
 	readonly sentence: string;
 }
@@ -76,6 +77,8 @@ export interface Sheet {
 	readonly span: Span;
 	readonly children: Node[];
 	readonly notes: readonly Note[];
+	/** What is in blocks too deep within one another to be read. */
+	readonly unread: readonly Span[];
 	/** What must be written after the text so that all it leaves open is closed (strings, comments, blocks). */
 	readonly closing: string;
 }

@@ -230,3 +230,12 @@ describe('parseSheet', () => {
 		);
 	});
 });
+
+it('ten thousand blocks within one another are read as far as they can be, and said', () => {
+	const sheet = parseSheet('a{'.repeat(10_000));
+	expect([...walk(sheet)]).toHaveLength(256);
+	expect(sheet.notes.some(({ kind, sentence }) => kind === 'too-deep' && sentence.includes('256 deep'))).toBe(
+		true
+	);
+	expect(sheet.closing).toHaveLength(10_000);
+});

@@ -38,18 +38,26 @@ export function parseSheet(source: string): Sheet {
 		span: { start: 0, end: source.length },
 		children: [],
 		notes: [],
+		unread: [],
 		closing: ''
 	};
 	const places = sourceOf(tokens);
 	const parser = new Parser(tokens, places);
 	parser.contents(sheet, 0, tokens.count);
 	noteUnclosed(tokens, places);
+	sheet.unread = parser.unread;
 	sheet.notes = places.notes.sort((a, b) => a.span.start - b.span.start);
 	sheet.closing = closingOf(tokens);
 	return sheet;
 }
 
+/** Blocks within blocks that are read; nobody writes so many, and each takes a step of the engine's own stack. */
+const DEEPEST = 256;
+
 class Parser {
+	private depth = 0;
+	readonly unread: Span[] = [];
+
 	constructor(
 		private readonly tokens: Tokens,
 		private readonly source: Source
@@ -57,6 +65,20 @@ class Parser {
 
 	/** Reads the nodes between two tokens into a block (CSS Syntax 3 §5.5.4, "consume a block's contents"). */
 	contents(block: Block, from: number, to: number): void {
+		if (this.depth >= DEEPEST) return this.noteTooDeep(block, from, to);
+		this.depth++;
+		this.read(block, from, to);
+		this.depth--;
+	}
+
+	private noteTooDeep(block: Block, from: number, to: number): void {
+		if (skipSpace(this.tokens, from, to) >= to) return;
+		this.unread.push({ start: this.source.start(from), end: this.source.start(to) });
+		const sentence = `Blocks stand ${DEEPEST} deep within one another here; what is in the innermost is not read.`;
+		this.source.note('too-deep', { start: block.span.start, end: this.source.start(from) }, sentence);
+	}
+
+	private read(block: Block, from: number, to: number): void {
 		const { types } = this.tokens;
 		let i = from;
 		while (i < to) {

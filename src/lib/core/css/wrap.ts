@@ -28,16 +28,8 @@ const isBlock = (node: Node): node is Rule | AtRule => node.kind === 'rule' || n
 function runAt(sheet: Sheet, from: number, to: number): Run | undefined {
 	let parent: Block = sheet;
 	for (const node of walk(sheet)) {
-		const body = node.kind === 'at-rule' && !node.opaque ? node.block : null;
-		if (
-			body &&
-			body.start < from &&
-			to < body.end &&
-			node.kind === 'at-rule' &&
-			node.children.some(isBlock)
-		) {
-			parent = node;
-		}
+		if (node.kind !== 'at-rule' || node.opaque || !node.block || !node.children.some(isBlock)) continue;
+		if (node.block.start < from && to < node.block.end) parent = node;
 	}
 	const nodes = parent.children.filter(isBlock).filter(({ span }) => span.start <= to && span.end >= from);
 	const first = nodes[0];

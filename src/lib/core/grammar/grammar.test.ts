@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { parseSheet } from '../css/index.ts';
-import { keywordsOf, lint, propertyNames } from './index.ts';
+import { keywordsOf, lint, propertyNames, purposeOf } from './index.ts';
 
 const said = (css: string): string[] => lint(parseSheet(css), () => false).map(({ sentence }) => sentence);
 
@@ -15,6 +15,19 @@ it.each([
 	[
 		'a { font-size: clamp(2rem, 3vw, 20px) }',
 		['The maximum 20px is below the minimum 2rem: it is 2rem at every width.']
+	],
+	[
+		'a { min-width: 20rem; max-width: 300px }',
+		['`max-width: 300px` is below `min-width: 20rem` of the same rule, which wins.']
+	],
+	[
+		'@keyframes k { from { a { color: red } } }',
+		['Only declarations may stand in a keyframe; this rule is dropped.']
+	],
+	['@font-face { a { color: red } }', ['Only declarations may stand in @font-face; this rule is dropped.']],
+	[
+		'a { style="color: red"; top: 0 }',
+		['This is an attribute of HTML; a sheet wants what stands between its quotes.']
 	],
 	['@media (x) { a { b { wdith: 1px } } }', ['There is no property `wdith`; the nearest is `width`.']]
 ])('%s', (css, sentences) => {
@@ -41,4 +54,13 @@ it('keywords come from the grammar', () => {
 	);
 	expect(keywordsOf('nothing')).toEqual([]);
 	expect(propertyNames()).toContain('inset-inline-start');
+});
+
+it('nearly every standard property has a sentence of its own or of its family', () => {
+	const without = propertyNames().filter((name) => purposeOf(name) === undefined);
+	expect(without.length / propertyNames().length).toBeLessThan(0.15);
+	expect(purposeOf('margin-left')).toContain('of the width around');
+	expect(purposeOf('scroll-snap-type')).toContain('comes to rest');
+	expect(purposeOf('padding')).toBe(purposeOf('padding-inline-start'));
+	expect(purposeOf('--x')).toBeUndefined();
 });

@@ -1,2 +1,3 @@
 export { keywordsOf, propertyNames } from './grammar.ts';
-export { lint, type Remark } from './lint.ts';
+export { lint } from './lint.ts';
+export { purposeOf } from './purposes.ts';

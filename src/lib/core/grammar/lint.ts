@@ -1,17 +1,10 @@
-import { sliceOf, walk, type Block, type Declaration, type Sheet, type Span } from '../css/index.ts';
+import { sliceOf, walk, type Block, type Declaration, type Sheet } from '../css/index.ts';
 import { T, textOf, tokensOf } from '../css/tokens.ts';
-import { compare } from '../interval/index.ts';
-import { constantOf, parseExpression, quantity } from '../length/index.ts';
-import { lengthContext } from '../media/index.ts';
-import { PLAIN } from '../vantage/index.ts';
+import { clampsBelow, maximaBelow } from './ends.ts';
 import { fits, isKnownProperty, keywordsOf, propertyNames } from './grammar.ts';
 import { nearest } from './nearest.ts';
-
-/** What is wrong with a declaration, with its place and a sentence for the person. */
-export interface Remark {
-	readonly span: Span;
-	readonly sentence: string;
-}
+import { misplaced, pasted } from './places.ts';
+import type { Remark } from './remark.ts';
 
 /** Whether an engine takes a value for a property: asked where the grammar here does not know or does not fit. */
 export type Supports = (property: string, value: string) => boolean;
@@ -29,11 +22,15 @@ const names = (words: readonly string[]): string => words.map((word) => `\`${wor
 
 /**
  * Declarations that no engine would take: a property or a value that is not known, with the nearest that is; a
- * unit that is missing; and a `clamp()` whose maximum is below its minimum (CSS Values 4 §10.3).
+ * unit that is missing; a maximum below its minimum, in `clamp()` (CSS Values 4 §10.3) or side by side; rules where
+ * only declarations may stand; and attributes of HTML.
  */
 export function lint(sheet: Sheet, supports: Supports): Remark[] {
-	const remarks: Remark[] = [];
+	const remarks: Remark[] = [...pasted(sheet)];
 	for (const node of walk(sheet)) {
+		const place = misplaced(node);
+		if (place) remarks.push(place);
+		if (node.kind === 'rule') remarks.push(...maximaBelow(node, sheet.source));
 		if (node.kind !== 'declaration' || !isInRule(node.parent)) continue;
 		const value = sliceOf(sheet.source, node.value);
 		const sentence = ofDeclaration(node, value, supports);
@@ -75,36 +72,4 @@ function wrongValue(property: string, value: string): string {
 	}
 	const some = keywords.slice(0, 6);
 	return `\`${property}\` does not take \`${value}\`${some.length > 0 ? `; it takes ${names(some)}${keywords.length > some.length ? ' and others' : ''}` : ''}.`;
-}
-
-/** `clamp()` of constants in which the minimum wins everywhere. */
-function clampsBelow(value: string, offset: number): Remark[] {
-	if (!/clamp\(/i.test(value)) return [];
-	const tokens = tokensOf(value);
-	const remarks: Remark[] = [];
-	for (let i = 0; i < tokens.count; i++) {
-		if (tokens.types[i] !== T.Function || textOf(tokens, i).toLowerCase() !== 'clamp(') continue;
-		const close = tokens.close[i] as number;
-		const commas: number[] = [];
-		for (let j = i + 1; j < close; j = Math.max(j + 1, (tokens.close[j] as number) + 1)) {
-			if (tokens.types[j] === T.Comma) commas.push(j);
-		}
-		const [first, second] = commas;
-		if (first === undefined || second === undefined || commas.length !== 2) continue;
-		const constant = (from: number, to: number) => {
-			const expression = parseExpression(tokens, from, to);
-			const found = expression && quantity(expression, lengthContext(PLAIN));
-			return found && constantOf(found.form);
-		};
-		const least = constant(i + 1, first);
-		const most = constant(second + 1, close);
-		if (!least || !most || compare(most, least) >= 0) continue;
-		const text = (from: number, to: number): string =>
-			value.slice(tokens.starts[from], tokens.starts[to]).trim();
-		remarks.push({
-			span: { start: offset + (tokens.starts[i] as number), end: offset + (tokens.starts[close] as number) },
-			sentence: `The maximum ${text(second + 1, close)} is below the minimum ${text(i + 1, first)}: it is ${text(i + 1, first)} at every width.`
-		});
-	}
-	return remarks;
 }

@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { sliceOf } from '../css/index.ts';
-import { attribute, elementAround, elementAt, inertSource, innerSpan, parsePage } from './index.ts';
+import {
+	attribute,
+	elementAround,
+	elementAt,
+	inertSource,
+	innerSpan,
+	nameOfElement,
+	parsePage,
+	wordsIn,
+	type PageElement
+} from './index.ts';
 
 describe('parsePage', () => {
 	it('gives each element its path and its place in the source', () => {
@@ -69,5 +79,15 @@ describe('inertSource', () => {
 			start: 7,
 			end: 10
 		});
+	});
+});
+
+describe('names and words', () => {
+	it('are those a person would use', () => {
+		const page = parsePage('<p id=a class="one  two"><b>F</b>irst of <i>many</i><script>no()</script></p>');
+		const p = page.elements.find(({ tag }) => tag === 'p') as PageElement;
+		expect(nameOfElement(p)).toBe('p#a.one.two');
+		expect(wordsIn(p)).toBe('First of many');
+		expect(wordsIn(p, 9)).toBe('First of…');
 	});
 });

@@ -1,2 +1,4 @@
 export * from './page.ts';
 export { inertSource, isSheetLink } from './inert.ts';
+export { pageNotes, type PageNote } from './notes.ts';
+export { nameOfElement, wordsIn } from './name.ts';

@@ -22,6 +22,8 @@ export interface PageElement {
 	readonly endTag: Span | null;
 	/** The text straight inside, entities resolved. */
 	readonly text: string;
+	/** Texts and elements inside, in order. */
+	readonly content: readonly (string | PageElement)[];
 	readonly parent: PageElement | null;
 	readonly children: readonly PageElement[];
 }
@@ -39,7 +41,10 @@ export interface Page {
 const spanOf = (location: Token.Location | null | undefined): Span | null =>
 	location ? { start: location.startOffset, end: location.endOffset } : null;
 
-type Mutable = { -readonly [K in keyof PageElement]: PageElement[K] } & { children: PageElement[] };
+type Mutable = { -readonly [K in keyof PageElement]: PageElement[K] } & {
+	children: PageElement[];
+	content: (string | PageElement)[];
+};
 
 /** A page's source (LF line ends) as elements with spans, each with its path. Never throws. */
 export function parsePage(source: string): Page {
@@ -73,12 +78,18 @@ export function parsePage(source: string): Page {
 			endTag: spanOf(location?.endTag),
 			text: node.childNodes.map((child) => ('value' in child ? child.value : '')).join(''),
 			parent,
-			children: []
+			children: [],
+			content: []
 		};
 		elements.push(element);
 		for (const child of node.childNodes) {
-			if ('tagName' in child)
-				element.children.push(build(child, [...path, element.children.length], element));
+			if ('tagName' in child) {
+				const built = build(child, [...path, element.children.length], element);
+				element.children.push(built);
+				element.content.push(built);
+			} else if ('value' in child) {
+				element.content.push(child.value);
+			}
 		}
 		return element;
 	};

@@ -17,10 +17,9 @@ import {
  */
 export function writeCondition(interval: Interval, habits: Habits, em: Rational): string | undefined {
 	const { lo, hi, loClosed, hiClosed } = interval;
-	const length = (px: Rational): string => {
-		const exact = habits.unit === 'px' ? px : divide(px, em);
-		return `${printRational(exact).replace('≈', '')}${habits.unit}`;
-	};
+	const inUnit = (px: Rational): Rational => (habits.unit === 'px' ? px : divide(px, em));
+	const written = (of: Rational): string => `${printRational(of).replace('≈', '')}${habits.unit}`;
+	const length = (px: Rational): string => written(inUnit(px));
 	const bounded = lo.n > 0n;
 	if (!bounded && hi === null) return undefined;
 	if (habits.query === 'range') {
@@ -33,9 +32,8 @@ export function writeCondition(interval: Interval, habits: Habits, em: Rational)
 	const parts = bounded ? [`(min-width: ${length(lo)})`] : [];
 	if (hi !== null) {
 		const less = rationalFromDecimal(habits.less) ?? rational(1);
-		const unit = habits.unit === 'px' ? hi : divide(hi, em);
-		const top = hiClosed || !isWhole(unit) ? unit : subtract(unit, less);
-		parts.push(`(max-width: ${printRational(top).replace('≈', '')}${habits.unit})`);
+		const end = inUnit(hi);
+		parts.push(`(max-width: ${written(hiClosed || !isWhole(end) ? end : subtract(end, less))})`);
 	}
 	return parts.join(' and ');
 }

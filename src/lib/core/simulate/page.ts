@@ -1,7 +1,7 @@
 import type { Page } from '../html/index.ts';
 import { sizesConditions } from '../site/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
-import type { SeenVantage, Vantage } from '../vantage/index.ts';
+import { PLAIN, type SeenVantage, type Vantage } from '../vantage/index.ts';
 import { schemeInVantage } from './colorScheme.ts';
 import { simulateQuery } from './query.ts';
 import { simulateStyle } from './sheet.ts';
@@ -57,5 +57,5 @@ export function vantageOnPage(page: Page, vantage: SeenVantage): SeenVantage {
 			attributes.get('name')?.value.toLowerCase() === 'viewport' &&
 			/viewport-fit\s*=\s*cover/i.test(attributes.get('content')?.value ?? '')
 	);
-	return covers ? vantage : { ...vantage, safeAreas: { top: 0, right: 0, bottom: 0, left: 0 } };
+	return covers ? vantage : { ...vantage, safeAreas: PLAIN.safeAreas };
 }

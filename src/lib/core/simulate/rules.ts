@@ -1,4 +1,4 @@
-import type { SeenVantage, Vantage } from '../vantage/index.ts';
+import { hasBars, type SeenVantage, type Vantage } from '../vantage/index.ts';
 import { LOWEST_LAYER } from './sheet.ts';
 import { keywordSize, USUAL_TEXT } from './textSize.ts';
 
@@ -40,8 +40,11 @@ ${fontElements(size)}
 }
 
 /** What of a vantage, beside its size, texts and rules depend on; the height where bars make a difference. */
-export const textKey = (vantage: SeenVantage): string => {
-	const { bars, height } = vantage;
-	const byHeight = bars.top + bars.bottom > 0 ? height : 0;
-	return JSON.stringify({ ...vantage, name: '', width: 0, density: 0, height: byHeight });
-};
+export const textKey = (vantage: SeenVantage): string =>
+	JSON.stringify({
+		...vantage,
+		name: '',
+		width: 0,
+		density: 0,
+		height: hasBars(vantage) ? vantage.height : 0
+	});

@@ -63,7 +63,8 @@ function declarationPlaces(source: string, declaration: Declaration, places: Pla
 
 function placesOf(sheet: Sheet): Place[] {
 	const { source } = sheet;
-	const places: Place[] = [];
+	// An engine may fall over what is so deep; a frame must not.
+	const places: Place[] = sheet.unread.map((span) => () => [{ ...span, text: '' }]);
 	for (const node of walk(sheet)) {
 		if (node.kind === 'declaration') {
 			declarationPlaces(source, node, places);

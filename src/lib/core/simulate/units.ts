@@ -1,14 +1,11 @@
 import { multiply, rational, rationalFromDecimal, rationalFromNumber, toNumber } from '../interval/index.ts';
-import { heightsOf, type Vantage } from '../vantage/index.ts';
+import { hasBars, heightsOf, type Vantage } from '../vantage/index.ts';
 
 /** Units that go by a viewport's height; those of width are right in a frame by themselves. */
 const UNIT = /^([+-]?(?:\d*\.)?\d+(?:e[+-]?\d+)?)([sld]?)v(h|b|min|max)$/i;
 
 /** Whether a text may hold a length that goes by a viewport's height. */
 export const MAY_GO_BY_HEIGHT = /\d[sld]?v(?:h|b|min|max)\b/i;
-
-/** Whether the heights of small, large and dynamic viewport differ, so that a frame cannot have them all. */
-export const hasBars = ({ bars }: Vantage): boolean => bars.top + bars.bottom > 0;
 
 /**
  * What a dimension token is in a vantage with browser bars (CSS Values 4 §6.1.2): px for `vh`, `vb` and their

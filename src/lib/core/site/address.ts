@@ -46,3 +46,12 @@ export function resolveAddress(address: string, from: string): Target {
 /** A path in the site as an address from its root, under a prefix that ends in a slash. */
 export const addressOf = (path: string, prefix: string): string =>
 	prefix + path.split('/').map(encodeURIComponent).join('/');
+
+/** A path in the site as an address written in the file `from`: relative, percent signs where they are needed. */
+export function relativeAddress(path: string, from: string): string {
+	const to = path.split('/');
+	const folders = from.split('/').slice(0, -1);
+	let same = 0;
+	while (same < folders.length && same < to.length - 1 && folders[same] === to[same]) same++;
+	return [...folders.slice(same).map(() => '..'), ...to.slice(same).map(encodeURIComponent)].join('/');
+}

@@ -37,17 +37,37 @@ export function forceOf(
 }
 
 function forceIn(sheet: Sheet, around: IntervalSet, sources: Sources, solve: Solver): Force[] {
-	const inside = new Map<Sheet | Rule | AtRule, IntervalSet>([[sheet, around]]);
-	const found: Force[] = [];
+	const join = (outer: IntervalSet, query: string): IntervalSet =>
+		intersection(outer, solve(sources.queries(query)));
+	return [...conditioned(sheet, around, join)].map(({ node, inside }) => ({
+		span: node.span,
+		widths: inside
+	}));
+}
+
+/** A rule or `@media` with what holds around it, and in it. */
+interface Conditioned<X> {
+	readonly node: Rule | AtRule;
+	readonly around: X;
+	readonly inside: X;
+}
+
+/**
+ * The rules and `@media` of a sheet in source order, with what holds around and in each: what is outside of the
+ * sheet, joined with the query of every `@media` on the way.
+ */
+export function* conditioned<X>(
+	sheet: Sheet,
+	outside: X,
+	join: (around: X, query: string) => X
+): Generator<Conditioned<X>> {
+	const known = new Map<Sheet | Rule | AtRule, X>([[sheet, outside]]);
 	for (const node of walk(sheet)) {
 		if (node.kind !== 'rule' && node.kind !== 'at-rule') continue;
-		const outer = inside.get(node.parent) ?? around;
+		const around = known.get(node.parent) ?? outside;
 		const media = node.kind === 'at-rule' && node.name === 'media' && node.block;
-		const widths = media
-			? intersection(outer, solve(sources.queries(sliceOf(sheet.source, node.prelude))))
-			: outer;
-		inside.set(node, widths);
-		if (node.kind === 'rule' || media) found.push({ span: node.span, widths });
+		const inside = media ? join(around, sliceOf(sheet.source, node.prelude)) : around;
+		known.set(node, inside);
+		if (node.kind === 'rule' || media) yield { node, around, inside };
 	}
-	return found;
 }

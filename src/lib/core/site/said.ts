@@ -1,4 +1,4 @@
-import { sliceOf, walk, type AtRule, type Rule, type Sheet } from '../css/index.ts';
+import { sliceOf } from '../css/index.ts';
 import {
 	EVERYTHING,
 	intersection,
@@ -10,6 +10,7 @@ import {
 import type { Condition, MediaQuery, Solver } from '../media/index.ts';
 import { lineStarts, placeAt } from '../text/index.ts';
 import type { SheetPlace } from './conditions.ts';
+import { conditioned } from './force.ts';
 import type { Sources } from './sources.ts';
 
 /** What an `@media` comes to, in words, with the place in its file that they belong after. */
@@ -67,26 +68,24 @@ export function conditionsSaid(
 			widths: within.map(({ queries }) => solve(queries)).reduce(intersection, EVERYTHING),
 			widthAlone: within.every(({ queries }) => asksWidthAlone(queries))
 		};
-		const sheet = sources.sheet(text);
-		const inside = new Map<Sheet | Rule | AtRule, Around>([[sheet, outside]]);
-		for (const node of walk(sheet)) {
-			if (node.kind !== 'rule' && node.kind !== 'at-rule') continue;
-			const around = inside.get(node.parent) ?? outside;
-			if (node.kind === 'rule' || node.name !== 'media' || !node.block) {
-				inside.set(node, around);
-				continue;
-			}
-			const queries = sources.queries(sliceOf(sheet.source, node.prelude));
-			const own: Around = { widths: solve(queries), widthAlone: asksWidthAlone(queries) };
-			const both: Around = {
+		const holding = (query: string): Around => {
+			const queries = sources.queries(query);
+			return { widths: solve(queries), widthAlone: asksWidthAlone(queries) };
+		};
+		const join = (around: Around, query: string): Around => {
+			const own = holding(query);
+			return {
 				widths: intersection(around.widths, own.widths),
 				widthAlone: around.widthAlone && own.widthAlone
 			};
-			inside.set(node, both);
+		};
+		const sheet = sources.sheet(text);
+		for (const { node, around, inside } of conditioned(sheet, outside, join)) {
 			const at = offset + node.prelude.end;
-			if (found.has(at)) continue;
+			if (node.kind === 'rule' || found.has(at)) continue;
+			const own = holding(sliceOf(sheet.source, node.prelude));
 			const line = placeAt(starts, offset + node.span.start).line;
-			found.set(at, { at, ...wordsOf(own, around, both, line, firstLine) });
+			found.set(at, { at, ...wordsOf(own, around, inside, line, firstLine) });
 		}
 	}
 	return [...found.values()];

@@ -6,6 +6,7 @@ import { bandsOf, solverOf } from '../media/index.ts';
 import { PLAIN } from '../vantage/index.ts';
 import {
 	addressOf,
+	relativeAddress,
 	conditionsOfPage,
 	conditionsSaid,
 	flattenSheet,
@@ -22,6 +23,15 @@ import { srcsetAddresses } from './references.ts';
 const of = (files: Record<string, string>) => sourcesOf((path) => files[path]);
 
 describe('addresses', () => {
+	it.each([
+		['img/a b.png', 'css/deep/a.css', '../../img/a%20b.png'],
+		['css/img/a.png', 'css/a.css', 'img/a.png'],
+		['a.png', 'index.html', 'a.png']
+	])('%s in %s is %s, and leads there', (path, from, address) => {
+		expect(relativeAddress(path, from)).toBe(address);
+		expect(resolveAddress(address, from)).toEqual({ kind: 'site', path });
+	});
+
 	it.each([
 		['a.css', 'index.html', { kind: 'site', path: 'a.css' }],
 		['../img/x%20y.png?v=3#z', 'css/a.css', { kind: 'site', path: 'img/x y.png' }],

@@ -10,6 +10,9 @@ export interface ViewportHeights {
 	readonly dynamic: number;
 }
 
+/** Whether the heights of small, large and dynamic viewport differ, so that a frame cannot have them all. */
+export const hasBars = ({ bars }: Vantage): boolean => bars.top + bars.bottom > 0;
+
 export function heightsOf({ height, bars }: Vantage): ViewportHeights {
 	const large = height + bars.top + bars.bottom;
 	return { small: height, large, dynamic: bars.state === 'out' ? height : large };

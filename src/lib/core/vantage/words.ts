@@ -1,3 +1,4 @@
+import { hasBars } from './heights.ts';
 import type { Vantage } from './vantage.ts';
 
 /** What a vantage is apart from its size, each trait in a few words; a plain window with a mouse has none. */
@@ -9,7 +10,7 @@ export function vantageInWords(vantage: Vantage): string[] {
 		[pointer === 'none', 'no pointer'],
 		[(pointer === 'fine') !== (hover === 'hover'), hover === 'hover' ? 'hovers' : 'no hover'],
 		[anyPointer.some((kind) => kind !== pointer), 'another pointer too'],
-		[bars.top + bars.bottom > 0, `bars ${bars.top} + ${bars.bottom} px, ${bars.state}`],
+		[hasBars(vantage), `bars ${bars.top} + ${bars.bottom} px, ${bars.state}`],
 		[insets.length > 0, `safe area ${insets.map(([side, px]) => `${side} ${px}`).join(', ')} px`],
 		[scrollbar > 0, `scrollbar ${scrollbar} px`],
 		[vantage.colorScheme === 'dark', 'dark'],

@@ -1,28 +1,27 @@
 <script lang="ts">
+	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
 	import { untrack } from 'svelte';
-	import { resolveAddress } from '$lib/core/site/index.ts';
+	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
-	import { bandAt } from '$lib/core/media/index.ts';
 	import { seenVantage } from '$lib/core/vantage/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
-	import { pageWords } from '$lib/state/complete.ts';
-	import { hoverVantages } from '$lib/state/hover.ts';
-	import { PageState } from '$lib/state/page.svelte.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
-	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
+	import type { Stages } from '$lib/state/stages.svelte.ts';
+	import type { Lie } from '$lib/core/original/index.ts';
+	import { support } from '$lib/state/support.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
-	import Splitter from '$lib/ui/Splitter.svelte';
-	import Tabs from '$lib/ui/Tabs.svelte';
-	import Frames from './Frames.svelte';
+	import { giveAnswers, rulesOf } from './answers.ts';
+	import Below, { type Tab } from './Below.svelte';
+	import FramesTable from './FramesTable.svelte';
 	import { benchKeys } from './benchKeys.ts';
-	import FootBar from './FootBar.svelte';
-	import { Framing, marked, placementOf } from './framing.svelte.ts';
-	import Sheet from './Sheet.svelte';
-	import SheetBar from './SheetBar.svelte';
+	import { Framing, marked } from './framing.svelte.ts';
+	import SheetPanel from './SheetPanel.svelte';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 
 	interface Props {
 		site: SiteState;
@@ -30,8 +29,14 @@
 		/** The file in the sheet's panel, and a wish for another. */
 		file: string;
 		onfile: (path: string) => void;
+		/** A place of a file to show, and a wish for one. */
+		place: FilePlace | null;
+		onplace: (place: FilePlace) => void;
 		/** Another page is wished for. */
 		onpage: (path: string) => void;
+		/** The elements that are selected, and a wish for others. */
+		selected: readonly ElementPath[];
+		onselect: (paths: readonly ElementPath[]) => void;
 		config: StageConfig;
 		vantagesHref: string;
 		/** Keys that work on this screen are put here. */
@@ -39,109 +44,92 @@
 		onpress: (press: Press) => void;
 	}
 
-	let { site, page, file, onfile, onpage, config, vantagesHref, bindKeys, onpress }: Props = $props();
+	let {
+		site,
+		page,
+		file,
+		onfile,
+		place,
+		onplace,
+		onpage,
+		selected,
+		onselect,
+		config,
+		vantagesHref,
+		bindKeys,
+		onpress
+	}: Props = $props();
 
-	const PANEL = 'vantaggio-panel';
-	let panel = $state(Number(localStorage.getItem(PANEL)) || 486);
-	let tableWidth = $state(700);
-	let tableHeight = $state(500);
 	const framing = untrack(() => new Framing(site));
-	$effect.pre(() => {
-		framing.room = { width: tableWidth, height: tableHeight };
-	});
-	const saved = $derived(new PageState(site, page.path, 'saved'));
 	const lead = $derived(framing.lead);
 	const bands = $derived(page.bands(lead));
-	let sheet = $state<Sheet>();
-	let goto = $state.raw<{ path: string; offset: number } | null>(null);
-
-	const paths = $derived.by(() => {
-		const used = page.sheets.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : []));
-		const sheets = [...site.texts.values()].filter(({ kind }) => kind === 'sheet').map(({ path }) => path);
-		return [...new Set([...used.toReversed(), page.path, ...sheets])].filter((path) => site.texts.has(path));
-	});
-	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
-	const rules = $derived(shown ? page.force(shown.path, lead) : []);
-	const said = $derived(shown ? page.said(shown.path, lead) : []);
-	const inForce = $derived({ rules, said, width: carriage.width, range: carriage.range });
-	const tabs = $derived(
-		paths.map((path) => ({
-			id: path,
-			name: path.replace(/^.*\//, ''),
-			title: path,
-			mark: site.texts.get(path)?.dirty ? '•' : ''
-		}))
-	);
+	const leadName = $derived(viewing.lead ?? 'Carriage');
+	let sheet = $state<SheetPanel>();
+	let tab = $state<Tab>('box');
 
 	const placeOf = (place: Place): string => {
 		const text = page.sources.text(place.file) ?? '';
 		return `${place.file.replace(/^.*\//, '')}:${placeAt(lineStarts(text), place.span.start).line}`;
 	};
 
-	function show(place: Place): void {
-		onfile(place.file);
-		goto = { path: place.file, offset: place.span.start };
-	}
-
-	$effect(() => {
-		pageWords.of = () => page.words();
-		hoverVantages.of = () => site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
-	});
-
 	let stages = $state.raw<Stages | null>(null);
-	let failure = $state<string | null>(null);
-
-	/** Opens the page of a link that was used, where the site has it. */
-	function openLink(href: string): void {
-		const target = resolveAddress(href, page.path);
-		if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') onpage(target.path);
-	}
-
-	/** Opens the stages over an element, for as long as it is there. */
-	function table(parent: HTMLElement): () => void {
-		let gone = false;
-		untrack(() => openStages(parent, site.id, config, onpress, openLink)).then(
-			(opened) => (gone ? opened.close() : (stages = opened)),
-			(error: unknown) => (failure = error instanceof Error ? error.message : String(error))
-		);
-		return () => {
-			gone = true;
-			stages?.close();
-			stages = null;
-		};
-	}
-
+	let frames = $state<FramesTable>();
 	const IN_STEP = 'vantaggio-in-step';
 	let inStep = $state(localStorage.getItem(IN_STEP) !== 'no');
+	$effect(() => localStorage.setItem(IN_STEP, inStep ? 'yes' : 'no'));
+	$effect(() => support.take(site));
+
 	$effect(() => {
-		stages?.keepInStep(inStep);
-		stages?.use(viewing.use);
-		stages?.lightTable(viewing.lightTable);
-		localStorage.setItem(IN_STEP, inStep ? 'yes' : 'no');
+		const vantages = () => site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
+		giveAnswers(page, vantages, stages, onplace);
 	});
 
-	/** Brings the frames to what is written and where the carriage stands. */
-	function showFrames(): void {
-		if (!stages) return;
-		const { prefix } = stages;
-		const from = viewing.before ? saved : page;
-		// Read now, not when the stage is ready for it: what is read here is what brings the next scene.
-		const contents = new Map(
-			framing.frames.map(({ frame, vantage }) => [frame, from.content(prefix, vantage)])
-		);
-		const shown = stages.live.show({ placements: framing.frames.map(placementOf), contents });
-		void shown.then((at) => {
-			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
-		});
+	/** Shows a rule that hits what is selected: the last in the cascade's order first, at each further call the next. */
+	async function toRule(): Promise<void> {
+		const [path] = selected;
+		const found = path && stages ? await rulesOf(page, stages, path, lead) : [];
+		const shown = found.findIndex(({ path, offset }) => path === place?.path && offset === place.offset);
+		const next = found[(shown + 1) % Math.max(1, found.length)];
+		if (next) onplace(next);
 	}
 
-	$effect.pre(showFrames);
+	const pictures = $derived(site.kept.original.list);
+	const original = $derived(pictures.find(({ page: of, at }) => of === page.path && at === lead.width));
+	/** Lays the lead's Original otherwise. */
+	function layOriginal({ x, y, scale }: Lie): void {
+		const was = original;
+		if (!was || ![x, y, scale].every(Number.isFinite)) return;
+		void site.kept.original.keep(
+			(list) =>
+				list.map((one) => (one.hash === was.hash && one.at === was.at ? { ...one, x, y, scale } : one)),
+			`${was.name} lined up`
+		);
+	}
 
 	$effect(() => {
 		bindKeys({
 			...benchKeys(site.vantages, () => bands),
 			s: { name: 'Scroll in step, or not', does: () => (inStep = !inStep) },
-			e: { name: 'To the sheet', does: () => sheet?.focus() }
+			e: { name: 'To the sheet', does: () => sheet?.focus() },
+			a: { name: 'Search all files', does: () => sheet?.search() },
+			g: {
+				name: 'Fold what is not in force here',
+				withShift: 'Unfold all',
+				does: ({ shift }) => sheet?.fold(!shift)
+			},
+			q: {
+				name: 'Wrap the selected rules into a condition',
+				withShift: 'Take the condition around the caret away',
+				does: ({ shift }) => sheet?.wrap(!shift)
+			},
+			y: { name: 'Switches for all frames', does: () => frames?.openSwitches() },
+			i: { name: 'Box of what is selected', does: () => (tab = 'box') },
+			t: { name: 'States held in the frames', does: () => (tab = 'states') },
+			o: { name: 'Originals of the page', does: () => (tab = 'original') },
+			r: { name: 'To the rule of what is selected; again to the next', does: () => void toRule() },
+			...(selected.length > 0 && !viewing.use
+				? { escape: { name: 'Nothing selected', does: () => onselect([]) } }
+				: {})
 		});
 		return () => bindKeys({});
 	});
@@ -154,88 +142,104 @@
 	range={carriage.range}
 	vantages={marked(site)}
 	onwidth={(width) => (carriage.width = width)}
-	onplace={show}
+	onplace={({ file, span }) => onplace({ path: file, offset: span.start })}
 	{placeOf}
 />
-<main style:grid-template-columns="minmax(0, 1fr) 1px min({panel}px, 46%)">
-	<section class="frames" aria-label="Frames">
-		<div class="room" bind:clientWidth={tableWidth} bind:clientHeight={tableHeight}>
-			<div class="table" {@attach table}></div>
-			{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
-			<Frames
+<main class:alone={viewing.alone}>
+	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across">
+		<Pane defaultSize={61} minSize={30}>
+			<FramesTable
+				bind:this={frames}
+				bind:stages
+				bind:inStep
+				{site}
 				{page}
-				frames={framing.frames}
-				{lead}
-				leadName={viewing.lead ?? 'Carriage'}
+				{framing}
+				{leadName}
 				{placeOf}
-				onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
+				{original}
+				onlie={layOriginal}
+				{selected}
+				{onselect}
+				{onpage}
+				{onpress}
+				{config}
+				{vantagesHref}
 			/>
-		</div>
-		<FootBar {site} bind:inStep {vantagesHref} />
-	</section>
-	<Splitter
-		label="Width of the sheet"
-		size={panel}
-		min={280}
-		max={900}
-		onsize={(size) => {
-			panel = size;
-			localStorage.setItem(PANEL, String(size));
-		}}
-	/>
-	<section class="panel" aria-label="Sheet">
-		<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
-		{#if shown}
-			<SheetBar file={shown} {bands} here={bandAt(bands.bands, lead.width)} onedit={showFrames} />
-			<Sheet bind:this={sheet} file={shown} {inForce} {goto} onedit={showFrames} />
-		{/if}
-	</section>
+		</Pane>
+		<PaneResizer class="across" aria-label="Width of the sheet" />
+		<Pane defaultSize={39} minSize={20} class="right">
+			<PaneGroup direction="vertical" autoSaveId="vantaggio-down">
+				<Pane defaultSize={64} minSize={20}>
+					<SheetPanel
+						bind:this={sheet}
+						{site}
+						{page}
+						{lead}
+						{bands}
+						{file}
+						{onfile}
+						{place}
+						{onplace}
+						onrule={toRule}
+						onedit={() => frames?.show()}
+					/>
+				</Pane>
+				<PaneResizer class="down" aria-label="Height of the sheet" />
+				<Pane defaultSize={36} minSize={8}>
+					<Below
+						bind:tab
+						{site}
+						{page}
+						{original}
+						onlie={layOriginal}
+						{selected}
+						{onselect}
+						named={new Map(
+							framing.frames.map(({ frame, vantage }) => [frame, frame === 'lead' ? leadName : vantage.name])
+						)}
+						computed={(paths) => stages?.computed('lead', paths) ?? Promise.resolve([])}
+					/>
+				</Pane>
+			</PaneGroup>
+		</Pane>
+	</PaneGroup>
 </main>
 
 <style>
 	main {
 		grid-area: work;
-		display: grid;
 		min-height: 0;
 	}
 
-	.frames {
-		display: grid;
-		grid-template-rows: minmax(0, 1fr) auto;
-		min-width: 0;
-	}
-
-	.room {
+	main :global([data-pane-resizer]) {
 		position: relative;
-		min-width: 0;
-		overflow: hidden;
+		flex: none;
+		background: var(--hair);
 	}
 
-	.table {
+	main :global(.across) {
+		width: 1px;
+	}
+
+	main :global(.down) {
+		height: 1px;
+	}
+
+	/* What the pointer finds is wider than the line. */
+	main :global([data-pane-resizer])::after {
 		position: absolute;
-		inset: 0;
+		inset: -4px;
+		z-index: 2;
+		content: '';
 	}
 
-	.table :global(iframe) {
-		position: absolute;
-		inset: 0;
-		width: 100%;
-		height: 100%;
-		border: 0;
-		color-scheme: light;
+	main :global([data-pane-resizer]:is(:hover, :focus-visible)) {
+		background: var(--ink);
 	}
 
-	.failure {
-		position: absolute;
-		inset: 40% 40px auto;
-		color: var(--rubric);
-	}
-
-	.panel {
-		display: flex;
-		flex-direction: column;
-		min-width: 0;
-		min-height: 0;
-		background: var(--sheet);
+	.alone :global(.right),
+	.alone :global(.across) {
+		display: none;
 	}
 </style>

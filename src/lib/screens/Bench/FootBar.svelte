@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { switchesInWords } from '$lib/core/vantage/index.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { before } from '$lib/state/before.svelte.ts';
+	import { states } from '$lib/state/states.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import Switches from './Switches.svelte';
 
@@ -13,7 +15,17 @@
 
 	let { site, inStep = $bindable(), vantagesHref }: Props = $props();
 
-	const on = $derived(switchesInWords(viewing.switches));
+	let switches: Switches;
+
+	export const openSwitches = (): void => switches.open();
+
+	const on = $derived([
+		...switchesInWords(viewing.switches),
+		...(states.pins.length > 0
+			? [`${[...new Set(states.pins.map(({ state }) => state))].join(', ')} pinned`]
+			: []),
+		...states.staged
+	]);
 </script>
 
 <div class="foot" role="group" aria-label="How the page is looked at">
@@ -29,7 +41,23 @@
 		</select>
 	</label>
 	<a href={vantagesHref}>Vantages</a>
-	<Switches />
+	<Switches bind:this={switches} />
+	<label title="Seen while P is held">
+		P
+		<select
+			aria-label="Seen while P is held"
+			value={before.revision ?? ''}
+			onfocus={() => before.look(site)}
+			onchange={(event) => before.choose(site, Number(event.currentTarget.value) || null)}
+		>
+			<option value="">as last saved</option>
+			{#each before.list as { number, message, at } (number)}
+				<option value={number}
+					>revision {number}, {message || 'saved'} {at.slice(0, 16).replace('T', ' ')}</option
+				>
+			{/each}
+		</select>
+	</label>
 	<button
 		type="button"
 		class="use"
@@ -39,7 +67,7 @@
 	>
 	<p class="on" role="status">
 		{#if viewing.use}<b>using the page, Esc to leave</b>{/if}
-		{#if viewing.before}<b>as last saved</b>{/if}
+		{#if viewing.before}<b>{before.words}</b>{/if}
 		{#if on.length > 0}
 			<b>{on.join(' · ')}</b>
 			<button type="button" onclick={() => viewing.allOff()} title="X">all off</button>
@@ -53,7 +81,8 @@
 		position: relative;
 		z-index: 1;
 		display: flex;
-		gap: 16px;
+		flex-wrap: wrap;
+		gap: 0 16px;
 		align-items: center;
 		min-height: 32px;
 		padding: 0 16px;
@@ -71,12 +100,8 @@
 	}
 
 	select {
-		min-height: 24px;
-		border: 0;
-		border-bottom: 1px solid var(--ink);
+		max-width: 17ch;
 		background: var(--paper);
-		color: var(--ink);
-		font: inherit;
 	}
 
 	a {
@@ -113,12 +138,5 @@
 		border-color: var(--ink);
 		background: var(--ink);
 		color: var(--sheet);
-	}
-
-	input {
-		width: 16px;
-		height: 16px;
-		margin: 0;
-		accent-color: var(--ink);
 	}
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { figure as px } from '$lib/core/box/index.ts';
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import { bandAt, type MediaSite } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
@@ -13,13 +14,22 @@
 		/** What the lead is called: a vantage's name, or the carriage. */
 		leadName: string;
 		onvantage: (name: string) => void;
+		/** A chorus frame is to be drawn larger or smaller, or to change places. */
+		onresize: (name: string, by: number) => void;
+		onmove: (name: string, by: number) => void;
 		placeOf: (cause: MediaSite) => string;
 	}
 
-	let { page, frames, lead, leadName, onvantage, placeOf }: Props = $props();
+	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf }: Props = $props();
+
+	const TOOLS: readonly (readonly [string, string, (name: string) => void])[] = [
+		['−', 'Smaller', (name) => onresize(name, -1)],
+		['+', 'Larger', (name) => onresize(name, 1)],
+		['‹', 'Earlier in the row', (name) => onmove(name, -1)],
+		['›', 'Later in the row', (name) => onmove(name, 1)]
+	];
 
 	const percent = (scale: number): string => `${Math.round(scale * 100)} %`;
-	const px = (length: number): string => String(Math.round(length * 100) / 100);
 	const conditions = (sites: readonly MediaSite[]): string =>
 		sites.map((one) => `${one.text} (${placeOf(one)})`).join('\n');
 </script>
@@ -48,6 +58,13 @@
 					>≠ {others.length}</span
 				>
 			{/if}
+			<span class="tools" role="group" aria-label="Frame of {vantage.name}">
+				{#each TOOLS as [sign, words, act] (words)}
+					<button type="button" title={words} aria-label={words} onclick={() => act(vantage.name)}
+						>{sign}</button
+					>
+				{/each}
+			</span>
 		{/if}
 	</CropMarks>
 {/each}
@@ -73,6 +90,25 @@
 	button:hover b {
 		color: var(--blue);
 		text-decoration: underline;
+	}
+
+	.tools {
+		display: flex;
+		opacity: 0;
+	}
+
+	.tools:is(:hover, :focus-within),
+	:global(.words:hover) .tools {
+		opacity: 1;
+	}
+
+	.tools button {
+		width: 24px;
+		font: 15px/1 var(--mono);
+	}
+
+	.tools button:hover {
+		background: var(--pick);
 	}
 
 	.other {

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { EditorSelection, type StateEffect } from '@codemirror/state';
-	import { EditorView } from '@codemirror/view';
+	import { EditorView, type Command } from '@codemirror/view';
 	import { untrack } from 'svelte';
 	import { setForce, type InForce } from '$lib/state/force.ts';
-	import type { FileText } from '$lib/state/texts.svelte.ts';
+	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
 
 	interface Props {
 		file: FileText;
@@ -12,7 +12,7 @@
 		/** The text has changed; called ahead of the editor's own work, so that stages lay out meanwhile. */
 		onedit: () => void;
 		/** A place to show, by offset; a new object for each time it is asked for. */
-		goto: { readonly path: string; readonly offset: number } | null;
+		goto: FilePlace | null;
 	}
 
 	let { file, inForce, goto, onedit }: Props = $props();
@@ -23,6 +23,13 @@
 	const scrolls = new Map<string, StateEffect<unknown>>();
 
 	export const focus = (): void => view?.focus();
+
+	/** Runs a command of the editor, with the focus there. */
+	export function run(command: Command): void {
+		if (!view) return;
+		view.focus();
+		command(view);
+	}
 
 	$effect.pre(() => {
 		const opened = file;
@@ -36,7 +43,7 @@
 			parent,
 			dispatchTransactions(transactions, editor) {
 				shown?.follow(transactions);
-				onedit();
+				if (!file.isBehind && transactions.some(({ docChanged }) => docChanged)) onedit();
 				editor.update(transactions);
 			}
 		});
@@ -75,17 +82,24 @@
 	$effect(() => {
 		if (file.text !== rested) return;
 		const effects = setForce.of(inForce);
-		if (shown === file) view?.dispatch({ effects });
+		if (shown === file) untrack(() => view?.dispatch({ effects }));
 	});
 
+	/** What was wished for before this was here has been shown. */
+	let shownPlace = untrack(() => goto);
 	$effect(() => {
-		if (!goto || goto.path !== file.path || !view) return;
-		const at = Math.min(goto.offset, view.state.doc.length);
-		view.dispatch({
-			selection: EditorSelection.cursor(at),
-			effects: EditorView.scrollIntoView(at, { y: 'center' })
+		if (!goto || goto === shownPlace || goto.path !== file.path || !view) return;
+		shownPlace = goto;
+		const { offset } = goto;
+		untrack(() => {
+			if (!view) return;
+			const at = Math.min(offset, view.state.doc.length);
+			view.dispatch({
+				selection: EditorSelection.cursor(at),
+				effects: EditorView.scrollIntoView(at, { y: 'center' })
+			});
+			view.focus();
 		});
-		view.focus();
 	});
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import { printInterval, ZERO, type Interval } from '$lib/core/interval/index.ts';
 	import type { Band, Bands } from '$lib/core/media/index.ts';
 	import type { FileText } from '$lib/state/texts.svelte.ts';
@@ -12,9 +13,17 @@
 		here: Band;
 		/** The text was changed. */
 		onedit: () => void;
+		/** More that can be done. */
+		children: Snippet;
 	}
 
-	let { file, bands, here, onedit }: Props = $props();
+	let { file, bands, here, onedit, children }: Props = $props();
+
+	let menu: Menu;
+
+	/** Opens the choice of conditions to wrap rules into. */
+	export const chooseWrap = (): void => menu.open();
+	export const unwrap = (): void => done(unwrapSelection(file));
 
 	const JOIN = 'vantaggio-wrap-join';
 	let join = $state(localStorage.getItem(JOIN) === 'yes');
@@ -59,7 +68,7 @@
 {/snippet}
 
 <div class="bar" role="group" aria-label="Rules of the sheet">
-	<Menu label="Wrap">
+	<Menu label="Wrap" bind:this={menu}>
 		<p>Selected rules into a condition, by the band at the carriage</p>
 		{@render choices(around)}
 		<p>Under or from a breakpoint</p>
@@ -68,7 +77,8 @@
 			><input type="checkbox" bind:checked={join} /> into a block of the same widths after them, if there is one</label
 		>
 	</Menu>
-	<button type="button" class="plain" onclick={() => done(unwrapSelection(file))}>Unwrap</button>
+	<button type="button" class="plain" onclick={unwrap}>Unwrap</button>
+	{@render children()}
 	<p class="said" role="status">{sentence ?? ''}</p>
 </div>
 
@@ -119,13 +129,6 @@
 		display: flex;
 		gap: 6px;
 		align-items: center;
-	}
-
-	input {
-		width: 16px;
-		height: 16px;
-		margin: 0;
-		accent-color: var(--ink);
 	}
 
 	.said {

@@ -2,62 +2,60 @@
 	import Menu from '$lib/ui/Menu.svelte';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 
+	let menu: Menu;
+
+	export const open = (): void => menu.open();
+
 	const SIZES = [null, 16, 20, 24, 32] as const;
 	const ZOOMS = [null, 1, 2, 4] as const;
+	const TICKS = [
+		['textSpacing', 'text spaced (WCAG 1.4.12)'],
+		['rightToLeft', 'right to left'],
+		['fontsMissing', 'fonts missing']
+	] as const;
 </script>
 
-<Menu label="Switches" up>
+{#snippet radios(
+	legend: string,
+	values: readonly (number | null)[],
+	chosen: number | null,
+	word: (value: number) => string,
+	choose: (value: number | null) => void
+)}
 	<fieldset>
-		<legend>Text size set in the browser</legend>
-		{#each SIZES as size (size)}
+		<legend>{legend}</legend>
+		{#each values as value (value)}
 			<label>
-				<input
-					type="radio"
-					name="text-size"
-					checked={viewing.switches.textSize === size}
-					onchange={() => viewing.switch({ textSize: size })}
-				/>
-				{size === null ? 'each its own' : `${size}`}
+				<input type="radio" name={legend} checked={chosen === value} onchange={() => choose(value)} />
+				{value === null ? 'each its own' : word(value)}
 			</label>
 		{/each}
 	</fieldset>
-	<fieldset>
-		<legend>Zoom</legend>
-		{#each ZOOMS as zoom (zoom)}
-			<label>
-				<input
-					type="radio"
-					name="zoom"
-					checked={viewing.switches.zoom === zoom}
-					onchange={() => viewing.switch({ zoom })}
-				/>
-				{zoom === null ? 'each its own' : `${zoom * 100} %`}
-			</label>
-		{/each}
-	</fieldset>
+{/snippet}
+
+<Menu label="Switches" up bind:this={menu}>
+	{@render radios('Text size set in the browser', SIZES, viewing.switches.textSize, String, (textSize) =>
+		viewing.switch({ textSize })
+	)}
+	{@render radios(
+		'Zoom',
+		ZOOMS,
+		viewing.switches.zoom,
+		(zoom) => `${zoom * 100} %`,
+		(zoom) => viewing.switch({ zoom })
+	)}
 	<fieldset>
 		<legend>In all frames</legend>
-		<label>
-			<input
-				type="checkbox"
-				checked={viewing.switches.textSpacing}
-				onchange={(event) => viewing.switch({ textSpacing: event.currentTarget.checked })}
-			/> text spaced (WCAG 1.4.12)
-		</label>
-		<label>
-			<input
-				type="checkbox"
-				checked={viewing.switches.rightToLeft}
-				onchange={(event) => viewing.switch({ rightToLeft: event.currentTarget.checked })}
-			/> right to left
-		</label>
-		<label>
-			<input
-				type="checkbox"
-				checked={viewing.switches.fontsMissing}
-				onchange={(event) => viewing.switch({ fontsMissing: event.currentTarget.checked })}
-			/> fonts missing
-		</label>
+		{#each TICKS as [key, words] (key)}
+			<label>
+				<input
+					type="checkbox"
+					checked={viewing.switches[key]}
+					onchange={(event) => viewing.switch({ [key]: event.currentTarget.checked })}
+				/>
+				{words}
+			</label>
+		{/each}
 	</fieldset>
 </Menu>
 
@@ -80,12 +78,5 @@
 		gap: 5px;
 		align-items: center;
 		min-height: 24px;
-	}
-
-	input {
-		width: 16px;
-		height: 16px;
-		margin: 0;
-		accent-color: var(--ink);
 	}
 </style>

@@ -1,6 +1,7 @@
 import { jump, type Bands } from '$lib/core/media/index.ts';
 import { carriage } from '$lib/state/carriage.svelte.ts';
 import type { Action, KeyMap, Press } from '$lib/state/keys.ts';
+import { selectionView } from '$lib/state/selection.svelte.ts';
 import type { Vantages } from '$lib/state/vantages.svelte.ts';
 import { viewing } from '$lib/state/viewing.svelte.ts';
 
@@ -53,10 +54,17 @@ export const benchKeys = (vantages: Vantages, bands: () => Bands): KeyMap => ({
 		does: ({ shift }) => next(vantages, shift ? -1 : 1)
 	},
 	...Object.fromEntries(digits(vantages)),
+	f: { name: 'Lead alone at full size, or not', does: () => viewing.showAlone(!viewing.alone) },
 	x: { name: 'All switches off', does: () => viewing.allOff() },
 	u: { name: 'Use the page; Escape comes back', does: () => (viewing.use = true) },
 	// Elsewhere Escape closes dialogs and menus, which an action of the screen would keep it from.
-	...(viewing.use ? { escape: { name: 'Back from using the page', does: () => (viewing.use = false) } } : {}),
+	...(viewing.use
+		? { escape: { name: 'Back from using the page', inFields: true, does: () => (viewing.use = false) } }
+		: {}),
+	d: held('Distances around the selection, while held', (on) => (selectionView.distances = on)),
 	l: held('Light table, while held', (on) => (viewing.lightTable = on)),
-	p: held('The page as last saved, while held', (on) => (viewing.before = on))
+	p: held(
+		'The page as last saved, or as the revision that is chosen, while held',
+		(on) => (viewing.before = on)
+	)
 });

@@ -1,9 +1,16 @@
-import { heightsOf, PLAIN, seenVantage, unzoomed, type SeenVantage } from '$lib/core/vantage/index.ts';
+import {
+	heightsOf,
+	PLAIN,
+	seenVantage,
+	unzoomed,
+	type SeenVantage,
+	type Vantage
+} from '$lib/core/vantage/index.ts';
 import { carriage } from '$lib/state/carriage.svelte.ts';
 import type { SiteState } from '$lib/state/site.svelte.ts';
 import { viewing } from '$lib/state/viewing.svelte.ts';
 import type { Placement, Viewport } from '$lib/stage/protocol.ts';
-import { layFrames, leadHeight, type Laid, type Room, type Small } from './layout.ts';
+import { extent, layAlone, layFrames, leadHeight, type Laid, type Room, type Small } from './layout.ts';
 
 /** A frame with what is seen in it. */
 export interface SeenFrame extends Laid {
@@ -25,37 +32,67 @@ export const placementOf = ({ frame, left, top, scale, viewport }: Laid): Placem
 	viewport
 });
 
+const SIZES = 'vantaggio-frame-sizes';
+
+function readSizes(): Record<string, number> {
+	const kept: unknown = JSON.parse(localStorage.getItem(SIZES) ?? '{}');
+	return Object.fromEntries(
+		Object.entries(kept ?? {}).filter(([, size]) => typeof size === 'number' && size >= 0.5 && size <= 3)
+	);
+}
+
 /** The frames of the Bench: which there are, as what vantages, and where they lie in their room. */
 export class Framing {
 	readonly #site: SiteState;
-	room: Room = $state.raw({ width: 700, height: 500 });
+	/** The size of the room, px of the screen. */
+	width = $state(700);
+	height = $state(500);
+	readonly #room: Room = $derived({ width: this.width, height: this.height });
+	/** How much larger than the others chorus frames are drawn, by the names of their vantages. */
+	#sizes = $state.raw<Readonly<Record<string, number>>>(readSizes());
 	readonly #chorus: readonly SeenVantage[] = $derived.by(() =>
 		this.#site.vantages.list
 			.filter(({ chorus }) => chorus)
 			.map(({ fields }) => seenVantage(fields, viewing.switches))
 	);
 	readonly #small: readonly Small[] = $derived.by(() =>
-		this.#chorus.map((vantage) => ({ name: vantage.name, viewport: viewportOf(vantage) }))
+		this.#chorus.map((vantage) => ({
+			name: vantage.name,
+			viewport: viewportOf(vantage),
+			size: this.#sizes[vantage.name] ?? 1
+		}))
 	);
+	readonly #chosen: Vantage | undefined = $derived.by(() => this.#site.vantages.named(viewing.lead));
+	/** The lead's zoom: how much larger than a px of the screen a px of it may be drawn. */
+	readonly #zoom: number = $derived.by(() => viewing.switches.zoom ?? this.#chosen?.zoom ?? 1);
 	readonly lead: SeenVantage = $derived.by(() => {
-		const { switches } = viewing;
-		const chosen = this.#site.vantages.named(viewing.lead);
-		const zoom = switches.zoom ?? chosen?.zoom ?? 1;
-		const height = chosen?.height ?? leadHeight(this.room, carriage.width * zoom, this.#small);
-		const seen = seenVantage({ ...(chosen ?? PLAIN), zoom, height }, switches);
-		return { ...seen, name: 'lead', width: carriage.width };
+		const vantage = this.#chosen ?? {
+			...PLAIN,
+			height: leadHeight(this.#room, carriage.width * this.#zoom, this.#small, viewing.alone)
+		};
+		return { ...seenVantage(vantage, viewing.switches), name: 'lead', width: carriage.width };
 	});
-	/** How much larger than a px of the screen a px of the lead may be drawn. */
-	readonly #zoom = $derived.by(
-		() => viewing.switches.zoom ?? this.#site.vantages.named(viewing.lead)?.zoom ?? 1
-	);
 	readonly frames: readonly SeenFrame[] = $derived.by(() => {
-		const [lead, ...chorus] = layFrames(this.room, viewportOf(this.lead), this.#zoom, this.#small);
+		if (viewing.alone) {
+			const alone = layAlone(this.#room, viewportOf(this.lead), this.#zoom);
+			return [{ ...alone, vantage: this.lead }];
+		}
+		const [lead, ...chorus] = layFrames(this.#room, viewportOf(this.lead), this.#zoom, this.#small);
 		return [
 			...(lead ? [{ ...lead, vantage: this.lead }] : []),
 			...chorus.map((laid, i) => ({ ...laid, vantage: this.#chorus[i] ?? this.lead }))
 		];
 	});
+
+	/** What the frames take of the screen: more than the room where they have to be scrolled. */
+	readonly extent: Room = $derived.by(() => extent(this.#room, this.frames));
+
+	/** Draws a chorus frame larger or smaller, by steps of a quarter. */
+	resize(name: string, by: number): void {
+		const size = Math.min(3, Math.max(0.5, (this.#sizes[name] ?? 1) * 1.25 ** by));
+		this.#sizes = { ...this.#sizes, [name]: Math.abs(size - 1) < 0.01 ? 1 : size };
+		localStorage.setItem(SIZES, JSON.stringify(this.#sizes));
+	}
 
 	constructor(site: SiteState) {
 		this.#site = site;

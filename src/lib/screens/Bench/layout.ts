@@ -8,6 +8,8 @@ export interface Room {
 export interface Small {
 	readonly name: string;
 	readonly viewport: Viewport;
+	/** How much larger than the others it is drawn, by wish. */
+	readonly size: number;
 }
 
 export interface Laid extends Placement {
@@ -22,9 +24,12 @@ const SIDE = 28;
 const TOP = 20;
 const LABEL = 34;
 const GAP = 30;
-/** The least room for a chorus frame and its words, and the least height it is drawn at. */
+/** The least room for a chorus frame and its words, and the least and (in a small room) most height it is drawn at. */
 const SLOT = 122;
 const LEAST = 72;
+const MOST = 240;
+
+const most = (room: Room): number => Math.max(MOST, room.height * 0.33);
 
 const laid = (frame: string, left: number, top: number, scale: number, viewport: Viewport): Laid => ({
 	frame,
@@ -38,35 +43,46 @@ const laid = (frame: string, left: number, top: number, scale: number, viewport:
 
 const wide = (room: Room): number => Math.max(100, room.width - LEFT - SIDE);
 
-const slot = (row: number, { viewport }: Small): number =>
-	Math.max(SLOT, (row / viewport.height) * viewport.width);
+const scaleOf = (row: number, { viewport, size }: Small): number => (row * size) / viewport.height;
+const slot = (row: number, one: Small): number => Math.max(SLOT, scaleOf(row, one) * one.viewport.width);
+const chorusFrame = (row: number, one: Small, left: number, top: number): Laid =>
+	laid(`chorus ${one.name}`, left, top, scaleOf(row, one), one.viewport);
+
+/** The height of a row of frames of which those of size 1 are so high. */
+const highest = (row: number, chorus: readonly Small[]): number =>
+	row * Math.max(1, ...chorus.map(({ size }) => size));
 
 /** The height at which the chorus is drawn: a quarter of the room or so, less where it would not fit in a row. */
 function rowHeight(room: Room, chorus: readonly Small[]): number {
 	const gaps = GAP * Math.max(0, chorus.length - 1);
-	for (let row = Math.max(LEAST, Math.min(240, room.height * 0.27)); row > LEAST; row -= 2) {
-		if (chorus.reduce((sum, one) => sum + slot(row, one), gaps) <= wide(room)) return row;
+	for (let row = Math.max(LEAST, Math.min(most(room), room.height * 0.27)); row > LEAST; row -= 2) {
+		const sum = chorus.reduce((all, one) => all + slot(row, one), gaps);
+		if (sum <= wide(room) && highest(row, chorus) <= room.height * 0.6) return row;
 	}
 	return LEAST;
 }
 
 /** How high the lead's page can be, px of the screen. */
 const leadRoom = (room: Room, chorus: readonly Small[]): number =>
-	Math.max(120, room.height - TOP - LABEL - rowHeight(room, chorus) - LABEL);
+	Math.max(
+		120,
+		room.height - TOP - LABEL - (chorus.length > 0 ? highest(rowHeight(room, chorus), chorus) + LABEL : 0)
+	);
 
 /** The height of a lead that is as high as its place: px, for a window so many px wide. */
-export const leadHeight = (room: Room, width: number, chorus: readonly Small[]): number =>
-	Math.round(leadRoom(room, chorus) / Math.min(1, wide(room) / width));
+export const leadHeight = (room: Room, width: number, chorus: readonly Small[], alone: boolean): number =>
+	Math.round(alone ? aloneHeight(room) : leadRoom(room, chorus) / Math.min(1, wide(room) / width));
 
 /** The chorus in rows of one height from a place on; undefined where it does not fit so high. */
 function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[]): Laid[] | undefined {
 	const frames: Laid[] = [];
+	const height = highest(row, chorus);
 	let [left, top] = [from, TOP];
 	for (const one of chorus) {
 		const width = slot(row, one);
-		if (left > from && left + width > room.width - SIDE) [left, top] = [from, top + row + LABEL + GAP / 2];
-		if (left + width > room.width - SIDE || top + row + LABEL > room.height) return undefined;
-		frames.push(laid(`chorus ${one.name}`, left, top, row / one.viewport.height, one.viewport));
+		if (left > from && left + width > room.width - SIDE) [left, top] = [from, top + height + LABEL + GAP / 2];
+		if (left + width > room.width - SIDE || top + height + LABEL > room.height) return undefined;
+		frames.push(chorusFrame(row, one, left, top));
 		left += width + GAP;
 	}
 	return frames;
@@ -76,7 +92,7 @@ function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[])
 function beside(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] | undefined {
 	const scale = Math.min(zoom, wide(room) / lead.width, (room.height - TOP - LABEL) / lead.height);
 	const from = LEFT + Math.max(SLOT * 2, lead.width * scale) + GAP;
-	for (let row = 240; row >= LEAST; row -= 4) {
+	for (let row = most(room); row >= LEAST; row -= 4) {
 		const small = rowsAt(row, from, room, chorus);
 		if (small) return [laid('lead', LEFT, TOP, scale, lead), ...small];
 	}
@@ -88,10 +104,10 @@ function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[
 	const row = rowHeight(room, chorus);
 	const scale = Math.min(zoom, wide(room) / lead.width, leadRoom(room, chorus) / lead.height);
 	const frames = [laid('lead', LEFT, TOP, scale, lead)];
+	const top = room.height - LABEL - highest(row, chorus);
 	let left = LEFT;
 	for (const one of chorus) {
-		const top = room.height - LABEL - row;
-		frames.push(laid(`chorus ${one.name}`, left, top, row / one.viewport.height, one.viewport));
+		frames.push(chorusFrame(row, one, left, top));
 		left += slot(row, one) + GAP;
 	}
 	return frames;
@@ -99,10 +115,29 @@ function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[
 
 /**
  * Lead and chorus, each at the true size of its viewport, drawn smaller where it must be; no px of the lead larger
- * than `zoom`. The chorus lies below the lead, or to its right where a tall lead gains by it.
+ * than `zoom`. The chorus lies below the lead, or to its right where a tall lead gains by it, or, in a wide room, the
+ * chorus does and the lead does not lose.
  */
 export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	const below = above(room, lead, zoom, chorus);
-	const right = beside(room, lead, zoom, chorus);
-	return right && (right[0]?.scale ?? 0) > 1.2 * (below[0]?.scale ?? 0) ? right : below;
+	const right = chorus.length > 0 ? beside(room, lead, zoom, chorus) : undefined;
+	const gain = (i: number): number => (right?.[i]?.scale ?? 0) / (below[i]?.scale ?? Infinity);
+	return right && (gain(0) > 1.2 || (gain(0) >= 1 && gain(1) > 1.25)) ? right : below;
 }
+
+/** How much is kept free around a lead that stands alone. */
+const ALONE = { side: 12, top: 12 } as const;
+
+const aloneHeight = (room: Room): number => Math.max(120, room.height - ALONE.top - LABEL);
+
+/** The lead alone, at full size, in the middle of the room where it is narrower; wider rooms than there are scroll. */
+export function layAlone(room: Room, lead: Viewport, zoom: number): Laid {
+	const left = Math.max(ALONE.side, (room.width - lead.width * zoom) / 2);
+	return laid('lead', left, ALONE.top, zoom, lead);
+}
+
+/** The room that frames take, with what is around them: px of the screen, no less than the room there is. */
+export const extent = (room: Room, frames: readonly Laid[]): Room => ({
+	width: Math.max(room.width, ...frames.map((one) => one.left + one.drawnWidth + ALONE.side)),
+	height: Math.max(room.height, ...frames.map((one) => one.top + one.drawnHeight + LABEL))
+});

@@ -7,6 +7,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Drop from '$lib/ui/Drop.svelte';
+	import Engines from './Engines.svelte';
 	import FileList from './FileList.svelte';
 	import Older from './Older.svelte';
 	import PageTable from './PageTable.svelte';
@@ -117,6 +118,9 @@
 					(Ctrl S).
 				</p>
 			{/if}
+
+			<h2>Engines</h2>
+			<Engines {site} />
 
 			<h2>Open another</h2>
 			<Drop

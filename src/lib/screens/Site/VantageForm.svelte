@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import { nameTwice, vantageProblems, type Vantage } from '$lib/core/vantage/index.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { GROUPS, valueAt, withValue, type FormField } from './vantageFields.ts';
 
@@ -18,9 +19,7 @@
 
 	let form = $state.raw(untrack(() => vantage));
 	let problems = $state.raw<ReadonlyMap<string, string>>(new Map());
-	let dialog: HTMLDialogElement;
-
-	$effect(() => dialog.showModal());
+	let element: HTMLFormElement;
 
 	const set = (path: string, value: unknown): void => {
 		form = withValue(form, path, value);
@@ -36,7 +35,7 @@
 		}
 		problems = found;
 		if (found.size === 0) onkeep({ ...form, name: form.name.trim() });
-		else requestAnimationFrame(() => dialog.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+		else requestAnimationFrame(() => element.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
 	}
 </script>
 
@@ -88,39 +87,28 @@
 	{/if}
 {/snippet}
 
-<dialog bind:this={dialog} {onclose} aria-labelledby="vantage-title">
-	<form novalidate onsubmit={keep}>
-		<h2 id="vantage-title">{vantage.name}</h2>
-		{#each GROUPS as { title, fields } (title)}
-			<fieldset>
-				<legend>{title}</legend>
-				{#each fields as field (field.label)}{@render entry(field)}{/each}
-			</fieldset>
-		{/each}
-		<p class="pair">
-			<Button type="submit" look="primary">Keep</Button>
-			<Button look="quiet" onclick={() => dialog.close()}>Leave as it was</Button>
-		</p>
-	</form>
-</dialog>
+<Dialog title={vantage.name} {onclose}>
+	{#snippet children(close)}
+		<form bind:this={element} novalidate onsubmit={keep}>
+			{#each GROUPS as { title, fields } (title)}
+				<fieldset>
+					<legend>{title}</legend>
+					{#each fields as field (field.label)}{@render entry(field)}{/each}
+				</fieldset>
+			{/each}
+			<p class="pair">
+				<Button type="submit" look="primary">Keep</Button>
+				<Button look="quiet" onclick={close}>Leave as it was</Button>
+			</p>
+		</form>
+	{/snippet}
+</Dialog>
 
 <style>
-	dialog {
-		width: min(860px, 94vw);
-		max-height: 92vh;
-		padding: 20px 24px;
-		border: 1px solid var(--ink);
-		background: var(--sheet);
-		color: var(--ink);
-	}
-
-	dialog::backdrop {
-		background: rgb(0 0 0 / 0.35);
-	}
-
 	form {
 		display: grid;
 		gap: 16px;
+		margin-top: 16px;
 	}
 
 	fieldset {
@@ -145,13 +133,6 @@
 		align-items: center;
 		align-self: end;
 		min-height: 30px;
-	}
-
-	.tick input {
-		width: 16px;
-		height: 16px;
-		margin: 0;
-		accent-color: var(--ink);
 	}
 
 	.pair {

@@ -33,11 +33,6 @@
 		`data:application/json;charset=utf-8,${encodeURIComponent(writeVantages(list.map(({ fields }) => fields)))}`
 	);
 
-	const sameAs =
-		({ id }: VantageRecord) =>
-		(one: VantageRecord): boolean =>
-			one.id === id;
-
 	async function keep(fields: Vantage): Promise<void> {
 		const wish = open;
 		if (!wish) return;
@@ -54,13 +49,13 @@
 
 	async function move(record: VantageRecord, by: number): Promise<void> {
 		await vantages.keep((now) => {
-			const at = now.findIndex(sameAs(record));
+			const at = now.findIndex(({ id }) => id === record.id);
 			const next = now.filter((one) => one.id !== record.id);
 			next.splice(at + by, 0, record);
 			return next;
 		}, `${record.fields.name} moved`);
 		await tick();
-		const row = table.tBodies[0]?.rows[vantages.list.findIndex(sameAs(record))];
+		const row = table.tBodies[0]?.rows[vantages.list.findIndex(({ id }) => id === record.id)];
 		row?.querySelector<HTMLElement>(by < 0 ? '.up:enabled, .down' : '.down:enabled, .up')?.focus();
 	}
 
@@ -268,13 +263,6 @@
 	.order button:disabled {
 		color: var(--hair);
 		cursor: default;
-	}
-
-	input[type='checkbox'] {
-		width: 18px;
-		height: 18px;
-		margin: 0;
-		accent-color: var(--ink);
 	}
 
 	.foot {

@@ -1,6 +1,7 @@
 <script lang="ts">
-	import { performAction, singleKeys, type Action, type KeyMap } from '$lib/state/keys.ts';
+	import { performAction, shownKey, singleKeys, type Action, type KeyMap } from '$lib/state/keys.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
 
 	interface Props {
 		keys: KeyMap;
@@ -9,10 +10,7 @@
 
 	let { keys, onclose }: Props = $props();
 
-	let dialog: HTMLDialogElement;
 	let single = $state(singleKeys.on);
-
-	$effect(() => dialog.showModal());
 
 	/** Keys of the sheet's editor, which act with the caret in it. */
 	const IN_SHEET = [
@@ -22,73 +20,65 @@
 		['Ctrl F', 'Find and replace in this file'],
 		['Ctrl Z, Ctrl Y', 'Undo, redo'],
 		['Ctrl /', 'Comment in or out'],
+		['Alt . Alt ,', 'Next rule in force here, the one before'],
+		['Alt PgUp PgDn', 'Rule up or down, with its comment'],
+		['Alt Enter', 'Where the custom property at the caret is given'],
 		['Tab, Shift Tab', 'Indent, outdent'],
 		['Esc, then Tab', 'Leave the sheet']
 	] as const;
 
-	const shown = (key: string): string => (key === 'save' ? 'Ctrl S' : key.toUpperCase());
-
-	function act(action: Action, shift = false): void {
-		dialog.close();
+	function act(close: () => void, action: Action, shift = false): void {
+		close();
 		performAction(action, shift);
 	}
 </script>
 
-<dialog bind:this={dialog} {onclose} aria-labelledby="keys-title">
-	<h2 id="keys-title">Keys</h2>
-	<div class="two">
-		<table>
-			<tbody>
-				{#each Object.entries(keys) as [key, action] (key)}
-					<tr>
-						<th scope="row"><kbd>{shown(key)}</kbd></th>
-						<td><button type="button" onclick={() => act(action)}>{action.name}</button></td>
-					</tr>
-					{#if action.withShift}
+<Dialog title="Keys" {onclose}>
+	{#snippet children(close)}
+		<div class="two">
+			<table>
+				<tbody>
+					{#each Object.entries(keys) as [key, action] (key)}
 						<tr>
-							<th scope="row"><kbd>Shift {shown(key)}</kbd></th>
-							<td><button type="button" onclick={() => act(action, true)}>{action.withShift}</button></td>
+							<th scope="row"><kbd>{shownKey(key)}</kbd></th>
+							<td><button type="button" onclick={() => act(close, action)}>{action.name}</button></td>
 						</tr>
-					{/if}
-				{/each}
-			</tbody>
-		</table>
-		<table>
-			<caption>With the caret in the sheet</caption>
-			<tbody>
-				{#each IN_SHEET as [key, words] (key)}
-					<tr><th scope="row"><kbd>{key}</kbd></th><td>{words}</td></tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
-	<label>
-		<input
-			type="checkbox"
-			bind:checked={single}
-			onchange={() => {
-				singleKeys.on = single;
-			}}
-		/>
-		Single letters and digits act as keys (never while typing)
-	</label>
-	<Button onclick={() => dialog.close()}>Close</Button>
-</dialog>
+						{#if action.withShift}
+							<tr>
+								<th scope="row"><kbd>Shift {shownKey(key)}</kbd></th>
+								<td
+									><button type="button" onclick={() => act(close, action, true)}>{action.withShift}</button
+									></td
+								>
+							</tr>
+						{/if}
+					{/each}
+				</tbody>
+			</table>
+			<table>
+				<caption>With the caret in the sheet</caption>
+				<tbody>
+					{#each IN_SHEET as [key, words] (key)}
+						<tr><th scope="row"><kbd>{key}</kbd></th><td>{words}</td></tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+		<label>
+			<input
+				type="checkbox"
+				bind:checked={single}
+				onchange={() => {
+					singleKeys.on = single;
+				}}
+			/>
+			Single letters and digits act as keys (never while typing)
+		</label>
+		<Button onclick={close}>Close</Button>
+	{/snippet}
+</Dialog>
 
 <style>
-	dialog {
-		width: min(860px, 94vw);
-		max-height: 92vh;
-		padding: 20px 24px;
-		border: 1px solid var(--ink);
-		background: var(--sheet);
-		color: var(--ink);
-	}
-
-	dialog::backdrop {
-		background: rgb(0 0 0 / 0.35);
-	}
-
 	.two {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
@@ -143,12 +133,5 @@
 		gap: 8px;
 		align-items: center;
 		margin-bottom: 14px;
-	}
-
-	input {
-		width: 16px;
-		height: 16px;
-		margin: 0;
-		accent-color: var(--ink);
 	}
 </style>

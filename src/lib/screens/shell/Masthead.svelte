@@ -14,9 +14,11 @@
 		onpage: (path: string) => void;
 		/** Shows all keys. */
 		onkeys: () => void;
+		/** Opens what finds anything. */
+		onfind: () => void;
 	}
 
-	let { site, page, pages, notice, primary, onpage, onkeys }: Props = $props();
+	let { site, page, pages, notice, primary, onpage, onkeys, onfind }: Props = $props();
 
 	let heard = $state(false);
 </script>
@@ -33,6 +35,7 @@
 			<Button look="quiet" onclick={() => (heard = true)}>Understood</Button>
 		</p>
 	{/if}
+	<Button look="quiet" onclick={onfind} title="/">Find</Button>
 	<Button look="quiet" onclick={onkeys} title="?">Keys</Button>
 	<SavedState {site} />
 	<Button
@@ -72,11 +75,6 @@
 		height: 28px;
 		max-width: 26ch;
 		padding: 0 2px;
-		border: 0;
-		border-bottom: 1px solid var(--ink);
-		background: var(--sheet);
-		color: var(--ink);
-		font: inherit;
 	}
 
 	.notice {

@@ -1,3 +1,4 @@
+import { figure } from '../../core/box/index.ts';
 import type { PageFrame } from './pageFrame.ts';
 
 const EDGES = `*, *::before, *::after { outline: 1px solid rgb(31 100 136 / 0.75) !important; outline-offset: -1px !important; }`;
@@ -30,8 +31,7 @@ export function lightTable(frames: () => Iterable<PageFrame>) {
 			const element = event.target as Element | null;
 			if (!on || !element?.getBoundingClientRect) return;
 			const { width, height } = element.getBoundingClientRect();
-			const px = (length: number): string => String(Math.round(length * 100) / 100);
-			label.textContent = `${nameOf(element)}  ${px(width)} × ${px(height)}`;
+			label.textContent = `${nameOf(element)}  ${figure(width)} × ${figure(height)}`;
 			label.style.display = 'block';
 			const { left, top, width: drawn } = frame.box.getBoundingClientRect();
 			const scale = drawn / frame.window().innerWidth;

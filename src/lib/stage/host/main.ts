@@ -9,11 +9,18 @@ import {
 	type StageHost,
 	type StageListener
 } from '../protocol.ts';
+import { computedValues } from '../../probe/box.ts';
+import { hits, matching } from '../../probe/match.ts';
+import { elementByPath, pathOf } from '../../probe/path.ts';
 import { forwardKeys } from './forwardKeys.ts';
 import { measure } from './measure.ts';
 import { inStep } from './inStep.ts';
 import { lightTable } from './lightTable.ts';
+import { originals } from './original.ts';
 import { pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
+import { pointing } from './points.ts';
+import { pinning } from './pins.ts';
+import { selection } from './selection.ts';
 import { using } from './use.ts';
 
 /** A stage: page frames laid out and filled as the application says. */
@@ -22,6 +29,16 @@ const frames = new Map<string, PageFrame>();
 const step = inStep(() => frames.values());
 let listener: StageListener | undefined;
 const table = lightTable(() => frames.values());
+const selected = selection(
+	() => frames,
+	(boxes) => listener?.boxes(boxes)
+);
+const pictures = originals(() => frames);
+const points = pointing(
+	() => frames,
+	(point) => listener?.point(point)
+);
+const pins = pinning(() => frames);
 let inUse = false;
 const use = using(
 	() => frames.values(),
@@ -36,10 +53,24 @@ function tellKey(key: FrameKey): void {
 
 const hooks: FrameHooks = {
 	key: tellKey,
-	scrolled: (frame) => step.scrolled(frame),
+	scrolled(frame) {
+		step.scrolled(frame);
+		pictures.changed();
+		points.changed();
+	},
 	pointed: (frame, event) => table.over(frame, event),
 	allows: (event) => use.allows(event),
-	written: (frame) => use.listen(frame)
+	written(frame) {
+		use.listen(frame);
+		pins.written(frame);
+		selected.written(frame);
+	},
+	clicked(frame, event) {
+		if (points.take(frame, event)) return;
+		const target = event.target as Element | null;
+		if (inUse || !target?.closest) return;
+		listener?.pick({ path: pathOf(target), shift: event.shiftKey, add: event.ctrlKey || event.metaKey });
+	}
 };
 
 // The stage around the frames may have the focus too.
@@ -69,6 +100,8 @@ const host: StageHost = {
 		const wanted = new Set(placements.map(({ frame }) => frame));
 		for (const [id, frame] of frames) {
 			if (wanted.has(id)) continue;
+			selected.forget(frame);
+			pictures.forget(frame);
 			frame.remove();
 			frames.delete(id);
 		}
@@ -79,6 +112,9 @@ const host: StageHost = {
 			frame.box.style.top = `${top}px`;
 			frame.size(viewport, scale);
 		}
+		selected.changed();
+		pictures.changed();
+		points.changed();
 		return painted();
 	},
 	write(ids: readonly string[], content: PageContent) {
@@ -87,6 +123,7 @@ const host: StageHost = {
 	},
 	restyle(ids: readonly string[], sheets: readonly SheetText[]) {
 		for (const id of ids) frameOf(id).restyle(sheets);
+		selected.changed();
 		// Layout begins now, rather than with the screen's next update.
 		for (const id of ids) void frameOf(id).document().documentElement.offsetHeight;
 		return painted();
@@ -101,6 +138,24 @@ const host: StageHost = {
 	keepInStep(on: boolean) {
 		step.switch(on);
 	},
+	select: selected.select,
+	originals: pictures.show,
+	points: points.set,
+	pin(next) {
+		pins.pin(next);
+		selected.changed();
+	},
+	reveal(frame, path) {
+		const element = elementByPath(frameOf(frame).document(), path);
+		element?.scrollIntoView({ block: 'center', behavior: 'instant' });
+	},
+	hits: (frame, selectors) => hits(frameOf(frame).document(), selectors),
+	matching: (frame, path, selectors) => matching(elementByPath(frameOf(frame).document(), path), selectors),
+	computed: (frame, paths) =>
+		paths.map((path) => {
+			const element = elementByPath(frameOf(frame).document(), path);
+			return element ? computedValues(element) : new Map<string, string>();
+		}),
 	measure
 };
 

@@ -1,9 +1,12 @@
 import { elementByPath } from '../../probe/path.ts';
 import { forwardKeys } from './forwardKeys.ts';
+import { stage } from './staged.ts';
 import type { FrameKey, PageContent, SheetText, Viewport } from '../protocol.ts';
 
 export interface PageFrame {
 	readonly box: HTMLElement;
+	/** What of the box holds the page. */
+	readonly page: HTMLElement;
 	readonly document: () => Document;
 	readonly window: () => Window;
 	/** Whether it is touched rather than pointed at: a tap holds the hover. */
@@ -36,6 +39,8 @@ export interface FrameHooks {
 	pointed?(frame: PageFrame, event: MouseEvent): void;
 	/** Whether an event that a page must not act on is its own affair now. */
 	allows?(event: Event): boolean;
+	/** Something of the page was clicked on. */
+	clicked?(frame: PageFrame, event: MouseEvent): void;
 	/** A page was written. */
 	written?(frame: PageFrame): void;
 }
@@ -111,6 +116,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			);
 		}
 		document.addEventListener('mousedown', () => frame.contentWindow?.focus(), true);
+		document.addEventListener('click', (event) => hooks.clicked?.(self, event), true);
 		document.addEventListener('mousemove', (event) => hooks.pointed?.(self, event), { passive: true });
 		document.addEventListener('scroll', () => hooks.scrolled?.(self), { passive: true });
 		forwardKeys(document, (key) => hooks.key?.(key));
@@ -118,6 +124,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 
 	const self: PageFrame = {
 		box,
+		page: scaler,
 		document: inner,
 		window: () => {
 			if (!frame.contentWindow) throw new Error('The frame has no window.');
@@ -135,6 +142,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			pageRules = content.rules;
 			taps = content.taps;
 			fill(content.sheets);
+			stage(document, content.staged);
 			adopt();
 			listen();
 			show(content.films);

@@ -1,10 +1,16 @@
 <script lang="ts">
-	import { goto, replaceState } from '$app/navigation';
+	import { goto } from '$app/navigation';
 	import { page as route } from '$app/state';
 	import { perform, pressOf, type KeyMap, type Press } from '$lib/state/keys.ts';
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import { findsOf } from '$lib/state/finds.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import { printPaths, readPaths, selectionView } from '$lib/state/selection.svelte.ts';
 	import { PageState } from '$lib/state/page.svelte.ts';
 	import { stageNotice } from '$lib/state/stages.svelte.ts';
 	import Bench from '$lib/screens/Bench/Bench.svelte';
+	import Find from '$lib/screens/shell/Find.svelte';
 	import Keys from '$lib/screens/shell/Keys.svelte';
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
 	import Stale from '$lib/screens/shell/Stale.svelte';
@@ -27,9 +33,14 @@
 	let file = $derived(route.url.searchParams.get('file') ?? '');
 	let keys = $state.raw<KeyMap>({});
 	let keysOpen = $state(false);
+	let finding = $state(false);
+	let place = $state.raw<FilePlace | null>(null);
 	const allKeys = $derived<KeyMap>({
 		...keys,
 		save: { name: 'Save all', does: () => void site.saveAll() },
+		'/': { name: 'Find anything', does: () => (finding = true) },
+		j: { name: 'Back: selection, page or screen before', does: () => history.back() },
+		k: { name: 'Forward again', does: () => history.forward() },
 		'?': { name: 'All keys', does: () => (keysOpen = true) }
 	});
 
@@ -39,13 +50,45 @@
 		return named(/^(index|home)\.\w+$/i) ?? named(/^[^/]+$/) ?? paths[0] ?? '';
 	}
 
-	const href = (to: string, pagePath: string, filePath = ''): string =>
-		`/site/${site.id}/${to}?${new URLSearchParams({ page: pagePath, ...(filePath ? { file: filePath } : {}) }).toString()}`;
+	const selected = $derived(readPaths(route.url.searchParams.get('at') ?? ''));
+
+	function href(to: string, pagePath: string, filePath = '', at: readonly ElementPath[] = []): string {
+		const query = new URLSearchParams({ page: pagePath });
+		if (filePath) query.set('file', filePath);
+		if (at.length > 0) query.set('at', printPaths(at));
+		return `/site/${site.id}/${to}?${query.toString()}`;
+	}
 
 	function choose(chosen: string): void {
 		file = chosen;
-		replaceState(href(screen ?? 'bench', path, chosen), {});
+		void goto(href(screen ?? 'bench', path, chosen, selected), {
+			replaceState: true,
+			keepFocus: true,
+			noScroll: true
+		});
 	}
+
+	/** Shows a place of a file on the Bench, with the caret there. */
+	async function show(wished: FilePlace): Promise<void> {
+		if (screen === 'bench') choose(wished.path);
+		else await goto(href('bench', path, wished.path, selected));
+		place = wished;
+	}
+
+	const select = (paths: readonly ElementPath[]): Promise<void> =>
+		goto(href('bench', path, file, paths), { keepFocus: true, noScroll: true });
+
+	const finds = $derived(
+		finding
+			? findsOf(site, page, SCREENS, allKeys, {
+					screen: (to) => void goto(href(to, path, file, selected)),
+					page: (to) => void goto(href(screen ?? 'bench', to, file)),
+					file: (to, offset) => void show({ path: to, offset }),
+					width: (px) => (carriage.width = px),
+					element: (to) => void select([to]).then(() => (selectionView.reveal = [...to]))
+				})
+			: []
+	);
 
 	const press = (event: Press): boolean => perform(allKeys, event);
 </script>
@@ -65,7 +108,7 @@
 	<Spine
 		screens={SCREENS.map(({ name, screen: to }) => ({
 			name,
-			href: href(to, path, file),
+			href: href(to, path, file, to === 'bench' ? selected : []),
 			here: to === screen
 		}))}
 	/>
@@ -76,6 +119,7 @@
 		notice={stageNotice.sentence}
 		primary={screen === 'bench'}
 		onkeys={() => (keysOpen = true)}
+		onfind={() => (finding = true)}
 		onpage={(chosen) => goto(href(screen ?? 'bench', chosen, file))}
 	/>
 	{#if screen === 'site'}
@@ -88,6 +132,10 @@
 				{file}
 				onfile={choose}
 				onpage={(chosen) => goto(href('bench', chosen, file))}
+				{selected}
+				onselect={select}
+				{place}
+				onplace={show}
 				config={data.stages}
 				vantagesHref="{href('site', path)}#vantages"
 				bindKeys={(bound) => (keys = bound)}
@@ -96,6 +144,7 @@
 		{/key}
 	{/if}
 	<Stale {site} />
+	{#if finding}<Find {finds} onclose={() => (finding = false)} />{/if}
 	{#if keysOpen}<Keys keys={allKeys} onclose={() => (keysOpen = false)} />{/if}
 </div>
 

@@ -19,7 +19,7 @@ ${Array.from({ length: 7 }, (_, i) => `.c${i} h3 { color: hsl(${i * 50} 50% 30%)
 
 /** The demo's files. */
 export async function demoFiles(): Promise<Record<string, Uint8Array>> {
-	const root = join(import.meta.dirname, '..', '..', 'demo', 'site');
+	const root = join(import.meta.dirname, '..', 'demo', 'site');
 	const entries = (await readdir(root, { recursive: true, withFileTypes: true })).filter((entry) =>
 		entry.isFile()
 	);

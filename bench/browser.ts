@@ -1,0 +1,139 @@
+import { createServer } from 'node:http';
+import { mkdtemp, rm } from 'node:fs/promises';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { lookup } from 'mrmime';
+import { bring, Server } from '../tests/server.ts';
+import { LAUNCH } from '../tests/launch.ts';
+import { median } from './bench.ts';
+
+export type Files = Record<string, string | Uint8Array>;
+
+/** A browser and a server with one site, for as long as the work takes. */
+export async function withSite<X>(
+	files: Files,
+	work: (page: Page, server: Server, site: number) => Promise<X>,
+	args: readonly string[] = []
+): Promise<X> {
+	const data = await mkdtemp(join(tmpdir(), 'vantaggio-bench-'));
+	const server = new Server(data);
+	let browser: Browser | undefined;
+	try {
+		await server.start();
+		const site = await bring(server, files);
+		browser = await chromium.launch({ ...LAUNCH, args: [...(LAUNCH.args ?? []), ...args] });
+		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+		// What runs a bench's own functions names them by a helper that pages lack.
+		await page.addInitScript('globalThis.__name = (named) => named');
+		return await work(page, server, site);
+	} finally {
+		await browser?.close();
+		await server.kill();
+		await rm(data, { recursive: true, force: true });
+	}
+}
+
+export const PAINTED = 'vantaggio: frames painted';
+
+/** Median time from a keystroke in the sheet to all frames painted, ms. */
+export async function keystroke(page: Page): Promise<number> {
+	await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+	await page.waitForTimeout(1500);
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+End');
+	// A length that moves everything below it.
+	await page.keyboard.insertText('\nh1 { line-height: 1.');
+	const times = await page.evaluate(async (mark) => {
+		const found: number[] = [];
+		for (let i = 0; i < 25; i++) {
+			await new Promise((resolve) => setTimeout(resolve, 60));
+			const painted = new Promise<number>((resolve) => {
+				const observer = new PerformanceObserver((list) => {
+					const [entry] = list.getEntriesByName(mark);
+					if (!entry) return;
+					observer.disconnect();
+					resolve(entry.startTime);
+				});
+				observer.observe({ entryTypes: ['mark'] });
+			});
+			const begun = performance.now();
+			document.execCommand('insertText', false, String(i % 10));
+			found.push((await painted) - begun);
+		}
+		return found;
+	}, PAINTED);
+	return median(times.slice(5));
+}
+
+/** A bare frame: width, height, density, scale as drawn. */
+export type BareFrame = readonly [number, number, number, number];
+
+/** The four frames of the Bench at 1280 × 800. */
+export const FOUR_FRAMES: readonly BareFrame[] = [
+	[812, 470, 1, 0.84],
+	[390, 780, 3, 0.23],
+	[768, 1024, 2, 0.175],
+	[1280, 720, 2, 0.25]
+];
+
+/** A page of bare frames of these sizes and densities, served with the files; and the same again, by its address. */
+export async function bareFrames<X>(
+	files: Files,
+	path: string,
+	frames: readonly BareFrame[],
+	work: (address: string) => Promise<X>
+): Promise<X> {
+	const server = createServer((request, response) => {
+		const name = decodeURIComponent(new URL(request.url ?? '/', 'http://x.test').pathname.slice(1));
+		if (name === 'bare') {
+			response.setHeader('content-type', 'text/html');
+			const drawn = frames.map(
+				([width, height, density, scale]) =>
+					`<div style="position:relative;float:left;width:${width * scale}px;height:${height * scale}px;overflow:hidden"><div style="transform-origin:0 0;transform:scale(${scale / density})"><iframe src="/${path}" style="border:0;width:${width}px;height:${height}px;zoom:${density}"></iframe></div></div>`
+			);
+			response.end(`<!doctype html><body style="margin:0">${drawn.join('')}`);
+			return;
+		}
+		const content = files[name];
+		if (content === undefined) return void response.writeHead(404).end();
+		response.setHeader('content-type', lookup(name) ?? 'application/octet-stream');
+		response.setHeader('cache-control', 'max-age=3600');
+		response.end(content);
+	});
+	await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+	try {
+		return await work(`http://127.0.0.1:${(server.address() as AddressInfo).port}/bare`);
+	} finally {
+		server.close();
+	}
+}
+
+/** Median time of reloading the page in bare frames, to their load and paint, ms. */
+export const reloading = (
+	page: Page,
+	files: Files,
+	path: string,
+	frames: readonly BareFrame[] = FOUR_FRAMES
+): Promise<number> =>
+	bareFrames(files, path, frames, async (address) => {
+		await page.goto(address);
+		const times = await page.evaluate(async () => {
+			const frames = [...document.querySelectorAll('iframe')];
+			const found: number[] = [];
+			for (let i = 0; i < 9; i++) {
+				await new Promise((resolve) => setTimeout(resolve, 200));
+				const begun = performance.now();
+				const loads = frames.map(
+					(frame) => new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }))
+				);
+				for (const frame of frames) frame.contentWindow?.location.reload();
+				await Promise.all(loads);
+				await new Promise((resolve) => requestAnimationFrame(resolve));
+				found.push(performance.now() - begun);
+			}
+			return found;
+		});
+		return median(times.slice(2));
+	});

@@ -1,0 +1,67 @@
+/** A length on each side of a box, CSS px. */
+export interface Sides {
+	readonly top: number;
+	readonly right: number;
+	readonly bottom: number;
+	readonly left: number;
+}
+
+/** A rectangle, CSS px of the page. */
+export interface Rect {
+	readonly left: number;
+	readonly top: number;
+	readonly width: number;
+	readonly height: number;
+}
+
+/** An element's box: its border box with what lies around and within its edge (CSS Box Model 4 §2). */
+export interface ElementBox extends Rect {
+	readonly margin: Sides;
+	readonly border: Sides;
+	readonly padding: Sides;
+	/** The width of the content box of the element around it; null where that is not a box. */
+	readonly room: number | null;
+}
+
+/** A length as it is told: px, to two decimals. */
+export const figure = (length: number): string => String(Math.round(length * 100) / 100);
+
+export type Side = keyof Sides;
+
+export const right = ({ left, width }: Rect): number => left + width;
+export const bottom = ({ top, height }: Rect): number => top + height;
+
+/** A rectangle with so much taken off at each side; sides may be negative, sizes do not become so. */
+export const inset = (rect: Rect, by: Sides): Rect => ({
+	left: rect.left + by.left,
+	top: rect.top + by.top,
+	width: Math.max(0, rect.width - by.left - by.right),
+	height: Math.max(0, rect.height - by.top - by.bottom)
+});
+
+export const paddingBox = (box: ElementBox): Rect => inset(box, box.border);
+export const contentBox = (box: ElementBox): Rect => inset(paddingBox(box), box.padding);
+
+/** A part of a box's width, from left to right: what it is, and how wide, CSS px (negative margins are so). */
+export interface Part {
+	readonly of: 'margin' | 'border' | 'padding' | 'content';
+	readonly width: number;
+}
+
+/** The width that a box takes, part by part, and its sum: what is set against the room there is. */
+export function widthParts(box: ElementBox): { parts: Part[]; sum: number } {
+	const { margin, border, padding } = box;
+	const parts: Part[] = [
+		{ of: 'margin', width: margin.left },
+		{ of: 'border', width: border.left },
+		{ of: 'padding', width: padding.left },
+		{ of: 'content', width: contentBox(box).width },
+		{ of: 'padding', width: padding.right },
+		{ of: 'border', width: border.right },
+		{ of: 'margin', width: margin.right }
+	];
+	return {
+		parts: parts.filter(({ width }) => width !== 0),
+		sum: parts.reduce((sum, { width }) => sum + width, 0)
+	};
+}

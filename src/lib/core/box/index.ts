@@ -1,0 +1,4 @@
+export { bottom, contentBox, figure, paddingBox, right, widthParts } from './box.ts';
+export type { ElementBox, Part, Rect, Side, Sides } from './box.ts';
+export { gapsAround, gapsBetween, type Gap } from './gaps.ts';
+export { twinValues, type TwinValue } from './twins.ts';

@@ -1,0 +1,1 @@
+export { ranked, type Findable } from './rank.ts';

@@ -1,0 +1,27 @@
+import { describe, expect, it } from 'vitest';
+import { ranked } from './index.ts';
+
+const items = [
+	{ name: 'footer .sailing-note' },
+	{ name: '.sailing' },
+	{ name: '.sail' },
+	{ name: 'Sailings', also: 'sailings.html' },
+	{ name: 'table.times', also: 'Departures of the Sailing boat' },
+	{ name: 'Light table, while held' }
+];
+const names = (query: string, limit = 10) => ranked(items, query, limit).map(({ name }) => name);
+
+describe('ranked', () => {
+	it('puts what is called so before what begins so, has a word so, has it within, has it beside', () => {
+		expect(names('sail')).toEqual(['.sail', '.sailing', 'Sailings', 'footer .sailing-note', 'table.times']);
+	});
+	it('wants every word, in any order and case', () => {
+		expect(names('TABLE light')).toEqual(['Light table, while held']);
+		expect(names('boat table')).toEqual(['table.times']);
+		expect(names('table missing')).toEqual([]);
+	});
+	it('finds nothing for nothing and no more than wished', () => {
+		expect(names('  ')).toEqual([]);
+		expect(names('sail', 2)).toHaveLength(2);
+	});
+});

@@ -1,0 +1,51 @@
+/** Something that can be found by its words. */
+export interface Findable {
+	/** What it is called first of all. */
+	readonly name: string;
+	/** Words that help to find it, after its name. */
+	readonly also?: string;
+}
+
+/** How well a word of a query fits a text, from 0 (not) to 1 (it is the text). */
+function fit(text: string, word: string): number {
+	const at = text.indexOf(word);
+	if (at < 0) return 0;
+	if (text === word) return 1;
+	// What begins with a sign that stands for a kind, as `.sail` and `#top`, begins with its word too.
+	const begins = at === 0 || (at === 1 && /^[.#@/]/.test(text));
+	const share = word.length / text.length;
+	if (begins) return 0.8 + 0.15 * share;
+	const startsWord = /[^\p{L}\p{N}]/u.test(text[at - 1] ?? ' ');
+	return (startsWord ? 0.55 : 0.25) + 0.15 * share;
+}
+
+/** How well something fits a query: each of its words must be in it somewhere. 0 where it does not fit. */
+export function fitness({ name, also = '' }: Findable, query: string): number {
+	const [main, rest] = [name.toLowerCase(), also.toLowerCase()];
+	const whole = query.trim().toLowerCase();
+	const words = whole.split(/\s+/).filter(Boolean);
+	if (words.length === 0) return 0;
+	let sum = 0;
+	for (const word of words) {
+		const best = Math.max(fit(main, word), 0.5 * fit(rest, word));
+		if (best === 0) return 0;
+		sum += best;
+	}
+	return Math.max(sum / words.length, fit(main, whole));
+}
+
+/**
+ * What fits a query, best first; of equals, what stands first. Letters' case does not matter. No more than
+ * `limit` of them.
+ */
+export function ranked<X extends Findable>(items: Iterable<X>, query: string, limit: number): X[] {
+	const found: { item: X; score: number }[] = [];
+	for (const item of items) {
+		const score = fitness(item, query);
+		if (score > 0) found.push({ item, score });
+	}
+	return found
+		.sort((a, b) => b.score - a.score)
+		.slice(0, limit)
+		.map(({ item }) => item);
+}

@@ -1,0 +1,40 @@
+import { attribute, type PageElement } from './page.ts';
+
+/** How an element is called: its tag with id and classes, as a selector is written. */
+export function nameOfElement(element: PageElement): string {
+	const id = attribute(element, 'id');
+	const classes = attribute(element, 'class')?.split(/\s+/).filter(Boolean) ?? [];
+	return [element.tag, ...(id ? [`#${id}`] : []), ...classes.map((name) => `.${name}`)].join('');
+}
+
+/** Elements within a line (HTML §4.5): words go on through their edges. */
+const WITHIN_LINE = new Set(
+	'a abbr b bdi bdo cite code data dfn em i kbd mark q s samp small span strong sub sup time u var wbr'.split(
+		' '
+	)
+);
+const NO_WORDS = new Set(['script', 'style', 'template', 'noscript']);
+
+/** The text of an element and of all in it, white space collapsed; no more than so many characters. */
+export function wordsIn(element: PageElement, limit = Infinity): string {
+	const parts: string[] = [];
+	let length = 0;
+	const collect = ({ tag, content }: PageElement): void => {
+		if (NO_WORDS.has(tag)) return;
+		const edge = WITHIN_LINE.has(tag) ? '' : ' ';
+		parts.push(edge);
+		for (const piece of content) {
+			if (length > limit) return;
+			if (typeof piece !== 'string') {
+				collect(piece);
+				continue;
+			}
+			parts.push(piece);
+			length += piece.trim().length;
+		}
+		parts.push(edge);
+	};
+	collect(element);
+	const words = parts.join('').replace(/\s+/g, ' ').trim();
+	return words.length > limit ? `${words.slice(0, Math.max(0, limit - 1)).trimEnd()}…` : words;
+}

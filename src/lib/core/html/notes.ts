@@ -1,0 +1,119 @@
+import type { Span } from '../css/node.ts';
+import { lineStarts, placeAt } from '../text/index.ts';
+import { attribute, type Page, type PageElement } from './page.ts';
+import { styleLengths } from './styleLengths.ts';
+import { tagsOf, type Tag } from './tags.ts';
+
+/** What a browser mends or lets pass in a page's source, with its place and a sentence for the person. */
+export interface PageNote {
+	readonly span: Span;
+	readonly sentence: string;
+}
+
+/** Elements without content (HTML §13.1.2): they have no end tag. */
+const VOID = new Set(
+	'area base basefont bgsound br col embed frame hr img input keygen link meta param source track wbr'.split(
+		' '
+	)
+);
+
+/** Elements whose end tag may be left out (HTML §13.1.2.4). */
+const MAY_STAY_OPEN = new Set(
+	'html head body li dt dd p rt rp optgroup option colgroup caption thead tbody tfoot tr td th'.split(' ')
+);
+
+/** Elements in which `/>` closes, as in XML. */
+const FOREIGN = new Set(['svg', 'math']);
+
+/** Tags that open and are not closed, and those that close what is not open. */
+function* unmatched(page: Page, tags: readonly Tag[], line: (at: number) => number): Generator<PageNote> {
+	const ends = new Set(page.elements.flatMap(({ endTag }) => endTag?.start ?? []));
+	const open: Tag[] = [];
+	const unclosed = ({ name, span }: Tag, until: string): PageNote => ({
+		span,
+		sentence: `<${name}> is not closed; a browser takes all up to ${until} to be in it.`
+	});
+	for (const tag of tags) {
+		if (tag.kind === 'start') {
+			const closed = VOID.has(tag.name) || (tag.selfClosing && open.some(({ name }) => FOREIGN.has(name)));
+			if (!closed) open.push(tag);
+			continue;
+		}
+		const at = open.findLastIndex(({ name }) => name === tag.name);
+		const ended = tag.name === 'p' && !ends.has(tag.span.start);
+		if (at < 0 || ended) {
+			const why = ended && at >= 0 ? ': the paragraph was ended by what began in it' : '';
+			yield { span: tag.span, sentence: `</${tag.name}> closes nothing that is open${why}.` };
+		}
+		if (at < 0) continue;
+		for (const inner of open.splice(at).slice(1)) {
+			if (!MAY_STAY_OPEN.has(inner.name)) {
+				yield unclosed(inner, `</${tag.name}> on line ${line(tag.span.start)}`);
+			}
+		}
+	}
+	for (const tag of open) if (!MAY_STAY_OPEN.has(tag.name)) yield unclosed(tag, 'the end of the page');
+}
+
+function* unquoted(source: string, tags: readonly Tag[]): Generator<PageNote> {
+	for (const { attributes } of tags) {
+		for (const [name, span] of attributes) {
+			const text = source.slice(span.start, span.end);
+			const value = /^[^=]*=\s*/.exec(text);
+			if (!value || /^["']/.test(text.slice(value[0].length))) continue;
+			yield {
+				span,
+				sentence: `The value of \`${name}\` stands without quotes: it ends at the first space or >.`
+			};
+		}
+	}
+}
+
+function* twice(page: Page, line: (at: number) => number): Generator<PageNote> {
+	const first = new Map<string, PageElement>();
+	for (const element of page.elements) {
+		const id = attribute(element, 'id');
+		const span = element.attributes.get('id')?.span;
+		if (!id || !span) continue;
+		const before = first.get(id);
+		if (!before) first.set(id, element);
+		else {
+			const there = line(before.startTag?.start ?? 0);
+			yield { span, sentence: `The id \`${id}\` is on line ${there} too; an id is for one element.` };
+		}
+	}
+}
+
+/** Pictures that say the same as another picture: an `alt` that was left over when one was copied. */
+function* sameAlt(page: Page, line: (at: number) => number): Generator<PageNote> {
+	const first = new Map<string, PageElement>();
+	for (const element of page.elements) {
+		const alt = element.tag === 'img' ? attribute(element, 'alt')?.trim() : undefined;
+		const span = element.attributes.get('alt')?.span;
+		if (!alt || !span) continue;
+		const before = first.get(alt);
+		if (!before) first.set(alt, element);
+		else if (attribute(before, 'src') !== attribute(element, 'src')) {
+			const there = line(before.startTag?.start ?? 0);
+			yield { span, sentence: `This \`alt\` is that of another picture too, on line ${there}.` };
+		}
+	}
+}
+
+/**
+ * What in a page's source a browser mends without a word: tags that are not closed or close nothing, attributes
+ * without quotes, an id given twice (HTML §3.2.6), an `alt` that another picture has; and lengths in style
+ * attributes. In order of place.
+ */
+export function pageNotes(page: Page): PageNote[] {
+	const starts = lineStarts(page.source);
+	const line = (at: number): number => placeAt(starts, at).line;
+	const tags = tagsOf(page.source);
+	return [
+		...unmatched(page, tags, line),
+		...unquoted(page.source, tags),
+		...twice(page, line),
+		...sameAlt(page, line),
+		...styleLengths(page)
+	].sort((a, b) => a.span.start - b.span.start);
+}

@@ -1,0 +1,37 @@
+import { attribute, type Page } from './page.ts';
+import type { PageNote } from './notes.ts';
+
+/** What a script sets when it measures and places: sizes, places and moves. */
+const PLACES =
+	/^(?:(?:min-|max-)?(?:width|height|inline-size|block-size)|top|right|bottom|left|inset.*|margin.*|padding.*|flex-basis|transform|translate)$/;
+
+/** A length that nobody writes by hand: with a fraction of a pixel, or in a move in space. */
+const MEASURED = /\d\.\d+px|translate3d|matrix/;
+
+/**
+ * Lengths in px that stand in style attributes, where they beat every rule of a sheet without a flag; those that a
+ * script seems to have left are told apart.
+ */
+export function* styleLengths(page: Page): Generator<PageNote> {
+	for (const element of page.elements) {
+		const span = element.attributes.get('style')?.span;
+		const style = attribute(element, 'style');
+		if (!span || !style) continue;
+		const found = style
+			.split(';')
+			.map((text) => text.trim())
+			.filter((text) => {
+				const [, property = '', value = ''] = /^([\w-]+)\s*:(.*)$/s.exec(text) ?? [];
+				return PLACES.test(property.toLowerCase()) && /\dpx|matrix/i.test(value);
+			});
+		if (found.length === 0) continue;
+		const words = found.map((text) => `\`${text}\``).join(', ');
+		const left = found.some((text) => MEASURED.test(text));
+		yield {
+			span,
+			sentence: left
+				? `${words}: a script seems to have left this here; it beats the sheets at every width.`
+				: `${words}: in a style attribute this beats the sheets at every width.`
+		};
+	}
+}

@@ -1,0 +1,48 @@
+import fc from 'fast-check';
+import { expect, it } from 'vitest';
+import { firstLie, lieByPoint, lieByPoints, onPage, onPicture } from './index.ts';
+
+it('lies as wide as the viewport at first', () => {
+	expect(firstLie(2560, 1280)).toEqual({ x: 0, y: 0, scale: 0.5 });
+});
+
+it('two points come to lie where they are wished, where moving and scale can do it', () => {
+	const point = fc.record({
+		x: fc.integer({ min: -500, max: 2000 }),
+		y: fc.integer({ min: -500, max: 2000 })
+	});
+	const lie = fc.record({
+		x: fc.integer({ min: -300, max: 300 }),
+		y: fc.integer({ min: -300, max: 300 }),
+		scale: fc.integer({ min: 1, max: 80 }).map((n) => n / 20)
+	});
+	fc.assert(
+		fc.property(point, point, lie, (a, b, wished) => {
+			fc.pre(a.x !== b.x || a.y !== b.y);
+			const found = lieByPoints([a, b], [onPage(wished, a), onPage(wished, b)]);
+			expect(found?.scale).toBeCloseTo(wished.scale, 9);
+			expect(found?.x).toBeCloseTo(wished.x, 6);
+			expect(found?.y).toBeCloseTo(wished.y, 6);
+			const back = onPicture(wished, onPage(wished, a));
+			expect(back.x).toBeCloseTo(a.x, 6);
+			const moved = lieByPoint(wished, a, b);
+			expect(onPage(moved, a).x).toBeCloseTo(b.x, 6);
+			expect(moved.scale).toBe(wished.scale);
+		})
+	);
+});
+
+it('one point twice says nothing', () => {
+	expect(
+		lieByPoints(
+			[
+				{ x: 1, y: 1 },
+				{ x: 1, y: 1 }
+			],
+			[
+				{ x: 0, y: 0 },
+				{ x: 9, y: 9 }
+			]
+		)
+	).toBeUndefined();
+});

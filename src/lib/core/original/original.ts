@@ -1,0 +1,69 @@
+import { z } from 'zod';
+
+const px = z.number().min(-100_000).max(100_000);
+
+/**
+ * A picture of how a page should look at a width. It lies on the page with its left upper corner at `x`, `y`, CSS px
+ * of the page, each of its own px so many CSS px as `scale` says.
+ */
+export const originalSchema = z.strictObject({
+	name: z.string().trim().min(1).max(200),
+	/** Hex SHA-256 of the picture's bytes. */
+	hash: z.string().regex(/^[0-9a-f]{64}$/),
+	/** Natural size of the picture, px. */
+	width: z.number().int().positive().max(100_000),
+	height: z.number().int().positive().max(100_000),
+	page: z.string().max(400),
+	/** The viewport's width at which the page should look so, CSS px. */
+	at: z.number().min(1).max(10_000),
+	x: px,
+	y: px,
+	scale: z.number().min(0.01).max(100)
+});
+
+export type Original = z.infer<typeof originalSchema>;
+
+export interface Point {
+	readonly x: number;
+	readonly y: number;
+}
+
+/** How a picture lies on a page. */
+export type Lie = Pick<Original, 'x' | 'y' | 'scale'>;
+
+/** Where a picture lies at first: at the top, as wide as the viewport; pictures of twice the px are so halved. */
+export const firstLie = (width: number, at: number): Lie => ({ x: 0, y: 0, scale: at / width });
+
+/** A point of the page as a point of the picture, and the other way round. */
+export const onPicture = ({ x, y, scale }: Lie, point: Point): Point => ({
+	x: (point.x - x) / scale,
+	y: (point.y - y) / scale
+});
+export const onPage = ({ x, y, scale }: Lie, point: Point): Point => ({
+	x: x + point.x * scale,
+	y: y + point.y * scale
+});
+
+/**
+ * How a picture lies so that two of its points come to lie on two of the page, as nearly as moving and one scale can
+ * do it: the scale is the ratio of the distances, the middles meet. Undefined where two points are the same.
+ */
+export function lieByPoints(
+	picture: readonly [Point, Point],
+	page: readonly [Point, Point]
+): Lie | undefined {
+	const distance = ([a, b]: readonly [Point, Point]): number => Math.hypot(b.x - a.x, b.y - a.y);
+	const [from, to] = [distance(picture), distance(page)];
+	if (from === 0 || to === 0) return undefined;
+	const scale = to / from;
+	const middle = ([a, b]: readonly [Point, Point]): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
+	const [m, n] = [middle(picture), middle(page)];
+	return { x: n.x - m.x * scale, y: n.y - m.y * scale, scale };
+}
+
+/** How a picture lies so that a point of it comes to lie on one of the page, at the scale it has. */
+export const lieByPoint = (lie: Lie, picture: Point, page: Point): Lie => ({
+	x: page.x - picture.x * lie.scale,
+	y: page.y - picture.y * lie.scale,
+	scale: lie.scale
+});

@@ -1,0 +1,1 @@
+export { selectorsIn, wholeSelector } from './nested.ts';

@@ -1,0 +1,48 @@
+import { sliceOf, type Rule } from '../css/index.ts';
+import { next, T, textOf, tokensOf, type Tokens } from '../css/tokens.ts';
+
+/** The parts of a selector list between its commas, without the white space around them. */
+export function selectorsIn(list: string): string[] {
+	const tokens = tokensOf(list);
+	const found: string[] = [];
+	let from = 0;
+	for (let i = 0; i < tokens.count; i = next(tokens, i)) {
+		if (tokens.types[i] !== T.Comma) continue;
+		found.push(list.slice(from, tokens.starts[i]));
+		from = tokens.starts[i + 1] as number;
+	}
+	found.push(list.slice(from));
+	return found.map((one) => one.trim()).filter(Boolean);
+}
+
+const isNesting = (tokens: Tokens, i: number): boolean =>
+	tokens.types[i] === T.Delim && textOf(tokens, i) === '&';
+
+/** One selector of a nested rule, with what stands around it in place of `&` (CSS Nesting 1 §3). */
+function within(selector: string, around: string): string {
+	const tokens = tokensOf(selector);
+	let text = '';
+	let names = false;
+	for (let i = 0; i < tokens.count; i++) {
+		const nesting = isNesting(tokens, i);
+		names ||= nesting;
+		text += nesting ? around : textOf(tokens, i);
+	}
+	return names ? text : `${around} ${selector}`;
+}
+
+/**
+ * The selector list of a rule as it would be without nesting: every rule around it stands in its place, as `:is()`.
+ * `@scope` around it is left out of account.
+ */
+export function wholeSelector(source: string, rule: Rule): string {
+	const own = sliceOf(source, rule.prelude);
+	for (let at = rule.parent; at.kind !== 'sheet'; at = at.parent) {
+		if (at.kind !== 'rule') continue;
+		const around = `:is(${wholeSelector(source, at)})`;
+		return selectorsIn(own)
+			.map((one) => within(one, around))
+			.join(', ');
+	}
+	return own;
+}

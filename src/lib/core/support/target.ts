@@ -1,0 +1,13 @@
+import { z } from 'zod';
+
+/** For how many years every engine must have had what a site uses; 0 for those of today. */
+export const supportTargetSchema = z.strictObject({ years: z.number().min(0).max(15) });
+
+export type SupportTarget = z.infer<typeof supportTargetSchema>;
+
+/** The date, ISO 8601, that lies so many years before a day. */
+export function limitOf({ years }: SupportTarget, today: Date): string {
+	const date = new Date(today);
+	date.setUTCMonth(date.getUTCMonth() - Math.round(years * 12));
+	return date.toISOString().slice(0, 10);
+}

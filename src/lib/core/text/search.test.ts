@@ -1,0 +1,33 @@
+import { expect, it } from 'vitest';
+import { expressionOf, matchesIn, replacementOf, type Search } from './index.ts';
+
+const replaced = (text: string, search: Search, by: string): string => {
+	const expression = expressionOf(search);
+	if (typeof expression === 'string') return expression;
+	return matchesIn(text, expression, 100).reduceRight(
+		(all, match) =>
+			all.slice(0, match.start) + replacementOf(text, match, expression, search, by) + all.slice(match.end),
+		text
+	);
+};
+
+it.each([
+	['a.b A.B axb', { words: 'a.b', matchCase: false, pattern: false }, '$1', '$1 $1 axb'],
+	['a.b A.B axb', { words: 'a.b', matchCase: true, pattern: true }, 'z', 'z A.B z'],
+	[
+		'width: 10px;\nwidth: 7px',
+		{ words: '^width: (\\d+)px', matchCase: true, pattern: true },
+		'inline-size: $1px',
+		'inline-size: 10px;\ninline-size: 7px'
+	],
+	['aaa', { words: 'x*', matchCase: true, pattern: true }, 'y', 'aaa'],
+	['[x]', { words: '[', matchCase: true, pattern: false }, '(', '(x]']
+] as const)('%s', (text, search, by, result) => {
+	expect(replaced(text, search, by)).toBe(result);
+});
+
+it('what is no expression is said', () => {
+	expect(replaced('', { words: '(', matchCase: true, pattern: true }, '')).toMatch(
+		/^This is no regular expression/
+	);
+});

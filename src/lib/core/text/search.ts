@@ -1,0 +1,49 @@
+/** What is looked for in texts. */
+export interface Search {
+	readonly words: string;
+	readonly matchCase: boolean;
+	/** Whether the words are a regular expression (ECMAScript, by lines: `^` and `$` are their ends). */
+	readonly pattern: boolean;
+}
+
+export interface Match {
+	readonly start: number;
+	readonly end: number;
+}
+
+/** The expression of a search; a sentence where it cannot be read. */
+export function expressionOf({ words, matchCase, pattern }: Search): RegExp | string {
+	const source = pattern ? words : words.replace(/[\\^$.*+?()[\]{}|/-]/g, '\\$&');
+	try {
+		return new RegExp(source, `gmu${matchCase ? '' : 'i'}`);
+	} catch (error) {
+		return `This is no regular expression: ${error instanceof Error ? error.message.replace(/^.*: /, '') : String(error)}.`;
+	}
+}
+
+/** Where a text matches, no more than `most` times. Matches of nothing are none. */
+export function matchesIn(text: string, expression: RegExp, most: number): Match[] {
+	const found: Match[] = [];
+	for (const match of text.matchAll(expression)) {
+		if (match[0].length === 0) continue;
+		found.push({ start: match.index, end: match.index + match[0].length });
+		if (found.length >= most) break;
+	}
+	return found;
+}
+
+/** What a match is replaced with: `$1` and its like of a pattern are filled in. */
+export const replacementOf = (
+	text: string,
+	{ start, end }: Match,
+	expression: RegExp,
+	{ pattern }: Search,
+	by: string
+): string => {
+	if (!pattern) return by;
+	const once = new RegExp(expression.source, expression.flags.replace('g', 'y'));
+	once.lastIndex = start;
+	const match = once.exec(text);
+	if (!match || match[0].length !== end - start) return by;
+	return by.replace(/\$(\d{1,2}|&)/g, (_, n: string) => (n === '&' ? match[0] : (match[Number(n)] ?? '')));
+};

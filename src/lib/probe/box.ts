@@ -1,0 +1,58 @@
+import { paddingBox, type ElementBox, type Rect, type Sides } from '../core/box/index.ts';
+
+export type { ElementBox };
+
+const px = (value: string): number => Number.parseFloat(value) || 0;
+
+const sides = (style: CSSStyleDeclaration, name: (side: string) => string): Sides => ({
+	top: px(style.getPropertyValue(name('top'))),
+	right: px(style.getPropertyValue(name('right'))),
+	bottom: px(style.getPropertyValue(name('bottom'))),
+	left: px(style.getPropertyValue(name('left')))
+});
+
+export const rectOf = ({ left, top, width, height }: DOMRect): Rect => ({ left, top, width, height });
+
+/** The width of an element's content box; null where its padding and border are not taken from a block's width. */
+function contentWidth(element: Element, style: CSSStyleDeclaration): number | null {
+	if (style.display === 'inline' || style.display === 'contents') return null;
+	const { width } = element.getBoundingClientRect();
+	return (
+		width -
+		px(style.paddingLeft) -
+		px(style.paddingRight) -
+		px(style.borderLeftWidth) -
+		px(style.borderRightWidth)
+	);
+}
+
+/** An element's box where it stands in its window now, CSS px; null where it has none (it is not rendered). */
+export function boxOf(element: Element): ElementBox | null {
+	const window = element.ownerDocument.defaultView;
+	if (!window || element.getClientRects().length === 0) return null;
+	const style = window.getComputedStyle(element);
+	const parent = element.parentElement;
+	return {
+		...rectOf(element.getBoundingClientRect()),
+		margin: sides(style, (side) => `margin-${side}`),
+		border: sides(style, (side) => `border-${side}-width`),
+		padding: sides(style, (side) => `padding-${side}`),
+		room: parent && contentWidth(parent, window.getComputedStyle(parent))
+	};
+}
+
+/** The boxes that stand beside an element: its siblings that are rendered, and the padding box of its parent. */
+export function boxesAround(element: Element): { neighbours: Rect[]; around: Rect | null } {
+	const parent = element.parentElement;
+	const neighbours = [...(parent?.children ?? [])]
+		.filter((other) => other !== element && other.getClientRects().length > 0)
+		.map((other) => rectOf(other.getBoundingClientRect()));
+	const box = parent && boxOf(parent);
+	return { neighbours, around: box && paddingBox(box) };
+}
+
+/** Every longhand of an element as computed, by name. */
+export function computedValues(element: Element): Map<string, string> {
+	const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+	return new Map([...(style ?? [])].map((name) => [name, style?.getPropertyValue(name) ?? '']));
+}

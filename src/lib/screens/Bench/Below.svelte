@@ -1,0 +1,117 @@
+<script lang="ts" module>
+	export type Tab = 'box' | 'states' | 'original';
+</script>
+
+<script lang="ts">
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import type { Lie, Original } from '$lib/core/original/index.ts';
+	import { originals } from '$lib/state/originals.svelte.ts';
+	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import { states } from '$lib/state/states.svelte.ts';
+	import Tabs from '$lib/ui/Tabs.svelte';
+	import Box from './Box.svelte';
+	import Originals from './Originals.svelte';
+	import States from './States.svelte';
+	import Twins from './Twins.svelte';
+
+	interface Props {
+		/** Which of its tabs is shown. */
+		tab: Tab;
+		site: SiteState;
+		page: PageState;
+		/** The Original at the lead's width, and a wish to lay it otherwise. */
+		original: Original | undefined;
+		onlie: (lie: Lie) => void;
+		selected: readonly ElementPath[];
+		onselect: (paths: readonly ElementPath[]) => void;
+		/** Names of frames by their ids. */
+		named: ReadonlyMap<string, string>;
+		/** The computed values of elements in the lead. */
+		computed: (paths: readonly ElementPath[]) => Promise<readonly ReadonlyMap<string, string>[]>;
+	}
+
+	let {
+		tab = $bindable(),
+		site,
+		page,
+		original,
+		onlie,
+		selected,
+		onselect,
+		named,
+		computed
+	}: Props = $props();
+
+	const on = $derived(states.pins.length + states.staged.length);
+	const tabs = $derived([
+		{ id: 'box', name: 'Box', title: 'The box of what is selected', mark: '' },
+		{
+			id: 'states',
+			name: 'States',
+			title: 'States that are held in the frames',
+			mark: on > 0 ? String(on) : ''
+		},
+		{
+			id: 'original',
+			name: 'Original',
+			title: 'Pictures of how the page should look',
+			mark: originals.mode === 'off' || !original ? '' : originals.mode
+		}
+	] satisfies { id: Tab; name: string; title: string; mark: string }[]);
+	/** The box of what is selected against the lead's page. */
+	const box = $derived.by(() => {
+		const lead = selectionView.boxes.find(({ frame }) => frame === 'lead');
+		const found = lead?.boxes[0];
+		return found ? { ...found, left: found.left + lead.scroll.x, top: found.top + lead.scroll.y } : undefined;
+	});
+	const [first, second] = $derived(selected);
+</script>
+
+<section aria-label="What is selected">
+	<Tabs
+		label="About what is selected"
+		{tabs}
+		chosen={tab}
+		onchoose={(id) => (tab = tabs.find((one) => one.id === id)?.id ?? 'box')}
+	/>
+	<div class="inner">
+		{#if tab === 'original'}
+			<Originals {site} page={page.path} current={original} {box} {onlie} />
+		{:else if tab === 'states'}
+			<States {site} {page} {selected} {named} />
+		{:else if !first}
+			<p class="empty">
+				Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to see
+				both side by side.
+			</p>
+		{:else if second}
+			<Twins {page} paths={[first, second]} {computed} />
+		{:else}
+			<Box {page} path={first} {named} {onselect} />
+		{/if}
+	</div>
+</section>
+
+<style>
+	section {
+		display: flex;
+		flex-direction: column;
+		height: 100%;
+		min-height: 0;
+		background: var(--sheet);
+	}
+
+	.inner {
+		flex: 1;
+		min-height: 0;
+		padding: 10px 14px;
+		overflow: auto;
+	}
+
+	.empty {
+		max-width: 46ch;
+		color: var(--ink-2);
+	}
+</style>

@@ -1,0 +1,162 @@
+<script lang="ts">
+	import { figure as px, widthParts, type ElementBox, type Sides } from '$lib/core/box/index.ts';
+	import { elementAt, nameOfElement, wordsIn, type ElementPath } from '$lib/core/html/index.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import SumBar from './SumBar.svelte';
+
+	interface Props {
+		page: PageState;
+		path: ElementPath;
+		/** Names of frames by their ids. */
+		named: ReadonlyMap<string, string>;
+		onselect: (paths: readonly ElementPath[]) => void;
+	}
+
+	let { page, path, named, onselect }: Props = $props();
+
+	const element = $derived(elementAt(page.page, path));
+	const parent = $derived(element?.parent);
+	const rows = $derived(
+		selectionView.boxes.flatMap(({ frame, boxes }) => {
+			const name = named.get(frame);
+			return name === undefined ? [] : [{ frame, name, box: boxes[0] ?? null }];
+		})
+	);
+	const lead = $derived(rows.find(({ frame }) => frame === 'lead')?.box);
+
+	/** Four sides as short as they can be written. */
+	function sides({ top, right, bottom, left }: Sides): string {
+		const all = [top, right, bottom, left].map(px);
+		if (all[3] !== all[1]) return all.join(' ');
+		if (all[2] !== all[0]) return all.slice(0, 3).join(' ');
+		return all[1] === all[0] ? (all[0] ?? '0') : all.slice(0, 2).join(' ');
+	}
+
+	const COLUMNS: readonly (readonly [string, (box: ElementBox) => string])[] = [
+		['size', ({ width, height }) => `${px(width)} × ${px(height)}`],
+		['margin', ({ margin }) => sides(margin)],
+		['border', ({ border }) => sides(border)],
+		['padding', ({ padding }) => sides(padding)]
+	];
+</script>
+
+{#if element}
+	<div class="name">
+		<p role="status">
+			<b>{nameOfElement(element)}</b>
+			<span>{wordsIn(element, 60)}</span>
+		</p>
+		{#if parent}
+			<button
+				type="button"
+				onclick={() => onselect([parent.path])}
+				title="A second click on it does the same"
+			>
+				↑ {nameOfElement(parent)}
+			</button>
+		{/if}
+	</div>
+	{#if lead}<SumBar {...widthParts(lead)} room={lead.room} />{/if}
+	<table>
+		<thead>
+			<tr>
+				<th scope="col">px in</th>
+				{#each COLUMNS as [name] (name)}<th scope="col">{name}</th>{/each}
+			</tr>
+		</thead>
+		<tbody>
+			{#each rows as { frame, name, box } (frame)}
+				<tr>
+					<th scope="row">{name}</th>
+					{#if box}
+						{#each COLUMNS as [column, figure] (column)}<td>{figure(box)}</td>{/each}
+					{:else}
+						<td colspan={COLUMNS.length} class="none">no box here</td>
+					{/if}
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	<p class="hint">
+		<kbd>D</kbd> held shows the distances to what is around it; Ctrl-click chooses a second one.
+	</p>
+{:else}
+	<p class="hint">The page has no such element any more.</p>
+{/if}
+
+<style>
+	.name {
+		display: flex;
+		gap: 12px;
+		justify-content: space-between;
+	}
+
+	.name p {
+		min-width: 0;
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+
+	b {
+		font: 600 13px/1.4 var(--mono);
+	}
+
+	span,
+	.hint,
+	.none {
+		color: var(--ink-2);
+	}
+
+	table {
+		width: 100%;
+		border-collapse: collapse;
+		font-size: 13px;
+	}
+
+	th,
+	td {
+		height: 26px;
+		padding-right: 12px;
+		border-bottom: 1px solid var(--hair);
+		text-align: left;
+		font-weight: 400;
+		white-space: nowrap;
+	}
+
+	thead th {
+		color: var(--ink-2);
+	}
+
+	td {
+		font-family: var(--mono);
+	}
+
+	.none {
+		font-family: inherit;
+	}
+
+	button {
+		flex: none;
+		max-width: 40%;
+		min-height: 24px;
+		padding: 0;
+		overflow: hidden;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		font: 13px/1.2 var(--mono);
+		text-overflow: ellipsis;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	button:hover {
+		text-decoration: underline;
+	}
+
+	kbd {
+		font: 13px/1.2 var(--mono);
+	}
+</style>

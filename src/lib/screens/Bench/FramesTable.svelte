@@ -1,0 +1,208 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import type { Lie, Original } from '$lib/core/original/index.ts';
+	import { resolveAddress } from '$lib/core/site/index.ts';
+	import { before } from '$lib/state/before.svelte.ts';
+	import type { Press } from '$lib/state/keys.ts';
+	import { originals } from '$lib/state/originals.svelte.ts';
+	import { PageState } from '$lib/state/page.svelte.ts';
+	import { picked, selectionView, type Pick } from '$lib/state/selection.svelte.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
+	import { stagedChanges, states } from '$lib/state/states.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
+	import type { StageConfig } from '$lib/stage/client/stage.ts';
+	import type { PagePoint } from '$lib/stage/protocol.ts';
+	import type { Place } from '$lib/ui/measure/places.ts';
+	import FootBar from './FootBar.svelte';
+	import Frames from './Frames.svelte';
+	import { placementOf, type Framing } from './framing.svelte.ts';
+
+	interface Props {
+		site: SiteState;
+		page: PageState;
+		framing: Framing;
+		leadName: string;
+		placeOf: (place: Place) => string;
+		/** The Original at the lead's width, and a wish to lay it otherwise. */
+		original: Original | undefined;
+		onlie: (lie: Lie) => void;
+		selected: readonly ElementPath[];
+		onselect: (paths: readonly ElementPath[]) => void;
+		/** Another page is wished for. */
+		onpage: (path: string) => void;
+		onpress: (press: Press) => void;
+		config: StageConfig;
+		vantagesHref: string;
+		/** The stages, once they are open. */
+		stages: Stages | null;
+		inStep: boolean;
+	}
+
+	let {
+		site,
+		page,
+		framing,
+		leadName,
+		placeOf,
+		original,
+		onlie,
+		selected,
+		onselect,
+		onpage,
+		onpress,
+		config,
+		vantagesHref,
+		stages = $bindable(),
+		inStep = $bindable()
+	}: Props = $props();
+
+	const earlier = $derived(new PageState(site, page.path, (path) => before.text(site, path)));
+	const staged = $derived(stagedChanges(site.kept.staged.list, page.path));
+	const pictures = $derived(site.kept.original.list);
+
+	let failure = $state<string | null>(null);
+	let foot: FootBar;
+
+	export const openSwitches = (): void => foot.openSwitches();
+
+	const talk = {
+		press: (press: Press) => onpress(press),
+		/** Opens the page of a link that was used, where the site has it. */
+		open(href: string): void {
+			const target = resolveAddress(href, page.path);
+			if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') onpage(target.path);
+		},
+		pick(pick: Pick): void {
+			const next = picked(selected, selectionView.clicked, pick);
+			selectionView.clicked = pick.path;
+			onselect(next);
+		},
+		point(point: PagePoint): void {
+			const lie = originals.take(point, original);
+			if (lie) onlie(lie);
+		}
+	};
+
+	/** Opens the stages over an element, for as long as it is there. */
+	function table(parent: HTMLElement): () => void {
+		let gone = false;
+		untrack(() => openStages(parent, site.id, config, talk)).then(
+			(opened) => (gone ? opened.close() : (stages = opened)),
+			(error: unknown) => (failure = error instanceof Error ? error.message : String(error))
+		);
+		return () => {
+			gone = true;
+			stages?.close();
+			stages = null;
+		};
+	}
+
+	$effect(() => stages?.keepInStep(inStep));
+
+	$effect(() => originals.load(site.id, pictures));
+	$effect(() => {
+		const shown = framing.frames.flatMap(({ frame, vantage }) => {
+			const one = originals.shown(pictures, page.path, vantage.width);
+			return one ? [[frame, one] as const] : [];
+		});
+		stages?.originals(new Map(shown));
+	});
+	$effect(() => stages?.points(originals.task !== null, originals.points));
+
+	$effect(() => states.showing(page.path));
+	$effect(() => stages?.pin(states.pins));
+	$effect(() => stages?.use(viewing.use));
+	$effect(() => stages?.lightTable(viewing.lightTable));
+	$effect(() => stages?.select(selected, selectionView.distances));
+
+	$effect(() => {
+		if (selectionView.reveal) stages?.reveal('lead', selectionView.reveal);
+	});
+
+	/** Brings the frames to what is written and where the carriage stands. */
+	export function show(): void {
+		if (!stages) return;
+		const { prefix } = stages;
+		const from = viewing.before ? earlier : page;
+		// Read now, not when the stage is ready for it: what is read here is what brings the next scene.
+		const contents = new Map(
+			framing.frames.map(({ frame, vantage }) => [frame, from.content(prefix, vantage, staged)])
+		);
+		const shown = stages.live.show({ placements: framing.frames.map(placementOf), contents });
+		void shown.then((at) => {
+			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
+		});
+	}
+
+	$effect.pre(show);
+</script>
+
+<section class="frames" aria-label="Frames">
+	<div
+		class="room"
+		class:alone={viewing.alone}
+		bind:clientWidth={framing.width}
+		bind:clientHeight={framing.height}
+	>
+		<div
+			class="table"
+			style:width="{framing.extent.width}px"
+			style:height="{framing.extent.height}px"
+			{@attach table}
+		></div>
+		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
+		<Frames
+			{page}
+			lead={framing.lead}
+			{leadName}
+			{placeOf}
+			frames={framing.frames}
+			onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
+			onresize={(name, by) => framing.resize(name, by)}
+			onmove={(name, by) => site.vantages.move(name, by)}
+		/>
+	</div>
+	<FootBar bind:this={foot} {site} bind:inStep {vantagesHref} />
+</section>
+
+<style>
+	.frames {
+		display: grid;
+		grid-template: minmax(0, 1fr) auto / minmax(0, 1fr);
+		height: 100%;
+		min-width: 0;
+	}
+
+	.room {
+		position: relative;
+		min-width: 0;
+		overflow: hidden;
+	}
+
+	.table {
+		position: absolute;
+		top: 0;
+		left: 0;
+	}
+
+	.table :global(iframe) {
+		position: absolute;
+		inset: 0;
+		width: 100%;
+		height: 100%;
+		border: 0;
+		color-scheme: light;
+	}
+
+	.failure {
+		position: absolute;
+		inset: 40% 40px auto;
+		color: var(--rubric);
+	}
+
+	.room.alone {
+		overflow: auto;
+	}
+</style>

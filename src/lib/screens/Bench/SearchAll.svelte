@@ -1,0 +1,151 @@
+<script lang="ts">
+	import { replaceAll, searchAll } from '$lib/state/searchAll.ts';
+	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
+
+	interface Props {
+		files: Iterable<FileText>;
+		/** What is looked for at first. */
+		words: string;
+		onplace: (place: FilePlace) => void;
+		/** Texts were changed. */
+		onedit: () => void;
+		onclose: () => void;
+	}
+
+	let { files, words: first, onplace, onedit, onclose }: Props = $props();
+
+	/** As many lines as are listed; what is replaced is not bounded by it. */
+	const LISTED = 300;
+	// svelte-ignore state_referenced_locally (what it begins with)
+	let words = $state(first);
+	let by = $state('');
+	let matchCase = $state(false);
+	let pattern = $state(false);
+	let done = $state.raw<{ sentence: string; back: () => void } | null>(null);
+	const search = $derived({ words, matchCase, pattern });
+	const result = $derived(searchAll(files, search));
+	const found = $derived(typeof result === 'string' ? [] : result);
+	const count = $derived(found.reduce((sum, { matches }) => sum + matches.length, 0));
+	const listed = $derived(
+		found.flatMap(({ file, matches }) => matches.map((match) => ({ file, match }))).slice(0, LISTED)
+	);
+
+	const times = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+
+	function replace(): void {
+		const sentence = `${times(count, 'place')} replaced in ${times(found.length, 'file')}; nothing is saved yet.`;
+		done = { sentence, back: replaceAll(found, search, by) };
+		onedit();
+	}
+
+	function undo(): void {
+		done?.back();
+		done = null;
+		onedit();
+	}
+</script>
+
+<Dialog title="Search all files" {onclose}>
+	{#snippet children(close)}
+		<div class="fields">
+			<label>Find <input type="text" bind:value={words} spellcheck="false" autocomplete="off" /></label>
+			<label>Replace with <input type="text" bind:value={by} spellcheck="false" autocomplete="off" /></label>
+			<label class="tick"><input type="checkbox" bind:checked={matchCase} /> capitals as written</label>
+			<label class="tick"><input type="checkbox" bind:checked={pattern} /> regular expression</label>
+		</div>
+		<p role="status">
+			{#if typeof result === 'string'}<b>{result}</b>
+			{:else if words !== ''}{times(count, 'place')} in {times(found.length, 'file')}{/if}
+		</p>
+		<ul>
+			{#each listed as { file, match } (`${file.path}:${match.start}`)}
+				<li>
+					<button
+						type="button"
+						onclick={() => {
+							close();
+							onplace({ path: file.path, offset: match.start });
+						}}
+					>
+						<span>{file.path}:{match.line}</span>
+						{match.words}
+					</button>
+				</li>
+			{/each}
+			{#if count > LISTED}<li>and {count - LISTED} more</li>{/if}
+		</ul>
+		{#if done}
+			<p role="status">{done.sentence} <Button look="quiet" onclick={undo}>Take it back</Button></p>
+		{/if}
+		<Button look="primary" disabled={count === 0} onclick={replace}>Replace all</Button>
+		<Button onclick={close}>Close</Button>
+	{/snippet}
+</Dialog>
+
+<style>
+	.fields {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px 20px;
+		margin: 12px 0;
+	}
+
+	label {
+		display: grid;
+		gap: 2px;
+		color: var(--ink-2);
+	}
+
+	.tick {
+		display: flex;
+		gap: 8px;
+		align-items: center;
+		min-height: 24px;
+	}
+
+	input[type='text'] {
+		height: 30px;
+		border: 0;
+		border-bottom: 1px solid var(--ink);
+		background: none;
+		color: var(--ink);
+		font: 14px/1.2 var(--mono);
+	}
+
+	ul {
+		height: min(320px, 44vh);
+		margin: 6px 0 14px;
+		overflow: auto;
+		border-block: 1px solid var(--hair);
+	}
+
+	li button {
+		width: 100%;
+		min-height: 26px;
+		overflow: hidden;
+		border: 0;
+		background: none;
+		font: 13px/1.4 var(--mono);
+		text-align: left;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	li button:hover {
+		background: var(--tint);
+	}
+
+	li span {
+		display: inline-block;
+		min-width: 22ch;
+		color: var(--ink-2);
+	}
+
+	b {
+		color: var(--rubric);
+		font-weight: 400;
+	}
+</style>

@@ -1,0 +1,154 @@
+<script lang="ts">
+	import { bandAt, type Bands } from '$lib/core/media/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import { toggleComment } from '@codemirror/commands';
+	import { unfoldAll } from '@codemirror/language';
+	import type { Command } from '@codemirror/view';
+	import { dropping } from '$lib/state/pictureDrop.ts';
+	import { foldOthers, moveRuleBy, toDefinition, toRuleInForce } from '$lib/state/moves.ts';
+	import Menu from '$lib/ui/Menu.svelte';
+	import SearchAll from './SearchAll.svelte';
+	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import Tabs from '$lib/ui/Tabs.svelte';
+	import Sheet from './Sheet.svelte';
+	import SheetBar from './SheetBar.svelte';
+
+	interface Props {
+		site: SiteState;
+		page: PageState;
+		lead: SeenVantage;
+		bands: Bands;
+		/** The file that is shown, and a wish for another. */
+		file: string;
+		onfile: (path: string) => void;
+		/** A place to show. */
+		place: FilePlace | null;
+		onplace: (place: FilePlace) => void;
+		/** The rule of what is selected is to be shown. */
+		onrule: () => void;
+		/** A text was changed. */
+		onedit: () => void;
+	}
+
+	let { site, page, lead, bands, file, onfile, place, onplace, onrule, onedit }: Props = $props();
+
+	let sheet = $state<Sheet>();
+	let bar = $state<SheetBar>();
+
+	const paths = $derived.by(() => {
+		const used = page.sheets.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : []));
+		const sheets = [...site.texts.values()].filter(({ kind }) => kind === 'sheet').map(({ path }) => path);
+		return [...new Set([...used.toReversed(), page.path, ...sheets])].filter((path) => site.texts.has(path));
+	});
+	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
+	const rules = $derived(shown ? page.force(shown.path, lead) : []);
+	const said = $derived(shown ? page.said(shown.path, lead) : []);
+	const inForce = $derived({ rules, said, width: carriage.width, range: carriage.range });
+	const run = (command: Command) => () => sheet?.run(command);
+	const moves = $derived<[string, string, () => void][]>(
+		shown
+			? [
+					['Rule of what is selected', 'R', onrule],
+					['Next rule in force here', 'Alt .', run(toRuleInForce(1))],
+					['Rule in force before', 'Alt ,', run(toRuleInForce(-1))],
+					['Where a custom property is given', 'Alt Enter', run(toDefinition)],
+					['Rule up, with its comment', 'Alt PgUp', run(moveRuleBy(shown.kind, -1))],
+					['Rule down, with its comment', 'Alt PgDn', run(moveRuleBy(shown.kind, 1))],
+					['Comment in or out', 'Ctrl /', run(toggleComment)],
+					['Fold what is not in force here', 'G', () => fold(true)],
+					['Unfold all', 'Shift G', () => fold(false)],
+					['Search all files…', 'A', search]
+				]
+			: []
+	);
+	const tabs = $derived(
+		paths.map((path) => ({
+			id: path,
+			name: path.replace(/^.*\//, ''),
+			title: path,
+			mark: site.texts.get(path)?.dirty ? '•' : ''
+		}))
+	);
+
+	let heard = $state<string | null>(null);
+	$effect(() => {
+		dropping.into = { site, file: () => shown?.path ?? '', tell: (sentence) => (heard = sentence) };
+		return () => (dropping.into = null);
+	});
+
+	let searching = $state<string | null>(null);
+
+	/** Opens the choice of conditions for the selected rules, or takes the one around the caret away. */
+	export const wrap = (on: boolean): void => (on ? bar?.chooseWrap() : bar?.unwrap());
+
+	export const focus = (): void => sheet?.focus();
+
+	/** Folds what is not in force at the carriage, or unfolds all. */
+	export const fold = (on: boolean): void => sheet?.run(on ? foldOthers(inForce) : unfoldAll);
+
+	/** Opens the search over all files, for what is selected in the sheet. */
+	export function search(): void {
+		const { state } = shown ?? {};
+		searching = state?.sliceDoc(state.selection.main.from, state.selection.main.to).split('\n')[0] ?? '';
+	}
+</script>
+
+<section aria-label="Sheet">
+	<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
+	{#if shown}
+		<SheetBar bind:this={bar} file={shown} {bands} here={bandAt(bands.bands, lead.width)} {onedit}>
+			{#if heard}<p role="status">{heard}</p>{/if}
+			<Menu label="Go">
+				{#each moves as [name, key, act] (name)}
+					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>
+				{/each}
+			</Menu>
+		</SheetBar>
+		<Sheet bind:this={sheet} file={shown} {inForce} goto={place} {onedit} />
+	{/if}
+</section>
+{#if searching !== null}
+	<SearchAll
+		files={site.texts.values()}
+		words={searching}
+		{onplace}
+		{onedit}
+		onclose={() => (searching = null)}
+	/>
+{/if}
+
+<style>
+	section {
+		display: flex;
+		flex-direction: column;
+		height: 100%;
+		min-width: 0;
+		min-height: 0;
+		background: var(--sheet);
+	}
+
+	section button {
+		display: flex;
+		gap: 24px;
+		justify-content: space-between;
+		min-height: 26px;
+		padding: 0 4px;
+		border: 0;
+		background: none;
+		text-align: left;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	section button:hover {
+		background: var(--tint);
+	}
+
+	kbd {
+		color: var(--ink-2);
+		font: 13px/1.4 var(--mono);
+	}
+</style>

@@ -1,0 +1,46 @@
+<script lang="ts">
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+
+	let { site }: { site: SiteState } = $props();
+
+	const YEARS = [
+		[0, 'today'],
+		[1, 'for a year'],
+		[2.5, 'for two and a half years'],
+		[5, 'for five years']
+	] as const;
+	const kept = $derived(site.kept.target);
+	const years = $derived(kept.list[0]?.years);
+
+	const choose = (value: string): Promise<boolean> =>
+		kept.keep(() => (value === '' ? [] : [{ years: Number(value) }]), 'engines asked for changed');
+</script>
+
+<label>
+	Only what every engine has had
+	<select
+		value={years === undefined ? '' : String(years)}
+		onchange={(event) => choose(event.currentTarget.value)}
+	>
+		<option value="">does not matter</option>
+		{#each YEARS as [value, words] (value)}<option value={String(value)}>{words}</option>{/each}
+	</select>
+</label>
+<p>What a sheet uses beyond that is said at its line. {kept.trouble ?? ''}</p>
+
+<style>
+	label {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		align-items: center;
+	}
+
+	select {
+		background: var(--paper);
+	}
+
+	p {
+		color: var(--ink-2);
+	}
+</style>

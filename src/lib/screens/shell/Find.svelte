@@ -1,0 +1,156 @@
+<script lang="ts">
+	import { ranked } from '$lib/core/find/index.ts';
+	import type { Find } from '$lib/state/finds.ts';
+	import Dialog from '$lib/ui/Dialog.svelte';
+
+	interface Props {
+		/** All that can be found. */
+		finds: Iterable<Find>;
+		onclose: () => void;
+	}
+
+	let { finds, onclose }: Props = $props();
+
+	const MOST = 60;
+	const all = $derived([...finds]);
+	const id = $props.id();
+	let query = $state('');
+	let at = $state(0);
+	const found = $derived(
+		query.trim() === ''
+			? all.filter(({ kind }) => kind === 'screen' || kind === 'page' || kind === 'action')
+			: ranked(all, query, MOST)
+	);
+	const chosen = $derived(found[Math.min(at, found.length - 1)]);
+
+	function go(close: () => void, find: Find): void {
+		close();
+		find.go();
+	}
+
+	function key(event: KeyboardEvent, close: () => void): void {
+		const by = { ArrowDown: 1, ArrowUp: -1, PageDown: 8, PageUp: -8 }[event.key];
+		if (by !== undefined) {
+			event.preventDefault();
+			at = Math.max(0, Math.min(found.length - 1, at + by));
+		} else if (event.key === 'Enter' && chosen) {
+			event.preventDefault();
+			go(close, chosen);
+		}
+	}
+
+	/** Keeps the option that is chosen in sight. */
+	const inSight = (here: boolean) => (option: HTMLElement) => {
+		if (here) option.scrollIntoView({ block: 'nearest' });
+	};
+</script>
+
+<Dialog title="Find" {onclose}>
+	{#snippet children(close)}
+		<input
+			type="text"
+			role="combobox"
+			aria-label="An element, rule, breakpoint, page, file, screen or action"
+			aria-expanded="true"
+			aria-autocomplete="list"
+			aria-controls="{id}-list"
+			aria-activedescendant={chosen ? `${id}-${found.indexOf(chosen)}` : undefined}
+			placeholder="An element, rule, breakpoint, page, file, screen or action"
+			autocomplete="off"
+			spellcheck="false"
+			bind:value={query}
+			oninput={() => (at = 0)}
+			onkeydown={(event) => key(event, close)}
+		/>
+		<ul id="{id}-list" role="listbox" aria-label="Found">
+			{#each found as find, i (find)}
+				<!-- svelte-ignore a11y_click_events_have_key_events (keys are the field's: the combobox pattern of WAI-ARIA) -->
+				<li
+					role="option"
+					id="{id}-{i}"
+					aria-selected={find === chosen}
+					{@attach inSight(find === chosen)}
+					onclick={() => go(close, find)}
+				>
+					<span class="kind">{find.kind}</span>
+					<span class={['name', find.kind]}>{find.name}</span>
+					<span class="also">{find.also ?? ''}</span>
+					{#if find.key}<kbd>{find.key}</kbd>{/if}
+				</li>
+			{/each}
+		</ul>
+		<p class="count" role="status">
+			{#if query.trim() !== ''}
+				{found.length === 0
+					? 'Nothing here is called so; elements of other pages are not among it.'
+					: found.length === MOST
+						? `the ${MOST} that fit best`
+						: `${found.length} found`}
+			{/if}
+		</p>
+	{/snippet}
+</Dialog>
+
+<style>
+	input {
+		width: 100%;
+		height: 36px;
+		margin: 12px 0 8px;
+		padding: 0 4px;
+		border: 0;
+		border-bottom: 1px solid var(--ink);
+		background: none;
+		font: 15px/1.2 var(--mono);
+	}
+
+	ul {
+		height: min(420px, 56vh);
+		overflow-y: auto;
+	}
+
+	li {
+		display: grid;
+		grid-template-columns: 84px minmax(0, auto) minmax(0, 1fr) auto;
+		gap: 12px;
+		align-items: baseline;
+		min-height: 28px;
+		padding: 4px 8px;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	li:hover {
+		background: var(--tint);
+	}
+
+	li[aria-selected='true'] {
+		background: var(--pick);
+	}
+
+	.kind,
+	.also,
+	.count {
+		color: var(--ink-2);
+	}
+
+	.name,
+	.also {
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+
+	.name {
+		max-width: 52ch;
+	}
+
+	.element,
+	.rule,
+	.breakpoint,
+	kbd {
+		font: 13px/1.4 var(--mono);
+	}
+
+	.count {
+		min-height: 20px;
+	}
+</style>

@@ -1,0 +1,116 @@
+import { gapsAround, gapsBetween, type Gap } from '../../core/box/index.ts';
+import { boxesAround, boxOf, rectOf } from '../../probe/box.ts';
+import { elementByPath } from '../../probe/path.ts';
+import type { SelectedIn } from '../protocol.ts';
+import { drawBoxes } from './drawing.ts';
+import type { PageFrame } from './pageFrame.ts';
+
+type Paths = readonly (readonly number[])[];
+
+/** What of a page may change where its boxes stand, besides what the application does. */
+const MOVES = ['scroll', 'load', 'toggle', 'input', 'change', 'transitionend', 'animationend'] as const;
+
+/** The selected elements, drawn in every frame and told to the application whenever their boxes are others. */
+export function selection(
+	frames: () => ReadonlyMap<string, PageFrame>,
+	tell: (boxes: readonly SelectedIn[]) => void
+) {
+	let paths: Paths = [];
+	let distances = false;
+	let waiting = false;
+	let told = '[]';
+	const drawings = new Map<PageFrame, SVGElement>();
+	const observers = new Map<PageFrame, ResizeObserver>();
+
+	const selected = (frame: PageFrame): (Element | null)[] =>
+		paths.map((path) => elementByPath(frame.document(), path));
+
+	function gaps(elements: readonly Element[]): Gap[] {
+		const [first, second] = elements;
+		if (!distances || !first) return [];
+		if (second)
+			return gapsBetween(rectOf(first.getBoundingClientRect()), rectOf(second.getBoundingClientRect()));
+		const { neighbours, around } = boxesAround(first);
+		return gapsAround(rectOf(first.getBoundingClientRect()), neighbours, around);
+	}
+
+	function draw(frame: PageFrame): SelectedIn['boxes'] {
+		drawings.get(frame)?.remove();
+		drawings.delete(frame);
+		const elements = selected(frame);
+		const boxes = elements.map((element) => element && boxOf(element));
+		if (boxes.some((box) => box)) {
+			const shown = elements.filter((element) => element !== null);
+			const { width, height } = frame.box.getBoundingClientRect();
+			const drawing = drawBoxes(
+				boxes.filter((box) => box !== null),
+				shown.flatMap((element) => [...element.getClientRects()].map(rectOf)),
+				gaps(shown),
+				width / frame.window().innerWidth,
+				{ left: 0, top: 0, width, height }
+			);
+			frame.box.append(drawing);
+			drawings.set(frame, drawing);
+		}
+		return boxes;
+	}
+
+	function drawAll(): void {
+		waiting = false;
+		const all: SelectedIn[] = [];
+		for (const [id, frame] of frames()) {
+			const { scrollX: x, scrollY: y } = frame.window();
+			all.push({ frame: id, boxes: draw(frame), scroll: { x, y } });
+		}
+		const next = JSON.stringify(all);
+		if (next !== told) tell(all);
+		told = next;
+	}
+
+	/** Draws with the screen's next update, once for all that has changed until then. */
+	function soon(): void {
+		if (waiting) return;
+		waiting = true;
+		requestAnimationFrame(drawAll);
+	}
+
+	/** Follows the sizes of what is selected in a frame, and of its page. */
+	function follow(frame: PageFrame): void {
+		observers.get(frame)?.disconnect();
+		observers.delete(frame);
+		const Observer = (frame.window() as Window & typeof globalThis).ResizeObserver;
+		const elements = selected(frame).filter((element) => element !== null);
+		if (elements.length === 0) return;
+		const observer = new Observer(soon);
+		for (const element of [...elements, frame.document().documentElement]) observer.observe(element);
+		observers.set(frame, observer);
+	}
+
+	return {
+		select(next: Paths, withDistances: boolean): void {
+			paths = next;
+			distances = withDistances;
+			for (const frame of frames().values()) follow(frame);
+			soon();
+		},
+		/** A page was written into a frame. */
+		written(frame: PageFrame): void {
+			for (const type of MOVES) {
+				frame
+					.document()
+					.addEventListener(type, () => paths.length > 0 && soon(), { capture: true, passive: true });
+			}
+			follow(frame);
+			if (paths.length > 0) soon();
+		},
+		/** Frames were laid out, or their sheets replaced. */
+		changed(): void {
+			if (paths.length > 0) soon();
+		},
+		forget(frame: PageFrame): void {
+			observers.get(frame)?.disconnect();
+			observers.delete(frame);
+			drawings.delete(frame);
+		}
+	};
+}

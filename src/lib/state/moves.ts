@@ -1,0 +1,114 @@
+import { foldEffect, unfoldAll } from '@codemirror/language';
+import { EditorSelection, type EditorState, type Extension } from '@codemirror/state';
+import { EditorView, keymap, type Command } from '@codemirror/view';
+import { moveRule, parseSheet, sliceOf, walk } from '../core/css/index.ts';
+import { contains, rationalFromNumber } from '../core/interval/index.ts';
+import { sheetPartAt } from './css.ts';
+import { rulesShown, type InForce } from './force.ts';
+
+/** Where the definition of a custom property is, in the sheets of the page; the Bench puts it here. */
+export const definitions: { show: (name: string) => boolean } = { show: () => false };
+
+const goTo = (view: EditorView, at: number): void => {
+	view.dispatch({
+		selection: EditorSelection.cursor(at),
+		effects: EditorView.scrollIntoView(at, { y: 'center' })
+	});
+	view.focus();
+};
+
+/** Moves the rule at the caret, with its comments, before or after the one next to it. */
+export const moveRuleBy =
+	(kind: 'page' | 'sheet', by: -1 | 1): Command =>
+	(view) => {
+		const text = view.state.doc.toString();
+		const { head } = view.state.selection.main;
+		const part = sheetPartAt(text, kind, head);
+		const move = part && moveRule(parseSheet(text.slice(part.start, part.end)), head - part.start, by);
+		if (!move) return false;
+		const { start } = part;
+		view.dispatch({
+			changes: move.changes.map((one) => ({
+				from: start + one.start,
+				to: start + one.end,
+				insert: one.text
+			})),
+			selection: { anchor: start + move.offset },
+			scrollIntoView: true,
+			userEvent: 'move.rule'
+		});
+		return true;
+	};
+
+/** To the next rule that is in force at the carriage, or the one before; around at the end. */
+export const toRuleInForce =
+	(by: -1 | 1): Command =>
+	(view) => {
+		const { head } = view.state.selection.main;
+		const line = view.state.doc.lineAt(head).from;
+		const found = rulesShown(view.state).flatMap(({ from, holds }) => (holds ? [from] : []));
+		const next =
+			by > 0
+				? (found.find((at) => at > line) ?? found[0])
+				: (found.findLast((at) => at < line) ?? found.at(-1));
+		if (next === undefined) return false;
+		const { text } = view.state.doc.lineAt(next);
+		goTo(view, next + (text.length - text.trimStart().length));
+		return true;
+	};
+
+/** Folds every block that is not in force at the carriage's width; the rest is unfolded. */
+export const foldOthers =
+	({ rules, width }: InForce): Command =>
+	(view) => {
+		unfoldAll(view);
+		const here = rationalFromNumber(width);
+		const text = view.state.doc.toString();
+		let end = 0;
+		const effects = rules.flatMap(({ span, widths }) => {
+			const opens = text.indexOf('{', span.start) + 1;
+			if (span.start < end || contains(widths, here) || opens === 0 || opens >= span.end - 1) return [];
+			({ end } = span);
+			return [foldEffect.of({ from: opens, to: span.end - 1 })];
+		});
+		view.dispatch({ effects });
+		return true;
+	};
+
+/** The name of the custom property that the caret is in. */
+function customPropertyAt(state: EditorState): string | undefined {
+	const { head } = state.selection.main;
+	const { from, text } = state.doc.lineAt(head);
+	for (const match of text.matchAll(/--[\w\u0080-\uffff-]+/g)) {
+		if (from + match.index <= head && head <= from + match.index + match[0].length) return match[0];
+	}
+	return undefined;
+}
+
+/** To where the custom property at the caret is first given a value. */
+export const toDefinition: Command = (view) => {
+	const name = customPropertyAt(view.state);
+	return name !== undefined && definitions.show(name);
+};
+
+/** The offset at which a sheet first gives a custom property; undefined where it does not. */
+export function definitionIn(text: string, name: string): number | undefined {
+	const sheet = parseSheet(text);
+	for (const node of walk(sheet)) {
+		if (node.kind === 'declaration' && node.property === name) return node.span.start;
+		if (node.kind === 'at-rule' && node.name === 'property' && sliceOf(text, node.prelude) === name) {
+			return node.span.start;
+		}
+	}
+	return undefined;
+}
+
+/** Keys that move through a sheet by its rules, and move its rules. */
+export const moving = (kind: 'page' | 'sheet'): Extension =>
+	keymap.of([
+		{ key: 'Alt-PageUp', run: moveRuleBy(kind, -1) },
+		{ key: 'Alt-PageDown', run: moveRuleBy(kind, 1) },
+		{ key: 'Alt-.', run: toRuleInForce(1) },
+		{ key: 'Alt-,', run: toRuleInForce(-1) },
+		{ key: 'Alt-Enter', run: toDefinition }
+	]);

@@ -1,0 +1,59 @@
+import type { ElementPath } from '../core/html/index.ts';
+import type { SelectedIn } from '../stage/protocol.ts';
+
+/** A click on an element of a page, with the keys that were held. */
+export interface Pick {
+	readonly path: ElementPath;
+	readonly shift: boolean;
+	/** Whether it is to be added to what is selected, or taken from it. */
+	readonly add: boolean;
+}
+
+const same = (a: ElementPath, b: ElementPath): boolean => a.join() === b.join();
+
+const isWithin = (path: ElementPath, around: ElementPath): boolean =>
+	around.every((index, i) => path[i] === index);
+
+/**
+ * What a click leaves selected. A click again on what was clicked last goes one up from the selection, with Shift
+ * one down again.
+ */
+export function picked(
+	selected: readonly ElementPath[],
+	clicked: ElementPath | null,
+	{ path, shift, add }: Pick
+): readonly ElementPath[] {
+	if (add) {
+		const without = selected.filter((one) => !same(one, path));
+		return without.length < selected.length ? without : [...selected, path];
+	}
+	const [one] = selected;
+	if (!one || selected.length > 1 || !clicked || !same(clicked, path) || !isWithin(path, one)) return [path];
+	if (shift) return [path.slice(0, Math.min(path.length, one.length + 1))];
+	return [one.slice(0, Math.max(0, one.length - 1))];
+}
+
+/** Paths as they stand in an address: indexes with points between, elements with commas. The root is `r`. */
+export const printPaths = (paths: readonly ElementPath[]): string =>
+	paths.map((path) => path.join('.') || 'r').join(',');
+
+/** The paths that an address names; what is none is left out. */
+export const readPaths = (text: string): ElementPath[] =>
+	text
+		.split(',')
+		.filter((one) => /^(r|\d{1,6}(\.\d{1,6}){0,400})$/.test(one))
+		.map((one) => (one === 'r' ? [] : one.split('.').map(Number)));
+
+/** What stages tell of the selection, and how it is looked at. */
+class SelectionView {
+	/** The boxes of what is selected, in each frame. */
+	boxes = $state.raw<readonly SelectedIn[]>([]);
+	/** Whether distances to what is around are shown. */
+	distances = $state(false);
+	/** An element to be brought into sight; a new path for each time it is wished for. */
+	reveal = $state.raw<ElementPath | null>(null);
+	/** What was clicked last. */
+	clicked: ElementPath | null = null;
+}
+
+export const selectionView = new SelectionView();

@@ -1,0 +1,54 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+
+	interface Props {
+		title: string;
+		onclose: () => void;
+		/** What is in it; gets what closes it. */
+		children: Snippet<[close: () => void]>;
+	}
+
+	let { title, onclose, children }: Props = $props();
+
+	const id = $props.id();
+	let dialog: HTMLDialogElement;
+
+	const before = document.activeElement;
+	let told = false;
+
+	/** Tells that it is closed, once and at once: the element's own event comes later. */
+	function tell(): void {
+		if (told) return;
+		told = true;
+		// An engine may give the focus to an editor that had left it before.
+		if (before === document.body) (document.activeElement as HTMLElement | null)?.blur();
+		onclose();
+	}
+
+	function close(): void {
+		dialog.close();
+		tell();
+	}
+
+	$effect(() => dialog.showModal());
+</script>
+
+<dialog bind:this={dialog} oncancel={tell} onclose={tell} aria-labelledby={id}>
+	<h2 {id}>{title}</h2>
+	{@render children(close)}
+</dialog>
+
+<style>
+	dialog {
+		width: min(860px, 94vw);
+		max-height: 92vh;
+		padding: 20px 24px;
+		border: 1px solid var(--ink);
+		background: var(--sheet);
+		color: var(--ink);
+	}
+
+	dialog::backdrop {
+		background: rgb(0 0 0 / 0.35);
+	}
+</style>
