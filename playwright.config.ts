@@ -4,8 +4,8 @@ import { LAUNCH } from './tests/launch.ts';
 export default defineConfig({
 	testDir: 'tests',
 	outputDir: '.cache/test-results',
-	timeout: 60_000,
-	expect: { timeout: 10_000 },
+	timeout: 180_000,
+	expect: { timeout: 25_000 },
 	workers: 2,
 	fullyParallel: false,
 	forbidOnly: true,

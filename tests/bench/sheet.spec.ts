@@ -89,6 +89,14 @@ test('unsaved text is there again after a reload, a closed tab and a killed serv
 	await page.reload();
 	await expect(page.locator('.cm-activeLine')).toHaveText(/\/\* mine \*\//);
 	await expect(saved(page)).toHaveText('• 1 file unsaved, kept as draft');
+	await page.route('**/drafts', (route) => route.abort());
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+Home');
+	await page.keyboard.insertText('/* never sent */');
+	await page.reload();
+	await expect(page.locator('.cm-activeLine')).toHaveText(/\/\* never sent \*\//);
+	await page.unroute('**/drafts');
+	await expect(saved(page)).toHaveText('• 1 file unsaved, kept as draft');
 	await empty.kill();
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+End');

@@ -74,7 +74,7 @@ const EXCEPTIONS: readonly Exception[] = [
 ];
 
 /** How often a page of its own is asked, where the engine lays it out in more ways than one by itself. */
-const TRIES = 4;
+const TRIES = 8;
 
 /** Puts vantages into a site, all beside the lead. */
 async function show(server: Server, site: number, vantages: readonly Vantage[]): Promise<void> {
@@ -160,6 +160,7 @@ test('a frame is laid out and styled as a page of its own in a browser started a
 	];
 	const browsers: Browser[] = [];
 	for (const vantage of VANTAGES) browsers.push(await startAs(vantage));
+	const reals = await Promise.all(VANTAGES.map((vantage, i) => realPage(browsers[i] as Browser, vantage)));
 	for (const { site, folder, every } of sites) {
 		const plain = await plainServer(fromFolder(folder));
 		await show(server, site, VANTAGES);
@@ -174,18 +175,22 @@ test('a frame is laid out and styled as a page of its own in a browser started a
 				if (!browser || !frame) throw new Error('A frame is missing.');
 				const asked = { longhands: LONGHANDS, every };
 				await expect.poll(() => frame.evaluate(isReady)).toBe(true);
-				const here = await frame.evaluate(readPage, asked);
+				const here = JSON.parse(await frame.evaluate(readPage, asked)) as Reading;
 				let best: Differences | undefined;
-				for (let i = 0; i < TRIES && (!best || unknown(best).length > 0); i++) {
-					const real = await realPage(browser, vantage);
+				for (let tries = 0; tries < TRIES && (!best || unknown(best).length > 0); tries++) {
+					// The engine's ways differ by process: asking again takes another one.
+					if (tries > 0) {
+						await reals[i]?.context().close();
+						reals[i] = await realPage(browser, vantage);
+						count.again++;
+					}
+					const real = reals[i] as Page;
 					await real.goto(`${originOf(plain)}/${path}`);
 					await expect.poll(() => real.evaluate(isReady)).toBe(true);
-					const expected = await real.evaluate(readPage, asked);
-					await real.context().close();
+					const expected = JSON.parse(await real.evaluate(readPage, asked)) as Reading;
 					expect(here.names).toEqual(expected.names);
 					const differences = compare(here, expected, vantage);
 					if (!best || unknown(differences).length < unknown(best).length) best = differences;
-					if (i > 0) count.again++;
 				}
 				for (const [what, times] of best ?? []) found.set(what, (found.get(what) ?? 0) + times);
 				count.boxes += here.elements.length;

@@ -11,16 +11,45 @@ interface Changed {
 	readonly state: { readonly selection: { readonly main: { readonly head: number } } };
 }
 
+const caretOf = (file: Changed): number => file.state.selection.main.head;
+
 /** How long after a change its draft is sent, ms; and how long after a failure it is sent again. */
 const DELAY = 300;
 const RETRY = 2000;
 
+const LEFT = 'vantaggio-left';
+const leftKey = (site: number, tab: string, path: string): string => JSON.stringify([LEFT, site, tab, path]);
+
+/**
+ * Texts that a page had not got through to the server when it was left: kept by the browser, in any tab's name,
+ * each newer than what the server has of that tab and file.
+ */
+export function leftDrafts(site: number): DraftRecord[] {
+	return Object.entries(localStorage).flatMap(([key, value]) => {
+		if (!key.startsWith(`["${LEFT}",${site},`)) return [];
+		try {
+			return [JSON.parse(value as string) as DraftRecord];
+		} catch {
+			return [];
+		}
+	});
+}
+
+/** Lets go of a draft, wherever it is kept. */
+export async function forgetDraft(site: number, path: string, tab: string): Promise<void> {
+	await api.dropDraft(site, path, tab);
+	localStorage.removeItem(leftKey(site, tab, path));
+}
+
 /**
  * Keeps what is unsaved in this tab on the server: each changed text is sent soon after its first change,
- * however fast the typing goes on, one request at a time, and again until it has arrived. `tell` hears why drafts are not kept, or null.
+ * however fast the typing goes on, one request at a time, and again until it has arrived. When the page is left
+ * before that, the browser keeps the text. `tell` hears why drafts are not kept, or null.
  */
 export function draftKeeper(site: number, tab: string, tell: (trouble: string | null) => void) {
 	const waiting = new Map<string, Changed>();
+	/** Files whose text the server does not have yet, whether it waits or is on its way. */
+	const unkept = new Map<string, Changed>();
 	const foreign = new Map<string, string>();
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	let sending: Promise<void> | undefined;
@@ -47,12 +76,12 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 			waiting.delete(path);
 			try {
 				file.settle();
-				if (file.dirty) {
-					const { base, text } = file;
-					await api.keepDraft(site, { path, tab, base, text, caret: file.state.selection.main.head });
-				} else await api.dropDraft(site, path, tab);
+				const { dirty, base, text } = file;
+				if (dirty) await api.keepDraft(site, { path, tab, base, text, caret: caretOf(file) });
+				else await api.dropDraft(site, path, tab);
+				if (!waiting.has(path)) kept(path);
 				const former = foreign.get(path);
-				if (former !== undefined) await api.dropDraft(site, path, former);
+				if (former !== undefined) await forgetDraft(site, path, former);
 				foreign.delete(path);
 				tell(null);
 			} catch (error) {
@@ -63,8 +92,25 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 		}
 	}
 
+	function kept(path: string): void {
+		unkept.delete(path);
+		localStorage.removeItem(leftKey(site, tab, path));
+	}
+
+	/** The page may be gone in a moment: what the server lacks is kept here, and sent if there is time. */
 	const leave = (): void => {
-		if (document.visibilityState === 'hidden') void send();
+		if (document.visibilityState !== 'hidden') return;
+		for (const [path, file] of unkept) {
+			file.settle();
+			const { base, text } = file;
+			const left: DraftRecord = { path, tab, base, text, caret: caretOf(file), at: new Date().toISOString() };
+			try {
+				localStorage.setItem(leftKey(site, tab, path), JSON.stringify(left));
+			} catch {
+				// No room in the browser's store: what is sent now is the only chance.
+			}
+		}
+		void send();
 	};
 	document.addEventListener('visibilitychange', leave);
 
@@ -72,12 +118,15 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 		/** A text has changed. */
 		note(file: Changed): void {
 			waiting.set(file.path, file);
+			unkept.set(file.path, file);
 			if (!sending) wind(DELAY);
 		},
 		/** A draft of a tab that is gone has become this tab's: its old copy goes once the new one is kept. */
 		adopt(draft: DraftRecord): void {
 			foreign.set(draft.path, draft.tab);
 		},
+		/** A text is saved: it needs no draft. */
+		saved: kept,
 		/** Resolves when nothing is under way, with nothing waiting to be sent. */
 		async quiet(): Promise<void> {
 			unwind();

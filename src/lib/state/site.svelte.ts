@@ -1,6 +1,6 @@
 import type { DraftRecord, KeptFields, KeptKind, FileRecord, SiteRecord, StaleFile } from '../api.ts';
 import { api, Refused } from './api.ts';
-import { draftKeeper } from './drafts.ts';
+import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
 import { openTabs, tabName } from './tab.ts';
 import { FileText } from './texts.svelte.ts';
 import { KeptList } from './keptList.svelte.ts';
@@ -63,18 +63,23 @@ export class SiteState {
 	static async open(id: number): Promise<SiteState> {
 		const [record, tab] = await Promise.all([api.site(id), tabName()]);
 		const site = new SiteState(record, tab);
-		await site.#takeUp(record.drafts);
+		await site.#takeUp(record.drafts, leftDrafts(id));
 		return site;
 	}
 
-	async #takeUp(drafts: readonly DraftRecord[]): Promise<void> {
+	async #takeUp(kept: readonly DraftRecord[], left: readonly DraftRecord[]): Promise<void> {
 		const alive = await openTabs();
+		const isNewer = ({ path, tab }: DraftRecord): boolean =>
+			!left.some((one) => one.path === path && one.tab === tab);
+		const drafts = [...left, ...kept.filter(isNewer)].sort((a, b) => b.at.localeCompare(a.at));
 		const taken = new Set<string>();
 		const older: DraftRecord[] = [];
 		const mine = drafts.filter(({ tab }) => tab === this.tab);
 		const orphans = drafts.filter(({ tab }) => tab !== this.tab && !alive.has(tab));
 		for (const draft of [...mine, ...orphans]) {
-			if (taken.has(draft.path)) older.push(draft);
+			if (draft.text === this.texts.get(draft.path)?.saved) {
+				void forgetDraft(this.id, draft.path, draft.tab).catch(() => undefined);
+			} else if (taken.has(draft.path)) older.push(draft);
 			else if (this.takeDraft(draft)) taken.add(draft.path);
 		}
 		this.older = older;
@@ -95,7 +100,7 @@ export class SiteState {
 	}
 
 	async dropOlder(draft: DraftRecord): Promise<void> {
-		await api.dropDraft(this.id, draft.path, draft.tab);
+		await forgetDraft(this.id, draft.path, draft.tab);
 		this.older = this.older.filter((one) => one !== draft);
 	}
 
@@ -115,6 +120,7 @@ export class SiteState {
 				file.saved = text;
 				file.base = files.find(({ path }) => path === file.path)?.hash ?? file.base;
 				if (file.dirty) this.#drafts.note(file);
+				else this.#drafts.saved(file.path);
 			}
 			this.stale = [];
 			this.save = { kind: 'idle' };

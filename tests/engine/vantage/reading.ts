@@ -40,9 +40,10 @@ export function isReady(): boolean {
 
 /**
  * Reads a page as it stands; runs in the page. With `every`, all longhands where there are no more than 150
- * elements. Animations are brought to their end or start.
+ * elements. Animations are brought to their end or start. The `Reading` comes as JSON: the driver is slow with
+ * large objects.
  */
-export function readPage({ longhands, every }: { longhands: string[]; every: boolean }): Reading {
+export function readPage({ longhands, every }: { longhands: string[]; every: boolean }): string {
 	for (const animation of document.getAnimations()) {
 		const { iterations } = animation.effect?.getTiming() ?? {};
 		if (iterations === Infinity) {
@@ -55,7 +56,7 @@ export function readPage({ longhands, every }: { longhands: string[]; every: boo
 	const elements = [...document.querySelectorAll('*')].filter((element) => !element.closest('noscript'));
 	const names =
 		every && elements.length <= 150 ? [...getComputedStyle(document.documentElement)].sort() : longhands;
-	return {
+	const reading: Reading = {
 		names,
 		view: [innerWidth, innerHeight, devicePixelRatio, document.documentElement.scrollHeight],
 		elements: elements.map((element) => {
@@ -68,4 +69,5 @@ export function readPage({ longhands, every }: { longhands: string[]; every: boo
 			};
 		})
 	};
+	return JSON.stringify(reading);
 }

@@ -47,10 +47,15 @@ const contentKey = ({ content, viewport }: Job): string => {
 	return `${hash(text)}:${text.length}`;
 };
 
+function deferred(): { promise: Promise<void>; resolve: () => void } {
+	let resolve: () => void = () => undefined;
+	const promise = new Promise<void>((done) => (resolve = done));
+	return { promise, resolve };
+}
+
 function silenceAlarm(): { rings: Promise<void>; wind: () => void; stop: () => void } {
 	let timer: ReturnType<typeof setTimeout> | undefined;
-	let ring: () => void;
-	const rings = new Promise<void>((resolve) => (ring = resolve));
+	const { promise: rings, resolve: ring } = deferred();
 	const stop = (): void => clearTimeout(timer);
 	const wind = (): void => {
 		stop();
@@ -92,15 +97,21 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 		for (let tries = 0; left.size > 0 && !task.job.signal?.aborted; tries++) {
 			const stage = (worker.stage ??= await open(worker.n));
 			const alarm = silenceAlarm();
+			const { promise: heard, resolve: hearing } = deferred();
 			const hear = (measured: Measured): void => {
 				alarm.wind();
 				left.delete(measured.width);
 				keep(task.key, measured);
 				if (!task.job.signal?.aborted) task.report(measured);
+				if (left.size === 0) hearing();
 			};
 			const { content, viewport } = task.job;
 			const work = stage.host.measure(content, viewport, [...left], proxy(hear));
-			const finished = await Promise.race([work.then(() => true), alarm.rings.then(() => false)]);
+			// Reports come by a port of their own: the last may come after the answer that all is done.
+			const finished = await Promise.race([
+				Promise.all([work, heard]).then(() => true),
+				alarm.rings.then(() => false)
+			]);
 			alarm.stop();
 			if (finished) return;
 			stage.close();
