@@ -1,6 +1,6 @@
 import type { RequestEvent, RequestHandler } from '@sveltejs/kit';
 import { checked, Problem, problemReply } from './problem.ts';
-import { z } from 'zod';
+import * as z from 'zod';
 
 const id = z.coerce.number('a site is named by its number').int().positive();
 

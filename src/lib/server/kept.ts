@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { z } from 'zod';
+import * as z from 'zod';
 import { originalSchema } from '$lib/core/original/index.ts';
 import { stagedStateSchema } from '$lib/core/staged/index.ts';
 import { supportTargetSchema } from '$lib/core/support/index.ts';

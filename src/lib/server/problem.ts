@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import type { z } from 'zod';
+import type * as z from 'zod';
 
 /** An error that a person can act on; its message is the sentence they see. */
 export class Problem extends Error {

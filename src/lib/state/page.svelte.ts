@@ -7,7 +7,7 @@ import {
 	type Solver
 } from '../core/media/index.ts';
 import { inertSource, type Page } from '../core/html/index.ts';
-import { parseSheet, sliceOf } from '../core/css/index.ts';
+import { sliceOf } from '../core/css/index.ts';
 import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../core/simulate/index.ts';
 import {
 	addressOf,
@@ -118,7 +118,7 @@ export class PageState {
 	readonly #html = remembered(4, (source) =>
 		byVantage((vantage) => inertSource(this.sources.page(simulatePage(this.sources.page(source), vantage))))
 	);
-	readonly #simulated = remembered(200, (flat) => byVantage(simulatedSheet(parseSheet(flat))));
+	readonly #simulated = remembered(200, (flat) => byVantage(simulatedSheet(this.sources.sheet(flat))));
 
 	/** A sheet that imports nothing is flattened again only when its own text has changed. */
 	#flatten(text: string, file: string, prefix: string): string {

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import { z } from 'zod';
+import * as z from 'zod';
 import { liveFrames } from '../stage/client/live.ts';
 import { measuringQueue } from '../stage/client/queue.ts';
 import { openStage, type StageConfig } from '../stage/client/stage.ts';

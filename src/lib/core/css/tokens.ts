@@ -51,6 +51,16 @@ const CLOSER: Readonly<Record<number, number>> = {
 
 /** The tokens of a whole sheet or of a piece of one (a prelude, a value). Offsets count from the text's start. */
 export function tokensOf(source: string): Tokens {
+	if (source.length < LARGE) return tokenized(source);
+	if (latest?.source !== source) latest = tokenized(source);
+	return latest;
+}
+
+/** A sheet is asked for several times in a row (its rules, its addresses): the latest large one is kept. */
+const LARGE = 4000;
+let latest: Tokens | undefined;
+
+function tokenized(source: string): Tokens {
 	let room = Math.max(16, source.length >> 1);
 	let types = new Uint8Array(room);
 	let starts = new Uint32Array(room + 1);

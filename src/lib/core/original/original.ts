@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 const px = z.number().min(-100_000).max(100_000);
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** Attributes by which a page would fetch, send or run something: a staged state does not set them. */
 const ACTS = /^(on|src|href|xlink:href|action|formaction|data$|poster|http-equiv|manifest|ping)/i;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** For how many years every engine must have had what a site uses; 0 for those of today. */
 export const supportTargetSchema = z.strictObject({ years: z.number().min(0).max(15) });

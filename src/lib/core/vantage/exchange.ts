@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { vantageSchema, type Vantage } from './vantage.ts';
 
 const FORMAT = 'vantaggio-vantages-1';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod';
 import schema from '../../../../docs/vantages.schema.json';
 import {
 	heightsOf,

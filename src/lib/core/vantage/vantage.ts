@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 const px = (least: number, most: number) => z.number().min(least).max(most);
 const bar = px(0, 400);

@@ -110,5 +110,6 @@
 		flex: 1;
 		min-height: 0;
 		overflow: hidden;
+		contain: strict;
 	}
 </style>

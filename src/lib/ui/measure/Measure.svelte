@@ -43,6 +43,19 @@
 		)
 	);
 	const here = $derived(bandAt(bands.bands, width));
+
+	/** Room that a band's letter and its words need, px. */
+	const LETTER = 18;
+	const WORDS = 96;
+	/** All lines in one drawing: a sheet can have hundreds of thresholds, which as elements slow every frame. */
+	const lines = $derived(seen.map((threshold) => `M${x(at(threshold)).toFixed(2)} 0v35`).join(''));
+
+	/** Which band is under the pointer. */
+	let pointed = $state('');
+	function point({ clientX, currentTarget }: PointerEvent & { currentTarget: HTMLElement }): void {
+		const band = bandAt(bands.bands, scale.invert(clientX - currentTarget.getBoundingClientRect().left));
+		pointed = band ? `${band.letter}: ${printInterval(band.interval)}` : '';
+	}
 </script>
 
 <section class="measure" aria-label="The Measure: viewport widths">
@@ -50,26 +63,18 @@
 		<Numbers marks={seen.map((of) => ({ at: x(at(of)), of }))} {room} {placeOf} {onplace} />
 		<p class="axis">the Measure: viewport width, px</p>
 	</div>
-	<div class="bar" bind:clientWidth={room}>
+	<div class="bar" role="presentation" bind:clientWidth={room} title={pointed} onpointermove={point}>
 		<svg class="cut" width="10" height="28" aria-hidden="true"><path d="M8 0 2 5l6 5-6 5 6 5-6 5 4 3" /></svg>
 		<div class="filled" style:width="{x(width)}px"></div>
 		{#each stretches as { band, from, to, pixels } (band.letter)}
-			{#if pixels}
-				<div
-					class="band"
-					class:here={band === here}
-					style:left="{from}px"
-					style:width="{to - from}px"
-					title="{band.letter}: {printInterval(band.interval)}"
-				>
-					{#if to - from > 18}<b>{band.letter}</b>{/if}
-					{#if to - from > 96}<span>{printInterval(band.interval)}</span>{/if}
+			{#if pixels && to - from > LETTER}
+				<div class="band" class:here={band === here} style:left="{from}px" style:width="{to - from}px">
+					<b>{band.letter}</b>
+					{#if to - from > WORDS}<span>{printInterval(band.interval)}</span>{/if}
 				</div>
 			{/if}
 		{/each}
-		{#each seen as threshold (`${at(threshold)}${threshold.cut.after}`)}
-			<div class="line" style:left="{x(at(threshold))}px"></div>
-		{/each}
+		<svg class="lines" width="100%" height="35" aria-hidden="true"><path d={lines} /></svg>
 		<Carriage {width} {range} at={x(width)} toWidth={(px) => scale.invert(px)} band={here} {onwidth} />
 	</div>
 	<div class="marks">
@@ -169,13 +174,13 @@
 		color: var(--ink);
 	}
 
-	.line {
+	.lines {
 		position: absolute;
 		top: -6px;
-		bottom: -1px;
-		width: 1.5px;
-		translate: -50% 0;
-		background: var(--ink);
+		left: 0;
+		fill: none;
+		stroke: var(--ink);
+		stroke-width: 1.5px;
 		pointer-events: none;
 	}
 

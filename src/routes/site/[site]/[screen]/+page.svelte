@@ -14,7 +14,6 @@
 	import Keys from '$lib/screens/shell/Keys.svelte';
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
 	import Stale from '$lib/screens/shell/Stale.svelte';
-	import Site from '$lib/screens/Site/Site.svelte';
 	import Spine from '$lib/ui/Spine.svelte';
 
 	let { data } = $props();
@@ -123,7 +122,10 @@
 		onpage={(chosen) => goto(href(screen ?? 'bench', chosen, file))}
 	/>
 	{#if screen === 'site'}
-		<Site {site} sites={data.sites} benchOf={(pagePath, filePath) => href('bench', pagePath, filePath)} />
+		<!-- Scripts of other screens than the Bench come when they are gone to. -->
+		{#await import('$lib/screens/Site/Site.svelte') then { default: Site }}
+			<Site {site} sites={data.sites} benchOf={(pagePath, filePath) => href('bench', pagePath, filePath)} />
+		{/await}
 	{:else}
 		{#key site}
 			<Bench
