@@ -12,41 +12,51 @@ import type { FileText } from './texts.svelte.ts';
 /** What was found in one file. */
 export interface FoundIn {
 	readonly file: FileText;
-	readonly matches: readonly (Match & { readonly line: number; readonly words: string })[];
+	readonly matches: readonly Match[];
 }
 
-const MOST_IN_FILE = 2000;
+/** One match as it is listed. */
+export interface FoundLine {
+	readonly path: string;
+	readonly start: number;
+	readonly line: number;
+	readonly words: string;
+}
 
 /** Searches every text; a sentence where the search cannot be read. */
 export function searchAll(files: Iterable<FileText>, search: Search): FoundIn[] | string {
 	if (search.words === '') return [];
 	const expression = expressionOf(search);
 	if (typeof expression === 'string') return expression;
-	return [...files].flatMap((file) => {
-		const { text } = file;
-		const found = matchesIn(text, expression, MOST_IN_FILE);
-		if (found.length === 0) return [];
+	return [...files]
+		.map((file) => ({ file, matches: matchesIn(file.text, expression) }))
+		.filter(({ matches }) => matches.length > 0);
+}
+
+/** The first matches with the lines they stand in, no more than `most`. */
+export function linesFound(found: readonly FoundIn[], most: number): FoundLine[] {
+	const lines: FoundLine[] = [];
+	for (const { file, matches } of found) {
+		if (lines.length >= most) break;
+		const { path, text } = file;
 		const starts = lineStarts(text);
-		const matches = found.map((match) => {
-			const { line } = placeAt(starts, match.start);
-			const from = starts[line - 1] ?? 0;
-			return {
-				...match,
-				line,
-				words: text
-					.slice(from, (starts[line] ?? text.length + 1) - 1)
-					.trim()
-					.slice(0, 200)
-			};
-		});
-		return [{ file, matches }];
-	});
+		for (const { start } of matches.slice(0, most - lines.length)) {
+			const { line } = placeAt(starts, start);
+			const whole = text.slice(starts[line - 1] ?? 0, (starts[line] ?? text.length + 1) - 1);
+			lines.push({ path, start, line, words: whole.trim().slice(0, 200) });
+		}
+	}
+	return lines;
 }
 
 /** Replaces every match in every file, as one step in each; gives what takes all of it back. */
-export function replaceAll(found: readonly FoundIn[], search: Search, by: string): () => void {
+export function replaceAll(files: Iterable<FileText>, search: Search, by: string): () => void {
+	const all = [...files];
+	// A long text may be a moment behind its editor.
+	for (const file of all) file.settle();
 	const expression = expressionOf(search);
-	if (typeof expression === 'string') return () => undefined;
+	const found = searchAll(all, search);
+	if (typeof expression === 'string' || typeof found === 'string') return () => undefined;
 	const before = found.map(({ file, matches }) => {
 		const { text } = file;
 		file.dispatch({

@@ -1,2 +1,2 @@
-export { firstLie, lieByPoint, lieByPoints, onPage, onPicture, originalSchema } from './original.ts';
+export { firstLie, lieByPoints, onPage, onPicture, originalSchema } from './original.ts';
 export type { Lie, Original, Point } from './original.ts';

@@ -61,9 +61,3 @@ export function lieByPoints(
 	return { x: n.x - m.x * scale, y: n.y - m.y * scale, scale };
 }
 
-/** How a picture lies so that a point of it comes to lie on one of the page, at the scale it has. */
-export const lieByPoint = (lie: Lie, picture: Point, page: Point): Lie => ({
-	x: page.x - picture.x * lie.scale,
-	y: page.y - picture.y * lie.scale,
-	scale: lie.scale
-});

@@ -4,7 +4,7 @@ import { expressionOf, matchesIn, replacementOf, type Search } from './index.ts'
 const replaced = (text: string, search: Search, by: string): string => {
 	const expression = expressionOf(search);
 	if (typeof expression === 'string') return expression;
-	return matchesIn(text, expression, 100).reduceRight(
+	return matchesIn(text, expression).reduceRight(
 		(all, match) =>
 			all.slice(0, match.start) + replacementOf(text, match, expression, search, by) + all.slice(match.end),
 		text

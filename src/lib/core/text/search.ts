@@ -21,16 +21,11 @@ export function expressionOf({ words, matchCase, pattern }: Search): RegExp | st
 	}
 }
 
-/** Where a text matches, no more than `most` times. Matches of nothing are none. */
-export function matchesIn(text: string, expression: RegExp, most: number): Match[] {
-	const found: Match[] = [];
-	for (const match of text.matchAll(expression)) {
-		if (match[0].length === 0) continue;
-		found.push({ start: match.index, end: match.index + match[0].length });
-		if (found.length >= most) break;
-	}
-	return found;
-}
+/** Where a text matches. Matches of nothing are none. */
+export const matchesIn = (text: string, expression: RegExp): Match[] =>
+	[...text.matchAll(expression)].flatMap(({ index, 0: { length } }) =>
+		length === 0 ? [] : { start: index, end: index + length }
+	);
 
 /** What a match is replaced with: `$1` and its like of a pattern are filled in. */
 export const replacementOf = (

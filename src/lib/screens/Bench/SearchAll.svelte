@@ -1,8 +1,9 @@
 <script lang="ts">
-	import { replaceAll, searchAll } from '$lib/state/searchAll.ts';
+	import { linesFound, replaceAll, searchAll } from '$lib/state/searchAll.ts';
 	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
+	import Field from '$lib/ui/Field.svelte';
 
 	interface Props {
 		files: Iterable<FileText>;
@@ -28,15 +29,13 @@
 	const result = $derived(searchAll(files, search));
 	const found = $derived(typeof result === 'string' ? [] : result);
 	const count = $derived(found.reduce((sum, { matches }) => sum + matches.length, 0));
-	const listed = $derived(
-		found.flatMap(({ file, matches }) => matches.map((match) => ({ file, match }))).slice(0, LISTED)
-	);
+	const listed = $derived(linesFound(found, LISTED));
 
 	const times = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 	function replace(): void {
 		const sentence = `${times(count, 'place')} replaced in ${times(found.length, 'file')}; nothing is saved yet.`;
-		done = { sentence, back: replaceAll(found, search, by) };
+		done = { sentence, back: replaceAll(files, search, by) };
 		onedit();
 	}
 
@@ -50,8 +49,16 @@
 <Dialog title="Search all files" {onclose}>
 	{#snippet children(close)}
 		<div class="fields">
-			<label>Find <input type="text" bind:value={words} spellcheck="false" autocomplete="off" /></label>
-			<label>Replace with <input type="text" bind:value={by} spellcheck="false" autocomplete="off" /></label>
+			<Field label="Find">
+				{#snippet control(id)}
+					<input {id} type="text" bind:value={words} spellcheck="false" autocomplete="off" />
+				{/snippet}
+			</Field>
+			<Field label="Replace with">
+				{#snippet control(id)}
+					<input {id} type="text" bind:value={by} spellcheck="false" autocomplete="off" />
+				{/snippet}
+			</Field>
 			<label class="tick"><input type="checkbox" bind:checked={matchCase} /> capitals as written</label>
 			<label class="tick"><input type="checkbox" bind:checked={pattern} /> regular expression</label>
 		</div>
@@ -60,17 +67,17 @@
 			{:else if words !== ''}{times(count, 'place')} in {times(found.length, 'file')}{/if}
 		</p>
 		<ul>
-			{#each listed as { file, match } (`${file.path}:${match.start}`)}
+			{#each listed as { path, start, line, words: written } (`${path}:${start}`)}
 				<li>
 					<button
 						type="button"
 						onclick={() => {
 							close();
-							onplace({ path: file.path, offset: match.start });
+							onplace({ path, offset: start });
 						}}
 					>
-						<span>{file.path}:{match.line}</span>
-						{match.words}
+						<span>{path}:{line}</span>
+						{written}
 					</button>
 				</li>
 			{/each}
@@ -92,26 +99,12 @@
 		margin: 12px 0;
 	}
 
-	label {
-		display: grid;
-		gap: 2px;
-		color: var(--ink-2);
-	}
-
 	.tick {
 		display: flex;
+		color: var(--ink-2);
 		gap: 8px;
 		align-items: center;
 		min-height: 24px;
-	}
-
-	input[type='text'] {
-		height: 30px;
-		border: 0;
-		border-bottom: 1px solid var(--ink);
-		background: none;
-		color: var(--ink);
-		font: 14px/1.2 var(--mono);
 	}
 
 	ul {
