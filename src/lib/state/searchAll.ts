@@ -24,11 +24,11 @@ export interface FoundLine {
 }
 
 /** Searches every text; a sentence where the search cannot be read. */
-export function searchAll(files: Iterable<FileText>, search: Search): FoundIn[] | string {
+export function searchAll(files: readonly FileText[], search: Search): FoundIn[] | string {
 	if (search.words === '') return [];
 	const expression = expressionOf(search);
 	if (typeof expression === 'string') return expression;
-	return [...files]
+	return files
 		.map((file) => ({ file, matches: matchesIn(file.text, expression) }))
 		.filter(({ matches }) => matches.length > 0);
 }
@@ -50,12 +50,11 @@ export function linesFound(found: readonly FoundIn[], most: number): FoundLine[]
 }
 
 /** Replaces every match in every file, as one step in each; gives what takes all of it back. */
-export function replaceAll(files: Iterable<FileText>, search: Search, by: string): () => void {
-	const all = [...files];
+export function replaceAll(files: readonly FileText[], search: Search, by: string): () => void {
 	// A long text may be a moment behind its editor.
-	for (const file of all) file.settle();
+	for (const file of files) file.settle();
 	const expression = expressionOf(search);
-	const found = searchAll(all, search);
+	const found = searchAll(files, search);
 	if (typeof expression === 'string' || typeof found === 'string') return () => undefined;
 	const before = found.map(({ file, matches }) => {
 		const { text } = file;

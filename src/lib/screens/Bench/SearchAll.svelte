@@ -6,7 +6,7 @@
 	import Field from '$lib/ui/Field.svelte';
 
 	interface Props {
-		files: Iterable<FileText>;
+		files: readonly FileText[];
 		/** What is looked for at first. */
 		words: string;
 		onplace: (place: FilePlace) => void;

@@ -112,7 +112,7 @@
 </section>
 {#if searching !== null}
 	<SearchAll
-		files={site.texts.values()}
+		files={[...site.texts.values()]}
 		words={searching}
 		{onplace}
 		{onedit}
