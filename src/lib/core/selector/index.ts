@@ -1,1 +1,9 @@
-export { selectorsIn, wholeSelector } from './nested.ts';
+export { selectorsIn, wholeSelector, withParent } from './nested.ts';
+export {
+	compareSpecificity,
+	keyOf,
+	specificityOf,
+	withStates,
+	type Key,
+	type Specificity
+} from './specificity.ts';

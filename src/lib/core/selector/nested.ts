@@ -18,17 +18,19 @@ export function selectorsIn(list: string): string[] {
 const isNesting = (tokens: Tokens, i: number): boolean =>
 	tokens.types[i] === T.Delim && textOf(tokens, i) === '&';
 
-/** One selector of a nested rule, with what stands around it in place of `&` (CSS Nesting 1 §3). */
-function within(selector: string, around: string): string {
+/** A selector with another in place of each `&`; as it is where it has none. */
+export function withParent(selector: string, parent: string): string {
+	if (!selector.includes('&')) return selector;
 	const tokens = tokensOf(selector);
 	let text = '';
-	let names = false;
-	for (let i = 0; i < tokens.count; i++) {
-		const nesting = isNesting(tokens, i);
-		names ||= nesting;
-		text += nesting ? around : textOf(tokens, i);
-	}
-	return names ? text : `${around} ${selector}`;
+	for (let i = 0; i < tokens.count; i++) text += isNesting(tokens, i) ? parent : textOf(tokens, i);
+	return text;
+}
+
+/** One selector of a nested rule, with what stands around it in place of `&` (CSS Nesting 1 §3). */
+function within(selector: string, around: string): string {
+	const placed = withParent(selector, around);
+	return placed === selector ? `${around} ${selector}` : placed;
 }
 
 /**

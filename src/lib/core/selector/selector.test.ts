@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { parseSheet, walk } from '../css/index.ts';
-import { wholeSelector } from './index.ts';
+import { keyOf, specificityOf, withStates, wholeSelector } from './index.ts';
 
 const whole = (source: string): string[] =>
 	[...walk(parseSheet(source))].flatMap((node) => (node.kind === 'rule' ? wholeSelector(source, node) : []));
@@ -18,4 +18,46 @@ it.each([
 	['a { [x="&, y"], :is(p, q) {} }', ['a', ':is(a) [x="&, y"], :is(a) :is(p, q)']]
 ])('%s', (source, selectors) => {
 	expect(whole(source)).toEqual(selectors);
+});
+
+it.each([
+	['*', [0, 0, 0]],
+	['li', [0, 0, 1]],
+	['svg|a', [0, 0, 1]],
+	['ul ol li.red', [0, 1, 3]],
+	['#s12:not(FOO)', [1, 0, 1]],
+	['.foo :is(.bar, #baz)', [1, 1, 0]],
+	[':where(#a, .b) c', [0, 0, 1]],
+	['a:has(> img, .x.y)', [0, 2, 1]],
+	[':nth-child(2n + 1 of li, .a#b)', [1, 2, 0]],
+	['a::before', [0, 0, 2]],
+	['a:before', [0, 0, 2]],
+	['[x="#a .b"]:lang(de)', [0, 2, 0]],
+	['.\\31 a\\.b', [0, 1, 0]],
+	['a:not(.b):hover > b + c ~ d', [0, 2, 4]],
+	['::slotted(.a b)', [0, 1, 2]]
+] as const)('specificity of %s', (selector, expected) => {
+	expect(specificityOf(selector)).toEqual(expected);
+});
+
+it.each([
+	['a.b#c', 'id c'],
+	['#c a.b', 'class b'],
+	['a > b', 'type b'],
+	['.x :is(.y)', 'any '],
+	['a:hover', 'type a'],
+	['.a::before', 'class a'],
+	['.\\31 0', 'class 10'],
+	['.a ', 'class a'],
+	['svg|circle', 'type circle']
+])('%s is found by %s', (selector, expected) => {
+	const { kind, name } = keyOf(selector);
+	expect(`${kind} ${name}`).toBe(expected);
+});
+
+it('takes states as given', () => {
+	expect(withStates('a:hover > b:focus-within::before, c:first-child')).toEqual({
+		selector: 'a:is(*) > b:is(*)::before, c:first-child',
+		states: [':hover', ':focus-within']
+	});
 });

@@ -1,0 +1,70 @@
+import { compareSpecificity, specificityOf, withStates, type Specificity } from '../selector/index.ts';
+import type { Declared, PageCascade, Scope } from './sheets.ts';
+import type { Applying, Hit } from './verdict.ts';
+
+/** A selector that an engine is to try, within its `@scope`s. */
+export interface Asked {
+	readonly selector: string;
+	readonly scopes: readonly Scope[];
+}
+
+/** A selector that hits an element, by its index, and how far up the root of its `@scope` is. */
+export type Match = readonly [index: number, proximity: number];
+
+/** What is asked about a page's declarations, and how the answers are read. */
+export interface Asking {
+	readonly asked: readonly Asked[];
+	/** The declarations that could apply to an element that these selectors hit, in order of appearance. */
+	applying(matches: readonly Match[]): Applying[];
+}
+
+interface Meaning {
+	readonly declared: Declared;
+	readonly selector: string;
+	readonly specificity: Specificity;
+	readonly states: readonly string[];
+}
+
+/** Every selector of a page's declarations, once as it is and, where states are in it, once with these given. */
+export function askingOf({ declared: all }: PageCascade): Asking {
+	const asked: Asked[] = [];
+	const meanings: Meaning[] = [];
+	const rank = new Map(all.map((declared, i) => [declared, i]));
+	for (const declared of all) {
+		for (const selector of declared.selectors) {
+			const specificity = specificityOf(selector);
+			const put = (text: string, states: readonly string[]): void => {
+				asked.push({ selector: text, scopes: declared.scopes });
+				meanings.push({ declared, selector, specificity, states });
+			};
+			put(selector, []);
+			const given = withStates(selector);
+			if (given.states.length > 0) put(given.selector, given.states);
+		}
+	}
+	return {
+		asked,
+		applying(matches) {
+			const best = new Map<Declared, Hit>();
+			for (const [index, proximity] of matches) {
+				const meaning = meanings[index];
+				if (!meaning) continue;
+				const { declared, selector, specificity, states } = meaning;
+				const hit: Hit = { selector, specificity, proximity, states };
+				const before = best.get(declared);
+				if (!before || isBetter(hit, before)) best.set(declared, hit);
+			}
+			return [...best]
+				.map(([declared, hit]) => ({ declared, hit }))
+				.sort((a, b) => (rank.get(a.declared) ?? 0) - (rank.get(b.declared) ?? 0));
+		}
+	};
+}
+
+/** Whether a hit counts in place of another of the same declarations: it holds now, is more specific, is nearer. */
+function isBetter(hit: Hit, before: Hit): boolean {
+	const [now, then] = [hit.states.length === 0, before.states.length === 0];
+	if (now !== then) return now;
+	const specific = compareSpecificity(hit.specificity, before.specificity);
+	return specific > 0 || (specific === 0 && hit.proximity < before.proximity);
+}

@@ -1,0 +1,135 @@
+import { expect, it } from 'vitest';
+import { parsePage } from '../html/index.ts';
+import { sourcesOf } from '../site/index.ts';
+import {
+	askingOf,
+	cascadeOf,
+	physicalOf,
+	styleDeclarations,
+	verdictOf,
+	type Case,
+	type Engine,
+	type Holds
+} from './index.ts';
+
+/** An engine that knows four longhands and one shorthand. */
+const ENGINE: Engine = {
+	longhands: ['color', 'margin-left', 'margin-right', 'width'],
+	knows: (property) => ['color', 'margin', 'margin-left', 'margin-right', 'width'].includes(property),
+	expand: (property, value) => {
+		if (value === 'nope' || !ENGINE.knows(property)) return null;
+		if (property !== 'margin') return new Map([[property, value]]);
+		return new Map(
+			['margin-left', 'margin-right'].map((name) => [name, value.includes('var(') ? '' : value])
+		);
+	}
+};
+
+/** What decides a property of the element with the id `x`; every selector that names `.x` hits it. */
+function decided(html: string, property: string, holds: Holds = () => true) {
+	const page = parsePage(html);
+	const cascade = cascadeOf(
+		page,
+		'a.html',
+		sourcesOf(() => undefined)
+	);
+	const asking = askingOf(cascade);
+	const matches = asking.asked.flatMap(({ selector }, i) =>
+		/\.x/.test(selector) && !/:hover/.test(selector) ? [[i, Infinity] as const] : []
+	);
+	const element = page.elements.find(({ attributes }) => attributes.get('id')?.value === 'x');
+	const of: Case = {
+		applying: asking.applying(matches),
+		style: element ? styleDeclarations(html, 'a.html', element) : [],
+		layers: cascade.layers,
+		holds,
+		physical: (longhand) => physicalOf(longhand, { writingMode: 'horizontal-tb', direction: 'ltr' }),
+		engine: ENGINE
+	};
+	const { winner, losers } = verdictOf(property, of);
+	const said = losers.map(({ candidate, why }) => {
+		const text = html.slice(candidate.span.start, candidate.span.end);
+		return `${text}: ${why.kind === 'beaten' ? why.criterion : why.kind}`;
+	});
+	return [winner && html.slice(winner.span.start, winner.span.end), ...said];
+}
+
+it.each([
+	['a later rule wins', '.x { color: red } .x { color: blue }', ['color: blue', 'color: red: order']],
+	[
+		'the same rule sets it again',
+		'.x { margin: 1px; margin-left: 2px }',
+		['margin-left: 2px', 'margin: 1px: set-again']
+	],
+	['specificity', '.x.x { color: red } .x { color: blue }', ['color: red', 'color: blue: specificity']],
+	[
+		'importance turns layers round',
+		'@layer a { .x { color: red !important } } .x { color: blue !important } .x { color: lime }',
+		['color: red !important', 'color: blue !important: layer', 'color: lime: importance']
+	],
+	[
+		'what stands in no layer is stronger, and a layer than those in it',
+		'@layer a { .x { color: red } @layer b { .x.x { color: lime } } } .x { color: blue }',
+		['color: blue', 'color: red: layer', 'color: lime: layer']
+	],
+	[
+		'what is not valid or not known takes no part',
+		'.x { color: blue } .x { color: nope; colour: red }',
+		['color: blue', 'color: nope: not-valid']
+	],
+	[
+		'a state is a condition of the moment',
+		'.x:hover { color: red } .x { color: blue }',
+		['color: blue', 'color: red: state']
+	],
+	[
+		'revert-layer gives way to the layer below',
+		'@layer a { .x { color: red } } .x { color: lime } .x { color: revert-layer }',
+		['color: red', 'color: revert-layer: gave-way', 'color: lime: order']
+	],
+	[
+		'revert gives way to the browser',
+		'.x { color: red } .x { color: revert }',
+		[undefined, 'color: revert: gave-way', 'color: red: order']
+	],
+	[
+		'nested rules come where they stand',
+		'.x { color: red; & { color: lime } color: blue }',
+		['color: blue', 'color: lime: order', 'color: red: set-again']
+	]
+])('%s', (_, css, expected) => {
+	const property = css.includes('margin') ? 'margin-left' : 'color';
+	expect(decided(`<style>${css}</style><p id=x class=x>`, property)).toEqual(expected);
+});
+
+it('a style attribute beats every selector, but not what is important; its places are those of the page', () => {
+	const html =
+		'<style>.x.x { color: red } .x { width: 1px !important }</style><p id=x style="color: blue; width: 2px">';
+	expect(decided(html, 'color')).toEqual(['color: blue', 'color: red: style-attribute']);
+	expect(decided(html, 'width')).toEqual(['width: 1px !important', 'width: 2px: importance']);
+});
+
+it('what does not hold is named with its condition; a layer that is not in force has no rank', () => {
+	const html =
+		'<style>@media (width < 9px) { @layer b {} } @layer a { .x { color: red } } @layer b { .x { color: lime } } @media (width > 9px) { .x { color: blue } }</style><p id=x class=x>';
+	expect(decided(html, 'color', () => false)).toEqual([
+		'color: lime',
+		'color: red: layer',
+		'color: blue: condition'
+	]);
+	expect(decided(html, 'color', ({ text }) => text.includes('<'))[0]).toBe('color: red');
+});
+
+it.each([
+	['margin-inline-start', 'horizontal-tb', 'ltr', 'margin-left'],
+	['margin-inline-start', 'horizontal-tb', 'rtl', 'margin-right'],
+	['inset-block-end', 'vertical-rl', 'ltr', 'left'],
+	['border-inline-end-color', 'vertical-lr', 'ltr', 'border-bottom-color'],
+	['padding-inline-start', 'sideways-lr', 'ltr', 'padding-bottom'],
+	['min-block-size', 'vertical-rl', 'ltr', 'min-width'],
+	['overflow-inline', 'horizontal-tb', 'ltr', 'overflow-x'],
+	['border-start-end-radius', 'vertical-rl', 'ltr', 'border-bottom-right-radius'],
+	['color', 'vertical-rl', 'ltr', 'color']
+])('%s in %s, %s is %s', (longhand, writingMode, direction, expected) => {
+	expect(physicalOf(longhand, { writingMode, direction })).toBe(expected);
+});

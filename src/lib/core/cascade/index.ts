@@ -1,0 +1,28 @@
+export { askingOf, type Asked, type Asking, type Match } from './ask.ts';
+export { printLayer, ranksOf } from './layers.ts';
+export { physicalOf, type Writing } from './logical.ts';
+export {
+	cascadeOf,
+	type Condition,
+	type Declared,
+	type Layer,
+	type LayerMention,
+	type PageCascade,
+	type Scope
+} from './sheets.ts';
+export { styleDeclarations } from './style.ts';
+export {
+	compareCandidates,
+	propertiesSet,
+	verdictOf,
+	type Applying,
+	type Candidate,
+	type Case,
+	type Criterion,
+	type Engine,
+	type Hit,
+	type Holds,
+	type Loss,
+	type StyleDeclaration,
+	type Verdict
+} from './verdict.ts';

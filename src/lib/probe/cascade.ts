@@ -1,0 +1,130 @@
+import { keyOf } from '../core/selector/index.ts';
+import type { Asked, Match } from '../core/cascade/index.ts';
+
+/** Selectors by what their last compound asks for, so that few are tried on each element. */
+export interface SelectorIndex {
+	/** The selectors that hit an element, natively, each with how far up the root of its `@scope` is. */
+	matches(element: Element): Match[];
+}
+
+/** An index of selectors. Names are compared without case, as a page without a doctype does. */
+export function selectorIndex(asked: readonly Asked[]): SelectorIndex {
+	const tables = new Map<string, number[]>();
+	asked.forEach(({ selector }, i) => {
+		const { kind, name } = keyOf(selector);
+		const key = `${kind} ${name.toLowerCase()}`;
+		const list = tables.get(key);
+		if (list) list.push(i);
+		else tables.set(key, [i]);
+	});
+	const few = (kind: string, name: string): readonly number[] =>
+		tables.get(`${kind} ${name.toLowerCase()}`) ?? [];
+	return {
+		matches: (element) =>
+			[
+				...few('any', ''),
+				...few('type', element.localName),
+				...(element.id ? few('id', element.id) : []),
+				...new Set([...element.classList].flatMap((name) => few('class', name)))
+			].flatMap((i): Match[] => {
+				const proximity = asked[i] ? hitOf(element, asked[i]) : undefined;
+				return proximity === undefined ? [] : [[i, proximity]];
+			})
+	};
+}
+
+/** How far up the root of the innermost scope is, infinite without one; undefined where the selector does not hit. */
+function hitOf(element: Element, { selector, scopes }: Asked): number | undefined {
+	try {
+		if (scopes.length === 0) return element.matches(selector) ? Infinity : undefined;
+		return hitInScope(element, selector, scopes);
+	} catch {
+		// What no engine reads hits nothing.
+		return undefined;
+	}
+}
+
+function hitInScope(element: Element, selector: string, scopes: Asked['scopes']): number | undefined {
+	const [innermost] = scopes.slice(-1);
+	const outer = scopes.slice(0, -1);
+	let proximity = 0;
+	for (let root: Element | null = element; root; root = root.parentElement, proximity++) {
+		const isRoot =
+			innermost?.root === null
+				? root === element.ownerDocument.documentElement
+				: root.matches(innermost?.root ?? '*');
+		if (!isRoot || isBeyond(element, root, innermost?.limit ?? null)) continue;
+		if (outer.length > 0 && hitInScope(root, '*', outer) === undefined) continue;
+		if (hitsFrom(root, element, selector)) return proximity;
+	}
+	return undefined;
+}
+
+/** Whether a selector hits an element with `root` as its `:scope`. */
+const hitsFrom = (root: Element, element: Element, selector: string): boolean =>
+	root === element || !/:scope/i.test(selector)
+		? element.matches(selector)
+		: [...root.querySelectorAll(selector)].includes(element);
+
+/** Whether an element is at or under a limit of a scope. */
+function isBeyond(element: Element, root: Element, limit: string | null): boolean {
+	if (limit === null) return false;
+	for (let at: Element | null = element; at; at = at.parentElement) {
+		if (hitsFrom(root, at, limit)) return true;
+		if (at === root) return false;
+	}
+	return false;
+}
+
+/** For each element, which `@container` conditions hold for it, as the engine evaluates them. */
+export function containersHold(elements: readonly Element[], conditions: readonly string[]): boolean[][] {
+	const document = elements[0]?.ownerDocument;
+	const window = document?.defaultView as (Window & typeof globalThis) | null | undefined;
+	if (!document || !window || conditions.length === 0) return elements.map(() => conditions.map(() => true));
+	const sheet = new window.CSSStyleSheet();
+	const mark = 'data-vantaggio-asked';
+	const name = (i: number): string => `--vantaggio-holds-${i}`;
+	const off = conditions.map((_, i) => `${name(i)}: 0;`).join('');
+	const on = conditions.map((text, i) => `@container ${text} { [${mark}] { ${name(i)}: 1 !important } }`);
+	sheet.replaceSync(`[${mark}] { ${off} }\n${on.join('\n')}`);
+	const before = document.adoptedStyleSheets;
+	for (const element of elements) element.setAttribute(mark, '');
+	document.adoptedStyleSheets = [...before, sheet];
+	const answers = elements.map((element) => {
+		const style = window.getComputedStyle(element);
+		return conditions.map((_, i) => style.getPropertyValue(name(i)).trim() === '1');
+	});
+	document.adoptedStyleSheets = before;
+	for (const element of elements) element.removeAttribute(mark);
+	return answers;
+}
+
+/** A browser's own word on declarations, by a style that is on no element. */
+export function engineOf(document: Document): {
+	expand(property: string, value: string): ReadonlyMap<string, string> | null;
+	knows(property: string): boolean;
+	longhands: readonly string[];
+} {
+	const { style } = document.createElement('i');
+	const known = new Map<string, ReadonlyMap<string, string> | null>();
+	const set = (property: string, value: string): ReadonlyMap<string, string> | null => {
+		style.cssText = '';
+		style.setProperty(property, value);
+		if (style.length === 0) return null;
+		return new Map([...style].map((longhand) => [longhand, style.getPropertyValue(longhand)]));
+	};
+	return {
+		expand(property, value) {
+			const key = `${property}:${value}`;
+			let found = known.get(key);
+			if (found === undefined) known.set(key, (found = set(property, value)));
+			if (known.size > 20_000) known.clear();
+			return found;
+		},
+		knows: (property) => set(property, 'initial') !== null,
+		// What a browser lists as computed has second names of longhands among them.
+		longhands: [...(document.defaultView?.getComputedStyle(document.documentElement) ?? [])].filter((name) =>
+			set(name, 'initial')?.has(name)
+		)
+	};
+}

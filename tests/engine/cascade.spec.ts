@@ -1,0 +1,122 @@
+import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { build } from 'esbuild';
+import { expect, test, type Page } from '../fixtures.ts';
+import { fromFolder, originOf, plainServer } from './vantage/real.ts';
+import type { checkCascade } from './cascade/inPage.ts';
+
+const PAGES = join(import.meta.dirname, 'cascade/pages');
+const DEMO = join(import.meta.dirname, '../../demo/site');
+const WIDTHS = [360, 600, 812, 1000, 1440];
+
+/** Presentational hints (HTML §15.2): to `revert` they are the page's own, and core does not know them yet. */
+const HINTS =
+	/^(td|font)\S* (color|background-color|width|inline-size|text-align|padding-\S+): nothing `revert`/;
+
+declare global {
+	var cascadeCheck: { checkCascade: typeof checkCascade };
+}
+
+async function inPageBundle(): Promise<string> {
+	const { outputFiles } = await build({
+		entryPoints: [join(import.meta.dirname, 'cascade/inPage.ts')],
+		bundle: true,
+		format: 'iife',
+		globalName: 'cascadeCheck',
+		footer: { js: 'globalThis.cascadeCheck = cascadeCheck;' },
+		write: false
+	});
+	return outputFiles[0]?.text ?? '';
+}
+
+/** All texts of a folder by path. */
+async function textsOf(folder: string): Promise<Record<string, string>> {
+	const names = (await readdir(folder, { recursive: true })).filter((name) => /\.(html|css)$/.test(name));
+	return Object.fromEntries(
+		await Promise.all(
+			names.map(
+				async (name) => [name, (await readFile(join(folder, name), 'utf8')).replaceAll('\r\n', '\n')] as const
+			)
+		)
+	);
+}
+
+/** The places of an element's matched rules by the debugging protocol, in cascade order, each distinct list once. */
+async function protocolOrders(page: Page, path: string, marks: readonly string[]) {
+	const session = await page.context().newCDPSession(page);
+	const sheets = new Map<string, string>();
+	session.on('CSS.styleSheetAdded', ({ header }) => {
+		const address = header.isInline ? '' : header.sourceURL;
+		sheets.set(header.styleSheetId, address ? new URL(address).pathname.slice(1) : path);
+	});
+	await session.send('DOM.enable');
+	await session.send('CSS.enable');
+	const { root } = await session.send('DOM.getDocument', { depth: 0 });
+	const orders = new Map<string, string[]>();
+	for (const mark of marks) {
+		const { nodeId } = await session.send('DOM.querySelector', {
+			nodeId: root.nodeId,
+			selector: `[data-mark="${mark}"]`
+		});
+		const { matchedCSSRules = [] } = await session.send('CSS.getMatchedStylesForNode', { nodeId });
+		const rules = matchedCSSRules.flatMap(({ rule }) => {
+			const { range, styleSheetId, cssText = '' } = rule.style;
+			// A rule that holds nothing but other rules decides nothing.
+			const empty = cssText.replace(/\/\*.*?\*\//gs, '').trim() === '' || /^[^:;]*\{/.test(cssText);
+			if (rule.origin !== 'regular' || !range || !styleSheetId || empty) return [];
+			return `${sheets.get(styleSheetId)} ${range.startLine}:${range.startColumn}`;
+		});
+		orders.set(mark, [...new Set(rules)]);
+	}
+	await session.detach();
+	return orders;
+}
+
+for (const [name, folder, every] of [
+	['the fixture pages', PAGES, true],
+	['the demo', DEMO, false]
+] as const) {
+	test(`winners and the order of rules are the engine’s, on ${name}`, async ({ page }) => {
+		const files = await textsOf(folder);
+		const server = await plainServer(fromFolder(folder));
+		const bundle = await inPageBundle();
+		const sum = { winners: 0, unset: 0, orders: 0 };
+		const wrong: string[] = [];
+		for (const path of Object.keys(files).filter(
+			(one) => one.endsWith('.html') && (!process.env.ONLY || one === process.env.ONLY)
+		)) {
+			for (const width of WIDTHS) {
+				await page.setViewportSize({ width, height: 700 });
+				await page.goto(`${originOf(server)}/${path}`);
+				await page.evaluate(bundle);
+				const found = await page.evaluate(
+					([at, texts, all]) => globalThis.cascadeCheck.checkCascade(at, texts, all),
+					[path, files, every && width === 812] as const
+				);
+				sum.winners += found.winners;
+				sum.unset += found.unset;
+				const hinted = path === 'quirks.html' ? found.wrong.filter((one) => !HINTS.test(one)) : found.wrong;
+				wrong.push(...hinted.map((one) => `${path} at ${width}: ${one}`));
+				const distinct = new Map(found.orders.map((one) => [one.rules.join(), one]));
+				const theirs = await protocolOrders(
+					page,
+					path,
+					[...distinct.values()].map(({ mark }) => mark)
+				);
+				for (const { mark, rules } of distinct.values()) {
+					sum.orders++;
+					if (rules.join(' | ') !== theirs.get(mark)?.join(' | ')) {
+						wrong.push(
+							`${path} at ${width}, element ${mark}: ${rules.join(' | ')} but ${theirs.get(mark)?.join(' | ')}`
+						);
+					}
+				}
+			}
+		}
+		server.close();
+		console.log(
+			`${sum.winners} winners, ${sum.unset} longhands that nobody sets, ${sum.orders} orders of rules.`
+		);
+		expect(wrong).toEqual([]);
+	});
+}

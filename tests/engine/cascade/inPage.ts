@@ -1,0 +1,124 @@
+import {
+	askingOf,
+	cascadeOf,
+	compareCandidates,
+	physicalOf,
+	propertiesSet,
+	ranksOf,
+	styleDeclarations,
+	verdictOf,
+	type Candidate,
+	type Case
+} from '../../../src/lib/core/cascade/index.ts';
+import { parsePage } from '../../../src/lib/core/html/index.ts';
+import { sourcesOf } from '../../../src/lib/core/site/index.ts';
+import { containersHold, engineOf, selectorIndex } from '../../../src/lib/probe/cascade.ts';
+import { elementByPath } from '../../../src/lib/probe/path.ts';
+
+export interface Checked {
+	/** Winners put on their elements as important styles, and longhands that nobody sets put back by `revert`. */
+	readonly winners: number;
+	readonly unset: number;
+	/** What changed where nothing should. */
+	readonly wrong: readonly string[];
+	/** Where an element's rules stand in their texts, in cascade order, by the element's mark. */
+	readonly orders: readonly { readonly mark: string; readonly rules: readonly string[] }[];
+}
+
+/** Checks the cascade of the page it runs in, which has these sources; marks every element. */
+export function checkCascade(path: string, files: Readonly<Record<string, string>>, every: boolean): Checked {
+	const sources = sourcesOf((file) => files[file]);
+	const page = parsePage(files[path] ?? '');
+	const cascade = cascadeOf(page, path, sources);
+	const asking = askingOf(cascade);
+	const index = selectorIndex(asking.asked);
+	const engine = engineOf(document);
+	const containers = [
+		...new Set(
+			cascade.declared.flatMap(({ conditions }) =>
+				conditions.flatMap((one) => (one.kind === 'container' ? one.text : []))
+			)
+		)
+	];
+	const wrong: string[] = [];
+	const orders: { mark: string; rules: string[] }[] = [];
+	let winners = 0;
+	let unset = 0;
+	const html = page.elements.flatMap((source) => {
+		const element = elementByPath(document, source.path);
+		return element instanceof HTMLElement ? { source, element } : [];
+	});
+	const held = containersHold(
+		html.map(({ element }) => element),
+		containers
+	);
+	html.forEach(({ source, element }, i) => {
+		const mark = String(i);
+		const style = getComputedStyle(element);
+		const { writingMode, direction } = style;
+		const of: Case = {
+			applying: asking.applying(index.matches(element)),
+			style: styleDeclarations(page.source, path, source),
+			layers: cascade.layers,
+			holds: (condition) =>
+				condition.kind === 'media'
+					? matchMedia(condition.text).matches
+					: condition.kind === 'supports'
+						? CSS.supports(condition.text)
+						: (held[i]?.[containers.indexOf(condition.text)] ?? false),
+			physical: (longhand) => physicalOf(longhand, { writingMode, direction }),
+			engine
+		};
+		const ranks = ranksOf(cascade.layers.filter(({ conditions }) => conditions.every(of.holds)));
+		const rules = of.applying
+			.filter(
+				({ declared, hit }) => hit.states.length === 0 && declared.rule && declared.conditions.every(of.holds)
+			)
+			.map(({ declared, hit }) => {
+				const { rule, source: text, declarations } = declared;
+				const first = declarations[0]?.span.start ?? 0;
+				// Declarations after nested rules, or in a condition within the rule, are a rule of their own to the engine.
+				const leads = rule?.children.find(({ kind }) => kind !== 'comment') === declarations[0];
+				const before = text.slice(0, leads ? (rule?.block.start ?? 0) + 1 : first).split('\n');
+				const candidate = { hit, layer: declared.layer, order: [declared.text, first] };
+				return {
+					name: `${declared.file} ${before.length - 1}:${before.at(-1)?.length ?? 0}`,
+					candidate: candidate as unknown as Candidate
+				};
+			})
+			.sort((a, b) => compareCandidates(a.candidate, b.candidate, ranks).sign);
+		orders.push({ mark, rules: [...new Set(rules.map(({ name }) => name))] });
+		const check = (name: string, property: string, value: string, what: string): void => {
+			const before = style.getPropertyValue(name);
+			const attribute = element.getAttribute('style');
+			element.style.setProperty(property, value, 'important');
+			const after = style.getPropertyValue(name);
+			if (attribute === null) element.removeAttribute('style');
+			else element.setAttribute('style', attribute);
+			if (before !== after)
+				wrong.push(
+					`${element.localName}#${element.id}.${element.className} ${name}: ${what} \`${value}\` gives ${after}, not ${before}`
+				);
+		};
+		const set = propertiesSet(of);
+		for (const property of set) {
+			const { winner } = verdictOf(property, of);
+			if (winner) {
+				winners++;
+				if (winner.value === '') check(property, winner.property, winner.written, 'the winner');
+				else check(property, property, winner.value, 'the winner');
+			} else {
+				unset++;
+				check(property, property, 'revert', 'nothing');
+			}
+		}
+		if (!every) return;
+		for (const longhand of engine.longhands) {
+			if (set.has(of.physical(longhand))) continue;
+			unset++;
+			check(longhand, longhand, 'revert', 'nothing');
+		}
+	});
+	html.forEach(({ element }, i) => element.setAttribute('data-mark', String(i)));
+	return { winners, unset, wrong, orders };
+}
