@@ -1,3 +1,4 @@
+import { computedValues } from './box.ts';
 import { keyOf } from '../core/selector/index.ts';
 import type { Asked, Match } from '../core/cascade/index.ts';
 
@@ -99,32 +100,26 @@ export function containersHold(elements: readonly Element[], conditions: readonl
 	return answers;
 }
 
-/** A browser's own word on declarations, by a style that is on no element. */
-export function engineOf(document: Document): {
-	expand(property: string, value: string): ReadonlyMap<string, string> | null;
-	knows(property: string): boolean;
-	longhands: readonly string[];
-} {
-	const { style } = document.createElement('i');
-	const known = new Map<string, ReadonlyMap<string, string> | null>();
-	const set = (property: string, value: string): ReadonlyMap<string, string> | null => {
-		style.cssText = '';
-		style.setProperty(property, value);
-		if (style.length === 0) return null;
-		return new Map([...style].map((longhand) => [longhand, style.getPropertyValue(longhand)]));
-	};
-	return {
-		expand(property, value) {
-			const key = `${property}:${value}`;
-			let found = known.get(key);
-			if (found === undefined) known.set(key, (found = set(property, value)));
-			if (known.size > 20_000) known.clear();
-			return found;
-		},
-		knows: (property) => set(property, 'initial') !== null,
-		// What a browser lists as computed has second names of longhands among them.
-		longhands: [...(document.defaultView?.getComputedStyle(document.documentElement) ?? [])].filter((name) =>
-			set(name, 'initial')?.has(name)
-		)
-	};
+/** What an engine tells of an element for its cascade. */
+export interface ElementAnswer {
+	readonly matches: readonly Match[];
+	/** Which `@container` conditions hold, in the order in which they were asked. */
+	readonly containers: readonly boolean[];
+	readonly computed: ReadonlyMap<string, string>;
+}
+
+/** An element and its ancestors, from itself up to the root, as its cascade is to be told. */
+export function answersUp(
+	element: Element | null,
+	index: SelectorIndex,
+	containers: readonly string[]
+): ElementAnswer[] {
+	const elements: Element[] = [];
+	for (let at = element; at; at = at.parentElement) elements.push(at);
+	const held = containersHold(elements, containers);
+	return elements.map((one, i) => ({
+		matches: index.matches(one),
+		containers: held[i] ?? [],
+		computed: computedValues(one)
+	}));
 }

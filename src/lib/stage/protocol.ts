@@ -1,5 +1,8 @@
 import type { ElementBox } from '../probe/box.ts';
+import type { ElementAnswer } from '../probe/cascade.ts';
 import type { Snapshot } from '../probe/snapshot.ts';
+
+export type { ElementAnswer };
 
 /** What the application and a stage say to each other. */
 
@@ -120,6 +123,12 @@ export interface SelectedIn {
 	readonly scroll: { readonly x: number; readonly y: number };
 }
 
+/** A selector that is tried on elements, within its `@scope`s from the outermost. */
+export interface AskedSelector {
+	readonly selector: string;
+	readonly scopes: readonly { readonly root: string | null; readonly limit: string | null }[];
+}
+
 export interface Measured {
 	readonly width: number;
 	readonly snapshot: Snapshot;
@@ -157,6 +166,10 @@ export interface StageHost {
 	hits(frame: string, selectors: readonly string[]): (number | null)[];
 	/** Which of the selectors hit an element of a frame. */
 	matching(frame: string, path: readonly number[], selectors: readonly string[]): boolean[];
+	/** Selectors that `cascade` tries, and `@container` conditions that it asks about, until others come. */
+	ask(selectors: readonly AskedSelector[], containers: readonly string[]): void;
+	/** What hits an element of a frame and each of its ancestors, itself first; nothing where there is none. */
+	cascade(frame: string, path: readonly number[]): ElementAnswer[];
 	/** Every computed longhand of elements in a frame, by name; nothing where it has no such element. */
 	computed(frame: string, paths: readonly (readonly number[])[]): ReadonlyMap<string, string>[];
 	/** Measures a page at some widths in a frame that nobody sees; each is reported as it is had. */

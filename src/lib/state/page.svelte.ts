@@ -1,8 +1,11 @@
+import { askingOf, cascadeOf, type Asking, type PageCascade } from '../core/cascade/index.ts';
+import type { IntervalSet } from '../core/interval/index.ts';
 import {
 	bandsOf,
 	differing,
 	solverOf,
 	type Bands,
+	type MediaQuery,
 	type MediaSite,
 	type Solver
 } from '../core/media/index.ts';
@@ -46,6 +49,10 @@ export class PageState {
 		conditionsOfPage(this.page, this.path, this.sources)
 	);
 
+	/** What its sheets declare, in cascade order, and what is asked of an engine about it. */
+	readonly cascade: PageCascade = $derived.by(() => cascadeOf(this.page, this.path, this.sources));
+	readonly asking: Asking = $derived.by(() => askingOf(this.cascade));
+
 	/** As it is being written, or as other texts of its files say. */
 	constructor(
 		site: SiteState,
@@ -73,6 +80,11 @@ export class PageState {
 	/** What the `@media` of a file come to on this page, in words. */
 	said(file: string, vantage: Vantage): Said[] {
 		return conditionsSaid(file, this.conditions.places, this.sources, this.#solver(vantage));
+	}
+
+	/** The widths of a vantage at which a list of media queries holds. */
+	widthsOf(queries: readonly MediaQuery[], vantage: Vantage): IntervalSet {
+		return this.#solver(vantage)(queries);
 	}
 
 	/** What the page and its sheets have names for. */

@@ -3,7 +3,9 @@ import * as z from 'zod';
 import { liveFrames } from '../stage/client/live.ts';
 import { measuringQueue } from '../stage/client/queue.ts';
 import { openStage, type StageConfig } from '../stage/client/stage.ts';
+import type { Asked } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
+import type { ElementAnswer } from '../stage/protocol.ts';
 import type { PagePoint, Pin, ShownOriginal } from '../stage/protocol.ts';
 import type { Press } from './keys.ts';
 import { selectionView, type Pick } from './selection.svelte.ts';
@@ -50,7 +52,15 @@ const boxes = z.array(
 		)
 	})
 );
-const values = z.array(z.map(z.string(), z.string()));
+const computed = z.map(z.string(), z.string());
+const values = z.array(computed);
+const answers = z.array(
+	z.object({
+		matches: z.array(z.tuple([z.number().int(), z.number().or(z.literal(Infinity))])),
+		containers: z.array(z.boolean()),
+		computed
+	})
+);
 
 /** What is done with what a stage tells. */
 export interface StageTalk {
@@ -79,6 +89,10 @@ export interface Stages {
 	hits(frame: string, selectors: readonly string[]): Promise<readonly (number | null)[]>;
 	/** Which of the selectors hit an element of a frame. */
 	matching(frame: string, path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]>;
+	/** Selectors and `@container` conditions that `cascade` tries from now on. */
+	ask(asked: readonly Asked[], containers: readonly string[]): void;
+	/** What hits an element of a frame and each of its ancestors, itself first. */
+	cascade(frame: string, path: ElementPath): Promise<readonly ElementAnswer[]>;
 	/** The computed values of elements in a frame. */
 	computed(frame: string, paths: readonly ElementPath[]): Promise<readonly ReadonlyMap<string, string>[]>;
 	readonly queue: ReturnType<typeof measuringQueue>;
@@ -145,6 +159,8 @@ export async function openStages(
 			z.array(z.number().nullable()).parse(await stage.host.hits(frame, selectors)),
 		matching: async (frame, path, selectors) =>
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
+		ask: (asked, containers) => void stage.host.ask(asked, containers),
+		cascade: async (frame, path) => answers.parse(await stage.host.cascade(frame, path)),
 		computed: async (frame, paths) => values.parse(await stage.host.computed(frame, paths)),
 		queue,
 		close() {

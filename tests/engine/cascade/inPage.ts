@@ -12,7 +12,8 @@ import {
 } from '../../../src/lib/core/cascade/index.ts';
 import { parsePage } from '../../../src/lib/core/html/index.ts';
 import { sourcesOf } from '../../../src/lib/core/site/index.ts';
-import { containersHold, engineOf, selectorIndex } from '../../../src/lib/probe/cascade.ts';
+import { containersHold, selectorIndex } from '../../../src/lib/probe/cascade.ts';
+import { engineOf } from '../../../src/lib/state/engine.ts';
 import { elementByPath } from '../../../src/lib/probe/path.ts';
 
 export interface Checked {

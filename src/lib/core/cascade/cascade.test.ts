@@ -4,8 +4,10 @@ import { sourcesOf } from '../site/index.ts';
 import {
 	askingOf,
 	cascadeOf,
+	outcomeOf,
 	physicalOf,
 	styleDeclarations,
+	variableSteps,
 	verdictOf,
 	type Case,
 	type Engine,
@@ -25,8 +27,8 @@ const ENGINE: Engine = {
 	}
 };
 
-/** What decides a property of the element with the id `x`; every selector that names `.x` hits it. */
-function decided(html: string, property: string, holds: Holds = () => true) {
+/** The case of the element with the id `x`; every selector that names `.x` hits it. */
+function caseOf(html: string, holds: Holds = () => true): Case {
 	const page = parsePage(html);
 	const cascade = cascadeOf(
 		page,
@@ -38,7 +40,7 @@ function decided(html: string, property: string, holds: Holds = () => true) {
 		/\.x/.test(selector) && !/:hover/.test(selector) ? [[i, Infinity] as const] : []
 	);
 	const element = page.elements.find(({ attributes }) => attributes.get('id')?.value === 'x');
-	const of: Case = {
+	return {
 		applying: asking.applying(matches),
 		style: element ? styleDeclarations(html, 'a.html', element) : [],
 		layers: cascade.layers,
@@ -46,7 +48,11 @@ function decided(html: string, property: string, holds: Holds = () => true) {
 		physical: (longhand) => physicalOf(longhand, { writingMode: 'horizontal-tb', direction: 'ltr' }),
 		engine: ENGINE
 	};
-	const { winner, losers } = verdictOf(property, of);
+}
+
+/** What decides a property of that element, and why each other declaration does not. */
+function decided(html: string, property: string, holds?: Holds) {
+	const { winner, losers } = verdictOf(property, caseOf(html, holds));
 	const said = losers.map(({ candidate, why }) => {
 		const text = html.slice(candidate.span.start, candidate.span.end);
 		return `${text}: ${why.kind === 'beaten' ? why.criterion : why.kind}`;
@@ -132,4 +138,38 @@ it.each([
 	['color', 'vertical-rl', 'ltr', 'color']
 ])('%s in %s, %s is %s', (longhand, writingMode, direction, expected) => {
 	expect(physicalOf(longhand, { writingMode, direction })).toBe(expected);
+});
+
+it('custom properties are followed to what they come to, through fallbacks and around cycles', () => {
+	const html =
+		'<style>.x { --a: var(--b) 1px; --b: 2px; --loop: var(--loop); --gone: initial }</style><p id=x class=x>';
+	const steps = variableSteps('var(--a) var(--none, var(--b)) var(--loop) var(--gone)', 0, (name) =>
+		outcomeOf(name, [caseOf(html)], () => false)
+	);
+	expect(steps.map(({ name, depth, kind, text }) => `${name} ${depth} ${kind} ${text}`.trim())).toEqual([
+		'--a 0 given var(--b) 1px',
+		'--b 1 given 2px',
+		'--none 0 fallback var(--b)',
+		'--b 1 given 2px',
+		'--loop 0 given var(--loop)',
+		'--loop 1 cycle',
+		'--gone 0 missing'
+	]);
+});
+
+it('a value is followed up to where it comes from', () => {
+	const own = caseOf('<style>.x { width: 1px }</style><p id=x class=x>');
+	const around = caseOf('<style>.x { color: red; margin: 2px }</style><p id=x class=x>');
+	const asks = caseOf('<style>.x { margin: inherit; color: unset; width: initial }</style><p id=x class=x>');
+	const said = (property: string, cases: Case[], same = true): string => {
+		const outcome = outcomeOf(property, cases, () => same);
+		return outcome ? `${outcome.kind}${outcome.kind === 'inherited' ? ` ${outcome.up}` : ''}` : '';
+	};
+	expect(said('width', [own, around])).toBe('own');
+	expect(said('color', [own, own, around])).toBe('inherited 2');
+	expect(said('color', [own, around], false)).toBe('browser');
+	expect(said('margin-left', [own, around])).toBe('browser');
+	expect(said('margin-left', [asks, around])).toBe('inherited 1');
+	expect(said('color', [asks, around])).toBe('inherited 1');
+	expect(said('width', [asks, around])).toBe('initial');
 });

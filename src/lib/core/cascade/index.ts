@@ -1,5 +1,8 @@
 export { askingOf, type Asked, type Asking, type Match } from './ask.ts';
-export { printLayer, ranksOf } from './layers.ts';
+export { isInherited } from './inherited.ts';
+export { ranksOf } from './layers.ts';
+export { outcomeOf, type Outcome } from './outcome.ts';
+export { lossSentence } from './sentence.ts';
 export { physicalOf, type Writing } from './logical.ts';
 export {
 	cascadeOf,
@@ -10,6 +13,7 @@ export {
 	type PageCascade,
 	type Scope
 } from './sheets.ts';
+export { variableSteps, type VariableStep } from './variables.ts';
 export { styleDeclarations } from './style.ts';
 export {
 	compareCandidates,

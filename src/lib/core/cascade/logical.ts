@@ -4,7 +4,7 @@ export interface Writing {
 	readonly direction: string;
 }
 
-const SIDES = ['top', 'right', 'bottom', 'left'] as const;
+type Side = 'top' | 'right' | 'bottom' | 'left';
 
 /**
  * A longhand by its physical name in a writing mode (CSS Logical Properties 1 §4, CSS Writing Modes 4 §6); one
@@ -38,7 +38,7 @@ export function physicalOf(longhand: string, { writingMode, direction }: Writing
 		}
 	);
 
-	function sideOf(axis: string, start: boolean): (typeof SIDES)[number] {
+	function sideOf(axis: string, start: boolean): Side {
 		if (axis === 'inline') {
 			const ltr = (direction !== 'rtl') !== (writingMode === 'sideways-lr');
 			if (!vertical) return (direction !== 'rtl') === start ? 'left' : 'right';

@@ -60,4 +60,3 @@ export function lieByPoints(
 	const [m, n] = [middle(picture), middle(page)];
 	return { x: n.x - m.x * scale, y: n.y - m.y * scale, scale };
 }
-

@@ -1,5 +1,5 @@
 <script lang="ts" module>
-	export type Tab = 'box' | 'states' | 'original';
+	export type Tab = 'box' | 'trace' | 'states' | 'original';
 </script>
 
 <script lang="ts">
@@ -10,10 +10,15 @@
 	import { originals } from '$lib/state/originals.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import { states } from '$lib/state/states.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import type { Trace } from '$lib/state/trace.ts';
+	import type { Bands } from '$lib/core/media/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Box from './Box.svelte';
 	import Originals from './Originals.svelte';
 	import States from './States.svelte';
+	import TraceView from './Trace.svelte';
 	import Twins from './Twins.svelte';
 
 	interface Props {
@@ -28,6 +33,10 @@
 		onselect: (paths: readonly ElementPath[]) => void;
 		/** Names of frames by their ids. */
 		named: ReadonlyMap<string, string>;
+		lead: SeenVantage;
+		bands: Bands;
+		trace: (path: ElementPath) => Promise<Trace | null>;
+		onplace: (place: FilePlace) => void;
 		/** The computed values of elements in the lead. */
 		computed: (paths: readonly ElementPath[]) => Promise<readonly ReadonlyMap<string, string>[]>;
 	}
@@ -41,12 +50,17 @@
 		selected,
 		onselect,
 		named,
+		lead,
+		bands,
+		trace,
+		onplace,
 		computed
 	}: Props = $props();
 
 	const on = $derived(states.pins.length + states.staged.length);
 	const tabs = $derived([
 		{ id: 'box', name: 'Box', title: 'The box of what is selected', mark: '' },
+		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
 		{
 			id: 'states',
 			name: 'States',
@@ -86,6 +100,8 @@
 				Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to see
 				both side by side.
 			</p>
+		{:else if tab === 'trace'}
+			<TraceView {page} path={first} {lead} {bands} {trace} {onplace} {onselect} />
 		{:else if second}
 			<Twins {page} paths={[first, second]} {computed} />
 		{:else}

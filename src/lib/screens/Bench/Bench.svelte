@@ -22,6 +22,7 @@
 	import { Framing, marked } from './framing.svelte.ts';
 	import SheetPanel from './SheetPanel.svelte';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import { traceOf } from '$lib/state/trace.ts';
 
 	interface Props {
 		site: SiteState;
@@ -124,6 +125,7 @@
 			},
 			y: { name: 'Switches for all frames', does: () => frames?.openSwitches() },
 			i: { name: 'Box of what is selected', does: () => (tab = 'box') },
+			h: { name: 'Trace: how the values of what is selected come about', does: () => (tab = 'trace') },
 			t: { name: 'States held in the frames', does: () => (tab = 'states') },
 			o: { name: 'Originals of the page', does: () => (tab = 'original') },
 			r: { name: 'To the rule of what is selected; again to the next', does: () => void toRule() },
@@ -198,6 +200,10 @@
 						named={new Map(
 							framing.frames.map(({ frame, vantage }) => [frame, frame === 'lead' ? leadName : vantage.name])
 						)}
+						{lead}
+						{bands}
+						trace={(path) => (stages ? traceOf(page, stages, path, lead) : Promise.resolve(null))}
+						{onplace}
 						computed={(paths) => stages?.computed('lead', paths) ?? Promise.resolve([])}
 					/>
 				</Pane>

@@ -10,6 +10,7 @@ import {
 	type StageListener
 } from '../protocol.ts';
 import { computedValues } from '../../probe/box.ts';
+import { answersUp, selectorIndex, type SelectorIndex } from '../../probe/cascade.ts';
 import { hits, matching } from '../../probe/match.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
 import { forwardKeys } from './forwardKeys.ts';
@@ -38,6 +39,10 @@ const points = pointing(
 	() => frames,
 	(point) => listener?.point(point)
 );
+let asked: { index: SelectorIndex; containers: readonly string[] } = {
+	index: selectorIndex([]),
+	containers: []
+};
 const pins = pinning(() => frames);
 let inUse = false;
 const use = using(
@@ -151,6 +156,11 @@ const host: StageHost = {
 	},
 	hits: (frame, selectors) => hits(frameOf(frame).document(), selectors),
 	matching: (frame, path, selectors) => matching(elementByPath(frameOf(frame).document(), path), selectors),
+	ask(selectors, containers) {
+		asked = { index: selectorIndex(selectors), containers };
+	},
+	cascade: (frame, path) =>
+		answersUp(elementByPath(frameOf(frame).document(), path), asked.index, asked.containers),
 	computed: (frame, paths) =>
 		paths.map((path) => {
 			const element = elementByPath(frameOf(frame).document(), path);

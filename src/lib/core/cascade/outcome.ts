@@ -1,0 +1,57 @@
+import { isInherited } from './inherited.ts';
+import { verdictOf, type Case, type Verdict } from './verdict.ts';
+
+/** Where a property's value comes from in the end. */
+export type Outcome = {
+	/** The verdict on the element itself. */
+	readonly own: Verdict;
+} & (
+	| { readonly kind: 'own' }
+	/** From an ancestor, so many generations up; `asked` where the element's own declaration says so. */
+	| { readonly kind: 'inherited'; readonly up: number; readonly from: Verdict; readonly asked: boolean }
+	/** The property's initial value, by the element's own declaration. */
+	| { readonly kind: 'initial' }
+	/** No declaration of the page's: the browser's own sheet, else the initial value. */
+	| { readonly kind: 'browser'; readonly up: number }
+);
+
+/** What a declaration's CSS-wide keyword comes to (CSS Cascade 5 §7.3); undefined for any other value. */
+function ledTo(property: string, { winner }: Verdict): 'parent' | 'initial' | 'nothing' | undefined {
+	if (!winner) return 'nothing';
+	const keyword = winner.value.trim().toLowerCase();
+	if (keyword === 'inherit') return 'parent';
+	if (keyword === 'initial') return 'initial';
+	if (keyword === 'unset') return isInherited(property) ? 'parent' : 'initial';
+	return undefined;
+}
+
+/**
+ * Follows a property from an element up to the declaration that its value comes from. `cases` are those of the
+ * element and of its ancestors; `sameAsParent` tells whether the computed value of the element so many
+ * generations up is that of its parent: a browser's own sheet may stand between.
+ */
+export function outcomeOf(
+	property: string,
+	cases: readonly Case[],
+	sameAsParent: (up: number) => boolean
+): Outcome | undefined {
+	const [first] = cases;
+	if (!first) return undefined;
+	const own = verdictOf(property, first);
+	let asked = false;
+	for (const [up, of] of cases.entries()) {
+		const verdict = up === 0 ? own : verdictOf(property, of);
+		const led = ledTo(property, verdict);
+		if (led === undefined) {
+			return up === 0 ? { own, kind: 'own' } : { own, kind: 'inherited', up, from: verdict, asked };
+		}
+		if (led === 'initial') {
+			return up === 0 ? { own, kind: 'initial' } : { own, kind: 'inherited', up, from: verdict, asked };
+		}
+		if (led === 'nothing' && !(isInherited(property) && up + 1 < cases.length && sameAsParent(up))) {
+			return { own, kind: 'browser', up };
+		}
+		if (up === 0) asked = led === 'parent';
+	}
+	return { own, kind: 'browser', up: cases.length - 1 };
+}

@@ -1,0 +1,82 @@
+import { skipSpace, T, textOf, tokensOf } from '../css/tokens.ts';
+import type { Outcome } from './outcome.ts';
+import type { Candidate } from './verdict.ts';
+
+/** A `var()` in a value: the custom property it names, and its fallback as written. */
+export interface VariableUse {
+	readonly name: string;
+	/** Null where it has none. */
+	readonly fallback: string | null;
+}
+
+/** Every `var()` of a value in source order, those in fallbacks left to their fallback's own text. */
+export function variablesIn(value: string): VariableUse[] {
+	const tokens = tokensOf(value);
+	const found: VariableUse[] = [];
+	for (let i = 0; i < tokens.count; i++) {
+		if (tokens.types[i] !== T.Function || textOf(tokens, i).toLowerCase() !== 'var(') continue;
+		const close = Math.min(tokens.close[i] as number, tokens.count);
+		const at = skipSpace(tokens, i + 1, close);
+		if (tokens.types[at] !== T.Ident) continue;
+		const comma = skipSpace(tokens, at + 1, close);
+		const fallback =
+			tokens.types[comma] === T.Comma
+				? value.slice(tokens.starts[comma + 1], tokens.starts[close] ?? value.length).trim()
+				: null;
+		found.push({ name: textOf(tokens, at), fallback });
+		i = close;
+	}
+	return found;
+}
+
+/** One custom property on the way from a value to what it comes to. */
+export interface VariableStep {
+	readonly name: string;
+	/** How many custom properties stand before it. */
+	readonly depth: number;
+	/**
+	 * `given`: a declaration gives it; `fallback`: none does, what `var()` has for that counts; `missing`: none does
+	 * and there is no fallback, so that the whole declaration is invalid at computed-value time (CSS Custom
+	 * Properties 1 §3.1); `cycle`: it needs itself, and counts as missing.
+	 */
+	readonly kind: 'given' | 'fallback' | 'missing' | 'cycle';
+	readonly by: Candidate | undefined;
+	readonly text: string;
+}
+
+const MOST_STEPS = 60;
+
+/**
+ * The custom properties that a value needs, each followed by those that it needs itself. `look` tells where a
+ * custom property comes from on the element so many generations up.
+ */
+export function variableSteps(
+	value: string,
+	up: number,
+	look: (name: string, up: number) => Outcome | undefined
+): VariableStep[] {
+	const steps: VariableStep[] = [];
+	const follow = (text: string, from: number, chain: readonly string[]): void => {
+		for (const { name, fallback } of variablesIn(text)) {
+			if (steps.length >= MOST_STEPS) return;
+			const depth = chain.length;
+			if (chain.includes(name)) {
+				steps.push({ name, depth, kind: 'cycle', by: undefined, text: '' });
+				continue;
+			}
+			const outcome = look(name, from);
+			const by = outcome?.kind === 'inherited' ? outcome.from.winner : outcome?.own.winner;
+			const given =
+				by && (outcome?.kind === 'own' || outcome?.kind === 'inherited') && by.value !== 'initial';
+			if (given) {
+				steps.push({ name, depth, kind: 'given', by, text: by.value });
+				follow(by.value, from + (outcome.kind === 'inherited' ? outcome.up : 0), [...chain, name]);
+			} else if (fallback !== null) {
+				steps.push({ name, depth, kind: 'fallback', by: undefined, text: fallback });
+				follow(fallback, from, [...chain, name]);
+			} else steps.push({ name, depth, kind: 'missing', by: undefined, text: '' });
+		}
+	};
+	follow(value, up, []);
+	return steps;
+}
