@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { build } from 'esbuild';
 import { expect, test, type Page } from '../fixtures.ts';
 import { fromFolder, originOf, plainServer } from './vantage/real.ts';
-import type { checkCascade } from './cascade/inPage.ts';
+import type { checkCascade, checkInherited } from './cascade/inPage.ts';
 
 const PAGES = join(import.meta.dirname, 'cascade/pages');
 const DEMO = join(import.meta.dirname, '../../demo/site');
@@ -14,7 +14,7 @@ const HINTS =
 	/^(td|font)\S* (color|background-color|width|inline-size|text-align|padding-\S+): nothing `revert`/;
 
 declare global {
-	var cascadeCheck: { checkCascade: typeof checkCascade };
+	var cascadeCheck: { checkCascade: typeof checkCascade; checkInherited: typeof checkInherited };
 }
 
 async function inPageBundle(): Promise<string> {
@@ -120,3 +120,12 @@ for (const [name, folder, every] of [
 		expect(wrong).toEqual([]);
 	});
 }
+
+test('what is inherited is what the engine inherits', async ({ page }) => {
+	await page.setContent('<!doctype html><body>');
+	await page.evaluate(await inPageBundle());
+	const { tried, wrong } = await page.evaluate(() => globalThis.cascadeCheck.checkInherited());
+	console.log(`${tried} longhands tried.`);
+	expect(wrong).toEqual([]);
+	expect(tried).toBeGreaterThan(250);
+});

@@ -2,6 +2,7 @@ import {
 	askingOf,
 	cascadeOf,
 	compareCandidates,
+	isInherited,
 	physicalOf,
 	propertiesSet,
 	ranksOf,
@@ -122,4 +123,46 @@ export function checkCascade(path: string, files: Readonly<Record<string, string
 	});
 	html.forEach(({ element }, i) => element.setAttribute('data-mark', String(i)));
 	return { winners, unset, wrong, orders };
+}
+
+/** Values of which some longhand or other takes one that is not its initial one. */
+const SAMPLES =
+	'red 7px 3 0.5 none auto hidden center all both inside circle italic 700 uppercase nowrap vertical-rl rtl collapse bottom "x" crispEdges pixelated evenodd linearRGB optimizeSpeed bevel round help flex absolute left scroll manual keep-all justify stroke only dark balance isolate button multiply url(#x) 2px/3px monospace exact sans-serif under over filled each-line full-width embed overlay block 5s 2 2turn infinite break-word small-caps text grid fixed x'
+		.split(' ')
+		.concat([
+			'1px 2px',
+			'blur(2px)',
+			'scale(2)',
+			'dot',
+			'0 0 1px red',
+			'no-common-ligatures',
+			'"liga" 0',
+			'"wght" 400'
+		]);
+
+/** Longhands that the engine inherits otherwise than core says, and how many could be tried. */
+export function checkInherited(): { readonly tried: number; readonly wrong: readonly string[] } {
+	const parent = document.body.appendChild(document.createElement('div'));
+	const child = parent.appendChild(document.createElement('div'));
+	const wrong: string[] = [];
+	let tried = 0;
+	for (const name of engineOf(document).longhands) {
+		child.style.cssText = `${name}: unset`;
+		parent.style.cssText = '';
+		const initial = getComputedStyle(parent).getPropertyValue(name);
+		const before = getComputedStyle(child).getPropertyValue(name);
+		for (const sample of SAMPLES) {
+			parent.style.cssText = `border-style: solid; outline-style: solid; column-rule-style: solid; position: relative; ${name}: ${sample}`;
+			const value = getComputedStyle(parent).getPropertyValue(name);
+			// A length in the browser's own measure may follow the parent's size without being inherited.
+			if (value === initial || /^(width|height|.*-size|.*-origin)$/.test(name) !== /^font-size$/.test(name))
+				continue;
+			tried++;
+			const follows = getComputedStyle(child).getPropertyValue(name) !== before;
+			if (follows !== isInherited(name)) wrong.push(`${name}: ${sample}`);
+			break;
+		}
+	}
+	parent.remove();
+	return { tried, wrong };
 }

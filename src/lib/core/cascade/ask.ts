@@ -1,4 +1,4 @@
-import { compareSpecificity, specificityOf, withStates, type Specificity } from '../selector/index.ts';
+import { compareSpecificity, specificityOf, statesOf, type Specificity } from '../selector/index.ts';
 import type { Declared, PageCascade, Scope } from './sheets.ts';
 import type { Applying, Hit } from './verdict.ts';
 
@@ -37,9 +37,9 @@ export function askingOf({ declared: all }: PageCascade): Asking {
 				asked.push({ selector: text, scopes: declared.scopes });
 				meanings.push({ declared, selector, specificity, states });
 			};
-			put(selector, []);
-			const given = withStates(selector);
-			if (given.states.length > 0) put(given.selector, given.states);
+			const { now, given, states } = statesOf(selector);
+			put(now, []);
+			if (states.length > 0) put(given, states);
 		}
 	}
 	return {

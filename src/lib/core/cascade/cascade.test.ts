@@ -37,7 +37,7 @@ function caseOf(html: string, holds: Holds = () => true): Case {
 	);
 	const asking = askingOf(cascade);
 	const matches = asking.asked.flatMap(({ selector }, i) =>
-		/\.x/.test(selector) && !/:hover/.test(selector) ? [[i, Infinity] as const] : []
+		/\.x/.test(selector) && !/-hover/.test(selector) ? [[i, Infinity] as const] : []
 	);
 	const element = page.elements.find(({ attributes }) => attributes.get('id')?.value === 'x');
 	return {

@@ -1,9 +1,3 @@
 export { selectorsIn, wholeSelector, withParent } from './nested.ts';
-export {
-	compareSpecificity,
-	keyOf,
-	specificityOf,
-	withStates,
-	type Key,
-	type Specificity
-} from './specificity.ts';
+export { compareSpecificity, keyOf, specificityOf, type Key, type Specificity } from './specificity.ts';
+export { STATE_ATTRIBUTES, statesOf } from './states.ts';

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { parseSheet, walk } from '../css/index.ts';
-import { keyOf, specificityOf, withStates, wholeSelector } from './index.ts';
+import { keyOf, specificityOf, statesOf, wholeSelector } from './index.ts';
 
 const whole = (source: string): string[] =>
 	[...walk(parseSheet(source))].flatMap((node) => (node.kind === 'rule' ? wholeSelector(source, node) : []));
@@ -55,9 +55,10 @@ it.each([
 	expect(`${kind} ${name}`).toBe(expected);
 });
 
-it('takes states as given', () => {
-	expect(withStates('a:hover > b:focus-within::before, c:first-child')).toEqual({
-		selector: 'a:is(*) > b:is(*)::before, c:first-child',
+it('states are told apart', () => {
+	expect(statesOf('a:hover > b:focus-within::before, c:first-child')).toEqual({
+		now: 'a[data-vantaggio-hover] > b[data-vantaggio-focus-within]::before, c:first-child',
+		given: 'a:is(*) > b:is(*)::before, c:first-child',
 		states: [':hover', ':focus-within']
 	});
 });

@@ -121,33 +121,3 @@ export function keyOf(selector: string): Key {
 	if (classed) return { kind: 'class', name: classed };
 	return type ? { kind: 'type', name: type } : { kind: 'any', name: '' };
 }
-
-/** Pseudo-classes that come and go with the pointer, keys and the address, not with the source. */
-const STATES = new Set(['hover', 'active', 'focus', 'focus-visible', 'focus-within', 'target']);
-
-/**
- * A selector as it would hit if every state in it held: each `:hover` and its like is taken as given, those in
- * `:not()` too, which then hit nothing. With the states in question; none where it has none.
- */
-export function withStates(selector: string): {
-	readonly selector: string;
-	readonly states: readonly string[];
-} {
-	const tokens = tokensOf(selector);
-	const states: string[] = [];
-	let text = '';
-	for (let i = 0; i < tokens.count; i++) {
-		const name = textOf(tokens, i + 1).toLowerCase();
-		const state =
-			tokens.types[i] === T.Colon &&
-			tokens.types[i - 1] !== T.Colon &&
-			tokens.types[i + 1] === T.Ident &&
-			STATES.has(name);
-		if (state) {
-			states.push(`:${name}`);
-			text += ':is(*)';
-			i++;
-		} else text += textOf(tokens, i);
-	}
-	return { selector: text, states };
-}

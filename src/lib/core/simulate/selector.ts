@@ -1,15 +1,7 @@
 import { next, T, textOf, tokensOf, type Tokens } from '../css/tokens.ts';
+import { STATE_ATTRIBUTES } from '../selector/states.ts';
 import type { Vantage } from '../vantage/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
-
-/** States that a frame may be told to show, by the pseudo-class that means them and the attribute that stands for them. */
-const STATES: Readonly<Record<string, string>> = {
-	hover: 'data-vantaggio-hover',
-	active: 'data-vantaggio-active',
-	focus: 'data-vantaggio-focus',
-	'focus-visible': 'data-vantaggio-focus',
-	'focus-within': 'data-vantaggio-focus-within'
-};
 
 /** Whether a selector list may ask for one of the states. */
 export const MAY_ASK_STATE = /:(hover|active|focus)/i;
@@ -47,7 +39,7 @@ function collect(tokens: Tokens, from: number, to: number, vantage: Vantage, cha
 		}
 		const name = i + 1 < to && tokens.types[i + 1] === T.Ident ? textOf(tokens, i + 1).toLowerCase() : '';
 		if (/^(before|after|first-line|first-letter)$/.test(name)) afterElement = true;
-		const attribute = STATES[name];
+		const attribute = STATE_ATTRIBUTES[name];
 		if (!attribute || afterElement) continue;
 		const text =
 			vantage.hover === 'none' && BY_HOVER.test(name) ? `[${attribute}]` : `:is(:${name}, [${attribute}])`;
