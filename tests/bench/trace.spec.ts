@@ -7,7 +7,7 @@ const SITE = {
 	'base.css':
 		'@layer kit { .item { padding: 1px } }\n:root { --gap: 8px; --ink: teal }\n.item { color: var(--ink); margin: var(--gap) 0; opacity: nope }\nmain .item { letter-spacing: 1px }\n',
 	'own.css':
-		'.item { letter-spacing: 2px; word-spacing: 1px }\n@media (width >= 700px) { .item { word-spacing: 5px } }\n.item:hover { word-spacing: 9px }\n.list { word-spacing: 4px; text-indent: 3px }\n'
+		'.item { letter-spacing: 2px; word-spacing: 1px }\n@media (width >= 700px) { .item { word-spacing: 5px } }\n.item:hover { word-spacing: 9px }\n.list { word-spacing: 4px; text-indent: 3px }\n.item { top: 3px }\n'
 };
 
 test('the Trace says where each value comes from, at every band, and why each other declaration lost', async ({
@@ -60,6 +60,13 @@ test('the Trace says where each value comes from, at every band, and why each ot
 	await openRow('color');
 	await expect(row('color').locator('.kept')).toContainText('color: maroon');
 
+	// What does nothing where it stands has the dele, with its reason.
+	await panel.getByLabel('Property').fill('top');
+	await openRow('top');
+	await expect(row('top')).toContainText('₰ It does nothing here. top acts on positioned elements');
+	await panel.getByLabel('Property').fill('color');
+	await openRow('color');
+
 	// A place leads to its line; what is typed there is traced at once.
 	await row('color').locator('.place', { hasText: 'base.css:3' }).first().click();
 	await expect(page.locator('.cm-activeLine')).toContainText('color: var(--ink)');
@@ -67,4 +74,22 @@ test('the Trace says where each value comes from, at every band, and why each ot
 	await page.keyboard.insertText('#x { color: gold !important }\n');
 	await expect(row('color')).toContainText('color: gold !important of #x');
 	await expect(row('color')).toContainText('base.css:1 is !important, this is not (importance).');
+});
+
+test('what is selected stays selected while the page around it is written', async ({ page, empty }) => {
+	const site = await bring(empty, SITE);
+	await openBench(page, empty, site, '?page=index.html&file=index.html&at=1.0.0');
+	const name = page.locator('.name b');
+	await expect(name).toHaveText('p#x.item');
+	await page.locator('.cm-content').click();
+	await page.locator('.cm-line', { hasText: '<main' }).getByText('<main').click();
+	await page.keyboard.press('Home');
+	for (let i = 0; i < '<body>'.length; i++) await page.keyboard.press('ArrowRight');
+	await page.keyboard.insertText('<section><h2>New</h2></section>');
+	await expect(page).toHaveURL(/at=1\.1\.0/);
+	await expect(name).toHaveText('p#x.item');
+	for (const frame of pageFrames(page)) await expect(frame.locator('h2')).toHaveText('New');
+	await page.keyboard.press('Control+z');
+	await expect(page).toHaveURL(/at=1\.0\.0/);
+	await expect(name).toHaveText('p#x.item');
 });

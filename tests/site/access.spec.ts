@@ -46,6 +46,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
 		await page.goto(`${server.url}/site/1/bench?page=boats.html&at=1.1.1.0`);
 		await expect(page.locator('.name b')).toBeVisible();
 		expect(await findings(page), 'a selection').toEqual([]);
+		await page.getByRole('tab', { name: 'Trace' }).click();
+		await page.locator('.property').first().click();
+		expect(await findings(page), 'Trace').toEqual([]);
 		await page.getByRole('tab', { name: 'Original' }).click();
 		expect(await findings(page), 'Originals').toEqual([]);
 		await page.getByRole('tab', { name: 'States' }).click();

@@ -12,6 +12,7 @@ import {
 	type Engine,
 	type Outcome
 } from '../core/cascade/index.ts';
+import { noEffectOf, type Facts, type NoEffect } from '../core/effect/index.ts';
 import { elementAt, type ElementPath } from '../core/html/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
@@ -32,6 +33,8 @@ export interface Trace {
 	at(property: string, width: number, up?: number): Outcome | undefined;
 	/** The nearest ancestor with a declaration of its own that would be inherited, were there none on the element. */
 	around(property: string, width: number): { readonly up: number; readonly winner: Candidate } | undefined;
+	/** Why a declaration of the element's own does nothing in the lead as it is; undefined where it may do something. */
+	noEffect(property: string): NoEffect | undefined;
 	/** A property's value in the lead; '' for one that has none. */
 	computed(property: string): string;
 	/** The path of the ancestor so many generations up. */
@@ -73,6 +76,7 @@ export async function traceOf(
 			direction: computed.get('direction') ?? ''
 		};
 		return {
+			tag: element?.tag ?? '',
 			computed,
 			held,
 			fixed: {
@@ -111,6 +115,22 @@ export async function traceOf(
 				if (winner) return { up: i + 1, winner };
 			}
 			return undefined;
+		},
+		noEffect(property) {
+			const here = casesAt(vantage.width);
+			const factsOf = (up: number): Facts | null => {
+				const [element, of] = [elements[up], here[up]];
+				return element && of
+					? {
+							tag: element.tag,
+							computed: (longhand) => element.computed.get(longhand) ?? '',
+							specified: (longhand) => verdictOf(longhand, of).winner?.value,
+							parent: factsOf(up + 1)
+						}
+					: null;
+			};
+			const facts = factsOf(0);
+			return facts?.specified(property) === undefined ? undefined : noEffectOf(property, facts);
 		},
 		computed: (property) => elements[0]?.computed.get(property) ?? '',
 		ancestor: (up) => path.slice(0, path.length - up)

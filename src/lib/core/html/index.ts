@@ -1,4 +1,5 @@
 export * from './page.ts';
 export { inertSource, isSheetLink } from './inert.ts';
 export { pageNotes, type PageNote } from './notes.ts';
+export { followPath } from './follow.ts';
 export { nameOfElement, wordsIn } from './name.ts';

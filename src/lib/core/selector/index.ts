@@ -1,3 +1,3 @@
 export { selectorsIn, wholeSelector, withParent } from './nested.ts';
 export { compareSpecificity, keyOf, specificityOf, type Key, type Specificity } from './specificity.ts';
-export { STATE_ATTRIBUTES, statesOf } from './states.ts';
+export { statesOf } from './states.ts';

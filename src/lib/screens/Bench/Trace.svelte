@@ -84,6 +84,8 @@
 		}
 	}
 
+	const gone = $derived(found?.computed('display') === 'none');
+
 	/** A width inside of a band. */
 	function within({ lo, hi }: Interval): number {
 		const from = toNumber(lo);
@@ -166,6 +168,7 @@
 		{#each listed as property (property)}
 			{@const outcome = found?.at(property, lead.width)}
 			{@const winner = outcome && decider(outcome)}
+			{@const idle = found?.noEffect(property)}
 			{#if outcome}
 				<li class:open={open === property}>
 					<div class="row">
@@ -175,7 +178,9 @@
 							aria-expanded={open === property}
 							onclick={() => (open = open === property ? '' : property)}
 						>
-							<span class="property">{property}</span>
+							<span class="property">
+								{#if idle}<span class="dele" title="It does nothing here">₰</span>{/if}{property}
+							</span>
 							<span class="value"
 								>{winner ? winner.value || winner.written : (found?.computed(property) ?? '')}</span
 							>
@@ -196,6 +201,10 @@
 										>computed: {found.computed(property)}</span
 									>{/if}
 							</p>
+							{#if idle}
+								<p class="kept">₰ It does nothing here. {idle.reason}</p>
+								<p>What would: {idle.instead} <span class="computed">{idle.standard}</span></p>
+							{/if}
 							{#each steps(outcome) as step, i (i)}
 								<p class="step" style:padding-left="{step.depth * 14}px">
 									<code>{step.name}{step.text === '' ? '' : `: ${step.text}`}</code>
@@ -245,7 +254,12 @@
 												>
 												{@render at(candidate)}
 											</p>
-											<p class="reason">{lossSentence(candidate, why, placeOf, conditionWidths)}</p>
+											<p class="reason">
+												{lossSentence(candidate, why, placeOf, conditionWidths)}
+												{#if why.kind === 'state' && gone}
+													It is display: none here, and what is not shown cannot be pointed at.
+												{/if}
+											</p>
 										</li>
 									{/each}
 								</ol>
@@ -359,6 +373,11 @@
 		flex: 0 0 21ch;
 		color: var(--blue);
 		overflow-wrap: anywhere;
+	}
+
+	.dele {
+		margin-right: 4px;
+		color: var(--rubric);
 	}
 
 	.value {

@@ -2,7 +2,8 @@
 	import { goto } from '$app/navigation';
 	import { page as route } from '$app/state';
 	import { perform, pressOf, type KeyMap, type Press } from '$lib/state/keys.ts';
-	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { untrack } from 'svelte';
+	import { followPath, type ElementPath, type Page } from '$lib/core/html/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { findsOf } from '$lib/state/finds.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
@@ -49,7 +50,26 @@
 		return named(/^(index|home)\.\w+$/i) ?? named(/^[^/]+$/) ?? paths[0] ?? '';
 	}
 
-	const selected = $derived(readPaths(route.url.searchParams.get('at') ?? ''));
+	let selected = $derived(readPaths(route.url.searchParams.get('at') ?? ''));
+
+	/** The page as it was when `selected` was last right, by its file. */
+	let followed: { readonly path: string; readonly page: Page } | undefined;
+	$effect(() => {
+		const now = { path: page.path, page: page.page };
+		untrack(() => {
+			const before = followed;
+			followed = now;
+			if (!before || before.path !== now.path || before.page === now.page || selected.length === 0) return;
+			const moved = selected.flatMap((one) => {
+				const to = followPath(before.page, now.page, one);
+				return to ? [to] : [];
+			});
+			if (printPaths(moved) === printPaths(selected)) return;
+			selected = moved;
+			const to = href(screen ?? 'bench', path, file, moved);
+			void goto(to, { replaceState: true, keepFocus: true, noScroll: true });
+		});
+	});
 
 	function href(to: string, pagePath: string, filePath = '', at: readonly ElementPath[] = []): string {
 		const query = new URLSearchParams({ page: pagePath });

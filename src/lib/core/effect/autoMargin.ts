@@ -1,0 +1,16 @@
+import { isInlineText, isItem, isOut, isVertical, type Kind } from './kind.ts';
+
+/** Automatic margins above and below in flow, which come to nothing. */
+export const autoMargin: Kind = {
+	name: 'automatic vertical margins in flow',
+	properties: ['margin-top', 'margin-bottom'],
+	of(longhand, facts) {
+		if (facts.specified(longhand)?.trim().toLowerCase() !== 'auto') return undefined;
+		if (isItem(facts) || isOut(facts) || isInlineText(facts) || isVertical(facts.parent)) return undefined;
+		return {
+			reason: `${longhand}: auto in flow is 0: only a flex or grid container shares out room up and down.`,
+			instead: 'display: flex (or grid) on what is around it lets the auto margin take the room there is.',
+			standard: 'CSS 2.2 §10.6.3'
+		};
+	}
+};

@@ -1,0 +1,38 @@
+import { noEffectOf, type Facts } from '../../../src/lib/core/effect/index.ts';
+
+/** An element as core is told of it, its own style attribute standing for the cascade. */
+function factsOf(element: Element): Facts {
+	const style = getComputedStyle(element);
+	const own = (element as HTMLElement).style;
+	return {
+		tag: element.localName,
+		computed: (longhand) => style.getPropertyValue(longhand),
+		specified: (longhand) => own.getPropertyValue(longhand) || undefined,
+		parent: element.parentElement && factsOf(element.parentElement)
+	};
+}
+
+/** Every box of the page as it lies, with the page scrolled a little. */
+function layout(): string {
+	scrollTo(0, 150);
+	return [...document.querySelectorAll('*')]
+		.map((element) => {
+			const { x, y, width, height } = element.getBoundingClientRect();
+			return [x, y, width, height].join();
+		})
+		.join(' ');
+}
+
+/** Whether core says that a longhand on the element in a piece of HTML does nothing, and whether it does. */
+export function checkEffect(
+	html: string,
+	longhand: string
+): { readonly said: boolean; readonly moves: boolean } {
+	document.body.innerHTML = `<div id="room">${html}</div><div style="height: 3000px"></div>`;
+	const element = document.querySelector<HTMLElement>('[data-it]');
+	if (!element) throw new Error(`Nothing is marked in ${html}`);
+	const said = noEffectOf(longhand, factsOf(element)) !== undefined;
+	const before = layout();
+	element.style.removeProperty(longhand);
+	return { said, moves: layout() !== before };
+}
