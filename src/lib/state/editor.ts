@@ -19,6 +19,7 @@ import { forceBars } from './force.ts';
 import { hovers } from './hover.ts';
 import { notesAtLines } from './notes.ts';
 import { moving } from './moves.ts';
+import { muting } from './muting.ts';
 import { nudging } from './nudge.ts';
 import { pictureDrop } from './pictureDrop.ts';
 
@@ -86,6 +87,7 @@ export const editorExtensions = (kind: 'page' | 'sheet'): Extension => [
 	EditorView.cspNonce.of(document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce ?? ''),
 	kind === 'page' ? html() : css(),
 	notesAtLines(kind),
+	muting,
 	nudging(kind),
 	moving(kind),
 	pictureDrop(kind),

@@ -53,11 +53,11 @@ export class PageState {
 	readonly cascade: PageCascade = $derived.by(() => cascadeOf(this.page, this.path, this.sources));
 	readonly asking: Asking = $derived.by(() => askingOf(this.cascade));
 
-	/** As it is being written, or as other texts of its files say. */
+	/** As it is being written, without what is muted, or as other texts of its files say. */
 	constructor(
 		site: SiteState,
 		path: string,
-		text: (path: string) => string | undefined = (file) => site.texts.get(file)?.text
+		text: (path: string) => string | undefined = (file) => site.texts.get(file)?.inForce
 	) {
 		this.#text = text;
 		this.path = path;

@@ -29,6 +29,10 @@ export class SiteState {
 	older = $state.raw<readonly DraftRecord[]>([]);
 	/** Why drafts are not being kept at the moment; null while they are. */
 	draftTrouble = $state<string | null>(null);
+	/** What is out of force in the frames, in which file. */
+	readonly muted = $derived.by(() =>
+		[...this.texts.values()].flatMap((file) => file.muted.map((piece) => ({ file, piece })))
+	);
 	readonly dirty = $derived.by(() => [...this.texts.values()].filter((file) => file.dirty));
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');

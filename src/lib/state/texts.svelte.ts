@@ -1,5 +1,7 @@
 import { EditorState, type Transaction, type TransactionSpec } from '@codemirror/state';
 import type { FileRecord } from '../api.ts';
+import { blanked } from '../core/text/index.ts';
+import type { Piece } from '../core/css/index.ts';
 import { editorExtensions } from './editor.ts';
 
 /** A place of a file; a new object for each time it is to be shown. */
@@ -33,6 +35,17 @@ export class FileText {
 	readonly dirty = $derived(this.text !== this.saved);
 	readonly #changed: (file: FileText) => void;
 	#opened = false;
+	/** Pieces that are out of force in the frames, by their places in `text`; never in what is saved. */
+	muted = $state.raw<readonly Piece[]>([]);
+	/** The same by their places in the editor's text, which may be ahead. */
+	#mutedAhead: readonly Piece[] = [];
+	/** The text that frames and answers go by: without what is muted, every other place as it is. */
+	readonly inForce = $derived(
+		blanked(
+			this.text,
+			this.muted.map(({ span }) => span)
+		)
+	);
 
 	/** The text that all else goes by; a moment behind the editor's where it is long. */
 	get text(): string {
@@ -48,7 +61,9 @@ export class FileText {
 		clearTimeout(this.#timer);
 		this.#behind = null;
 		const text = this.state.doc.toString();
-		if (text !== this.#text) this.#text = text;
+		if (text === this.#text) return;
+		this.#text = text;
+		this.muted = this.#mutedAhead;
 	}
 
 	#settleSoon(): void {
@@ -83,9 +98,35 @@ export class FileText {
 		if (!last) return;
 		this.state = last.state;
 		if (!transactions.some(({ docChanged }) => docChanged)) return;
+		for (const { changes } of transactions) {
+			this.#mutedAhead = this.#mutedAhead
+				.map(({ span, words }) => ({
+					words,
+					span: { start: changes.mapPos(span.start, 1), end: changes.mapPos(span.end, -1) }
+				}))
+				.filter(({ span }) => span.start < span.end);
+		}
 		if (this.state.doc.length > LONG) this.#settleSoon();
 		else this.settle();
 		this.#changed(this);
+	}
+
+	/** Takes a piece of the text out of force. */
+	mute(piece: Piece): void {
+		this.settle();
+		const within = ({ span }: Piece): boolean => piece.span.start <= span.start && span.end <= piece.span.end;
+		this.#setMuted([...this.muted.filter((one) => !within(one)), piece]);
+	}
+
+	/** Brings a muted piece back; all of them where none is named. */
+	unmute(piece?: Piece): void {
+		this.settle();
+		this.#setMuted(piece ? this.muted.filter((one) => one !== piece) : []);
+	}
+
+	#setMuted(pieces: readonly Piece[]): void {
+		this.#mutedAhead = pieces;
+		this.muted = pieces;
 	}
 
 	/** Changes the text from outside the editor. */

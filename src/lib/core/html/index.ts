@@ -1,5 +1,6 @@
 export * from './page.ts';
 export { inertSource, isSheetLink } from './inert.ts';
 export { pageNotes, type PageNote } from './notes.ts';
+export { attributeAt } from './attributeAt.ts';
 export { followPath } from './follow.ts';
 export { nameOfElement, wordsIn } from './name.ts';

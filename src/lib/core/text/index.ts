@@ -2,3 +2,4 @@ export * from './lines.ts';
 export * from './bytes.ts';
 export * from './change.ts';
 export { expressionOf, matchesIn, replacementOf, type Match, type Search } from './search.ts';
+export { blanked } from './blank.ts';

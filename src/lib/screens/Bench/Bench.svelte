@@ -123,6 +123,11 @@
 				withShift: 'Take the condition around the caret away',
 				does: ({ shift }) => sheet?.wrap(!shift)
 			},
+			m: {
+				name: 'Mute what the caret is in, in all frames, or bring it back',
+				withShift: 'Bring everything muted back',
+				does: ({ shift }) => sheet?.mute(shift ? 'back' : 0)
+			},
 			y: { name: 'Switches for all frames', does: () => frames?.openSwitches() },
 			i: { name: 'Box of what is selected', does: () => (tab = 'box') },
 			h: { name: 'Trace: how the values of what is selected come about', does: () => (tab = 'trace') },

@@ -3,6 +3,7 @@
 	import { EditorView, type Command } from '@codemirror/view';
 	import { untrack } from 'svelte';
 	import { setForce, type InForce } from '$lib/state/force.ts';
+	import { setMuted } from '$lib/state/muting.ts';
 	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
 
 	interface Props {
@@ -83,6 +84,11 @@
 		if (file.text !== rested) return;
 		const effects = setForce.of(inForce);
 		if (shown === file) untrack(() => view?.dispatch({ effects }));
+	});
+
+	$effect(() => {
+		const effects = setMuted.of(file.muted.map(({ span }) => span));
+		untrack(() => view?.dispatch({ effects }));
 	});
 
 	/** What was wished for before this was here has been shown. */

@@ -6,6 +6,7 @@
 	import type { Command } from '@codemirror/view';
 	import { dropping } from '$lib/state/pictureDrop.ts';
 	import { foldOthers, moveRuleBy, toDefinition, toRuleInForce } from '$lib/state/moves.ts';
+	import { muteFile, muteKey, toggleMute } from '$lib/state/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import SearchAll from './SearchAll.svelte';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
@@ -64,6 +65,12 @@
 				]
 			: []
 	);
+	const mutes = $derived<[string, string, () => void][]>([
+		['What the caret is in, or back', 'M', () => mute()],
+		['The rule or block around that', '', () => mute(1)],
+		['All of this file', '', () => shown && muteFile(shown)],
+		['Everything back', 'Shift M', () => mute('back')]
+	]);
 	const tabs = $derived(
 		paths.map((path) => ({
 			id: path,
@@ -86,6 +93,19 @@
 
 	export const focus = (): void => sheet?.focus();
 
+	/** Takes what the caret is in out of force in the frames, or so many steps further out; or brings all back. */
+	export function mute(what: number | 'back' = 0): void {
+		if (what === 'back') for (const text of site.texts.values()) text.unmute();
+		else if (shown) heard = toggleMute(shown, what);
+	}
+	$effect(() => {
+		muteKey.toggle = () => {
+			mute();
+			return true;
+		};
+		return () => (muteKey.toggle = () => false);
+	});
+
 	/** Folds what is not in force at the carriage, or unfolds all. */
 	export const fold = (on: boolean): void => sheet?.run(on ? foldOthers(inForce) : unfoldAll);
 
@@ -101,6 +121,11 @@
 	{#if shown}
 		<SheetBar bind:this={bar} file={shown} {bands} here={bandAt(bands.bands, lead.width)} {onedit}>
 			{#if heard}<p role="status">{heard}</p>{/if}
+			<Menu label="Mute">
+				{#each mutes as [name, key, act] (name)}
+					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>
+				{/each}
+			</Menu>
 			<Menu label="Go">
 				{#each moves as [name, key, act] (name)}
 					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import Menu from '$lib/ui/Menu.svelte';
 	import SavedState from './SavedState.svelte';
 
 	interface Props {
@@ -37,6 +38,21 @@
 	{/if}
 	<Button look="quiet" onclick={onfind} title="/">Find</Button>
 	<Button look="quiet" onclick={onkeys} title="?">Keys</Button>
+	{#if site.muted.length > 0}
+		<div class="muted">
+			<Menu label="{site.muted.length} muted">
+				<p>Out of force in the frames; saved as it stands</p>
+				{#each site.muted as { file, piece }, i (i)}
+					<button type="button" onclick={() => file.unmute(piece)}>
+						<span><s>{piece.words}</s> {file.path.replace(/^.*\//, '')}</span> bring back
+					</button>
+				{/each}
+				<button type="button" onclick={() => site.muted.forEach(({ file }) => file.unmute())}>
+					<span>Everything back</span> <kbd>Shift M</kbd>
+				</button>
+			</Menu>
+		</div>
+	{/if}
 	<SavedState {site} />
 	<Button
 		look={primary ? 'primary' : 'plain'}
@@ -52,6 +68,8 @@
 		display: flex;
 		align-items: center;
 		gap: 18px;
+		position: relative;
+		z-index: 6;
 		min-width: 0;
 		padding: 0 16px;
 		border-bottom: 1px solid var(--ink);
@@ -75,6 +93,32 @@
 		height: 28px;
 		max-width: 26ch;
 		padding: 0 2px;
+	}
+
+	.muted {
+		position: relative;
+		z-index: 6;
+		color: var(--rubric);
+		white-space: nowrap;
+	}
+
+	.muted button {
+		display: flex;
+		gap: 24px;
+		justify-content: space-between;
+		min-height: 26px;
+		padding: 0;
+		border: 0;
+		background: none;
+		cursor: pointer;
+	}
+
+	.muted button:hover {
+		text-decoration: underline;
+	}
+
+	.muted s {
+		font-family: var(--mono);
 	}
 
 	.notice {
