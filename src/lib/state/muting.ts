@@ -1,4 +1,4 @@
-import { StateEffect, StateField, type Extension } from '@codemirror/state';
+import { StateEffect, StateField, type EditorState, type Extension } from '@codemirror/state';
 import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
 import { parseSheet, piecesAt, type Piece, type Span } from '../core/css/index.ts';
 import { attributeAt, parsePage } from '../core/html/index.ts';
@@ -34,12 +34,24 @@ export const muteKey: { toggle: () => boolean } = { toggle: () => false };
 export const muting: Extension = [
 	marks,
 	keymap.of([{ key: 'Alt-m', run: () => muteKey.toggle() }]),
-	EditorView.theme({ '.cm-muted': { textDecoration: 'line-through', opacity: '0.6' } })
+	EditorView.theme({
+		'.cm-muted': { textDecoration: 'line-through' },
+		'.cm-muted, .cm-muted *': { color: 'var(--ink-2) !important' }
+	})
 ];
 
-/** What of a file the caret is in that can be muted, the innermost first. */
-export function mutable({ kind, state, text }: FileText): Piece[] {
+/** The offset that a caret means: what its line begins with, from the white space before; what a `;` ends, after it. */
+function meant(state: EditorState): number {
 	const { head } = state.selection.main;
+	const line = state.doc.lineAt(head);
+	const first = line.from + (line.text.length - line.text.trimStart().length);
+	if (head < first) return first;
+	return line.text[head - line.from - 1] === ';' ? head - 1 : head;
+}
+
+/** What of a file the caret is in that can be muted, the innermost first. */
+function mutable({ kind, state, text }: FileText): Piece[] {
+	const head = meant(state);
 	const part = sheetPartAt(text, kind, head);
 	if (part) {
 		const pieces = piecesAt(parseSheet(text.slice(part.start, part.end)), head - part.start);
@@ -55,7 +67,7 @@ export function mutable({ kind, state, text }: FileText): Piece[] {
 /** Mutes what the caret of a file is in, so many steps further out, or brings back what is muted there. */
 export function toggleMute(file: FileText, outward = 0): string | null {
 	file.settle();
-	const { head } = file.state.selection.main;
+	const head = meant(file.state);
 	const there = file.muted.find(({ span }) => span.start <= head && head <= span.end);
 	if (there && outward === 0) {
 		file.unmute(there);

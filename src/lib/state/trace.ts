@@ -24,7 +24,7 @@ import type { Stages } from './stages.svelte.ts';
 export interface Trace {
 	/** The longhands and custom properties that the page's own declarations set on the element. */
 	readonly properties: readonly string[];
-	/** Every longhand that the browser has. */
+	/** Every longhand that the browser has, by its physical name. */
 	readonly longhands: readonly string[];
 	/**
 	 * Where a property's value comes from at a width, CSS px, on the element or the ancestor so many generations up;
@@ -101,7 +101,7 @@ export async function traceOf(
 	const first = casesAt(vantage.width)[0];
 	return {
 		properties: first ? [...propertiesSet(first)].sort() : [],
-		longhands: browser.longhands,
+		longhands: browser.longhands.filter((name) => (elements[0]?.fixed.physical(name) ?? name) === name),
 		at: (property, width, up = 0) =>
 			outcomeOf(property, casesAt(width).slice(up), (further) => {
 				const [own, around] = [elements[up + further], elements[up + further + 1]];

@@ -52,7 +52,9 @@
 		if (word === '') return found.properties;
 		const all = new Set([...found.properties, ...found.longhands]);
 		const hit = [...all].filter((name) => name.includes(word));
-		return hit.sort((a, b) => Number(b.startsWith(word)) - Number(a.startsWith(word))).slice(0, MOST);
+		const set = new Set(found.properties);
+		const rank = (name: string): number => (name.startsWith(word) ? 2 : 0) + (set.has(name) ? 1 : 0);
+		return hit.sort((a, b) => rank(b) - rank(a)).slice(0, MOST);
 	});
 
 	function lineOf({ file, span }: Candidate): number {
