@@ -230,6 +230,8 @@ test('hovering a property says what it is for, a selector what it hits; a pageâ€
 	const site = await bring(server, {
 		'index.html':
 			'<!doctype html><link rel=stylesheet href=a.css>\n<main>\n<p class=x>one<p class="x">two\n<section>\n</main>\n<i id="a"></i><b id="a"></b>',
+		'other.html': '<link rel=stylesheet href=a.css><p class=x>1<p class=x>2<p class=x>3',
+		'without.html': '<p class=x>no such sheet',
 		'a.css': 'p.x {\n  order: 2;\n  & + p { color: red }\n}\n'
 	});
 	await openBench(page, server, site, '?page=index.html');
@@ -245,6 +247,18 @@ test('hovering a property says what it is for, a selector what it hits; a pageâ€
 	await expect(hovered).toHaveCount(0);
 	await line(1).hover({ position: { x: 8, y: 8 } });
 	await expect(hovered).toContainText('hits 2 elements on this page');
+	await expect(hovered).toContainText('on other pages: other.html 3');
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+Home');
+	await page.keyboard.insertText('main .x.y { top: 0 }\nmain > b {}\n');
+	await page.mouse.move(700, 20);
+	await expect(hovered).toHaveCount(0);
+	await line(2).hover({ position: { x: 8, y: 8 } });
+	await expect(hovered).toContainText('hits 0 elements on this page');
+	await expect(hovered).toContainText('main would hit 1 element: the part before > b');
+	await page.keyboard.press('Control+z');
+	await page.mouse.move(700, 20);
+	await expect(hovered).toHaveCount(0);
 
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	await expect(line(3).locator('.cm-note')).toContainText('The value of `class` stands without quotes');

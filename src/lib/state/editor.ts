@@ -16,7 +16,7 @@ import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } f
 import { tags } from '@lezer/highlight';
 import { completing } from './complete.ts';
 import { forceBars } from './force.ts';
-import { hovers } from './hover.ts';
+import { fileOfEditor, hovers } from './hover.ts';
 import { notesAtLines } from './notes.ts';
 import { moving } from './moves.ts';
 import { muting } from './muting.ts';
@@ -69,7 +69,8 @@ const theme = EditorView.theme({
 });
 
 /** What every text is edited with; CSS or HTML by its kind. */
-export const editorExtensions = (kind: 'page' | 'sheet'): Extension => [
+export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extension => [
+	fileOfEditor.of(path),
 	EditorView.contentAttributes.of({ tabindex: '0' }),
 	lineNumbers(),
 	forceBars,

@@ -1,10 +1,10 @@
-import type { EditorState, Extension } from '@codemirror/state';
+import { Facet, type EditorState, type Extension } from '@codemirror/state';
 import { EditorView, hoverTooltip } from '@codemirror/view';
 import { parseSheet, walk, type Rule, type Span } from '../core/css/index.ts';
 import { rationalFromNumber, toNumber } from '../core/interval/index.ts';
 import { lengthAt, quantity, valueAt, type Expression } from '../core/length/index.ts';
 import { lengthContext } from '../core/media/index.ts';
-import { selectorsIn, wholeSelector } from '../core/selector/index.ts';
+import { nearMisses, selectorsIn, wholeSelector, type Names } from '../core/selector/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import { pageWords } from './complete.ts';
 import { sheetPartAt } from './css.ts';
@@ -16,6 +16,20 @@ export const hoverVantages: { of: () => readonly Vantage[] } = { of: () => [] };
 export const selectorHits: { of: (selectors: readonly string[]) => Promise<readonly (number | null)[]> } = {
 	of: () => Promise.resolve([])
 };
+
+/** What is known of all pages that have a file; the Bench puts it here. */
+export const filePages: {
+	/** How many elements selectors hit on the other pages than the one in the frames, by page. */
+	hits: (
+		file: string,
+		selectors: readonly string[]
+	) => Promise<ReadonlyMap<string, readonly (number | null)[]>>;
+	/** The classes and ids of their elements. */
+	names: (file: string) => Names;
+} = { hits: () => Promise.resolve(new Map()), names: () => ({ classes: [], ids: [] }) };
+
+/** The path of the file that an editor has. */
+export const fileOfEditor = Facet.define<string, string>({ combine: ([path = '']) => path });
 
 /** Units whose px depend on the element, which a sheet alone does not tell. */
 const BY_ELEMENT = /^(?:em|ex|ch|ic|lh|cap|cq\w+)$/;
@@ -74,22 +88,55 @@ interface Hovered {
 const counted = (n: number): string => (n === 1 ? '1 element' : `${n} elements`);
 
 /** What each selector of a rule hits, a line each; the whole of a list of several last. */
-async function hitLines(source: string, rule: Rule): Promise<string[]> {
+async function hitLines(source: string, rule: Rule, file: string): Promise<string[]> {
 	const list = selectorsIn(wholeSelector(source, rule));
 	const asked = list.length > 1 ? [...list, list.join(', ')] : list;
 	const hits = await selectorHits.of(asked);
 	const here = ' on this page';
 	if (hits.length === 0) return [];
-	if (list.length === 1)
-		return [
-			typeof hits[0] === 'number' ? `hits ${counted(hits[0])}${here}` : 'no browser reads this selector'
-		];
+	const elsewhere = await elsewhereLines(file, list.join(', '));
+	if (list.length === 1) {
+		const said =
+			typeof hits[0] === 'number' ? `hits ${counted(hits[0])}${here}` : 'no browser reads this selector';
+		const near = hits[0] === 0 ? await nearLines(list[0] ?? '', file) : [];
+		return [said, ...near, ...elsewhere];
+	}
 	const words = (n: number | null | undefined): string => (typeof n === 'number' ? counted(n) : 'not read');
-	return [...list.map((one, i) => `${one}: ${words(hits[i])}`), `together: ${words(hits.at(-1))}${here}`];
+	return [
+		...list.map((one, i) => `${one}: ${words(hits[i])}`),
+		`together: ${words(hits.at(-1))}${here}`,
+		...elsewhere
+	];
+}
+
+/** Near misses that are told. */
+const TOLD = 4;
+
+/** Of a selector that hits nothing: what nearly is it and hits something, with how it differs. */
+async function nearLines(selector: string, file: string): Promise<string[]> {
+	const misses = nearMisses(selector, filePages.names(file));
+	const hits = await selectorHits.of(misses.map((one) => one.selector));
+	return misses
+		.flatMap(({ selector: one, how }, i) => (hits[i] ? [`${one} would hit ${counted(hits[i])}: ${how}`] : []))
+		.slice(0, TOLD);
+}
+
+/** Pages that are named one by one; more are counted. */
+const NAMED = 6;
+
+/** What a selector hits on the other pages that have its file. */
+async function elsewhereLines(file: string, selector: string): Promise<string[]> {
+	const pages = [...(await filePages.hits(file, [selector]))];
+	const hit = pages.flatMap(([path, [count]]) => (count ? [`${path} ${count}`] : []));
+	if (pages.length === 0) return [];
+	if (hit.length === 0) return [`on none of the ${pages.length} other pages that have this file`];
+	const more = hit.length > NAMED ? ` and ${hit.length - NAMED} more` : '';
+	return [`on other pages: ${hit.slice(0, NAMED).join(', ')}${more}`];
 }
 
 /** What a property is for, or what a selector hits, by the node of a sheet that an offset lies in. */
-async function nodeAt(text: string, kind: 'page' | 'sheet', offset: number): Promise<Hovered | null> {
+async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number): Promise<Hovered | null> {
+	const text = state.doc.toString();
 	const part = sheetPartAt(text, kind, offset);
 	if (!part) return null;
 	const source = text.slice(part.start, part.end);
@@ -104,7 +151,7 @@ async function nodeAt(text: string, kind: 'page' | 'sheet', offset: number): Pro
 			return hovered(node.name, purpose === undefined ? [] : [`${node.property}: ${purpose}`]);
 		}
 		if (node.kind === 'rule' && within(node.prelude)) {
-			return hovered(node.prelude, await hitLines(source, node));
+			return hovered(node.prelude, await hitLines(source, node, state.facet(fileOfEditor)));
 		}
 	}
 	return null;
@@ -116,7 +163,7 @@ async function nodeAt(text: string, kind: 'page' | 'sheet', offset: number): Pro
  */
 export const hovers = (kind: 'page' | 'sheet'): Extension => [
 	hoverTooltip(async (view, offset) => {
-		const found = wordsAt(view.state, offset) ?? (await nodeAt(view.state.doc.toString(), kind, offset));
+		const found = wordsAt(view.state, offset) ?? (await nodeAt(view.state, kind, offset));
 		if (!found) return null;
 		return {
 			pos: found.from,

@@ -52,6 +52,7 @@ const boxes = z.array(
 		)
 	})
 );
+const numbers = z.array(z.number().nullable());
 const computed = z.map(z.string(), z.string());
 const values = z.array(computed);
 const answers = z.array(
@@ -87,6 +88,11 @@ export interface Stages {
 	reveal(frame: string, path: ElementPath): void;
 	/** How many elements of a frame each selector hits; null for one that is none. */
 	hits(frame: string, selectors: readonly string[]): Promise<readonly (number | null)[]>;
+	/** How many elements of each page, by its text, each selector hits; pages are parsed on the stage, in no frame. */
+	reach(
+		pages: ReadonlyMap<string, string>,
+		selectors: readonly string[]
+	): Promise<ReadonlyMap<string, readonly (number | null)[]>>;
 	/** Which of the selectors hit an element of a frame. */
 	matching(frame: string, path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]>;
 	/** Selectors and `@container` conditions that `cascade` tries from now on. */
@@ -144,6 +150,8 @@ export async function openStages(
 		rooms.push(room);
 		return openStage(room, site, n, config);
 	}, measuring);
+	/** The texts that the stage has of pages. */
+	const known = new Map<string, string>();
 	return {
 		prefix: stage.prefix,
 		live: liveFrames(stage),
@@ -155,8 +163,16 @@ export async function openStages(
 		points: (on, shown) => void stage.host.points(on, shown),
 		pin: (pins) => void stage.host.pin(pins),
 		reveal: (frame, path) => void stage.host.reveal(frame, path),
-		hits: async (frame, selectors) =>
-			z.array(z.number().nullable()).parse(await stage.host.hits(frame, selectors)),
+		hits: async (frame, selectors) => numbers.parse(await stage.host.hits(frame, selectors)),
+		async reach(pages, selectors) {
+			const changed = new Map<string, string | null>();
+			for (const [path, text] of pages) if (known.get(path) !== text) changed.set(path, text);
+			for (const [path, text] of changed) known.set(path, text ?? '');
+			if (changed.size > 0) await stage.host.know(changed);
+			const paths = [...pages.keys()];
+			const counts = z.array(numbers).parse(await stage.host.reach(paths, selectors));
+			return new Map(paths.map((path, i) => [path, counts[i] ?? []]));
+		},
 		matching: async (frame, path, selectors) =>
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
 		ask: (asked, containers) => void stage.host.ask(asked, containers),

@@ -89,7 +89,7 @@ export class FileText {
 		if (this.#opened) return;
 		this.#opened = true;
 		const { doc, selection } = this.state;
-		this.state = EditorState.create({ doc, selection, extensions: editorExtensions(this.kind) });
+		this.state = EditorState.create({ doc, selection, extensions: editorExtensions(this.kind, this.path) });
 	}
 
 	/** Takes over a state that a transaction led to. */

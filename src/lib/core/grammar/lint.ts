@@ -2,7 +2,7 @@ import { sliceOf, walk, type Block, type Declaration, type Sheet } from '../css/
 import { T, textOf, tokensOf } from '../css/tokens.ts';
 import { clampsBelow, maximaBelow } from './ends.ts';
 import { fits, isKnownProperty, keywordsOf, propertyNames } from './grammar.ts';
-import { nearest } from './nearest.ts';
+import { nearest } from '../text/index.ts';
 import { misplaced, pasted } from './places.ts';
 import type { Remark } from './remark.ts';
 

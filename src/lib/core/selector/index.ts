@@ -1,3 +1,4 @@
+export { nearMisses, type Names } from './near.ts';
 export { selectorsIn, wholeSelector, withParent } from './nested.ts';
 export { compareSpecificity, keyOf, specificityOf, type Key, type Specificity } from './specificity.ts';
 export { statesOf } from './states.ts';

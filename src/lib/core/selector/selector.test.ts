@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { parseSheet, walk } from '../css/index.ts';
-import { keyOf, specificityOf, statesOf, wholeSelector } from './index.ts';
+import { keyOf, nearMisses, specificityOf, statesOf, wholeSelector } from './index.ts';
 
 const whole = (source: string): string[] =>
 	[...walk(parseSheet(source))].flatMap((node) => (node.kind === 'rule' ? wholeSelector(source, node) : []));
@@ -61,4 +61,20 @@ it('states are told apart', () => {
 		given: 'a:is(*) > b:is(*)::before, c:first-child',
 		states: [':hover', ':focus-within']
 	});
+});
+
+it.each([
+	['.card .wide', ['.card.wide', '.card']],
+	['.card.wide', ['.card .wide']],
+	['ul > .card', ['ul .card', 'ul']],
+	['.hero + p', ['.hero p', '.hero']],
+	['#card', ['.card']],
+	['.crad b', ['.card b', '.crad']],
+	['main > ul.list li:hover', ['main ul.list li:hover', 'main > ul .list li:hover', 'main']],
+	['a[x=".b .c"]', []]
+])('near misses of %s', (selector, expected) => {
+	const found = nearMisses(selector, { classes: ['card', 'wide', 'list', 'hero'], ids: ['top'] });
+	expect(found.map((one) => one.selector)).toEqual(expect.arrayContaining(expected));
+	expect(found.some((one) => one.selector === selector)).toBe(false);
+	if (expected.length === 0) expect(found).toEqual([]);
 });

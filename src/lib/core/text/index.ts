@@ -3,3 +3,4 @@ export * from './bytes.ts';
 export * from './change.ts';
 export { expressionOf, matchesIn, replacementOf, type Match, type Search } from './search.ts';
 export { blanked } from './blank.ts';
+export { nearest } from './nearest.ts';

@@ -82,7 +82,7 @@
 
 	$effect(() => {
 		const vantages = () => site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
-		giveAnswers(page, vantages, stages, onplace);
+		giveAnswers(site, page, vantages, stages, onplace);
 	});
 
 	/** Shows a rule that hits what is selected: the last in the cascade's order first, at each further call the next. */

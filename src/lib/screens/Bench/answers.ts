@@ -1,17 +1,45 @@
-import type { ElementPath } from '$lib/core/html/index.ts';
+import { parsePage, type ElementPath } from '$lib/core/html/index.ts';
 import { contains, rationalFromNumber } from '$lib/core/interval/index.ts';
 import { walk } from '$lib/core/css/index.ts';
-import { wholeSelector } from '$lib/core/selector/index.ts';
+import { wholeSelector, type Names } from '$lib/core/selector/index.ts';
 import { pageWords } from '$lib/state/complete.ts';
-import { hoverVantages, selectorHits } from '$lib/state/hover.ts';
+import { filePages, hoverVantages, selectorHits } from '$lib/state/hover.ts';
 import { definitionIn, definitions } from '$lib/state/moves.ts';
+import { conditionsOfPage, sourcesOf, type Sources } from '$lib/core/site/index.ts';
+import type { SiteState } from '$lib/state/site.svelte.ts';
 import type { PageState } from '$lib/state/page.svelte.ts';
 import type { Stages } from '$lib/state/stages.svelte.ts';
 import type { FilePlace } from '$lib/state/texts.svelte.ts';
 import type { SeenVantage, Vantage } from '$lib/core/vantage/index.ts';
 
+/** Each open site's texts, parsed once for as long as they stay. */
+const parsed = new WeakMap<SiteState, Sources>();
+
+/** The pages that have a file among their sheets, imported ones too, each with its text. */
+function pagesWith(site: SiteState, file: string): [path: string, text: string][] {
+	const sources = parsed.get(site) ?? sourcesOf((path) => site.texts.get(path)?.text);
+	parsed.set(site, sources);
+	return [...site.texts.values()].flatMap(({ kind, path, text }): [string, string][] => {
+		if (kind !== 'page') return [];
+		const { places } = conditionsOfPage(sources.page(text), path, sources);
+		return places.some((place) => place.file === file) ? [[path, text]] : [];
+	});
+}
+
+/** The classes and ids that elements of pages have. */
+function namesOf(texts: readonly string[]): Names {
+	const [classes, ids] = [new Set<string>(), new Set<string>()];
+	for (const { attributes } of texts.flatMap((text) => parsePage(text).elements)) {
+		for (const name of attributes.get('class')?.value.split(/\s+/) ?? []) if (name) classes.add(name);
+		const id = attributes.get('id')?.value;
+		if (id) ids.add(id);
+	}
+	return { classes: [...classes], ids: [...ids] };
+}
+
 /** Lets the sheet's editor ask about the page that is in the frames. */
 export function giveAnswers(
+	site: SiteState,
 	page: PageState,
 	vantages: () => readonly Vantage[],
 	stages: Stages | null,
@@ -19,6 +47,13 @@ export function giveAnswers(
 ): void {
 	pageWords.of = () => page.words();
 	hoverVantages.of = vantages;
+	filePages.names = (file) => namesOf(pagesWith(site, file).map(([, text]) => text));
+	filePages.hits = (file, selectors) => {
+		const others = pagesWith(site, file).filter(([path]) => path !== page.path);
+		return stages && others.length > 0
+			? stages.reach(new Map(others), selectors)
+			: Promise.resolve(new Map());
+	};
 	selectorHits.of = (selectors) => stages?.hits('lead', selectors) ?? Promise.resolve([]);
 	definitions.show = (name) => {
 		for (const { file, text, offset } of page.conditions.places) {

@@ -21,6 +21,7 @@ import { originals } from './original.ts';
 import { pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
 import { pointing } from './points.ts';
 import { pinning } from './pins.ts';
+import { otherPages } from './reach.ts';
 import { selection } from './selection.ts';
 import { using } from './use.ts';
 
@@ -43,6 +44,7 @@ let asked: { index: SelectorIndex; containers: readonly string[] } = {
 	index: selectorIndex([]),
 	containers: []
 };
+const others = otherPages();
 const pins = pinning(() => frames);
 let inUse = false;
 const use = using(
@@ -154,6 +156,8 @@ const host: StageHost = {
 		const element = elementByPath(frameOf(frame).document(), path);
 		element?.scrollIntoView({ block: 'center', behavior: 'instant' });
 	},
+	know: others.know,
+	reach: others.reach,
 	hits: (frame, selectors) => hits(frameOf(frame).document(), selectors),
 	matching: (frame, path, selectors) => matching(elementByPath(frameOf(frame).document(), path), selectors),
 	ask(selectors, containers) {
