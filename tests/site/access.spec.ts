@@ -49,6 +49,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
 		await page.getByRole('tab', { name: 'Trace' }).click();
 		await page.locator('.property').first().click();
 		expect(await findings(page), 'Trace').toEqual([]);
+		await page.getByRole('tab', { name: 'Reach' }).click();
+		await expect(page.getByText('this section only')).toBeVisible();
+		expect(await findings(page), 'Reach').toEqual([]);
 		await page.getByRole('tab', { name: 'Original' }).click();
 		expect(await findings(page), 'Originals').toEqual([]);
 		await page.getByRole('tab', { name: 'States' }).click();

@@ -1,4 +1,6 @@
+export { candidatesFor, type Candidate, type Rung } from './candidates.ts';
 export { nearMisses, type Names } from './near.ts';
 export { selectorsIn, wholeSelector, withParent } from './nested.ts';
 export { compareSpecificity, keyOf, specificityOf, type Key, type Specificity } from './specificity.ts';
 export { statesOf } from './states.ts';
+export { unsteadyName } from './steady.ts';

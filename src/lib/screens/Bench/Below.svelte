@@ -1,5 +1,5 @@
 <script lang="ts" module>
-	export type Tab = 'box' | 'trace' | 'states' | 'original';
+	export type Tab = 'box' | 'trace' | 'reach' | 'states' | 'original';
 </script>
 
 <script lang="ts">
@@ -12,11 +12,13 @@
 	import { states } from '$lib/state/states.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
+	import type { Hits } from './answers.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Box from './Box.svelte';
 	import Originals from './Originals.svelte';
+	import Reach from './Reach.svelte';
 	import States from './States.svelte';
 	import TraceView from './Trace.svelte';
 	import Twins from './Twins.svelte';
@@ -36,6 +38,8 @@
 		lead: SeenVantage;
 		bands: Bands;
 		trace: (path: ElementPath) => Promise<Trace | null>;
+		/** What selectors hit on the page in the frames and on the others. */
+		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 		/** The computed values of elements in the lead. */
 		computed: (paths: readonly ElementPath[]) => Promise<readonly ReadonlyMap<string, string>[]>;
@@ -53,6 +57,7 @@
 		lead,
 		bands,
 		trace,
+		reach,
 		onplace,
 		computed
 	}: Props = $props();
@@ -61,6 +66,7 @@
 	const tabs = $derived([
 		{ id: 'box', name: 'Box', title: 'The box of what is selected', mark: '' },
 		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
+		{ id: 'reach', name: 'Reach', title: 'Selectors for what is selected, and what else they hit', mark: '' },
 		{
 			id: 'states',
 			name: 'States',
@@ -102,6 +108,8 @@
 			</p>
 		{:else if tab === 'trace'}
 			<TraceView {page} path={first} {lead} {bands} {trace} {onplace} {onselect} />
+		{:else if tab === 'reach'}
+			<Reach {page} path={first} {reach} />
 		{:else if second}
 			<Twins {page} paths={[first, second]} {computed} />
 		{:else}

@@ -15,7 +15,7 @@
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
-	import { giveAnswers, rulesOf } from './answers.ts';
+	import { giveAnswers, reachOf, rulesOf } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
 	import FramesTable from './FramesTable.svelte';
 	import { benchKeys } from './benchKeys.ts';
@@ -131,6 +131,7 @@
 			y: { name: 'Switches for all frames', does: () => frames?.openSwitches() },
 			i: { name: 'Box of what is selected', does: () => (tab = 'box') },
 			h: { name: 'Trace: how the values of what is selected come about', does: () => (tab = 'trace') },
+			c: { name: 'Reach: selectors for what is selected', does: () => (tab = 'reach') },
 			t: { name: 'States held in the frames', does: () => (tab = 'states') },
 			o: { name: 'Originals of the page', does: () => (tab = 'original') },
 			r: { name: 'To the rule of what is selected; again to the next', does: () => void toRule() },
@@ -209,6 +210,7 @@
 						{bands}
 						trace={(path) => (stages ? traceOf(page, stages, path, lead) : Promise.resolve(null))}
 						{onplace}
+						reach={(selectors) => reachOf(site, page, stages, selectors)}
 						computed={(paths) => stages?.computed('lead', paths) ?? Promise.resolve([])}
 					/>
 				</Pane>

@@ -1,0 +1,34 @@
+import { bring, expect, openBench, test } from '../fixtures.ts';
+
+const item = '<li class="card">a</li>';
+const SITE = {
+	'index.html': `<!doctype html><html><head></head><body class="home"><ul class="cards">${item}${item}</ul><ul id="sec-8f3a21" class="cards">${item}</ul></body></html>`,
+	'other.html': `<!doctype html><body><ul>${item}${item}${item}</ul>`,
+	'far.html': '<!doctype html><body class="home"><p>nothing of it</p>'
+};
+
+test('Reach names selectors for what is selected, what each hits here and on the other pages, and what it breaks by', async ({
+	page,
+	empty,
+	context
+}) => {
+	const site = await bring(empty, SITE);
+	await context.grantPermissions(['clipboard-read', 'clipboard-write'], { origin: empty.url });
+	await openBench(page, empty, site, '?page=index.html&at=1.1.0');
+	await page.keyboard.press('c');
+	const row = (selector: string) =>
+		page.getByRole('row').filter({ has: page.getByRole('button', { name: selector, exact: true }) });
+	const cells = (selector: string) => row(selector).getByRole('cell');
+	await expect(cells('li')).toHaveText(['li', '3', 'other.html 3', '0, 0, 1']);
+	await expect(cells('.home .card')).toHaveText(['.home .card', '3', '–', '0, 2, 0']);
+	await expect(cells('.card')).toHaveText(['.card', '3', 'other.html 3', '0, 1, 0']);
+	await expect(cells('.cards > .card')).toHaveText(['.cards > .card', '3', '–', '0, 2, 0']);
+	await row('.cards > .card').getByRole('button').click();
+	await expect(page.getByText('.cards > .card is on the clipboard')).toBeVisible();
+	expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('.cards > .card');
+
+	await openBench(page, empty, site, '?page=index.html&at=1.1');
+	await page.keyboard.press('c');
+	await expect(row('#sec-8f3a21')).toContainText('the id sec-8f3a21 looks made by a tool');
+	await expect(cells('#sec-8f3a21').nth(1)).toHaveText('1');
+});
