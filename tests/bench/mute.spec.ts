@@ -1,4 +1,5 @@
-import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import type { Frame } from '@playwright/test';
+import { bring, clickIn, expect, openBench, pageFrames, test } from '../fixtures.ts';
 
 const SITE = {
 	'index.html':
@@ -48,6 +49,17 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 	await page.keyboard.press('Shift+m');
 	await all('color', 'rgb(1, 2, 3)');
 	await expect(page.getByText(/\d muted/)).toHaveCount(0);
+
+	// From the Trace: the deciding declaration, and the next one decides.
+	await clickIn(page, 'Carriage', pageFrames(page)[0] as Frame, '#x');
+	await page.keyboard.press('h');
+	await page.locator('.property', { hasText: 'color' }).click();
+	await page.getByRole('button', { name: 'mute it' }).click();
+	await all('color', 'rgb(0, 0, 0)');
+	await expect(page.getByText('1 muted')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('Shift+m');
+	await all('color', 'rgb(1, 2, 3)');
 
 	// A whole file, and a class of an element; a reload keeps no mute, and what was saved is whole.
 	await page.getByText('Mute', { exact: true }).click();

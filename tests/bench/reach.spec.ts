@@ -1,4 +1,4 @@
-import { bring, expect, openBench, test } from '../fixtures.ts';
+import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
 
 const item = '<li class="card">a</li>';
 const SITE = {
@@ -23,6 +23,15 @@ test('Reach names selectors for what is selected, what each hits here and on the
 	await expect(cells('.home .card')).toHaveText(['.home .card', '3', '–', '0, 2, 0']);
 	await expect(cells('.card')).toHaveText(['.card', '3', 'other.html 3', '0, 1, 0']);
 	await expect(cells('.cards > .card')).toHaveText(['.cards > .card', '3', '–', '0, 2, 0']);
+	await row('.cards > .card').getByRole('button').hover();
+	for (const frame of pageFrames(page)) {
+		await expect(frame.locator('.card').last()).toHaveCSS('outline-style', 'solid');
+		await expect(frame.locator('ul').last()).toHaveCSS('outline-style', 'none');
+	}
+	await page.mouse.move(5, 400);
+	for (const frame of pageFrames(page)) {
+		await expect(frame.locator('.card').last()).toHaveCSS('outline-style', 'none');
+	}
 	await row('.cards > .card').getByRole('button').click();
 	await expect(page.getByText('.cards > .card is on the clipboard')).toBeVisible();
 	expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('.cards > .card');

@@ -152,6 +152,8 @@ export interface StageHost {
 	use(on: boolean): void;
 	/** Whether the edges of all boxes are shown, and whose is under the pointer. */
 	lightTable(on: boolean): void;
+	/** Outlines in every frame what a selector hits; '' for nothing. */
+	outline(selector: string): void;
 	/** Shows these elements as selected in every frame; with the distances to what is around, or between two. */
 	select(paths: readonly (readonly number[])[], distances: boolean): void;
 	/** Holds these states on elements, and no others. */

@@ -28,6 +28,9 @@ export const filePages: {
 	names: (file: string) => Names;
 } = { hits: () => Promise.resolve(new Map()), names: () => ({ classes: [], ids: [] }) };
 
+/** Outlines in all frames what a selector hits, '' for nothing; the Bench puts it here. */
+export const outlining: { show: (selector: string) => void } = { show: () => undefined };
+
 /** The path of the file that an editor has. */
 export const fileOfEditor = Facet.define<string, string>({ combine: ([path = '']) => path });
 
@@ -83,6 +86,8 @@ interface Hovered {
 	readonly from: number;
 	readonly to: number;
 	readonly lines: readonly string[];
+	/** What is outlined in the frames meanwhile. */
+	readonly selector?: string;
 }
 
 const counted = (n: number): string => (n === 1 ? '1 element' : `${n} elements`);
@@ -151,7 +156,8 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
 			return hovered(node.name, purpose === undefined ? [] : [`${node.property}: ${purpose}`]);
 		}
 		if (node.kind === 'rule' && within(node.prelude)) {
-			return hovered(node.prelude, await hitLines(source, node, state.facet(fileOfEditor)));
+			const found = hovered(node.prelude, await hitLines(source, node, state.facet(fileOfEditor)));
+			return found && { ...found, selector: wholeSelector(source, node) };
 		}
 	}
 	return null;
@@ -177,7 +183,11 @@ export const hovers = (kind: 'page' | 'sheet'): Extension => [
 					row.textContent = words;
 					dom.append(row);
 				}
-				return { dom };
+				return {
+					dom,
+					mount: () => outlining.show(found.selector ?? ''),
+					destroy: () => outlining.show('')
+				};
 			}
 		};
 	}),

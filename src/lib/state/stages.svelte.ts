@@ -80,6 +80,8 @@ export interface Stages {
 	keepInStep(on: boolean): void;
 	use(on: boolean): void;
 	lightTable(on: boolean): void;
+	/** Outlines in every frame what a selector hits; '' for nothing. */
+	outline(selector: string): void;
 	select(paths: readonly ElementPath[], distances: boolean): void;
 	pin(pins: readonly Pin[]): void;
 	originals(shown: ReadonlyMap<string, ShownOriginal>): void;
@@ -157,6 +159,7 @@ export async function openStages(
 		live: liveFrames(stage),
 		keepInStep: (on) => void stage.host.keepInStep(on),
 		use: (on) => void stage.host.use(on),
+		outline: (selector) => void stage.host.outline(selector),
 		lightTable: (on) => void stage.host.lightTable(on),
 		select: (paths, distances) => void stage.host.select(paths, distances),
 		originals: (shown) => void stage.host.originals(shown),

@@ -107,7 +107,16 @@
 				both side by side.
 			</p>
 		{:else if tab === 'trace'}
-			<TraceView {page} path={first} {lead} {bands} {trace} {onplace} {onselect} />
+			<TraceView
+				{page}
+				path={first}
+				{lead}
+				{bands}
+				{trace}
+				{onplace}
+				{onselect}
+				onmute={(file, piece) => site.texts.get(file)?.mute(piece)}
+			/>
 		{:else if tab === 'reach'}
 			<Reach {page} path={first} {reach} />
 		{:else if second}

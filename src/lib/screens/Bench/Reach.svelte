@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { candidatesFor, type Rung } from '$lib/core/selector/index.ts';
+	import { outlining } from '$lib/state/hover.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Hits } from './answers.ts';
 
@@ -69,7 +70,14 @@
 				{#if heading}<tr class="rung"><th scope="rowgroup" colspan="4">{heading}</th></tr>{/if}
 				<tr>
 					<td>
-						<button type="button" onclick={() => copy(selector)}>{selector}</button>
+						<button
+							type="button"
+							onclick={() => copy(selector)}
+							onmouseenter={() => outlining.show(selector)}
+							onmouseleave={() => outlining.show('')}
+							onfocus={() => outlining.show(selector)}
+							onblur={() => outlining.show('')}>{selector}</button
+						>
 						{#if fragile}<span class="fragile">‸ {fragile}</span>{/if}
 					</td>
 					<td class:only={here === 1}>{here ?? ''}</td>

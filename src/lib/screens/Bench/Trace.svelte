@@ -8,6 +8,7 @@
 	} from '$lib/core/cascade/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { printInterval, printIntervalSet, toNumber, type Interval } from '$lib/core/interval/index.ts';
+	import type { Piece } from '$lib/core/css/index.ts';
 	import type { Band, Bands } from '$lib/core/media/index.ts';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
@@ -23,10 +24,12 @@
 		/** Asks the lead's frame; null where there are no frames. */
 		trace: (path: ElementPath) => Promise<Trace | null>;
 		onplace: (place: FilePlace) => void;
+		/** Takes a declaration out of force in all frames. */
+		onmute: (path: string, piece: Piece) => void;
 		onselect: (paths: readonly ElementPath[]) => void;
 	}
 
-	let { page, path, lead, bands, trace, onplace, onselect }: Props = $props();
+	let { page, path, lead, bands, trace, onplace, onmute, onselect }: Props = $props();
 
 	/** Rows that a typed word may bring. */
 	const MOST = 60;
@@ -143,6 +146,12 @@
 		cycle: 'it needs itself: a cycle counts as not given'
 	};
 
+	/** Mutes a declaration; the focus goes to its row, since the button may go. */
+	function mute({ property, written, file, span }: Candidate, button: HTMLElement): void {
+		button.closest('li')?.querySelector<HTMLElement>('.name')?.focus();
+		onmute(file, { span, words: `${property}: ${written}` });
+	}
+
 	/** A value of something around the element that the element's own keeps out. */
 	function keptOut(property: string): { up: number; by: Candidate } | undefined {
 		if (!found) return undefined;
@@ -198,6 +207,12 @@
 									{winner.hit ? `of ${winner.hit.selector}` : 'of the style attribute'}{source(outcome)
 										? `, ${source(outcome)}`
 										: ''}
+									<button
+										type="button"
+										class="place"
+										title="Out of force in all frames, until it is brought back (masthead)"
+										onclick={({ currentTarget }) => mute(winner, currentTarget)}>mute it</button
+									>
 								{:else}{source(outcome)}{/if}
 								{#if found?.computed(property)}<span class="computed"
 										>computed: {found.computed(property)}</span

@@ -3,7 +3,7 @@ import { contains, rationalFromNumber } from '$lib/core/interval/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { wholeSelector, type Names } from '$lib/core/selector/index.ts';
 import { pageWords } from '$lib/state/complete.ts';
-import { filePages, hoverVantages, selectorHits } from '$lib/state/hover.ts';
+import { filePages, hoverVantages, outlining, selectorHits } from '$lib/state/hover.ts';
 import { definitionIn, definitions } from '$lib/state/moves.ts';
 import { conditionsOfPage, sourcesOf, type Sources } from '$lib/core/site/index.ts';
 import type { SiteState } from '$lib/state/site.svelte.ts';
@@ -69,6 +69,7 @@ export function giveAnswers(
 ): void {
 	pageWords.of = () => page.words();
 	hoverVantages.of = vantages;
+	outlining.show = (selector) => stages?.outline(selector);
 	filePages.names = (file) => namesOf(pagesWith(site, file).map(([, text]) => text));
 	filePages.hits = (file, selectors) => {
 		const others = pagesWith(site, file).filter(([path]) => path !== page.path);

@@ -3,6 +3,8 @@ import type { PageFrame } from './pageFrame.ts';
 
 const EDGES = `*, *::before, *::after { outline: 1px solid rgb(31 100 136 / 0.75) !important; outline-offset: -1px !important; }`;
 
+const HIT = 'outline: 2px solid #b0281a !important; outline-offset: -2px !important;';
+
 /** How an element is called: its tag with id and classes. */
 const nameOf = (element: Element): string =>
 	[
@@ -18,13 +20,25 @@ export function lightTable(frames: () => Iterable<PageFrame>) {
 	label.style.cssText =
 		'position:fixed;z-index:9;display:none;padding:2px 6px;background:#fffdf8;color:#231e17;border:1px solid #231e17;font:13px/1.4 monospace;pointer-events:none;white-space:nowrap';
 	let on = false;
+	/** A selector whose hits are outlined; '' for none. */
+	let outlined = '';
+
+	function draw(): void {
+		const hits = outlined === '' ? '' : `:is(${outlined}) { ${HIT} }`;
+		for (const frame of frames()) frame.overlay(on ? EDGES : hits);
+	}
 
 	return {
 		switch(to: boolean): void {
 			on = to;
 			if (!label.isConnected) document.body.append(label);
 			label.style.display = 'none';
-			for (const frame of frames()) frame.overlay(to ? EDGES : '');
+			draw();
+		},
+		/** Outlines in every frame what a selector hits; '' for nothing. */
+		outline(selector: string): void {
+			outlined = selector;
+			draw();
 		},
 		/** The pointer is over an element of a frame. */
 		over(frame: PageFrame, event: MouseEvent): void {

@@ -142,6 +142,9 @@ const host: StageHost = {
 	lightTable(on: boolean) {
 		table.switch(on);
 	},
+	outline(selector) {
+		table.outline(selector);
+	},
 	keepInStep(on: boolean) {
 		step.switch(on);
 	},
