@@ -102,24 +102,34 @@ export function checkCascade(path: string, files: Readonly<Record<string, string
 					`${element.localName}#${element.id}.${element.className} ${name}: ${what} \`${value}\` gives ${after}, not ${before}`
 				);
 		};
+		/** All at once, for one style and one reading; one by one where that changes anything, to name it. */
+		const checkAll = (all: readonly (readonly [name: string, value: string])[], what: string): void => {
+			const before = all.map(([name]) => style.getPropertyValue(name));
+			const attribute = element.getAttribute('style');
+			for (const [name, value] of all) element.style.setProperty(name, value, 'important');
+			const same = all.every(([name], j) => style.getPropertyValue(name) === before[j]);
+			if (attribute === null) element.removeAttribute('style');
+			else element.setAttribute('style', attribute);
+			if (!same) for (const [name, value] of all) check(name, name, value, what);
+		};
 		const set = propertiesSet(of);
+		const won: (readonly [string, string])[] = [];
+		const idle: (readonly [string, string])[] = [];
 		for (const property of set) {
 			const { winner } = verdictOf(property, of);
-			if (winner) {
-				winners++;
-				if (winner.value === '') check(property, winner.property, winner.written, 'the winner');
-				else check(property, property, winner.value, 'the winner');
-			} else {
-				unset++;
-				check(property, property, 'revert', 'nothing');
+			if (!winner) idle.push([property, 'revert']);
+			else if (winner.value === '') check(property, winner.property, winner.written, 'the winner');
+			else won.push([property, winner.value]);
+			if (winner) winners++;
+		}
+		if (every) {
+			for (const longhand of engine.longhands) {
+				if (!set.has(of.physical(longhand))) idle.push([longhand, 'revert']);
 			}
 		}
-		if (!every) return;
-		for (const longhand of engine.longhands) {
-			if (set.has(of.physical(longhand))) continue;
-			unset++;
-			check(longhand, longhand, 'revert', 'nothing');
-		}
+		unset += idle.length;
+		checkAll(won, 'the winner');
+		checkAll(idle, 'nothing');
 	});
 	html.forEach(({ element }, i) => element.setAttribute('data-mark', String(i)));
 	return { winners, unset, wrong, orders };
