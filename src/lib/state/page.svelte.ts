@@ -1,4 +1,3 @@
-import { askingOf, cascadeOf, type Asking, type PageCascade } from '../core/cascade/index.ts';
 import type { IntervalSet } from '../core/interval/index.ts';
 import {
 	bandsOf,
@@ -48,10 +47,6 @@ export class PageState {
 	readonly conditions: PageConditions = $derived.by(() =>
 		conditionsOfPage(this.page, this.path, this.sources)
 	);
-
-	/** What its sheets declare, in cascade order, and what is asked of an engine about it. */
-	readonly cascade: PageCascade = $derived.by(() => cascadeOf(this.page, this.path, this.sources));
-	readonly asking: Asking = $derived.by(() => askingOf(this.cascade));
 
 	/** As it is being written, without what is muted, or as other texts of its files say. */
 	constructor(

@@ -1,4 +1,6 @@
 import {
+	askingOf,
+	cascadeOf,
 	isInherited,
 	outcomeOf,
 	physicalOf,
@@ -10,9 +12,11 @@ import {
 	type Case,
 	type Condition,
 	type Engine,
-	type Outcome
+	type Outcome,
+	type PageCascade
 } from '../core/cascade/index.ts';
 import { noEffectOf, type Facts, type NoEffect } from '../core/effect/index.ts';
+import type { PageConditions } from '../core/site/index.ts';
 import { elementAt, type ElementPath } from '../core/html/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
@@ -44,10 +48,22 @@ export interface Trace {
 let engine: Engine | undefined;
 const asked = new WeakMap<Stages, Asking>();
 
+/** What a page's sheets declare and what is asked about it, for as long as its conditions, and so its texts, stay. */
+const known = new WeakMap<PageConditions, { readonly cascade: PageCascade; readonly asking: Asking }>();
+
+function cascadeOfPage(page: PageState): { readonly cascade: PageCascade; readonly asking: Asking } {
+	let found = known.get(page.conditions);
+	if (!found) {
+		const cascade = cascadeOf(page.page, page.path, page.sources);
+		known.set(page.conditions, (found = { cascade, asking: askingOf(cascade) }));
+	}
+	return found;
+}
+
 /** The `@container` conditions of a page, each once. */
-const containersOf = (page: PageState): string[] => [
+const containersOf = (cascade: PageCascade): string[] => [
 	...new Set(
-		page.cascade.declared.flatMap(({ conditions }) =>
+		cascade.declared.flatMap(({ conditions }) =>
 			conditions.flatMap(({ kind, text }) => (kind === 'container' ? text : []))
 		)
 	)
@@ -60,10 +76,10 @@ export async function traceOf(
 	path: ElementPath,
 	vantage: Vantage
 ): Promise<Trace> {
-	const { asking, cascade } = page;
+	const { asking, cascade } = cascadeOfPage(page);
 	const of = page.page;
 	const browser = (engine ??= engineOf(document));
-	const containers = containersOf(page);
+	const containers = containersOf(cascade);
 	if (asked.get(stages) !== asking) {
 		asked.set(stages, asking);
 		stages.ask(asking.asked, containers);

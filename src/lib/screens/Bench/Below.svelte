@@ -18,9 +18,7 @@
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Box from './Box.svelte';
 	import Originals from './Originals.svelte';
-	import Reach from './Reach.svelte';
 	import States from './States.svelte';
-	import TraceView from './Trace.svelte';
 	import Twins from './Twins.svelte';
 
 	interface Props {
@@ -107,18 +105,23 @@
 				both side by side.
 			</p>
 		{:else if tab === 'trace'}
-			<TraceView
-				{page}
-				path={first}
-				{lead}
-				{bands}
-				{trace}
-				{onplace}
-				{onselect}
-				onmute={(file, piece) => site.texts.get(file)?.mute(piece)}
-			/>
+			<!-- What answers why is large: it comes when first asked for. -->
+			{#await import('./Trace.svelte') then { default: TraceView }}
+				<TraceView
+					{page}
+					path={first}
+					{lead}
+					{bands}
+					{trace}
+					{onplace}
+					{onselect}
+					onmute={(file, piece) => site.texts.get(file)?.mute(piece)}
+				/>
+			{/await}
 		{:else if tab === 'reach'}
-			<Reach {page} path={first} {reach} />
+			{#await import('./Reach.svelte') then { default: Reach }}
+				<Reach {page} path={first} {reach} />
+			{/await}
 		{:else if second}
 			<Twins {page} paths={[first, second]} {computed} />
 		{:else}

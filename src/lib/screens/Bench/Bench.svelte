@@ -15,6 +15,7 @@
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
+	import type { Trace } from '$lib/state/trace.ts';
 	import { giveAnswers, reachOf, rulesOf } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
 	import FramesTable from './FramesTable.svelte';
@@ -22,7 +23,6 @@
 	import { Framing, marked } from './framing.svelte.ts';
 	import SheetPanel from './SheetPanel.svelte';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import { traceOf } from '$lib/state/trace.ts';
 
 	interface Props {
 		site: SiteState;
@@ -84,6 +84,12 @@
 		const vantages = () => site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
 		giveAnswers(site, page, vantages, stages, onplace);
 	});
+
+	async function traceIn(path: ElementPath): Promise<Trace | null> {
+		const [at, inStages, on] = [page, stages, lead];
+		const { traceOf } = await import('$lib/state/trace.ts');
+		return inStages && traceOf(at, inStages, path, on);
+	}
 
 	/** Shows a rule that hits what is selected: the last in the cascade's order first, at each further call the next. */
 	async function toRule(): Promise<void> {
@@ -208,7 +214,7 @@
 						)}
 						{lead}
 						{bands}
-						trace={(path) => (stages ? traceOf(page, stages, path, lead) : Promise.resolve(null))}
+						trace={traceIn}
 						{onplace}
 						reach={(selectors) => reachOf(site, page, stages, selectors)}
 						computed={(paths) => stages?.computed('lead', paths) ?? Promise.resolve([])}

@@ -39,8 +39,7 @@
 	let open = $state('');
 	$effect(() => {
 		// What the answer depends on, besides what is asked.
-		void page.asking;
-		void page.source;
+		void page.conditions;
 		let current = true;
 		void trace(path).then((answer) => {
 			if (current) found = answer;
