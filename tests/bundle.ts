@@ -6,15 +6,19 @@ declare global {
 	var stageClient: typeof client;
 }
 
-/** The stage's client as a script that puts it on `globalThis.stageClient`, for driving stages without a screen. */
-export async function clientBundle(): Promise<string> {
+/** A module with all that it needs as a script for a page, which puts what it exports on `globalThis` by a name. */
+export async function pageBundle(file: string, name: string): Promise<string> {
 	const { outputFiles } = await build({
-		entryPoints: [join(import.meta.dirname, 'stageClient.ts')],
+		entryPoints: [file],
 		bundle: true,
 		format: 'iife',
-		globalName: 'stageClientBundle',
-		footer: { js: 'globalThis.stageClient = stageClientBundle;' },
+		globalName: `${name}Bundle`,
+		footer: { js: `globalThis.${name} = ${name}Bundle;` },
 		write: false
 	});
 	return outputFiles[0]?.text ?? '';
 }
+
+/** The stage's client, for driving stages without a screen. */
+export const clientBundle = (): Promise<string> =>
+	pageBundle(join(import.meta.dirname, 'stageClient.ts'), 'stageClient');

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { build } from 'esbuild';
+import { pageBundle } from '../../tests/bundle.ts';
 import { LAUNCH } from '../../tests/launch.ts';
 import type { Bench } from '../bench.ts';
 import type * as inPage from './inPage.ts';
@@ -39,20 +39,13 @@ function page6000(): { html: string; css: string } {
 }
 
 async function inThatPage<X>(work: (page: Page) => Promise<X>): Promise<X> {
-	const { outputFiles } = await build({
-		entryPoints: [join(import.meta.dirname, 'inPage.ts')],
-		bundle: true,
-		format: 'iife',
-		globalName: 'why',
-		footer: { js: 'globalThis.why = why;' },
-		write: false
-	});
+	const script = await pageBundle(join(import.meta.dirname, 'inPage.ts'), 'why');
 	const browser = await chromium.launch(LAUNCH);
 	try {
 		const page = await browser.newPage({ viewport: { width: 1000, height: 800 } });
 		const { html, css } = page6000();
 		await page.setContent(html.replace(/<link[^>]*>/, `<style>${css}</style>`));
-		await page.evaluate(outputFiles[0]?.text ?? '');
+		await page.evaluate(script);
 		await page.evaluate(([text, sheet]) => globalThis.why.read(text, sheet), [html, css] as const);
 		if (process.env.VERBOSE) console.log(await page.evaluate(() => globalThis.why.counted()));
 		return await work(page);

@@ -1,6 +1,6 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { build } from 'esbuild';
+import { pageBundle } from '../bundle.ts';
 import { expect, test, type Page } from '../fixtures.ts';
 import { fromFolder, originOf, plainServer } from './vantage/real.ts';
 import type { checkCascade, checkInherited } from './cascade/inPage.ts';
@@ -17,17 +17,8 @@ declare global {
 	var cascadeCheck: { checkCascade: typeof checkCascade; checkInherited: typeof checkInherited };
 }
 
-async function inPageBundle(): Promise<string> {
-	const { outputFiles } = await build({
-		entryPoints: [join(import.meta.dirname, 'cascade/inPage.ts')],
-		bundle: true,
-		format: 'iife',
-		globalName: 'cascadeCheck',
-		footer: { js: 'globalThis.cascadeCheck = cascadeCheck;' },
-		write: false
-	});
-	return outputFiles[0]?.text ?? '';
-}
+const inPageBundle = (): Promise<string> =>
+	pageBundle(join(import.meta.dirname, 'cascade/inPage.ts'), 'cascadeCheck');
 
 /** All texts of a folder by path. */
 async function textsOf(folder: string): Promise<Record<string, string>> {

@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { build } from 'esbuild';
+import { pageBundle } from '../bundle.ts';
 import { expect, test } from '../fixtures.ts';
 import type { checkEffect } from './effect/inPage.ts';
 
@@ -87,16 +87,8 @@ const SOMETHING: typeof NOTHING = [
 ];
 
 test('what is said to do nothing moves nothing, and its like elsewhere does', async ({ page }) => {
-	const { outputFiles } = await build({
-		entryPoints: [join(import.meta.dirname, 'effect/inPage.ts')],
-		bundle: true,
-		format: 'iife',
-		globalName: 'effectCheck',
-		footer: { js: 'globalThis.effectCheck = effectCheck;' },
-		write: false
-	});
 	await page.setContent('<!doctype html><body>');
-	await page.evaluate(outputFiles[0]?.text ?? '');
+	await page.evaluate(await pageBundle(join(import.meta.dirname, 'effect/inPage.ts'), 'effectCheck'));
 	const check = ([longhand, html]: (typeof NOTHING)[number]) =>
 		page.evaluate(([text, name]) => globalThis.effectCheck.checkEffect(text, name), [
 			html,

@@ -46,15 +46,14 @@ function hitOf(element: Element, { selector, scopes }: Asked): number | undefine
 }
 
 function hitInScope(element: Element, selector: string, scopes: Asked['scopes']): number | undefined {
-	const [innermost] = scopes.slice(-1);
+	const innermost = scopes.at(-1);
+	if (!innermost) return undefined;
 	const outer = scopes.slice(0, -1);
 	let proximity = 0;
 	for (let root: Element | null = element; root; root = root.parentElement, proximity++) {
 		const isRoot =
-			innermost?.root === null
-				? root === element.ownerDocument.documentElement
-				: root.matches(innermost?.root ?? '*');
-		if (!isRoot || isBeyond(element, root, innermost?.limit ?? null)) continue;
+			innermost.root === null ? root === element.ownerDocument.documentElement : root.matches(innermost.root);
+		if (!isRoot || isBeyond(element, root, innermost.limit)) continue;
 		if (outer.length > 0 && hitInScope(root, '*', outer) === undefined) continue;
 		if (hitsFrom(root, element, selector)) return proximity;
 	}

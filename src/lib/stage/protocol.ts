@@ -166,8 +166,8 @@ export interface StageHost {
 	reveal(frame: string, path: readonly number[]): void;
 	/** How many elements of a frame each selector hits; null for one that is none. */
 	hits(frame: string, selectors: readonly string[]): (number | null)[];
-	/** Texts of pages that `reach` counts in, as far as they have changed; null for one that is gone. */
-	know(pages: ReadonlyMap<string, string | null>): void;
+	/** Texts of pages that `reach` counts in, as far as they have changed. */
+	know(pages: ReadonlyMap<string, string>): void;
 	/** How many elements of each of these pages each selector hits, without a frame; null for what is no selector. */
 	reach(pages: readonly string[], selectors: readonly string[]): (number | null)[][];
 	/** Which of the selectors hit an element of a frame. */

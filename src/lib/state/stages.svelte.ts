@@ -168,9 +168,8 @@ export async function openStages(
 		reveal: (frame, path) => void stage.host.reveal(frame, path),
 		hits: async (frame, selectors) => numbers.parse(await stage.host.hits(frame, selectors)),
 		async reach(pages, selectors) {
-			const changed = new Map<string, string | null>();
-			for (const [path, text] of pages) if (known.get(path) !== text) changed.set(path, text);
-			for (const [path, text] of changed) known.set(path, text ?? '');
+			const changed = new Map([...pages].filter(([path, text]) => known.get(path) !== text));
+			for (const [path, text] of changed) known.set(path, text);
 			if (changed.size > 0) await stage.host.know(changed);
 			const paths = [...pages.keys()];
 			const counts = z.array(numbers).parse(await stage.host.reach(paths, selectors));

@@ -112,8 +112,16 @@ export async function traceOf(
 			return held[containers.indexOf(condition.text)] ?? false;
 		};
 	};
-	const casesAt = (width: number): Case[] =>
-		elements.map(({ fixed, held }) => ({ ...fixed, holds: holdsAt(width, held) }));
+	/** The same widths are asked about for every property. */
+	const cases = new Map<number, readonly Case[]>();
+	const casesAt = (width: number): readonly Case[] => {
+		let found = cases.get(width);
+		if (!found) {
+			found = elements.map(({ fixed, held }) => ({ ...fixed, holds: holdsAt(width, held) }));
+			cases.set(width, found);
+		}
+		return found;
+	};
 	const first = casesAt(vantage.width)[0];
 	return {
 		properties: first ? [...propertiesSet(first)].sort() : [],

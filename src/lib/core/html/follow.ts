@@ -24,7 +24,7 @@ export function followPath(before: Page, after: Page, path: ElementPath): Elemen
 	const startingAt = (offset: number): PageElement | undefined =>
 		after.elements.find(({ tag, startTag }) => startTag?.start === offset && tag === element.tag);
 	// What is put in can begin as what it is put before does: both places are looked at, the same text is preferred.
-	const kept = start < head || end <= head ? startingAt(start) : undefined;
+	const kept = start < head ? startingAt(start) : undefined;
 	const moved = end > old.length - tail ? startingAt(start + now.length - old.length) : undefined;
 	const found = [moved, kept].find((one) => one && tagText(after, one) === text);
 	if (found) return found.path;

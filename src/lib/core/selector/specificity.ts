@@ -106,16 +106,11 @@ export function keyOf(selector: string): Key {
 			if (skipSpace(tokens, i, tokens.count) < tokens.count) id = classed = type = '';
 		} else if (kind === T.Hash) id = unescapeCss(text.slice(1));
 		else if (kind === T.Delim && text === '.') classed = unescapeCss(textOf(tokens, ++i));
-		else if (kind === T.Colon)
-			i +=
-				tokens.types[i + 1] === T.Colon
-					? tokens.types[i + 2] === T.Ident
-						? 2
-						: 1
-					: tokens.types[i + 1] === T.Ident
-						? 1
-						: 0;
-		else if (kind === T.Ident) type = unescapeCss(text).toLowerCase();
+		else if (kind === T.Colon) {
+			// What a pseudo-class or pseudo-element is called is no type.
+			if (tokens.types[i + 1] === T.Colon) i++;
+			if (tokens.types[i + 1] === T.Ident) i++;
+		} else if (kind === T.Ident) type = unescapeCss(text).toLowerCase();
 	}
 	if (id) return { kind: 'id', name: id };
 	if (classed) return { kind: 'class', name: classed };

@@ -1,4 +1,4 @@
-import { parsePage, type ElementPath } from '$lib/core/html/index.ts';
+import type { ElementPath, Page } from '$lib/core/html/index.ts';
 import { contains, rationalFromNumber } from '$lib/core/interval/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { wholeSelector, type Names } from '$lib/core/selector/index.ts';
@@ -15,14 +15,15 @@ import type { SeenVantage, Vantage } from '$lib/core/vantage/index.ts';
 /** Each open site's texts, parsed once for as long as they stay. */
 const parsed = new WeakMap<SiteState, Sources>();
 
-/** The pages that have a file among their sheets, imported ones too, each with its text. */
-function pagesWith(site: SiteState, file: string): [path: string, text: string][] {
+/** The pages that have a file among their sheets, imported ones too, by their paths. */
+function pagesWith(site: SiteState, file: string): [path: string, page: Page][] {
 	const sources = parsed.get(site) ?? sourcesOf((path) => site.texts.get(path)?.text);
 	parsed.set(site, sources);
-	return [...site.texts.values()].flatMap(({ kind, path, text }): [string, string][] => {
+	return [...site.texts.values()].flatMap(({ kind, path, text }): [string, Page][] => {
 		if (kind !== 'page') return [];
-		const { places } = conditionsOfPage(sources.page(text), path, sources);
-		return places.some((place) => place.file === file) ? [[path, text]] : [];
+		const page = sources.page(text);
+		const { places } = conditionsOfPage(page, path, sources);
+		return places.some((place) => place.file === file) ? [[path, page]] : [];
 	});
 }
 
@@ -49,9 +50,9 @@ export async function reachOf(
 }
 
 /** The classes and ids that elements of pages have. */
-function namesOf(texts: readonly string[]): Names {
+function namesOf(pages: readonly Page[]): Names {
 	const [classes, ids] = [new Set<string>(), new Set<string>()];
-	for (const { attributes } of texts.flatMap((text) => parsePage(text).elements)) {
+	for (const { attributes } of pages.flatMap(({ elements }) => elements)) {
 		for (const name of attributes.get('class')?.value.split(/\s+/) ?? []) if (name) classes.add(name);
 		const id = attributes.get('id')?.value;
 		if (id) ids.add(id);
@@ -70,9 +71,11 @@ export function giveAnswers(
 	pageWords.of = () => page.words();
 	hoverVantages.of = vantages;
 	outlining.show = (selector) => stages?.outline(selector);
-	filePages.names = (file) => namesOf(pagesWith(site, file).map(([, text]) => text));
+	filePages.names = (file) => namesOf(pagesWith(site, file).map(([, one]) => one));
 	filePages.hits = (file, selectors) => {
-		const others = pagesWith(site, file).filter(([path]) => path !== page.path);
+		const others = pagesWith(site, file)
+			.filter(([path]) => path !== page.path)
+			.map(([path, { source }]) => [path, source] as const);
 		return stages && others.length > 0
 			? stages.reach(new Map(others), selectors)
 			: Promise.resolve(new Map());
