@@ -10,7 +10,7 @@ import { Kept } from './models.ts';
 import { Problem } from './problem.ts';
 
 /** What each kind of kept list is made of. */
-const SCHEMAS: { readonly [K in KeptKind]: z.ZodType<KeptFields[K]> } = {
+const SCHEMAS: { readonly [K in KeptKind]: z.core.$ZodType<KeptFields[K]> } = {
 	staged: stagedStateSchema,
 	original: originalSchema,
 	target: supportTargetSchema

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import type * as z from 'zod';
+import * as z from 'zod';
 
 /** An error that a person can act on; its message is the sentence they see. */
 export class Problem extends Error {
@@ -30,8 +30,8 @@ export const problemReply = ({ status, message, more }: Problem): Response =>
 	);
 
 /** A value checked against its schema; a misfit is a problem that names the field. */
-export function checked<X>(schema: z.ZodType<X>, value: unknown): X {
-	const result = schema.safeParse(value);
+export function checked<X>(schema: z.core.$ZodType<X>, value: unknown): X {
+	const result = z.safeParse(schema, value);
 	if (result.success) return result.data;
 	const issue = result.error.issues[0];
 	const place = issue?.path.length ? `"${issue.path.join('.')}"` : 'The request';
@@ -39,7 +39,7 @@ export function checked<X>(schema: z.ZodType<X>, value: unknown): X {
 }
 
 /** The JSON body of a request, checked. */
-export async function body<X>(request: Request, schema: z.ZodType<X>): Promise<X> {
+export async function body<X>(request: Request, schema: z.core.$ZodType<X>): Promise<X> {
 	let value: unknown;
 	try {
 		value = await request.json();

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { liveFrames } from '../stage/client/live.ts';
 import { measuringQueue } from '../stage/client/queue.ts';
 import { openStage, type StageConfig } from '../stage/client/stage.ts';
@@ -15,7 +15,7 @@ z.config({ jitless: true });
 
 /** What a stage says is checked like anything from outside. */
 const frameKey = z.object({
-	key: z.string().max(40),
+	key: z.string().check(z.maxLength(40)),
 	shift: z.boolean(),
 	ctrl: z.boolean(),
 	alt: z.boolean(),
@@ -29,16 +29,16 @@ export const stageNotice = $state<{ sentence: string | null }>({ sentence: null 
 
 const length = z.number();
 const sides = z.object({ top: length, right: length, bottom: length, left: length });
-const path = z.array(z.number().int().nonnegative()).max(1000);
+const path = z.array(z.int().check(z.nonnegative())).check(z.maxLength(1000));
 const pick = z.object({ path, shift: z.boolean(), add: z.boolean() });
-const point = z.object({ frame: z.string().max(200), x: length, y: length });
+const point = z.object({ frame: z.string().check(z.maxLength(200)), x: length, y: length });
 const boxes = z.array(
 	z.object({
-		frame: z.string().max(200),
+		frame: z.string().check(z.maxLength(200)),
 		scroll: z.object({ x: length, y: length }),
 		boxes: z.array(
-			z
-				.object({
+			z.nullable(
+				z.object({
 					left: length,
 					top: length,
 					width: length,
@@ -46,18 +46,18 @@ const boxes = z.array(
 					margin: sides,
 					border: sides,
 					padding: sides,
-					room: length.nullable()
+					room: z.nullable(length)
 				})
-				.nullable()
+			)
 		)
 	})
 );
-const numbers = z.array(z.number().nullable());
+const numbers = z.array(z.nullable(z.number()));
 const computed = z.map(z.string(), z.string());
 const values = z.array(computed);
 const answers = z.array(
 	z.object({
-		matches: z.array(z.tuple([z.number().int(), z.number().or(z.literal(Infinity))])),
+		matches: z.array(z.tuple([z.int(), z.union([z.number(), z.literal(Infinity)])])),
 		containers: z.array(z.boolean()),
 		computed
 	})
@@ -126,7 +126,7 @@ export async function openStages(
 				if (press.success) talk.press(press.data);
 			},
 			open(href: unknown) {
-				const read = z.string().max(4000).safeParse(href);
+				const read = z.string().check(z.maxLength(4000)).safeParse(href);
 				if (read.success) talk.open(read.data);
 			},
 			pick(picked: unknown) {

@@ -1,24 +1,25 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 
-const px = z.number().min(-100_000).max(100_000);
+const naturalSize = z.int().check(z.positive(), z.maximum(100_000));
+const px = z.number().check(z.minimum(-100_000), z.maximum(100_000));
 
 /**
  * A picture of how a page should look at a width. It lies on the page with its left upper corner at `x`, `y`, CSS px
  * of the page, each of its own px so many CSS px as `scale` says.
  */
 export const originalSchema = z.strictObject({
-	name: z.string().trim().min(1).max(200),
+	name: z.string().check(z.trim(), z.minLength(1), z.maxLength(200)),
 	/** Hex SHA-256 of the picture's bytes. */
-	hash: z.string().regex(/^[0-9a-f]{64}$/),
+	hash: z.string().check(z.regex(/^[0-9a-f]{64}$/)),
 	/** Natural size of the picture, px. */
-	width: z.number().int().positive().max(100_000),
-	height: z.number().int().positive().max(100_000),
-	page: z.string().max(400),
+	width: naturalSize,
+	height: naturalSize,
+	page: z.string().check(z.maxLength(400)),
 	/** The viewport's width at which the page should look so, CSS px. */
-	at: z.number().min(1).max(10_000),
+	at: z.number().check(z.minimum(1), z.maximum(10_000)),
 	x: px,
 	y: px,
-	scale: z.number().min(0.01).max(100)
+	scale: z.number().check(z.minimum(0.01), z.maximum(100))
 });
 
 export type Original = z.infer<typeof originalSchema>;

@@ -1,31 +1,40 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 
 /** Attributes by which a page would fetch, send or run something: a staged state does not set them. */
 const ACTS = /^(on|src|href|xlink:href|action|formaction|data$|poster|http-equiv|manifest|ping)/i;
 
-const selector = z.string().trim().min(1, 'a selector is missing').max(400);
+const selector = z.string().check(z.trim(), z.minLength(1, 'a selector is missing'), z.maxLength(400));
 const name = z
 	.string()
-	.trim()
-	.min(1, 'a name is missing')
-	.max(100)
-	.regex(/^[^\s"'<>/=]+$/, 'a name has no spaces, quotes, <, >, / or =');
-const attributeName = name.refine((text) => !ACTS.test(text), 'this attribute fetches or runs something');
+	.check(
+		z.trim(),
+		z.minLength(1, 'a name is missing'),
+		z.maxLength(100),
+		z.regex(/^[^\s"'<>/=]+$/, 'a name has no spaces, quotes, <, >, / or =')
+	);
+const attributeName = name.check(
+	z.refine((text) => !ACTS.test(text), 'this attribute fetches or runs something')
+);
 
 /** A change of a class or attribute on all elements that a selector hits. */
 export const stagedChangeSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('add-class'), selector, name }),
 	z.strictObject({ kind: z.literal('remove-class'), selector, name }),
-	z.strictObject({ kind: z.literal('set'), selector, name: attributeName, value: z.string().max(2000) }),
+	z.strictObject({
+		kind: z.literal('set'),
+		selector,
+		name: attributeName,
+		value: z.string().check(z.maxLength(2000))
+	}),
 	z.strictObject({ kind: z.literal('remove'), selector, name: attributeName })
 ]);
 
 /** A named set of changes, for what a script would have done: made in frames only. */
 export const stagedStateSchema = z.strictObject({
-	name: z.string().trim().min(1, 'a name is missing').max(60),
+	name: z.string().check(z.trim(), z.minLength(1, 'a name is missing'), z.maxLength(60)),
 	/** The page it is for; null for every page. */
-	page: z.string().max(400).nullable(),
-	changes: z.array(stagedChangeSchema).min(1, 'no change is in it').max(40)
+	page: z.nullable(z.string().check(z.maxLength(400))),
+	changes: z.array(stagedChangeSchema).check(z.minLength(1, 'no change is in it'), z.maxLength(40))
 });
 
 export type StagedChange = z.infer<typeof stagedChangeSchema>;

@@ -1,7 +1,7 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 
 /** For how many years every engine must have had what a site uses; 0 for those of today. */
-export const supportTargetSchema = z.strictObject({ years: z.number().min(0).max(15) });
+export const supportTargetSchema = z.strictObject({ years: z.number().check(z.minimum(0), z.maximum(15)) });
 
 export type SupportTarget = z.infer<typeof supportTargetSchema>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { vantageSchema, type Vantage } from './vantage.ts';
 
 const FORMAT = 'vantaggio-vantages-1';
@@ -6,7 +6,7 @@ const FORMAT = 'vantaggio-vantages-1';
 /** What a list of vantages is as a file; `docs/vantages.schema.json` is made from it. */
 export const vantagesFileSchema = z.strictObject({
 	format: z.literal(FORMAT),
-	vantages: z.array(vantageSchema).min(1).max(40)
+	vantages: z.array(vantageSchema).check(z.minLength(1), z.maxLength(40))
 });
 
 /** Vantages as the text of a file that `readVantages` takes. */

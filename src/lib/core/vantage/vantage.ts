@@ -1,61 +1,66 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 
-const px = (least: number, most: number) => z.number().min(least).max(most);
+const px = (least: number, most: number) => z.number().check(z.minimum(least), z.maximum(most));
 const bar = px(0, 400);
 const inset = px(0, 200);
 
 const NO_BARS = { top: 0, bottom: 0, state: 'out' } as const;
 const NO_AREAS = { top: 0, right: 0, bottom: 0, left: 0 } as const;
 
+/** A field that may be left out: what it is, in words, and what holds then. */
+const field = <S extends z.ZodMiniType>(
+	schema: S,
+	description: string,
+	missing: z.util.NoUndefined<z.core.output<S>>
+) => z._default(schema, missing).check(z.describe(description));
+
 /** The fields of a vantage, with what holds where one is left out. Lengths are CSS px at zoom 1. */
-export const vantageSchema = z
-	.strictObject({
-		name: z.string().trim().min(1).max(60).describe('Unique among the vantages of a site.'),
-		width: px(100, 7680).describe('Width of the window, px.'),
-		height: px(100, 7680).describe('Height of the page in the window while all browser bars are out, px.'),
-		density: z.number().min(0.5).max(5).default(1).describe('Device pixels for one CSS px.'),
-		pointer: z.enum(['none', 'coarse', 'fine']).default('fine').describe('The primary pointing device.'),
-		hover: z.enum(['none', 'hover']).default('hover').describe('Whether the primary one can hover.'),
-		anyPointer: z
-			.array(z.enum(['coarse', 'fine']))
-			.readonly()
-			.default(['fine'])
-			.describe('Kinds of all pointing devices.'),
-		anyHover: z.enum(['none', 'hover']).default('hover').describe('Whether any of them can hover.'),
-		bars: z
-			.strictObject({ top: bar, bottom: bar, state: z.enum(['out', 'in']) })
-			.readonly()
-			.default(NO_BARS)
-			.describe(
-				'Heights of the browser bars that slide, px, and whether they are out (seen) or in (slid away).'
-			),
-		safeAreas: z
-			.strictObject({ top: inset, right: inset, bottom: inset, left: inset })
-			.readonly()
-			.default(NO_AREAS)
-			.describe(
-				'Insets of the safe area, px; a page has them where its viewport meta says viewport-fit=cover.'
-			),
-		colorScheme: z.enum(['light', 'dark']).default('light').describe('The preferred colour scheme.'),
-		reducedMotion: z.boolean().default(false).describe('Whether less motion is preferred.'),
-		contrast: z
-			.enum(['no-preference', 'more', 'less', 'custom'])
-			.default('no-preference')
-			.describe('The preferred contrast.'),
-		forcedColors: z.boolean().default(false).describe('What (forced-colors) says; colours are not forced.'),
-		defaultFontSize: px(6, 72).default(16).describe('The text size set in the browser, px.'),
-		textSpacing: z.boolean().default(false).describe('Text spaced out as in WCAG 2.2, 1.4.12.'),
-		zoom: z.number().min(0.25).max(5).default(1).describe('Zoom of the browser: 2 is 200 %.'),
-		medium: z.enum(['screen', 'print']).default('screen').describe('The medium.'),
-		films: z
-			.enum(['play', 'still', 'none'])
-			.default('play')
-			.describe('Whether films play, stand still, or have not come yet.'),
-		scrollbar: px(0, 40)
-			.default(0)
-			.describe('Room that a scrollbar takes, px; 0 where it lies over the page.')
+export const vantageSchema = z.readonly(
+	z.strictObject({
+		name: z
+			.string()
+			.check(z.trim(), z.minLength(1), z.maxLength(60), z.describe('Unique among the vantages of a site.')),
+		width: px(100, 7680).check(z.describe('Width of the window, px.')),
+		height: px(100, 7680).check(
+			z.describe('Height of the page in the window while all browser bars are out, px.')
+		),
+		density: field(px(0.5, 5), 'Device pixels for one CSS px.', 1),
+		pointer: field(z.enum(['none', 'coarse', 'fine']), 'The primary pointing device.', 'fine'),
+		hover: field(z.enum(['none', 'hover']), 'Whether the primary one can hover.', 'hover'),
+		anyPointer: field(z.readonly(z.array(z.enum(['coarse', 'fine']))), 'Kinds of all pointing devices.', [
+			'fine'
+		]),
+		anyHover: field(z.enum(['none', 'hover']), 'Whether any of them can hover.', 'hover'),
+		bars: field(
+			z.readonly(z.strictObject({ top: bar, bottom: bar, state: z.enum(['out', 'in']) })),
+			'Heights of the browser bars that slide, px, and whether they are out (seen) or in (slid away).',
+			NO_BARS
+		),
+		safeAreas: field(
+			z.readonly(z.strictObject({ top: inset, right: inset, bottom: inset, left: inset })),
+			'Insets of the safe area, px; a page has them where its viewport meta says viewport-fit=cover.',
+			NO_AREAS
+		),
+		colorScheme: field(z.enum(['light', 'dark']), 'The preferred colour scheme.', 'light'),
+		reducedMotion: field(z.boolean(), 'Whether less motion is preferred.', false),
+		contrast: field(
+			z.enum(['no-preference', 'more', 'less', 'custom']),
+			'The preferred contrast.',
+			'no-preference'
+		),
+		forcedColors: field(z.boolean(), 'What (forced-colors) says; colours are not forced.', false),
+		defaultFontSize: field(px(6, 72), 'The text size set in the browser, px.', 16),
+		textSpacing: field(z.boolean(), 'Text spaced out as in WCAG 2.2, 1.4.12.', false),
+		zoom: field(px(0.25, 5), 'Zoom of the browser: 2 is 200 %.', 1),
+		medium: field(z.enum(['screen', 'print']), 'The medium.', 'screen'),
+		films: field(
+			z.enum(['play', 'still', 'none']),
+			'Whether films play, stand still, or have not come yet.',
+			'play'
+		),
+		scrollbar: field(px(0, 40), 'Room that a scrollbar takes, px; 0 where it lies over the page.', 0)
 	})
-	.readonly();
+);
 
 /** A viewing condition: what a viewport is like to CSS. */
 export type Vantage = z.infer<typeof vantageSchema>;
