@@ -1,0 +1,51 @@
+import { expect, test } from '../fixtures.ts';
+import { atWork, boxIn, frameOf, type Beside } from './bench.ts';
+
+test('J10: a notice over the sea: equal margins though a style attribute sets the top, the whole width on narrow, no sideways scroll', async ({
+	page,
+	server
+}) => {
+	const work = await atWork(page, server, 'home.html', 'css/layout.css');
+	/** By how much the notice passes the right edge of the window. */
+	const spill = async (vantage: Beside) =>
+		((await boxIn(page, vantage, '.banner .notice'))?.right ?? NaN) -
+		(await frameOf(page, vantage).evaluate(() => document.documentElement.clientWidth));
+	/** The gaps above the notice and to its right, within the banner. */
+	const gaps = async (vantage: Beside) => {
+		const [notice, banner] = [
+			await boxIn(page, vantage, '.banner .notice'),
+			await boxIn(page, vantage, '.banner')
+		];
+		return [(notice?.top ?? 0) - (banner?.top ?? 0), (banner?.right ?? 0) - (notice?.right ?? 0)] as const;
+	};
+	await expect.poll(() => spill('Handset')).toBeGreaterThan(0);
+	const [above, beside] = await gaps('Notebook');
+	expect(above - beside).toBeCloseTo(24, 1);
+
+	await work.replace('home.html', 'top: 24px', 'top: 0');
+	await expect
+		.poll(async () => {
+			const [top, right] = await gaps('Notebook');
+			return Math.abs(top - right);
+		})
+		.toBeLessThan(0.02);
+
+	await work.open('layout.css');
+	await work.write('@media (width < 700px) { .banner .notice { width: auto; } }');
+	await expect.poll(() => spill('Handset')).toBeLessThanOrEqual(0);
+	await work.write(
+		'@media (700px <= width < 1000px) { .banner .notice { position: relative; width: auto; } }'
+	);
+	await expect
+		.poll(async () => {
+			const [notice, banner] = [
+				await boxIn(page, 'Slate', '.banner .notice'),
+				await boxIn(page, 'Slate', '.banner')
+			];
+			return (notice?.width ?? 0) / (banner?.width ?? 1);
+		})
+		.toBeGreaterThan(0.7);
+	const notice = await boxIn(page, 'Notebook', '.banner .notice');
+	expect(notice?.bottom).toBeLessThan(720);
+	expect(work.actions()).toBeLessThanOrEqual(16);
+});

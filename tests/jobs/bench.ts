@@ -1,0 +1,61 @@
+import { expect, openBench, pageFrames, type Page } from '../fixtures.ts';
+import type { bring } from '../fixtures.ts';
+
+type Server = Parameters<typeof bring>[0];
+
+/** The vantages beside the lead, as the demo shows them, with the frame of each. */
+const BESIDE = ['Handset', 'Slate', 'Notebook'] as const;
+export type Beside = (typeof BESIDE)[number];
+
+export const frameOf = (page: Page, vantage: Beside) => {
+	const frame = pageFrames(page)[1 + BESIDE.indexOf(vantage)];
+	if (!frame) throw new Error(`There is no frame of ${vantage}.`);
+	return frame;
+};
+
+/** The Bench with a page in its frames and a file in its sheet, and what was done there, counted. */
+export async function atWork(page: Page, server: Server, path: string, file: string) {
+	await openBench(page, server, 1, `?page=${path}&file=${encodeURIComponent(file)}`);
+	await expect(page.locator('.cm-content')).toBeVisible();
+	let actions = 0;
+	return {
+		/** Types a rule at the end of the file that is shown. */
+		async write(rule: string): Promise<void> {
+			await page.locator('.cm-content').click();
+			await page.keyboard.press('Control+End');
+			await page.keyboard.type(`\n${rule}`);
+			actions += 3;
+		},
+		/** Opens a file, and types in place of the first text like it. */
+		async replace(tab: string, from: string, to: string): Promise<void> {
+			await page.getByRole('tab', { name: tab }).click();
+			await page.locator('.cm-content').click();
+			await page.keyboard.press('Control+f');
+			await page.keyboard.type(from);
+			await page.keyboard.press('Enter');
+			await page.keyboard.press('Escape');
+			await page.keyboard.type(to);
+			actions += 7;
+		},
+		async open(tab: string): Promise<void> {
+			await page.getByRole('tab', { name: tab }).click();
+			actions++;
+		},
+		actions: () => actions
+	};
+}
+
+/** Where an element of a vantage's page stands, px of its viewport; null where it has no box. */
+export const boxIn = (page: Page, vantage: Beside, selector: string) =>
+	frameOf(page, vantage)
+		.locator(selector)
+		.first()
+		.evaluate((element) => {
+			if (element.getClientRects().length === 0) return null;
+			const { left, top, right, bottom, width, height } = element.getBoundingClientRect();
+			return { left, top, right, bottom, width, height };
+		});
+
+/** Whether a piece has a box in each of the vantages beside the lead, from narrow to wide. */
+export const shownIn = (page: Page, selector: string) =>
+	Promise.all(BESIDE.map(async (vantage) => (await boxIn(page, vantage, selector)) !== null));
