@@ -5,5 +5,9 @@ declare global {
 		interface Locals {
 			log: Logger;
 		}
+		interface PageState {
+			/** The selection of an entry of the browser's history, by its number. */
+			selection?: number;
+		}
 	}
 }

@@ -1,8 +1,9 @@
 import type { ElementBox } from '../probe/box.ts';
 import type { ElementAnswer } from '../probe/cascade.ts';
 import type { Snapshot } from '../probe/snapshot.ts';
+import type { Unseen } from '../probe/unseen.ts';
 
-export type { ElementAnswer };
+export type { ElementAnswer, Unseen };
 
 /** What the application and a stage say to each other. */
 
@@ -119,6 +120,10 @@ export interface Picked {
 export interface SelectedIn {
 	readonly frame: string;
 	readonly boxes: readonly (ElementBox | null)[];
+	/** Why each does not show there; null for one that does. */
+	readonly unseen: readonly (Unseen | null)[];
+	/** Upper and lower edge of the first of them and of each of its ancestors; null for what has no box. */
+	readonly ladder: readonly (readonly [top: number, bottom: number] | null)[];
 	/** How far the page is scrolled, CSS px: what makes them boxes against the page. */
 	readonly scroll: { readonly x: number; readonly y: number };
 }
@@ -164,6 +169,8 @@ export interface StageHost {
 	points(on: boolean, shown: readonly PagePoint[]): void;
 	/** Scrolls a frame so that an element is in sight; those in step follow. */
 	reveal(frame: string, path: readonly number[]): void;
+	/** Every element of a frame that does not show, by its path's indexes with points between, and why. */
+	unseen(frame: string): ReadonlyMap<string, Unseen>;
 	/** How many elements of a frame each selector hits; null for one that is none. */
 	hits(frame: string, selectors: readonly string[]): (number | null)[];
 	/** Texts of pages that `reach` counts in, as far as they have changed. */

@@ -5,6 +5,7 @@ import { measuringQueue } from '../stage/client/queue.ts';
 import { openStage, type StageConfig } from '../stage/client/stage.ts';
 import type { Asked } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
+import { UNSEEN, type Unseen } from '../core/presence/index.ts';
 import type { ElementAnswer } from '../stage/protocol.ts';
 import type { PagePoint, Pin, ShownOriginal } from '../stage/protocol.ts';
 import type { Press } from './keys.ts';
@@ -32,9 +33,12 @@ const sides = z.object({ top: length, right: length, bottom: length, left: lengt
 const path = z.array(z.int().check(z.nonnegative())).check(z.maxLength(1000));
 const pick = z.object({ path, shift: z.boolean(), add: z.boolean() });
 const point = z.object({ frame: z.string().check(z.maxLength(200)), x: length, y: length });
+const unseen = z.enum(Object.keys(UNSEEN) as Unseen[]);
 const boxes = z.array(
 	z.object({
 		frame: z.string().check(z.maxLength(200)),
+		unseen: z.array(z.nullable(unseen)),
+		ladder: z.array(z.nullable(z.tuple([length, length]))),
 		scroll: z.object({ x: length, y: length }),
 		boxes: z.array(
 			z.nullable(
@@ -88,6 +92,8 @@ export interface Stages {
 	points(on: boolean, shown: readonly PagePoint[]): void;
 	/** Brings an element of a frame into sight. */
 	reveal(frame: string, path: ElementPath): void;
+	/** Every element of a frame that does not show, by its path as an address has it, and why. */
+	unseen(frame: string): Promise<ReadonlyMap<string, Unseen>>;
 	/** How many elements of a frame each selector hits; null for one that is none. */
 	hits(frame: string, selectors: readonly string[]): Promise<readonly (number | null)[]>;
 	/** How many elements of each page, by its text, each selector hits; pages are parsed on the stage, in no frame. */
@@ -166,6 +172,7 @@ export async function openStages(
 		points: (on, shown) => void stage.host.points(on, shown),
 		pin: (pins) => void stage.host.pin(pins),
 		reveal: (frame, path) => void stage.host.reveal(frame, path),
+		unseen: async (frame) => z.map(z.string(), unseen).parse(await stage.host.unseen(frame)),
 		hits: async (frame, selectors) => numbers.parse(await stage.host.hits(frame, selectors)),
 		async reach(pages, selectors) {
 			const changed = new Map([...pages].filter(([path, text]) => known.get(path) !== text));

@@ -3,4 +3,5 @@ export { inertSource, isSheetLink } from './inert.ts';
 export { pageNotes, type PageNote } from './notes.ts';
 export { attributeAt } from './attributeAt.ts';
 export { followPath } from './follow.ts';
-export { nameOfElement, wordsIn } from './name.ts';
+export { headingIn, nameOfElement, wordsIn } from './name.ts';
+export { selectorOfPath } from './path.ts';

@@ -7,6 +7,15 @@ export function nameOfElement(element: PageElement): string {
 	return [element.tag, ...(id ? [`#${id}`] : []), ...classes.map((name) => `.${name}`)].join('');
 }
 
+/** The words of the first heading in an element; '' where none is in it. */
+export function headingIn(element: PageElement, limit = 40): string {
+	for (const child of element.children) {
+		const words = /^h[1-6]$/.test(child.tag) ? wordsIn(child, limit) : headingIn(child, limit);
+		if (words !== '') return words;
+	}
+	return '';
+}
+
 /** Elements within a line (HTML §4.5): words go on through their edges. */
 const WITHIN_LINE = new Set(
 	'a abbr b bdi bdo cite code data dfn em i kbd mark q s samp small span strong sub sup time u var wbr'.split(

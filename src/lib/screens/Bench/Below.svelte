@@ -1,9 +1,11 @@
 <script lang="ts" module>
-	export type Tab = 'box' | 'trace' | 'reach' | 'states' | 'original';
+	export type Tab = 'box' | 'outline' | 'trace' | 'reach' | 'states' | 'original';
 </script>
 
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
+	import type { Unseen } from '$lib/core/presence/index.ts';
+	import type { Instead } from '$lib/state/instead.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Lie, Original } from '$lib/core/original/index.ts';
@@ -17,6 +19,7 @@
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Box from './Box.svelte';
+	import Outline from './Outline.svelte';
 	import Originals from './Originals.svelte';
 	import States from './States.svelte';
 	import Twins from './Twins.svelte';
@@ -39,6 +42,10 @@
 		/** What selectors hit on the page in the frames and on the others. */
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
+		/** What of the lead's page does not show, and why. */
+		unseen: () => Promise<ReadonlyMap<string, Unseen>>;
+		/** What says the same as an element and shows where it does not. */
+		instead: (path: ElementPath) => Promise<readonly Instead[]>;
 		/** The computed values of elements in the lead. */
 		computed: (paths: readonly ElementPath[]) => Promise<readonly ReadonlyMap<string, string>[]>;
 	}
@@ -57,12 +64,15 @@
 		trace,
 		reach,
 		onplace,
+		unseen,
+		instead,
 		computed
 	}: Props = $props();
 
 	const on = $derived(states.pins.length + states.staged.length);
 	const tabs = $derived([
 		{ id: 'box', name: 'Box', title: 'The box of what is selected', mark: '' },
+		{ id: 'outline', name: 'Outline', title: 'All elements of the page', mark: '' },
 		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
 		{ id: 'reach', name: 'Reach', title: 'Selectors for what is selected, and what else they hit', mark: '' },
 		{
@@ -95,7 +105,9 @@
 		onchoose={(id) => (tab = tabs.find((one) => one.id === id)?.id ?? 'box')}
 	/>
 	<div class="inner">
-		{#if tab === 'original'}
+		{#if tab === 'outline'}
+			<Outline {page} {selected} {onselect} {unseen} {lead} />
+		{:else if tab === 'original'}
 			<Originals {site} page={page.path} current={original} {box} {onlie} />
 		{:else if tab === 'states'}
 			<States {site} {page} {selected} {named} />
@@ -125,7 +137,7 @@
 		{:else if second}
 			<Twins {page} paths={[first, second]} {computed} />
 		{:else}
-			<Box {page} path={first} {named} {onselect} />
+			<Box {page} path={first} {named} {onselect} {instead} />
 		{/if}
 	</div>
 </section>

@@ -135,6 +135,11 @@
 				does: ({ shift }) => sheet?.mute(shift ? 'back' : 0)
 			},
 			y: { name: 'Switches for all frames', does: () => frames?.openSwitches() },
+			z: {
+				name: 'To the ladder: arrow keys go to what is around, in and beside the selection',
+				withShift: 'Outline of the page',
+				does: ({ shift }) => (shift ? (tab = 'outline') : frames?.toLadder())
+			},
 			i: { name: 'Box of what is selected', does: () => (tab = 'box') },
 			h: { name: 'Trace: how the values of what is selected come about', does: () => (tab = 'trace') },
 			c: { name: 'Reach: selectors for what is selected', does: () => (tab = 'reach') },
@@ -217,6 +222,11 @@
 						trace={traceIn}
 						{onplace}
 						reach={(selectors) => reachOf(site, page, stages, selectors)}
+						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}
+						instead={async (path) => {
+							const { insteadOf } = await import('$lib/state/instead.ts');
+							return stages ? insteadOf(page, stages, path, lead, bands) : [];
+						}}
 						computed={(paths) => stages?.computed('lead', paths) ?? Promise.resolve([])}
 					/>
 				</Pane>

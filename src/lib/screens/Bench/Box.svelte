@@ -1,8 +1,12 @@
 <script lang="ts">
 	import { figure as px, widthParts, type ElementBox, type Sides } from '$lib/core/box/index.ts';
 	import { elementAt, nameOfElement, wordsIn, type ElementPath } from '$lib/core/html/index.ts';
+	import { printIntervalSet } from '$lib/core/interval/index.ts';
+	import { UNSEEN } from '$lib/core/presence/index.ts';
+	import type { Instead } from '$lib/state/instead.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
+
 	import SumBar from './SumBar.svelte';
 
 	interface Props {
@@ -11,19 +15,33 @@
 		/** Names of frames by their ids. */
 		named: ReadonlyMap<string, string>;
 		onselect: (paths: readonly ElementPath[]) => void;
+		/** What says the same as an element and shows where it does not. */
+		instead: (path: ElementPath) => Promise<readonly Instead[]>;
 	}
 
-	let { page, path, named, onselect }: Props = $props();
+	let { page, path, named, onselect, instead }: Props = $props();
 
 	const element = $derived(elementAt(page.page, path));
 	const parent = $derived(element?.parent);
 	const rows = $derived(
-		selectionView.boxes.flatMap(({ frame, boxes }) => {
+		selectionView.boxes.flatMap(({ frame, boxes, unseen }) => {
 			const name = named.get(frame);
-			return name === undefined ? [] : [{ frame, name, box: boxes[0] ?? null }];
+			return name === undefined
+				? []
+				: [{ frame, name, box: boxes[0] ?? null, why: unseen[0] ? UNSEEN[unseen[0]] : '' }];
 		})
 	);
 	const lead = $derived(rows.find(({ frame }) => frame === 'lead')?.box);
+
+	let others = $state.raw<readonly Instead[]>([]);
+	$effect(() => {
+		void page.conditions;
+		let current = true;
+		void instead(path).then((found) => {
+			if (current) others = found;
+		});
+		return () => (current = false);
+	});
 
 	/** Four sides as short as they can be written. */
 	function sides({ top, right, bottom, left }: Sides): string {
@@ -57,6 +75,15 @@
 			</button>
 		{/if}
 	</div>
+	{#each others as { path: other, widths } (other.join('.'))}
+		{@const one = elementAt(page.page, other)}
+		{#if one}
+			<p class="instead">
+				<button type="button" onclick={() => onselect([other])}>{nameOfElement(one)}</button>
+				says the same, and is shown instead of this {printIntervalSet(widths)}
+			</p>
+		{/if}
+	{/each}
 	{#if lead}<SumBar {...widthParts(lead)} room={lead.room} />{/if}
 	<table>
 		<thead>
@@ -66,13 +93,15 @@
 			</tr>
 		</thead>
 		<tbody>
-			{#each rows as { frame, name, box } (frame)}
+			{#each rows as { frame, name, box, why } (frame)}
 				<tr>
-					<th scope="row">{name}</th>
+					<th scope="row"
+						>{name}{#if box && why}<span class="why">{why}</span>{/if}</th
+					>
 					{#if box}
 						{#each COLUMNS as [column, figure] (column)}<td>{figure(box)}</td>{/each}
 					{:else}
-						<td colspan={COLUMNS.length} class="none">no box here</td>
+						<td colspan={COLUMNS.length} class="none">{why || 'no box here'}</td>
 					{/if}
 				</tr>
 			{/each}
@@ -135,6 +164,11 @@
 
 	.none {
 		font-family: inherit;
+	}
+
+	.why {
+		display: block;
+		color: var(--ochre);
 	}
 
 	button {

@@ -17,6 +17,7 @@
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import FootBar from './FootBar.svelte';
 	import Frames from './Frames.svelte';
+	import Ladder from './Ladder.svelte';
 	import { placementOf, type Framing } from './framing.svelte.ts';
 
 	interface Props {
@@ -64,7 +65,9 @@
 
 	let failure = $state<string | null>(null);
 	let foot: FootBar;
+	let ladder = $state<Ladder>();
 
+	export const toLadder = (): void => ladder?.focus();
 	export const openSwitches = (): void => foot.openSwitches();
 
 	const talk = {
@@ -163,6 +166,9 @@
 			onresize={(name, by) => framing.resize(name, by)}
 			onmove={(name, by) => site.vantages.move(name, by)}
 		/>
+		{#if selected[0] && framing.frames[0] && !viewing.alone}
+			<Ladder bind:this={ladder} {page} path={selected[0]} lead={framing.frames[0]} {onselect} />
+		{/if}
 	</div>
 	<FootBar bind:this={foot} {site} bind:inStep {vantagesHref} />
 </section>

@@ -7,7 +7,7 @@
 		type VariableStep
 	} from '$lib/core/cascade/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import { printInterval, printIntervalSet, toNumber, type Interval } from '$lib/core/interval/index.ts';
+	import { inside, printInterval, printIntervalSet, toNumber } from '$lib/core/interval/index.ts';
 	import type { Piece } from '$lib/core/css/index.ts';
 	import type { Band, Bands } from '$lib/core/media/index.ts';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
@@ -90,12 +90,6 @@
 
 	const gone = $derived(found?.computed('display') === 'none');
 
-	/** A width inside of a band. */
-	function within({ lo, hi }: Interval): number {
-		const from = toNumber(lo);
-		return hi === null ? from + 1 : (from + toNumber(hi)) / 2;
-	}
-
 	interface Stretch {
 		readonly from: Band;
 		readonly to: Band;
@@ -106,7 +100,7 @@
 	function overBands(property: string): Stretch[] {
 		const stretches: Stretch[] = [];
 		for (const band of bands.bands) {
-			const outcome = found?.at(property, within(band.interval));
+			const outcome = found?.at(property, toNumber(inside(band.interval)));
 			if (!outcome) continue;
 			const before = stretches.at(-1);
 			const same =

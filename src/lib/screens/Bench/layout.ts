@@ -19,7 +19,7 @@ export interface Laid extends Placement {
 }
 
 /** Room around frames: for the ladder at the left, crop marks, and a line of words under each. */
-const LEFT = 40;
+const LEFT = 72;
 const SIDE = 28;
 const TOP = 20;
 const LABEL = 34;

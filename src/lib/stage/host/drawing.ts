@@ -144,10 +144,11 @@ const overlay = ({ width, height }: Rect, children: readonly Node[]): SVGElement
 
 /**
  * Boxes as a working drawing: the border in ink, padding hatched, each margin as a dimension line with its figure,
- * the size at the corner; and distances, in rubric. `scale` is px of the screen for a px of the page.
+ * the size at the corner; what is not rendered as a broken line where it would be; and distances, in rubric. `scale` is px of the screen for a px of the page.
  */
 export function drawBoxes(
 	boxes: readonly ElementBox[],
+	ghosts: readonly Rect[],
 	pieces: readonly Rect[],
 	gaps: readonly Gap[],
 	scale: number,
@@ -157,6 +158,7 @@ export function drawBoxes(
 	return overlay(frame, [
 		...boxes.flatMap((box) => padding(box, scale)),
 		...pieces.flatMap((piece) => line(boxPath(scaled(piece, scale)))),
+		...ghosts.flatMap((ghost) => line(boxPath(scaled(ghost, scale)), INK, '5 4')),
 		...boxes.flatMap((box) => margins(box, scale)),
 		...boxes.flatMap((box) => size(box, scale, frame, boxes.length === 1)),
 		...gaps.flatMap(({ from, to, length }) => dimension(by(from), by(to), length, scale, RUBRIC))

@@ -13,6 +13,7 @@ import { computedValues } from '../../probe/box.ts';
 import { answersUp, selectorIndex, type SelectorIndex } from '../../probe/cascade.ts';
 import { hits, matching } from '../../probe/match.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
+import { allUnseen } from '../../probe/unseen.ts';
 import { forwardKeys } from './forwardKeys.ts';
 import { measure } from './measure.ts';
 import { inStep } from './inStep.ts';
@@ -159,6 +160,7 @@ const host: StageHost = {
 		const element = elementByPath(frameOf(frame).document(), path);
 		element?.scrollIntoView({ block: 'center', behavior: 'instant' });
 	},
+	unseen: (frame) => allUnseen(frameOf(frame).document()),
 	know: others.know,
 	reach: others.reach,
 	hits: (frame, selectors) => hits(frameOf(frame).document(), selectors),

@@ -1,6 +1,7 @@
 import { gapsAround, gapsBetween, type Gap } from '../../core/box/index.ts';
 import { boxesAround, boxOf, rectOf } from '../../probe/box.ts';
 import { elementByPath } from '../../probe/path.ts';
+import { ghostOf, unseenOf } from '../../probe/unseen.ts';
 import type { SelectedIn } from '../protocol.ts';
 import { drawBoxes } from './drawing.ts';
 import type { PageFrame } from './pageFrame.ts';
@@ -9,6 +10,16 @@ type Paths = readonly (readonly number[])[];
 
 /** What of a page may change where its boxes stand, besides what the application does. */
 const MOVES = ['scroll', 'load', 'toggle', 'input', 'change', 'transitionend', 'animationend'] as const;
+
+/** The upper and lower edges of an element and of all around it. */
+function extents(element: Element | null | undefined): SelectedIn['ladder'] {
+	const found: (readonly [number, number] | null)[] = [];
+	for (let at = element ?? null; at; at = at.parentElement) {
+		const { top, bottom } = at.getBoundingClientRect();
+		found.push(at.getClientRects().length > 0 ? [top, bottom] : null);
+	}
+	return found;
+}
 
 /** The selected elements, drawn in every frame and told to the application whenever their boxes are others. */
 export function selection(
@@ -34,16 +45,22 @@ export function selection(
 		return gapsAround(rectOf(first.getBoundingClientRect()), neighbours, around);
 	}
 
-	function draw(frame: PageFrame): SelectedIn['boxes'] {
+	function draw(frame: PageFrame): Pick<SelectedIn, 'boxes' | 'unseen' | 'ladder'> {
 		drawings.get(frame)?.remove();
 		drawings.delete(frame);
 		const elements = selected(frame);
 		const boxes = elements.map((element) => element && boxOf(element));
-		if (boxes.some((box) => box)) {
+		const unseen = elements.map((element) => element && unseenOf(element));
+		const ghosts = elements.flatMap((element, i) => {
+			const ghost = element && !boxes[i] ? ghostOf(element) : null;
+			return ghost ? [ghost] : [];
+		});
+		if (boxes.some((box) => box) || ghosts.length > 0) {
 			const shown = elements.filter((element) => element !== null);
 			const { width, height } = frame.box.getBoundingClientRect();
 			const drawing = drawBoxes(
 				boxes.filter((box) => box !== null),
+				ghosts,
 				shown.flatMap((element) => [...element.getClientRects()].map(rectOf)),
 				gaps(shown),
 				width / frame.window().innerWidth,
@@ -52,7 +69,7 @@ export function selection(
 			frame.box.append(drawing);
 			drawings.set(frame, drawing);
 		}
-		return boxes;
+		return { boxes, unseen, ladder: extents(elements[0]) };
 	}
 
 	function drawAll(): void {
@@ -60,7 +77,7 @@ export function selection(
 		const all: SelectedIn[] = [];
 		for (const [id, frame] of frames()) {
 			const { scrollX: x, scrollY: y } = frame.window();
-			all.push({ frame: id, boxes: draw(frame), scroll: { x, y } });
+			all.push({ frame: id, ...draw(frame), scroll: { x, y } });
 		}
 		const next = JSON.stringify(all);
 		if (next !== told) tell(all);

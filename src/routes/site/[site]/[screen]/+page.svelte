@@ -3,8 +3,9 @@
 	import { page as route } from '$app/state';
 	import { perform, pressOf, type KeyMap, type Press } from '$lib/state/keys.ts';
 	import { untrack } from 'svelte';
-	import { followPath, type ElementPath, type Page } from '$lib/core/html/index.ts';
+	import type { ElementPath, Page } from '$lib/core/html/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import { FollowedSelections } from '$lib/state/followed.ts';
 	import { findsOf } from '$lib/state/finds.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { printPaths, readPaths, selectionView } from '$lib/state/selection.svelte.ts';
@@ -50,26 +51,31 @@
 		return named(/^(index|home)\.\w+$/i) ?? named(/^[^/]+$/) ?? paths[0] ?? '';
 	}
 
-	let selected = $derived(readPaths(route.url.searchParams.get('at') ?? ''));
+	const followed = new FollowedSelections();
+	let selected = $derived(
+		followed.at(route.state.selection, path) ?? readPaths(route.url.searchParams.get('at') ?? '')
+	);
 
-	/** The page as it was when `selected` was last right, by its file. */
-	let followed: { readonly path: string; readonly page: Page } | undefined;
+	/** The page as it was when what is followed was last right, by its file. */
+	let last: { readonly path: string; readonly page: Page } | undefined;
 	$effect(() => {
 		const now = { path: page.path, page: page.page };
 		untrack(() => {
-			const before = followed;
-			followed = now;
-			if (!before || before.path !== now.path || before.page === now.page || selected.length === 0) return;
-			const moved = selected.flatMap((one) => {
-				const to = followPath(before.page, now.page, one);
-				return to ? [to] : [];
-			});
+			const before = last;
+			last = now;
+			if (!before || before.path !== now.path || before.page === now.page) return;
+			const own = route.state.selection ?? followed.keep(path, selected);
+			followed.follow(path, before.page, now.page);
+			const moved = followed.at(own, path) ?? [];
 			if (printPaths(moved) === printPaths(selected)) return;
 			selected = moved;
-			const to = href(screen ?? 'bench', path, file, moved);
-			void goto(to, { replaceState: true, keepFocus: true, noScroll: true });
+			void go(href(screen ?? 'bench', path, file, moved), own, true);
 		});
 	});
+
+	/** Goes to an address of this site, with the number of its selection. */
+	const go = (to: string, selection: number, replaceState = false): Promise<void> =>
+		goto(to, { replaceState, keepFocus: true, noScroll: true, state: { selection } });
 
 	function href(to: string, pagePath: string, filePath = '', at: readonly ElementPath[] = []): string {
 		const query = new URLSearchParams({ page: pagePath });
@@ -80,11 +86,7 @@
 
 	function choose(chosen: string): void {
 		file = chosen;
-		void goto(href(screen ?? 'bench', path, chosen, selected), {
-			replaceState: true,
-			keepFocus: true,
-			noScroll: true
-		});
+		void go(href(screen ?? 'bench', path, chosen, selected), followed.keep(path, selected), true);
 	}
 
 	/** Shows a place of a file on the Bench, with the caret there. */
@@ -95,7 +97,7 @@
 	}
 
 	const select = (paths: readonly ElementPath[]): Promise<void> =>
-		goto(href('bench', path, file, paths), { keepFocus: true, noScroll: true });
+		go(href('bench', path, file, paths), followed.keep(path, paths));
 
 	const finds = $derived(
 		finding

@@ -1,0 +1,48 @@
+import { attribute, wordsIn, type Page, type PageElement } from '../html/index.ts';
+
+/** Where the links in an element lead, and itself; each once. */
+function targets(element: PageElement): Set<string> {
+	const found = new Set<string>();
+	const collect = (one: PageElement): void => {
+		const href = one.tag === 'a' ? attribute(one, 'href') : undefined;
+		if (href) found.add(href);
+		one.children.forEach(collect);
+	};
+	collect(element);
+	return found;
+}
+
+const same = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean =>
+	a.size === b.size && [...a].every((one) => b.has(one));
+
+const LABELS = ['aria-label', 'alt', 'title', 'value', 'placeholder'] as const;
+const labelOf = (element: PageElement): string =>
+	LABELS.map((name) => attribute(element, name)?.trim() ?? '').find((text) => text !== '') ?? '';
+
+const within = (a: PageElement, b: PageElement): boolean => b.path.every((index, i) => a.path[i] === index);
+
+/** Characters of text that are compared. */
+const TEXT = 400;
+
+/**
+ * Other elements of a page that say what an element says: the same words, the same label, or (for what holds two
+ * links or more) links to the same places. What stands in it or around it is not among them, nor is one whose
+ * parent is: the outermost alike is named.
+ */
+export function alikeTo(page: Page, element: PageElement): PageElement[] {
+	const words = wordsIn(element, TEXT);
+	const links = targets(element);
+	const label = labelOf(element);
+	const saysSo = (one: PageElement): boolean => {
+		if (words !== '' && words === wordsIn(one, TEXT)) return one.tag === element.tag || words.length > 2;
+		if (words === '' && label !== '') return wordsIn(one, 1) === '' && labelOf(one) === label;
+		return links.size > 1 && same(links, targets(one));
+	};
+	const found: PageElement[] = [];
+	for (const one of page.elements) {
+		if (one === element || within(one, element) || within(element, one)) continue;
+		if (found.some((outer) => within(one, outer))) continue;
+		if (saysSo(one)) found.push(one);
+	}
+	return found;
+}

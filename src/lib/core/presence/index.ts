@@ -1,0 +1,2 @@
+export { alikeTo } from './alike.ts';
+export { UNSEEN, type Unseen } from './unseen.ts';

@@ -1,0 +1,298 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import {
+		elementAt,
+		nameOfElement,
+		selectorOfPath,
+		wordsIn,
+		type ElementPath,
+		type PageElement
+	} from '$lib/core/html/index.ts';
+	import { UNSEEN, type Unseen } from '$lib/core/presence/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import { outlining } from '$lib/state/hover.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import { printPaths, selectionView } from '$lib/state/selection.svelte.ts';
+
+	interface Props {
+		page: PageState;
+		selected: readonly ElementPath[];
+		onselect: (paths: readonly ElementPath[]) => void;
+		/** What of the lead's page does not show, and why. */
+		unseen: () => Promise<ReadonlyMap<string, Unseen>>;
+		lead: SeenVantage;
+	}
+
+	let { page, selected, onselect, unseen, lead }: Props = $props();
+
+	/** Rows that are drawn at most. */
+	const MOST = 1500;
+
+	let words = $state('');
+	let hidden = $state.raw<ReadonlyMap<string, Unseen>>(new Map());
+	$effect(() => {
+		void page.conditions;
+		void lead;
+		let current = true;
+		// What the frames are to show now comes first.
+		void unseen().then((found) => {
+			if (current) hidden = found;
+		});
+		return () => (current = false);
+	});
+
+	const keyOf = (path: ElementPath): string => printPaths([path]);
+	let opened = $state.raw<ReadonlySet<string>>(new Set());
+	let active = $state('');
+	/** The selection is in sight: what is around it is open. */
+	$effect.pre(() => {
+		const [path] = selected;
+		if (!path) return;
+		active = keyOf(path);
+		const around = path.map((_, i) => keyOf(path.slice(0, i)));
+		untrack(() => (opened = new Set([...opened, ...around])));
+	});
+
+	const body = $derived(page.page.root.children.find(({ tag }) => tag === 'body') ?? page.page.root);
+	const isOpen = (element: PageElement): boolean =>
+		element === page.page.root || element === body || opened.has(keyOf(element.path));
+
+	interface Row {
+		readonly element: PageElement;
+		readonly key: string;
+		readonly open: boolean | undefined;
+		readonly place: number;
+		readonly of: number;
+	}
+
+	const matching = $derived.by(() => {
+		const word = words.trim().toLowerCase();
+		if (word === '') return null;
+		const found = new Set<PageElement>();
+		for (const element of page.page.elements) {
+			const hit =
+				nameOfElement(element).toLowerCase().includes(word) || element.text.toLowerCase().includes(word);
+			for (let at: PageElement | null = hit ? element : null; at && !found.has(at); at = at.parent)
+				found.add(at);
+		}
+		return found;
+	});
+
+	const rows = $derived.by(() => {
+		const found: Row[] = [];
+		const put = (element: PageElement, place: number, of: number): void => {
+			if (found.length >= MOST) return;
+			const children = matching ? element.children.filter((one) => matching.has(one)) : element.children;
+			const open = children.length === 0 ? undefined : matching ? true : isOpen(element);
+			found.push({ element, key: keyOf(element.path), open, place, of });
+			if (open) children.forEach((child, i) => put(child, i + 1, children.length));
+		};
+		if (!matching || matching.size > 0) put(page.page.root, 1, 1);
+		return found;
+	});
+	const chosen = $derived(new Set(selected.map(keyOf)));
+	const tabbable = $derived(rows.some(({ key }) => key === active) ? active : rows[0]?.key);
+
+	let tree = $state<HTMLElement>();
+	function focus(row: Row | undefined): void {
+		if (!row) return;
+		active = row.key;
+		tree?.querySelector<HTMLElement>(`[data-key="${row.key}"]`)?.focus();
+	}
+	function setOpen({ key }: Row, to: boolean): void {
+		const next = new Set(opened);
+		if (to) next.add(key);
+		else next.delete(key);
+		opened = next;
+	}
+	function select({ element: { path } }: Row, add: boolean): void {
+		const without = selected.filter((one) => keyOf(one) !== keyOf(path));
+		onselect(!add ? [path] : without.length < selected.length ? without : [...selected, path]);
+		selectionView.reveal = [...path];
+	}
+
+	/** Keys of the tree pattern, for all its items (WAI-ARIA Authoring Practices, Tree View). */
+	function onkeydown(event: KeyboardEvent): void {
+		const at = rows.findIndex(({ key }) => key === active);
+		const row = rows[at];
+		if (!row || event.altKey) return;
+		const parent = row.element.parent;
+		const act: Readonly<Record<string, () => void>> = {
+			ArrowDown: () => focus(rows[at + 1]),
+			ArrowUp: () => focus(rows[at - 1]),
+			Home: () => focus(rows[0]),
+			End: () => focus(rows.at(-1)),
+			ArrowRight: () => (row.open === false ? setOpen(row, true) : row.open && focus(rows[at + 1])),
+			ArrowLeft: () =>
+				row.open && !matching && row.element !== body
+					? setOpen(row, false)
+					: focus(rows.find(({ element }) => element === parent)),
+			Enter: () => select(row, event.ctrlKey || event.metaKey),
+			' ': () => select(row, event.ctrlKey || event.metaKey)
+		};
+		const does = act[event.key];
+		if (!does) return;
+		event.preventDefault();
+		event.stopPropagation();
+		does();
+	}
+
+	const outline = (row: Row | null): void => outlining.show(row ? selectorOfPath(row.element.path) : '');
+	const inside = (element: PageElement): string =>
+		element.children.length === 0 ? wordsIn(element, 40) : '';
+	const whole = $derived(elementAt(page.page, selected[0] ?? []) ?? body);
+</script>
+
+<div class="head">
+	<label>
+		Find
+		<input type="search" bind:value={words} spellcheck="false" autocomplete="off" />
+	</label>
+	<span role="status"
+		>{matching
+			? `${rows.length} with what is around them`
+			: `${page.page.elements.length} elements, ${hidden.size} do not show at ${lead.width} px`}</span
+	>
+</div>
+<ul
+	bind:this={tree}
+	role="tree"
+	aria-label="Elements of the page, around {nameOfElement(whole)}"
+	aria-multiselectable="true"
+	{onkeydown}
+>
+	{#each rows as row (row.key)}
+		{@const why = hidden.get(row.key)}
+		<!-- svelte-ignore a11y_click_events_have_key_events -->
+		<li
+			role="treeitem"
+			data-key={row.key}
+			tabindex={row.key === tabbable ? 0 : -1}
+			aria-level={row.element.path.length + 1}
+			aria-setsize={row.of}
+			aria-posinset={row.place}
+			aria-expanded={row.open}
+			aria-selected={chosen.has(row.key)}
+			class:unseen={why}
+			style:padding-left="{row.element.path.length * 14 + 6}px"
+			onclick={(event) => {
+				active = row.key;
+				select(row, event.ctrlKey || event.metaKey);
+			}}
+			onfocus={() => {
+				active = row.key;
+				outline(row);
+			}}
+			onblur={() => outline(null)}
+			onmouseenter={() => outline(row)}
+			onmouseleave={() => outline(null)}
+		>
+			<button
+				type="button"
+				tabindex="-1"
+				class="fold"
+				aria-hidden="true"
+				disabled={row.open === undefined}
+				onclick={(event) => {
+					event.stopPropagation();
+					setOpen(row, !row.open);
+				}}>{row.open === undefined ? '' : row.open ? '▾' : '▸'}</button
+			>
+			<code>{nameOfElement(row.element)}</code>
+			<span class="words">{inside(row.element)}</span>
+			{#if why}<span class="why">{UNSEEN[why]}</span>{/if}
+		</li>
+	{/each}
+</ul>
+{#if rows.length >= MOST}<p>The first {MOST} are shown; a word finds the others.</p>{/if}
+
+<style>
+	.head {
+		display: flex;
+		white-space: nowrap;
+		gap: 14px;
+		align-items: baseline;
+		justify-content: space-between;
+	}
+
+	.head span,
+	label {
+		color: var(--ink-2);
+		font-size: 13px;
+	}
+
+	input {
+		width: 130px;
+		min-height: 26px;
+		margin-left: 6px;
+		padding: 0 6px;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 13px/1.2 var(--mono);
+	}
+
+	ul {
+		margin-top: 6px;
+	}
+
+	li {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+		min-height: 24px;
+		padding-right: 6px;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	li:hover {
+		background: var(--tint);
+	}
+
+	li[aria-selected='true'] {
+		background: var(--pick);
+		box-shadow: inset 3px 0 var(--blue);
+	}
+
+	li:focus-visible {
+		outline-offset: -2px;
+	}
+
+	.fold {
+		flex: none;
+		width: 18px;
+		min-height: 24px;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: var(--ink-2);
+		cursor: pointer;
+	}
+
+	code {
+		flex: none;
+		max-width: 70%;
+		overflow: hidden;
+		font: 13px/1.4 var(--mono);
+		text-overflow: ellipsis;
+	}
+
+	.unseen code {
+		color: var(--pale);
+		font-style: italic;
+	}
+
+	.words {
+		overflow: hidden;
+		color: var(--ink-2);
+		font-size: 13px;
+		text-overflow: ellipsis;
+	}
+
+	.why {
+		flex: none;
+		margin-left: auto;
+		color: var(--ochre);
+		font-size: 13px;
+	}
+</style>
