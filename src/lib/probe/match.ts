@@ -8,6 +8,15 @@ export const hits = (document: Document, selectors: readonly string[]): (number 
 		}
 	});
 
+/** The elements that a selector hits, in document order, no more than so many; none for what is no selector. */
+export function found(document: Document, selector: string, limit: number): Element[] {
+	try {
+		return [...document.querySelectorAll(selector)].slice(0, limit);
+	} catch {
+		return [];
+	}
+}
+
 /** Which of the selectors hit an element; what is no selector hits none. */
 export const matching = (element: Element | null, selectors: readonly string[]): boolean[] =>
 	selectors.map((selector) => {

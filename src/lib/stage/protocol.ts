@@ -173,6 +173,8 @@ export interface StageHost {
 	unseen(frame: string): ReadonlyMap<string, Unseen>;
 	/** How many elements of a frame each selector hits; null for one that is none. */
 	hits(frame: string, selectors: readonly string[]): (number | null)[];
+	/** The elements of a frame that a selector hits, in document order, as paths; none for what is no selector. */
+	found(frame: string, selector: string): number[][];
 	/** Texts of pages that `reach` counts in, as far as they have changed. */
 	know(pages: ReadonlyMap<string, string>): void;
 	/** How many elements of each of these pages each selector hits, without a frame; null for what is no selector. */

@@ -4,32 +4,14 @@ import { parseSheet, walk, type Rule, type Span } from '../core/css/index.ts';
 import { rationalFromNumber, toNumber } from '../core/interval/index.ts';
 import { lengthAt, quantity, valueAt, type Expression } from '../core/length/index.ts';
 import { lengthContext } from '../core/media/index.ts';
-import { nearMisses, selectorsIn, wholeSelector, type Names } from '../core/selector/index.ts';
+import { elementsOf, selectorsIn, wholeSelector } from '../core/selector/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import { pageWords } from './complete.ts';
 import { sheetPartAt } from './css.ts';
+import { counted, hitsOf, outlining, selectorHits, type FileHits } from './hits.ts';
 
 /** The vantages in which a length is told; the Bench puts them here. */
 export const hoverVantages: { of: () => readonly Vantage[] } = { of: () => [] };
-
-/** How many elements selectors hit on the page in the frames, null for what is no selector; the Bench puts it here. */
-export const selectorHits: { of: (selectors: readonly string[]) => Promise<readonly (number | null)[]> } = {
-	of: () => Promise.resolve([])
-};
-
-/** What is known of all pages that have a file; the Bench puts it here. */
-export const filePages: {
-	/** How many elements selectors hit on the other pages than the one in the frames, by page. */
-	hits: (
-		file: string,
-		selectors: readonly string[]
-	) => Promise<ReadonlyMap<string, readonly (number | null)[]>>;
-	/** The classes and ids of their elements. */
-	names: (file: string) => Names;
-} = { hits: () => Promise.resolve(new Map()), names: () => ({ classes: [], ids: [] }) };
-
-/** Outlines in all frames what a selector hits, '' for nothing; the Bench puts it here. */
-export const outlining: { show: (selector: string) => void } = { show: () => undefined };
 
 /** The path of the file that an editor has. */
 export const fileOfEditor = Facet.define<string, string>({ combine: ([path = '']) => path });
@@ -90,49 +72,31 @@ interface Hovered {
 	readonly selector?: string;
 }
 
-const counted = (n: number): string => (n === 1 ? '1 element' : `${n} elements`);
-
 /** What each selector of a rule hits, a line each; the whole of a list of several last. */
 async function hitLines(source: string, rule: Rule, file: string): Promise<string[]> {
 	const list = selectorsIn(wholeSelector(source, rule));
-	const asked = list.length > 1 ? [...list, list.join(', ')] : list;
-	const hits = await selectorHits.of(asked);
-	const here = ' on this page';
-	if (hits.length === 0) return [];
-	const elsewhere = await elsewhereLines(file, list.join(', '));
-	if (list.length === 1) {
-		const said =
-			typeof hits[0] === 'number' ? `hits ${counted(hits[0])}${here}` : 'no browser reads this selector';
-		const near = hits[0] === 0 ? await nearLines(list[0] ?? '', file) : [];
-		return [said, ...near, ...elsewhere];
-	}
-	const words = (n: number | null | undefined): string => (typeof n === 'number' ? counted(n) : 'not read');
+	const whole = list.join(', ');
+	const hits = await hitsOf(whole, file);
+	if (!hits) return [];
+	const { here, elsewhere, near } = hits;
+	const words = (n: number | null | undefined): string =>
+		typeof n === 'number' ? counted(n) : 'no browser reads it';
+	const each = list.length > 1 ? await selectorHits.of(list.map(elementsOf)) : [];
 	return [
-		...list.map((one, i) => `${one}: ${words(hits[i])}`),
-		`together: ${words(hits.at(-1))}${here}`,
-		...elsewhere
+		...each.map((count, i) => `${list[i] ?? ''}: ${words(count)}`),
+		here === null
+			? 'no browser reads this selector'
+			: `${list.length > 1 ? 'together' : 'hits'} ${words(here)} on this page`,
+		...near.map(({ selector, how, count }) => `${selector} would hit ${counted(count)}: ${how}`),
+		...elsewhereLines(elsewhere)
 	];
-}
-
-/** Near misses that are told. */
-const TOLD = 4;
-
-/** Of a selector that hits nothing: what nearly is it and hits something, with how it differs. */
-async function nearLines(selector: string, file: string): Promise<string[]> {
-	const misses = nearMisses(selector, filePages.names(file));
-	const hits = await selectorHits.of(misses.map((one) => one.selector));
-	return misses
-		.flatMap(({ selector: one, how }, i) => (hits[i] ? [`${one} would hit ${counted(hits[i])}: ${how}`] : []))
-		.slice(0, TOLD);
 }
 
 /** Pages that are named one by one; more are counted. */
 const NAMED = 6;
 
-/** What a selector hits on the other pages that have its file. */
-async function elsewhereLines(file: string, selector: string): Promise<string[]> {
-	const pages = [...(await filePages.hits(file, [selector]))];
-	const hit = pages.flatMap(([path, [count]]) => (count ? [`${path} ${count}`] : []));
+function elsewhereLines(pages: FileHits['elsewhere']): string[] {
+	const hit = pages.flatMap(([path, count]) => (count > 0 ? [`${path} ${count}`] : []));
 	if (pages.length === 0) return [];
 	if (hit.length === 0) return [`on none of the ${pages.length} other pages that have this file`];
 	const more = hit.length > NAMED ? ` and ${hit.length - NAMED} more` : '';
@@ -157,7 +121,7 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
 		}
 		if (node.kind === 'rule' && within(node.prelude)) {
 			const found = hovered(node.prelude, await hitLines(source, node, state.facet(fileOfEditor)));
-			return found && { ...found, selector: wholeSelector(source, node) };
+			return found && { ...found, selector: elementsOf(wholeSelector(source, node)) };
 		}
 	}
 	return null;

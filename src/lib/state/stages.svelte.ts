@@ -92,6 +92,8 @@ export interface Stages {
 	points(on: boolean, shown: readonly PagePoint[]): void;
 	/** Brings an element of a frame into sight. */
 	reveal(frame: string, path: ElementPath): void;
+	/** The elements of a frame that a selector hits, in document order. */
+	found(frame: string, selector: string): Promise<readonly ElementPath[]>;
 	/** Every element of a frame that does not show, by its path as an address has it, and why. */
 	unseen(frame: string): Promise<ReadonlyMap<string, Unseen>>;
 	/** How many elements of a frame each selector hits; null for one that is none. */
@@ -172,6 +174,7 @@ export async function openStages(
 		points: (on, shown) => void stage.host.points(on, shown),
 		pin: (pins) => void stage.host.pin(pins),
 		reveal: (frame, path) => void stage.host.reveal(frame, path),
+		found: async (frame, selector) => z.array(path).parse(await stage.host.found(frame, selector)),
 		unseen: async (frame) => z.map(z.string(), unseen).parse(await stage.host.unseen(frame)),
 		hits: async (frame, selectors) => numbers.parse(await stage.host.hits(frame, selectors)),
 		async reach(pages, selectors) {

@@ -15,7 +15,7 @@ const greatest = (all: readonly Specificity[]): Specificity =>
 	all.reduce((most, one) => (compareSpecificity(one, most) > 0 ? one : most), NONE);
 
 /** Pseudo-elements that may be written with one colon (CSS Pseudo-Elements 4 §3). */
-const OLD_PSEUDO_ELEMENTS = new Set(['before', 'after', 'first-line', 'first-letter']);
+export const OLD_PSEUDO_ELEMENTS = new Set(['before', 'after', 'first-line', 'first-letter']);
 /** Pseudo-classes that count as their most specific argument (Selectors 4 §17). */
 const AS_ARGUMENT = new Set(['is', 'not', 'has', '-webkit-any', '-moz-any']);
 

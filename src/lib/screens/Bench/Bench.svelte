@@ -129,6 +129,8 @@
 				withShift: 'Take the condition around the caret away',
 				does: ({ shift }) => sheet?.wrap(!shift)
 			},
+			'.': { name: 'Next element that the rule at the caret hits', does: () => sheet?.step(1) },
+			',': { name: 'Element before that it hits', does: () => sheet?.step(-1) },
 			m: {
 				name: 'Mute what the caret is in, in all frames, or bring it back',
 				withShift: 'Bring everything muted back',
@@ -200,6 +202,9 @@
 						{onfile}
 						{place}
 						{onplace}
+						{selected}
+						{onselect}
+						found={stages && ((selector) => stages?.found('lead', selector) ?? Promise.resolve([]))}
 						onrule={toRule}
 						onedit={() => frames?.show()}
 					/>

@@ -7,7 +7,7 @@
 		type ElementPath,
 		type PageElement
 	} from '$lib/core/html/index.ts';
-	import { outlining } from '$lib/state/hover.ts';
+	import { outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import type { Laid } from './layout.ts';

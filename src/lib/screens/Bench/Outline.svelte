@@ -10,7 +10,7 @@
 	} from '$lib/core/html/index.ts';
 	import { UNSEEN, type Unseen } from '$lib/core/presence/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
-	import { outlining } from '$lib/state/hover.ts';
+	import { outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { printPaths, selectionView } from '$lib/state/selection.svelte.ts';
 

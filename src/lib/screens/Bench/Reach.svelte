@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { candidatesFor, type Rung } from '$lib/core/selector/index.ts';
-	import { outlining } from '$lib/state/hover.ts';
+	import { outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Hits } from './answers.ts';
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { bandAt, type Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import { toggleComment } from '@codemirror/commands';
@@ -8,6 +9,7 @@
 	import { foldOthers, moveRuleBy, toDefinition, toRuleInForce } from '$lib/state/moves.ts';
 	import { muteFile, muteKey, toggleMute } from '$lib/state/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
+	import CaretHits from './CaretHits.svelte';
 	import SearchAll from './SearchAll.svelte';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
@@ -28,13 +30,31 @@
 		/** A place to show. */
 		place: FilePlace | null;
 		onplace: (place: FilePlace) => void;
+		selected: readonly ElementPath[];
+		onselect: (paths: readonly ElementPath[]) => void;
+		/** The elements of the lead that a selector hits; null while there are no frames. */
+		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
 		/** The rule of what is selected is to be shown. */
 		onrule: () => void;
 		/** A text was changed. */
 		onedit: () => void;
 	}
 
-	let { site, page, lead, bands, file, onfile, place, onplace, onrule, onedit }: Props = $props();
+	let {
+		site,
+		page,
+		lead,
+		bands,
+		file,
+		onfile,
+		place,
+		onplace,
+		selected,
+		onselect,
+		found,
+		onrule,
+		onedit
+	}: Props = $props();
 
 	let sheet = $state<Sheet>();
 	let bar = $state<SheetBar>();
@@ -61,6 +81,9 @@
 					['Comment in or out', 'Ctrl /', run(toggleComment)],
 					['Fold what is not in force here', 'G', () => fold(true)],
 					['Unfold all', 'Shift G', () => fold(false)],
+					['Next element that the rule hits', '.', () => step(1)],
+					['Element before that it hits', ',', () => step(-1)],
+					['Rules that hit nothing…', '', () => (leftovers = true)],
 					['Search all files…', 'A', search]
 				]
 			: []
@@ -85,6 +108,11 @@
 		dropping.into = { site, file: () => shown?.path ?? '', tell: (sentence) => (heard = sentence) };
 		return () => (dropping.into = null);
 	});
+
+	let leftovers = $state(false);
+	let hits = $state<CaretHits>();
+	/** Selects the next element that the caret's rule hits, or the one before. */
+	export const step = (by: number): void => void hits?.step(by);
 
 	let searching = $state<string | null>(null);
 
@@ -133,8 +161,14 @@
 			</Menu>
 		</SheetBar>
 		<Sheet bind:this={sheet} file={shown} {inForce} goto={place} {onedit} />
+		<CaretHits bind:this={hits} {page} file={shown} {selected} {onselect} {found} {onedit} />
 	{/if}
 </section>
+{#if leftovers && shown}
+	{#await import('./Leftovers.svelte') then { default: Leftovers }}
+		<Leftovers {page} file={shown} {onplace} onclose={() => (leftovers = false)} />
+	{/await}
+{/if}
 {#if searching !== null}
 	<SearchAll
 		files={[...site.texts.values()]}

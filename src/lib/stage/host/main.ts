@@ -11,7 +11,7 @@ import {
 } from '../protocol.ts';
 import { computedValues } from '../../probe/box.ts';
 import { answersUp, selectorIndex, type SelectorIndex } from '../../probe/cascade.ts';
-import { hits, matching } from '../../probe/match.ts';
+import { found, hits, matching } from '../../probe/match.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
 import { allUnseen } from '../../probe/unseen.ts';
 import { forwardKeys } from './forwardKeys.ts';
@@ -100,6 +100,9 @@ const frameOf = (id: string): PageFrame => {
 	return frame;
 };
 
+/** As many elements as one steps through. */
+const MOST_FOUND = 5000;
+
 const host: StageHost = {
 	listen(next: StageListener) {
 		listener = next;
@@ -160,6 +163,7 @@ const host: StageHost = {
 		const element = elementByPath(frameOf(frame).document(), path);
 		element?.scrollIntoView({ block: 'center', behavior: 'instant' });
 	},
+	found: (frame, selector) => found(frameOf(frame).document(), selector, MOST_FOUND).map(pathOf),
 	unseen: (frame) => allUnseen(frameOf(frame).document()),
 	know: others.know,
 	reach: others.reach,

@@ -1,0 +1,38 @@
+import { next, T, textOf, tokensOf } from '../css/tokens.ts';
+import { selectorsIn } from './nested.ts';
+import { statesOf } from './states.ts';
+import { OLD_PSEUDO_ELEMENTS } from './specificity.ts';
+
+/** A selector whose pseudo-element is told apart. */
+export interface Originating {
+	/** What its element must be; `*` where the selector says nothing of it. */
+	readonly element: string;
+	/** With two colons, and what stands after it; '' where it has none (CSS Pseudo-Elements 4 §3). */
+	readonly pseudo: string;
+}
+
+/** The element that one selector, without commas at its top, is about, and the pseudo-element of that. */
+export function originatingOf(selector: string): Originating {
+	const tokens = tokensOf(selector);
+	for (let i = 0; i < tokens.count; i = next(tokens, i)) {
+		if (tokens.types[i] !== T.Colon) continue;
+		const doubled = tokens.types[i + 1] === T.Colon;
+		const name = textOf(tokens, doubled ? i + 2 : i + 1).toLowerCase();
+		if (!doubled && !OLD_PSEUDO_ELEMENTS.has(name)) continue;
+		const at = tokens.starts[i] as number;
+		const before = selector.slice(0, at);
+		const bare = before === '' || /[\s>+~]$/.test(before);
+		const rest = selector.slice(at).replace(/^:+/, '');
+		return { element: bare ? `${before}*` : before, pseudo: `::${rest.toLowerCase()}` };
+	}
+	return { element: selector, pseudo: '' };
+}
+
+/**
+ * A selector list for the elements that one is about at one time or another: without its pseudo-elements, and with
+ * its states (`:hover` and its like) taken as given.
+ */
+export const elementsOf = (list: string): string =>
+	selectorsIn(list)
+		.map((one) => statesOf(originatingOf(one).element).given)
+		.join(', ');

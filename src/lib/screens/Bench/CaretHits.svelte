@@ -1,0 +1,200 @@
+<script lang="ts">
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { elementsOf } from '$lib/core/selector/index.ts';
+	import { caretRule, type CaretRule } from '$lib/state/caretRule.ts';
+	import { counted, hitsOf, outlining, type FileHits } from '$lib/state/hits.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import { printPaths, selectionView } from '$lib/state/selection.svelte.ts';
+	import type { FileText } from '$lib/state/texts.svelte.ts';
+
+	interface Props {
+		page: PageState;
+		file: FileText;
+		selected: readonly ElementPath[];
+		onselect: (paths: readonly ElementPath[]) => void;
+		/** The elements of the lead that a selector hits; null while there are no frames. */
+		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
+		/** A text was changed. */
+		onedit: () => void;
+	}
+
+	let { page, file, selected, onselect, found, onedit }: Props = $props();
+
+	/** How long the caret rests before it is asked, ms. */
+	const REST = 150;
+
+	let rule = $state.raw<CaretRule | undefined>();
+	let hits = $state.raw<FileHits | null>(null);
+	$effect(() => {
+		const [{ state }, { conditions }] = [file, page];
+		if (!found) return;
+		let current = true;
+		const timer = setTimeout(() => {
+			if (file.isBehind || file.state !== state || page.conditions !== conditions) return;
+			const next = caretRule(file, page.sources);
+			rule = next;
+			outlining.show(next?.writing ? elementsOf(next.selector) : '');
+			if (!next) hits = null;
+			else
+				void hitsOf(next.selector, file.path).then((answer) => {
+					if (current) hits = answer;
+				});
+		}, REST);
+		return () => {
+			current = false;
+			clearTimeout(timer);
+		};
+	});
+	$effect(() => () => outlining.show(''));
+
+	const elsewhere = $derived(hits?.elsewhere.filter(([, count]) => count > 0) ?? []);
+	const without = $derived((hits?.elsewhere.length ?? 0) - elsewhere.length);
+
+	/** Selects the next element that the rule hits, or the one before. */
+	export async function step(by: number): Promise<void> {
+		if (!rule || !found) return;
+		const paths = await found(elementsOf(rule.selector));
+		if (paths.length === 0) return;
+		const at = paths.findIndex((path) => printPaths([path]) === printPaths(selected.slice(0, 1)));
+		const next = paths[(at < 0 ? (by > 0 ? 0 : -1) : at + by + paths.length) % paths.length] ?? paths.at(-1);
+		if (!next) return;
+		onselect([next]);
+		selectionView.reveal = [...next];
+	}
+
+	/** Writes another selector in the place of the rule's. */
+	function write(selector: string): void {
+		if (!rule?.span) return;
+		file.dispatch({
+			changes: { from: rule.span.start, to: rule.span.end, insert: selector },
+			userEvent: 'input.selector'
+		});
+		onedit();
+	}
+</script>
+
+<div class="hits" role="group" aria-label="What the rule at the caret hits">
+	{#if rule && hits}
+		{@const { selector } = rule}
+		<p>
+			<button
+				type="button"
+				class="plain"
+				title="Outlines in the frames what it hits"
+				onmouseenter={() => outlining.show(elementsOf(selector))}
+				onmouseleave={() => outlining.show('')}
+				onfocus={() => outlining.show(elementsOf(selector))}
+				onblur={() => outlining.show('')}
+				onclick={() => void step(1)}><code>{selector}</code></button
+			>
+			{#if hits.here === null}
+				<span>no selector{rule.writing ? ' yet' : ' that a browser reads'}</span>
+			{:else}
+				<b class:none={hits.here === 0}>{hits.here === 0 ? 'nothing here' : `${counted(hits.here)} here`}</b>
+				{#if hits.here > 0}
+					<button
+						type="button"
+						aria-label="Element before that it hits"
+						title="Key ,"
+						onclick={() => step(-1)}>‹</button
+					><button type="button" aria-label="Next element that it hits" title="Key ." onclick={() => step(1)}
+						>›</button
+					>
+				{/if}
+				{#if hits.elsewhere.length > 0}
+					<span title={elsewhere.map(([name, count]) => `${name} ${count}`).join('\n')}>
+						{hits.here === 0 && elsewhere.length > 0 ? 'only on' : elsewhere.length > 0 ? 'also on' : ''}
+						{elsewhere
+							.slice(0, 3)
+							.map(([name, count]) => `${name} ${count}`)
+							.join(', ')}{elsewhere.length > 3 ? ` and ${elsewhere.length - 3} more` : ''}{elsewhere.length >
+							0 && without > 0
+							? '; '
+							: ''}{without > 0 ? `none on ${without} other${without > 1 ? 's' : ''}` : ''}
+					</span>
+				{/if}
+			{/if}
+		</p>
+		{#each hits.near as { selector: other, how, count } (other)}
+			<p class="near">
+				‸
+				{#if rule.span}
+					<button type="button" class="plain" title="Write it so" onclick={() => write(other)}
+						><code>{other}</code></button
+					>
+				{:else}<code>{other}</code>{/if}
+				<span>would hit {counted(count)}: {how}</span>
+			</p>
+		{/each}
+	{:else}
+		<p class="none">The caret is in no rule.</p>
+	{/if}
+</div>
+
+<style>
+	.hits {
+		flex: none;
+		padding: 3px 14px;
+		border-top: 1px solid var(--hair);
+		font-size: 13px;
+	}
+
+	p {
+		display: flex;
+		gap: 8px;
+		align-items: center;
+		min-height: 24px;
+		overflow: hidden;
+		white-space: nowrap;
+	}
+
+	code {
+		font: 13px/1.3 var(--mono);
+	}
+
+	.plain {
+		min-width: 4ch;
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+
+	span,
+	.none {
+		color: var(--ink-2);
+	}
+
+	span {
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+
+	b {
+		flex: none;
+		font-weight: 700;
+	}
+
+	b.none,
+	.near {
+		color: var(--rubric);
+	}
+
+	button {
+		flex: none;
+		min-width: 24px;
+		min-height: 24px;
+		padding: 0;
+		border: 0;
+		background: none;
+		cursor: pointer;
+	}
+
+	button.plain {
+		flex: 0 1 auto;
+		max-width: 62%;
+		text-align: left;
+	}
+
+	button:hover {
+		background: var(--tint);
+	}
+</style>

@@ -1,0 +1,92 @@
+<script lang="ts">
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import { leftoversOf, type Leftover } from '$lib/state/leftovers.ts';
+	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
+	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
+
+	interface Props {
+		page: PageState;
+		file: FileText;
+		onplace: (place: FilePlace) => void;
+		onclose: () => void;
+	}
+
+	let { page, file, onplace, onclose }: Props = $props();
+
+	let found = $state.raw<readonly Leftover[] | null>(null);
+	$effect(() => void leftoversOf(file, page.sources).then((answer) => (found = answer)));
+	const starts = $derived(lineStarts(file.text));
+</script>
+
+<Dialog title="Leftovers of {file.path}" {onclose}>
+	{#snippet children(close)}
+		<p role="status">
+			{found === null
+				? 'Every rule is tried on every page that has the file…'
+				: found.length === 0
+					? 'Every rule hits something on some page that has this file.'
+					: `${found.length === 1 ? 'One rule hits' : `${found.length} rules hit`} nothing, on no page that has this file, whatever is hovered or focused.`}
+		</p>
+		<ul>
+			{#each found ?? [] as { offset, selector, sure } (offset)}
+				<li>
+					<button
+						type="button"
+						onclick={() => {
+							close();
+							onplace({ path: file.path, offset });
+						}}
+					>
+						<span>{placeAt(starts, offset).line}</span> <code>{selector}</code> <i>{sure}</i>
+					</button>
+				</li>
+			{/each}
+		</ul>
+		<Button onclick={close}>Close</Button>
+	{/snippet}
+</Dialog>
+
+<style>
+	ul {
+		max-height: min(360px, 50vh);
+		margin: 10px 0 14px;
+		overflow: auto;
+		border-block: 1px solid var(--hair);
+	}
+
+	button {
+		width: 100%;
+		min-height: 28px;
+		border: 0;
+		background: none;
+		text-align: left;
+		cursor: pointer;
+	}
+
+	button:hover {
+		background: var(--tint);
+	}
+
+	code,
+	span {
+		font: 13px/1.4 var(--mono);
+	}
+
+	span {
+		display: inline-block;
+		min-width: 5ch;
+	}
+
+	span,
+	i {
+		color: var(--ink-2);
+		font-style: normal;
+	}
+
+	i {
+		margin-left: 10px;
+		font-size: 13px;
+	}
+</style>
