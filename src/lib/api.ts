@@ -1,4 +1,5 @@
 import type { FileKind } from './core/site/index.ts';
+import type { Errand, GivenPage, UnsteadyName } from './core/errand/index.ts';
 import type { Original } from './core/original/index.ts';
 import type { StagedState } from './core/staged/index.ts';
 import type { SupportTarget } from './core/support/index.ts';
@@ -56,8 +57,21 @@ export interface KeptFields {
 	readonly original: Original;
 	/** None, or one. */
 	readonly target: SupportTarget;
+	/** Pages whose markup is given. */
+	readonly given: GivenPage;
+	readonly errand: Errand;
+	/** Ids and classes that two saves of a page have proved unsteady. */
+	readonly unsteady: UnsteadyName;
 }
 export type KeptKind = keyof KeptFields;
+export const KEPT_KINDS = [
+	'staged',
+	'original',
+	'target',
+	'given',
+	'errand',
+	'unsteady'
+] as const satisfies readonly KeptKind[];
 
 export interface KeptListRecord<K extends KeptKind> {
 	readonly list: readonly KeptFields[K][];

@@ -4,7 +4,14 @@ import * as z from 'zod';
 import { originalSchema } from '$lib/core/original/index.ts';
 import { stagedStateSchema } from '$lib/core/staged/index.ts';
 import { supportTargetSchema } from '$lib/core/support/index.ts';
-import type { KeptFields, KeptKind, KeptListRecord, SiteRecord } from '$lib/api.ts';
+import { errandSchema, givenPageSchema, unsteadySchema } from '$lib/core/errand/index.ts';
+import {
+	KEPT_KINDS,
+	type KeptFields,
+	type KeptKind,
+	type KeptListRecord,
+	type SiteRecord
+} from '$lib/api.ts';
 import { change, database } from './database.ts';
 import { Kept } from './models.ts';
 import { Problem } from './problem.ts';
@@ -13,16 +20,26 @@ import { Problem } from './problem.ts';
 const SCHEMAS: { readonly [K in KeptKind]: z.core.$ZodType<KeptFields[K]> } = {
 	staged: stagedStateSchema,
 	original: originalSchema,
-	target: supportTargetSchema
+	target: supportTargetSchema,
+	given: givenPageSchema,
+	errand: errandSchema,
+	unsteady: unsteadySchema
 };
 
-const CALLED = { staged: 'staged states', original: 'originals', target: 'engines asked for' } as const;
+const CALLED = {
+	staged: 'staged states',
+	original: 'originals',
+	target: 'engines asked for',
+	given: 'given pages',
+	errand: 'errands',
+	unsteady: 'unsteady names'
+} as const;
 
-export const keptKind = z.enum(['staged', 'original', 'target']);
+export const keptKind = z.enum(KEPT_KINDS);
 
 /** What is sent to keep a list of a kind. */
 export const keptBody = <K extends KeptKind>(kind: K) =>
-	z.object({ base: z.string().length(64), list: z.array(SCHEMAS[kind]).max(200) });
+	z.object({ base: z.string().length(64), list: z.array(SCHEMAS[kind]).max(1000) });
 
 /** What is kept of a kind with a site, in order, with a hash of it all. */
 export async function listKept<K extends KeptKind>(
@@ -42,12 +59,9 @@ export async function listKept<K extends KeptKind>(
 
 /** All that is kept with a site, by kind. */
 export async function listAllKept(siteId: number): Promise<SiteRecord['kept']> {
-	const [staged, original, target] = await Promise.all([
-		listKept(siteId, 'staged'),
-		listKept(siteId, 'original'),
-		listKept(siteId, 'target')
-	]);
-	return { staged, original, target };
+	const lists = await Promise.all(KEPT_KINDS.map((kind) => listKept(siteId, kind)));
+	// One list a kind, in the order of the kinds.
+	return Object.fromEntries(KEPT_KINDS.map((kind, i) => [kind, lists[i]])) as unknown as SiteRecord['kept'];
 }
 
 /**

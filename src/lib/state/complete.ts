@@ -10,7 +10,14 @@ import { caretAt, type Caret } from '../core/css/index.ts';
 import type { Words } from '../core/site/index.ts';
 import { sheetPartAt } from './css.ts';
 
-const NONE: Words = { classes: [], ids: [], tags: [], customProperties: new Map(), conditions: [] };
+const NONE: Words = {
+	classes: [],
+	ids: [],
+	tags: [],
+	styled: new Set(),
+	customProperties: new Map(),
+	conditions: []
+};
 
 /** What the page in the frames has names for; the Bench puts it here. */
 export const pageWords: { of: () => Words } = { of: () => NONE };

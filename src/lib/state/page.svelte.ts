@@ -8,7 +8,8 @@ import {
 	type MediaSite,
 	type Solver
 } from '../core/media/index.ts';
-import { inertSource, type Page } from '../core/html/index.ts';
+import { givenClasses } from '../core/errand/index.ts';
+import { inertSource, selectorOfPath, withClasses, type Page } from '../core/html/index.ts';
 import { sliceOf } from '../core/css/index.ts';
 import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../core/simulate/index.ts';
 import {
@@ -37,12 +38,20 @@ const NOTHING_STAGED: readonly StagedChange[] = [];
 /** One page of the site as its sources say it is; follows every keystroke. */
 export class PageState {
 	readonly path: string;
+	readonly #site: SiteState;
 	readonly #solvers = new Map<string, Solver>();
 	readonly #flat = new Map<string, { text: string; flat: string }>();
 	readonly #text: (path: string) => string | undefined;
 	readonly sources: Sources = sourcesOf((file) => this.#text(file));
 	readonly source = $derived.by(() => this.#text(this.path) ?? '');
-	readonly page: Page = $derived.by(() => this.sources.page(this.source));
+	/** The classes that errands of the page give, which its given markup lacks. */
+	readonly #errands = $derived.by(() => {
+		const errands = this.#site.kept.errand.list.filter(({ page, done }) => page === this.path && !done);
+		return errands.length > 0 ? givenClasses(this.sources.page(this.source), errands) : [];
+	});
+	readonly page: Page = $derived.by(() =>
+		this.#errands.length > 0 ? withClasses(this.source, this.#errands) : this.sources.page(this.source)
+	);
 	readonly sheets: readonly SheetUse[] = $derived.by(() => sheetsOfPage(this.page, this.path));
 	readonly conditions: PageConditions = $derived.by(() =>
 		conditionsOfPage(this.page, this.path, this.sources)
@@ -54,6 +63,7 @@ export class PageState {
 		path: string,
 		text: (path: string) => string | undefined = (file) => site.texts.get(file)?.inForce
 	) {
+		this.#site = site;
 		this.#text = text;
 		this.path = path;
 	}
@@ -116,7 +126,14 @@ export class PageState {
 			rules: rulesOf(vantage),
 			films,
 			rightToLeft,
-			staged,
+			staged: [
+				...this.#errands.map(({ path, name }): StagedChange => ({
+					kind: 'add-class',
+					selector: selectorOfPath(path),
+					name
+				})),
+				...staged
+			],
 			taps: vantage.hover === 'none'
 		};
 	}

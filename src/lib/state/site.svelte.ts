@@ -1,4 +1,12 @@
-import type { DraftRecord, KeptFields, KeptKind, FileRecord, SiteRecord, StaleFile } from '../api.ts';
+import {
+	KEPT_KINDS,
+	type DraftRecord,
+	type FileRecord,
+	type KeptFields,
+	type KeptKind,
+	type SiteRecord,
+	type StaleFile
+} from '../api.ts';
 import { api, Refused } from './api.ts';
 import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
 import { openTabs, tabName } from './tab.ts';
@@ -52,7 +60,14 @@ export class SiteState {
 				read: async () => (await api.site(record.id)).kept[kind],
 				kept: told
 			});
-		this.kept = { staged: list('staged'), original: list('original'), target: list('target') };
+		this.kept = {
+			staged: list('staged'),
+			original: list('original'),
+			target: list('target'),
+			given: list('given'),
+			errand: list('errand'),
+			unsteady: list('unsteady')
+		};
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
 		const texts = record.files
 			.filter(({ text }) => text !== null)
@@ -155,9 +170,8 @@ export class SiteState {
 		this.files = record.files;
 		this.revision = record.revision;
 		this.vantages.take(listedVantages({ vantages: record.vantages, version: record.vantagesVersion }));
-		this.kept.staged.take(record.kept.staged);
-		this.kept.original.take(record.kept.original);
-		this.kept.target.take(record.kept.target);
+		const take = <K extends KeptKind>(kind: K): void => this.kept[kind].take(record.kept[kind]);
+		KEPT_KINDS.forEach(take);
 		for (const { path, hash, text } of record.files) {
 			const file = this.texts.get(path);
 			if (!file || text === null || file.base === hash || file.dirty) continue;

@@ -7,6 +7,7 @@ import {
 	propertiesSet,
 	styleDeclarations,
 	verdictOf,
+	wouldWin,
 	type Asking,
 	type Candidate,
 	type Case,
@@ -15,6 +16,7 @@ import {
 	type Outcome,
 	type PageCascade
 } from '../core/cascade/index.ts';
+import type { Specificity } from '../core/selector/index.ts';
 import { noEffectOf, type Facts, type NoEffect } from '../core/effect/index.ts';
 import type { PageConditions } from '../core/site/index.ts';
 import { elementAt, type ElementPath } from '../core/html/index.ts';
@@ -41,6 +43,13 @@ export interface Trace {
 	noEffect(property: string): NoEffect | undefined;
 	/** A property's value in the lead; '' for one that has none. */
 	computed(property: string): string;
+	/** Whether a new declaration at the end of a file, with a selector so specific and no flag, would win a property. */
+	wouldWin(
+		property: string,
+		width: number,
+		specificity: Specificity,
+		file: string
+	): ReturnType<typeof wouldWin>;
 	/** The path of the ancestor so many generations up. */
 	ancestor(up: number): ElementPath;
 }
@@ -157,6 +166,13 @@ export async function traceOf(
 			return facts?.specified(property) === undefined ? undefined : noEffectOf(property, facts);
 		},
 		computed: (property) => elements[0]?.computed.get(property) ?? '',
+		wouldWin(property, width, specificity, file) {
+			const [here] = casesAt(width);
+			const texts = cascade.declared.filter((one) => one.file === file).map(({ text }) => text);
+			return here
+				? wouldWin(property, specificity, texts.length > 0 ? Math.max(...texts) : Infinity, here)
+				: { wins: true };
+		},
 		ancestor: (up) => path.slice(0, path.length - up)
 	};
 }

@@ -19,6 +19,7 @@ export {
 	compareCandidates,
 	propertiesSet,
 	verdictOf,
+	wouldWin,
 	type Applying,
 	type Candidate,
 	type Case,

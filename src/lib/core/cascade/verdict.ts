@@ -248,6 +248,30 @@ export function verdictOf(property: string, of: Case): Verdict {
 	return { property, winner: decided, losers: [...losers, ...out] };
 }
 
+/**
+ * Whether a declaration without a flag, in no layer and under no condition, at the end of a text of the page, would
+ * win a property with a selector so specific; with what it would lose to, and by what, where it would not.
+ */
+export function wouldWin(
+	property: string,
+	specificity: Specificity,
+	text: number,
+	of: Case
+): { readonly wins: true } | { readonly wins: false; readonly to: Candidate; readonly criterion: Criterion } {
+	const { winner } = verdictOf(property, of);
+	if (!winner) return { wins: true };
+	const ranks = ranksOf(of.layers.filter(({ conditions }) => conditions.every(of.holds)));
+	const wished: Candidate = {
+		...winner,
+		important: false,
+		hit: { selector: '', specificity, proximity: Infinity, states: [] },
+		layer: [],
+		order: [text, Infinity]
+	};
+	const { sign, criterion } = compareCandidates(wished, winner, ranks);
+	return sign > 0 ? { wins: true } : { wins: false, to: winner, criterion };
+}
+
 function beaten(loser: Candidate, by: Candidate, ranks: LayerRanks): Loss {
 	const { criterion } = compareCandidates(by, loser, ranks);
 	const together =

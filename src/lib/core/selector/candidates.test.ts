@@ -50,8 +50,11 @@ it('candidates go from the widest reach to the narrowest, the steady ones first'
 		'section: .strip .item',
 		'section: .strip > .item',
 		'this: .strip > li:nth-of-type(1) !',
-		'this: section:nth-of-type(1) > ul > li:nth-of-type(1) !'
+		'this: section:nth-of-type(1) > ul > li:nth-of-type(1) !',
+		'part: .strip > .item::after',
+		'part: .strip > .item::before'
 	]);
 	expect(candidates('section', 0)).toContain('this: #sec-8f3a21 !');
+	expect(candidates('ul', 0)).toContain('part: .board > .strip > .item');
 	expect(candidates('p', 1)).toContain('section: section:nth-of-type(2) p !');
 });

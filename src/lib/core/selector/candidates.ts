@@ -1,9 +1,9 @@
-import type { PageElement } from '../html/index.ts';
+import { classesOf, type PageElement } from '../html/index.ts';
 import { specificityOf, type Specificity } from './specificity.ts';
 import { unsteadyName } from './steady.ts';
 
 /** How far a selector reaches, widest first. */
-export type Rung = 'kind' | 'page' | 'class' | 'section' | 'this';
+export type Rung = 'kind' | 'page' | 'class' | 'section' | 'this' | 'part';
 
 /** A selector for an element. */
 export interface Candidate {
@@ -12,9 +12,22 @@ export interface Candidate {
 	readonly specificity: Specificity;
 	/** What it would break by; empty for one that is steady. */
 	readonly fragile: string;
+	/** What else is to be known of it; empty for most. */
+	readonly remark: string;
 }
 
-const RUNGS: readonly Rung[] = ['kind', 'page', 'class', 'section', 'this'];
+export const RUNGS: readonly Rung[] = ['kind', 'page', 'class', 'section', 'this', 'part'];
+
+/** What is known of names besides how they look. */
+export interface Known {
+	/** Ids and classes that two saves of the page have proved unsteady. */
+	readonly unsteady: ReadonlySet<string>;
+	/** Classes that a sheet of the page names; null where that is not known. */
+	readonly styled: ReadonlySet<string> | null;
+	readonly elements: readonly PageElement[];
+}
+
+const NOTHING_KNOWN: Known = { unsteady: new Set(), styled: null, elements: [] };
 
 const escaped = (name: string): string =>
 	name
@@ -22,26 +35,40 @@ const escaped = (name: string): string =>
 		.replace(/[^\w\u0080-\uffff\\ -]/g, '\\$&');
 
 const idOf = ({ attributes }: PageElement): string => attributes.get('id')?.value ?? '';
-const classesOf = ({ attributes }: PageElement): string[] =>
-	(attributes.get('class')?.value ?? '').split(/\s+/).filter(Boolean);
 
 /** An element's own names as selectors, those first that look written by hand; with why the others do not. */
-function namesOf(element: PageElement): { selector: string; fragile: string; isId: boolean }[] {
+function namesOf(
+	element: PageElement,
+	{ unsteady }: Known
+): { name: string; selector: string; fragile: string; isId: boolean }[] {
 	const all = [
 		...classesOf(element).map((name) => ({ name, isId: false })),
 		...(idOf(element) ? [{ name: idOf(element), isId: true }] : [])
 	];
 	return all.map(({ name, isId }) => {
-		const why = unsteadyName(name);
+		const what = `${isId ? 'the id' : 'the class'} ${name}`;
 		return {
+			name,
 			selector: `${isId ? '#' : '.'}${escaped(name)}`,
 			isId,
-			fragile: why ? `${isId ? 'the id' : 'the class'} ${name} looks made by a tool` : ''
+			fragile: unsteady.has(name)
+				? `${what} was another in another save of the page`
+				: unsteadyName(name)
+					? `${what} looks made by a tool`
+					: ''
 		};
 	});
 }
 
-const steadyNames = (element: PageElement) => namesOf(element).filter(({ fragile }) => fragile === '');
+/** What else a class stands for: elements of other kinds that carry it, or no rule at all. */
+function remarkOn(name: string, element: PageElement, { styled, elements }: Known): string {
+	const tags = new Set(
+		elements.filter((one) => one.tag !== element.tag && classesOf(one).includes(name)).map(({ tag }) => tag)
+	);
+	if (tags.size > 0)
+		return `${[...tags].slice(0, 3).join(', ')} ${tags.size === 1 ? 'has' : 'have'} this class too`;
+	return styled && !styled.has(name) ? 'no sheet of this page names this class' : '';
+}
 
 /** The place of an element among its siblings of the same tag, as a selector. */
 function byPlace(element: PageElement): string {
@@ -49,21 +76,34 @@ function byPlace(element: PageElement): string {
 	return alike.length > 1 ? `${element.tag}:nth-of-type(${alike.indexOf(element) + 1})` : element.tag;
 }
 
+/** Kinds of parts that are named. */
+const PARTS = 6;
+
+/** What is in an element, and what sheets can put there, as the last part of a selector. */
+function partsOf(element: PageElement): string[] {
+	const children = element.children.map((child) => {
+		const [name] = classesOf(child).filter((one) => unsteadyName(one) === undefined);
+		return `> ${name === undefined ? child.tag : `.${escaped(name)}`}`;
+	});
+	return [...new Set(children)].slice(0, PARTS).concat(['::before', '::after']);
+}
+
 const PLACE = 'a new sibling before it would shift its place';
 
 /**
  * Selectors for an element, from the widest reach to the narrowest, within each the steady ones and the less
- * specific first. Every one of them hits the element.
+ * specific first. Every one of them hits the element, but for those of a part: they hit what is in it.
  */
-export function candidatesFor(element: PageElement): Candidate[] {
+export function candidatesFor(element: PageElement, known: Known = NOTHING_KNOWN): Candidate[] {
+	const steadyNames = (one: PageElement) => namesOf(one, known).filter(({ fragile }) => fragile === '');
 	const found = new Map<string, Candidate>();
-	const put = (rung: Rung, selector: string, fragile = ''): void => {
-		if (!found.has(selector))
-			found.set(selector, { selector, rung, fragile, specificity: specificityOf(selector) });
+	const put = (rung: Rung, selector: string, fragile = '', remark = ''): void => {
+		if (found.has(selector)) return;
+		found.set(selector, { selector, rung, fragile, remark, specificity: specificityOf(selector) });
 	};
 	const ancestors: PageElement[] = [];
 	for (let at = element.parent; at; at = at.parent) ancestors.push(at);
-	const own = namesOf(element);
+	const own = namesOf(element, known);
 	const classes = own.filter(({ isId }) => !isId);
 	const best = classes.find(({ fragile }) => fragile === '')?.selector ?? element.tag;
 
@@ -72,7 +112,9 @@ export function candidatesFor(element: PageElement): Candidate[] {
 	for (const root of ancestors.filter(({ tag }) => tag === 'body' || tag === 'html')) {
 		for (const { selector } of steadyNames(root)) put('page', `${selector} ${best}`);
 	}
-	for (const { selector, fragile } of classes) put('class', selector, fragile);
+	for (const { name, selector, fragile } of classes) {
+		put('class', selector, fragile, remarkOn(name, element, known));
+	}
 	const steady = classes.filter(({ fragile }) => fragile === '').map(({ selector }) => selector);
 	if (steady.length > 1) put('class', steady.join(''));
 	const within = ancestors.filter(({ tag }) => tag !== 'body' && tag !== 'html');
@@ -94,8 +136,10 @@ export function candidatesFor(element: PageElement): Candidate[] {
 			);
 	}
 	for (const { selector, fragile, isId } of own) if (isId) put('this', selector, fragile);
+	const partBase = [...found.values()].findLast(({ fragile }) => fragile === '')?.selector ?? element.tag;
 	const path = [element, ...ancestors].slice(0, 3).map(byPlace).reverse();
 	put('this', path.join(' > '), PLACE);
+	for (const part of partsOf(element)) put('part', `${partBase} ${part}`.replace(' ::', '::'));
 	return [...found.values()].sort(
 		(a, b) =>
 			RUNGS.indexOf(a.rung) - RUNGS.indexOf(b.rung) ||

@@ -1,5 +1,6 @@
 import { sliceOf, walk } from '../css/index.ts';
-import type { Page } from '../html/index.ts';
+import { attribute, classesOf, type Page } from '../html/index.ts';
+import { namesIn } from '../selector/index.ts';
 import type { PageConditions } from './conditions.ts';
 import type { Sources } from './sources.ts';
 
@@ -8,6 +9,8 @@ export interface Words {
 	readonly classes: readonly string[];
 	readonly ids: readonly string[];
 	readonly tags: readonly string[];
+	/** Classes that a selector of its sheets names. */
+	readonly styled: ReadonlySet<string>;
 	/** Custom properties with the value they are first given. */
 	readonly customProperties: ReadonlyMap<string, string>;
 	/** Conditions of `@media` as they are written, the most frequent first. */
@@ -19,12 +22,13 @@ export function wordsOfPage(page: Page, { places }: PageConditions, sources: Sou
 	const classes = new Set<string>();
 	const ids = new Set<string>();
 	const tags = new Set<string>();
-	for (const { tag, attributes } of page.elements) {
-		tags.add(tag);
-		for (const name of attributes.get('class')?.value.split(/\s+/) ?? []) if (name) classes.add(name);
-		const id = attributes.get('id')?.value;
+	for (const element of page.elements) {
+		tags.add(element.tag);
+		for (const name of classesOf(element)) classes.add(name);
+		const id = attribute(element, 'id');
 		if (id) ids.add(id);
 	}
+	const styled = new Set<string>();
 	const customProperties = new Map<string, string>();
 	const conditions = new Map<string, number>();
 	for (const { text } of places) {
@@ -34,6 +38,8 @@ export function wordsOfPage(page: Page, { places }: PageConditions, sources: Sou
 				if (!customProperties.has(node.property)) {
 					customProperties.set(node.property, sliceOf(sheet.source, node.value));
 				}
+			} else if (node.kind === 'rule') {
+				for (const name of namesIn(sliceOf(sheet.source, node.prelude)).classes) styled.add(name);
 			} else if (node.kind === 'at-rule' && node.name === 'media') {
 				const condition = sliceOf(sheet.source, node.prelude);
 				conditions.set(condition, (conditions.get(condition) ?? 0) + 1);
@@ -44,6 +50,7 @@ export function wordsOfPage(page: Page, { places }: PageConditions, sources: Sou
 		classes: [...classes],
 		ids: [...ids],
 		tags: [...tags],
+		styled,
 		customProperties,
 		conditions: [...conditions].sort((a, b) => b[1] - a[1]).map(([text]) => text)
 	};

@@ -5,6 +5,8 @@
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Unseen } from '$lib/core/presence/index.ts';
+	import type { CaretRule } from '$lib/state/caretRule.ts';
+	import { giveClassTo } from '$lib/state/giving.ts';
 	import type { Instead } from '$lib/state/instead.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
@@ -42,6 +44,12 @@
 		/** What selectors hit on the page in the frames and on the others. */
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
+		/** The file in the sheet, the rule at its caret, and a wish to write another selector there. */
+		file: string;
+		rule: CaretRule | undefined;
+		onwrite: (selector: string) => void;
+		/** Which of the selectors hit an element of the lead. */
+		matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
 		/** What of the lead's page does not show, and why. */
 		unseen: () => Promise<ReadonlyMap<string, Unseen>>;
 		/** What says the same as an element and shows where it does not. */
@@ -64,6 +72,10 @@
 		trace,
 		reach,
 		onplace,
+		file,
+		rule,
+		onwrite,
+		matching,
 		unseen,
 		instead,
 		computed
@@ -95,6 +107,11 @@
 		return found ? { ...found, left: found.left + lead.scroll.x, top: found.top + lead.scroll.y } : undefined;
 	});
 	const [first, second] = $derived(selected);
+	const unsteady = $derived(
+		new Set(site.kept.unsteady.list.flatMap(({ page: of, name }) => (of === page.path ? [name] : [])))
+	);
+	const give = (paths: readonly ElementPath[], name: string): Promise<string> =>
+		giveClassTo(site, page.path, paths, name);
 </script>
 
 <section aria-label="What is selected">
@@ -132,7 +149,19 @@
 			{/await}
 		{:else if tab === 'reach'}
 			{#await import('./Reach.svelte') then { default: Reach }}
-				<Reach {page} path={first} {reach} />
+				<Reach
+					{page}
+					paths={selected}
+					{lead}
+					{file}
+					{unsteady}
+					{reach}
+					{matching}
+					{trace}
+					{rule}
+					{onwrite}
+					{give}
+				/>
 			{/await}
 		{:else if second}
 			<Twins {page} paths={[first, second]} {computed} />

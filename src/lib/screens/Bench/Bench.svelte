@@ -15,6 +15,7 @@
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
+	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import { giveAnswers, reachOf, rulesOf } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
@@ -66,6 +67,8 @@
 	const bands = $derived(page.bands(lead));
 	const leadName = $derived(viewing.lead ?? 'Carriage');
 	let sheet = $state<SheetPanel>();
+	let rule = $state.raw<CaretRule | undefined>();
+	let shown = $state('');
 	let tab = $state<Tab>('box');
 
 	const placeOf = (place: Place): string => {
@@ -194,6 +197,8 @@
 				<Pane defaultSize={64} minSize={20}>
 					<SheetPanel
 						bind:this={sheet}
+						bind:rule
+						bind:shownPath={shown}
 						{site}
 						{page}
 						{lead}
@@ -225,6 +230,10 @@
 						{lead}
 						{bands}
 						trace={traceIn}
+						file={shown}
+						{rule}
+						onwrite={(selector) => sheet?.write(selector)}
+						matching={(path, selectors) => stages?.matching('lead', path, selectors) ?? Promise.resolve([])}
 						{onplace}
 						reach={(selectors) => reachOf(site, page, stages, selectors)}
 						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}

@@ -16,14 +16,15 @@
 		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
 		/** A text was changed. */
 		onedit: () => void;
+		/** The rule at the caret: told. */
+		rule: CaretRule | undefined;
 	}
 
-	let { page, file, selected, onselect, found, onedit }: Props = $props();
+	let { page, file, selected, onselect, found, onedit, rule = $bindable() }: Props = $props();
 
 	/** How long the caret rests before it is asked, ms. */
 	const REST = 150;
 
-	let rule = $state.raw<CaretRule | undefined>();
 	let hits = $state.raw<FileHits | null>(null);
 	$effect(() => {
 		const [{ state }, { conditions }] = [file, page];
@@ -63,7 +64,7 @@
 	}
 
 	/** Writes another selector in the place of the rule's. */
-	function write(selector: string): void {
+	export function write(selector: string): void {
 		if (!rule?.span) return;
 		file.dispatch({
 			changes: { from: rule.span.start, to: rule.span.end, insert: selector },

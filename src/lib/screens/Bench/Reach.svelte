@@ -1,46 +1,139 @@
 <script lang="ts">
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import { candidatesFor, type Rung } from '$lib/core/selector/index.ts';
+	import { candidatesFor, elementsOf, RUNGS, type Candidate, type Rung } from '$lib/core/selector/index.ts';
+	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
+	import type { Trace } from '$lib/state/trace.ts';
 	import type { Hits } from './answers.ts';
+	import GiveClass from './GiveClass.svelte';
 
 	interface Props {
 		page: PageState;
-		path: ElementPath;
+		/** The selected elements: selectors are for all of them. */
+		paths: readonly ElementPath[];
+		lead: SeenVantage;
+		/** The file in the sheet: where a new rule would stand. */
+		file: string;
+		/** Ids and classes of the page that two saves have proved unsteady. */
+		unsteady: ReadonlySet<string>;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
+		/** Which of the selectors hit an element of the lead. */
+		matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
+		trace: (path: ElementPath) => Promise<Trace | null>;
+		/** The rule at the caret, and a wish to write another selector there. */
+		rule: CaretRule | undefined;
+		onwrite: (selector: string) => void;
+		/** Gives elements a class; says what was done. */
+		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
 	}
 
-	let { page, path, reach }: Props = $props();
+	let { page, paths, lead, file, unsteady, reach, matching, trace, rule, onwrite, give }: Props = $props();
 
-	const RUNGS: Readonly<Record<Rung, string>> = {
+	const CALLED: Readonly<Record<Rung, string>> = {
 		kind: 'every one of this kind',
 		page: 'this page only',
 		class: 'what carries this class',
 		section: 'this section only',
-		this: 'this one'
+		this: 'this one',
+		part: 'a part of it'
 	};
 
+	const path = $derived(paths[0] ?? []);
 	const element = $derived(elementAt(page.page, path));
-	const candidates = $derived(element ? candidatesFor(element) : []);
-	let hits = $state.raw<Hits>({ here: [], elsewhere: new Map() });
+	const words = $derived(page.words());
+	const all = $derived(
+		element ? candidatesFor(element, { unsteady, styled: words.styled, elements: page.page.elements }) : []
+	);
+	const selectorAtCaret = $derived(rule?.span ? rule.selector : '');
+
+	interface Answer {
+		readonly candidates: readonly Candidate[];
+		readonly hits: Hits;
+		/** Whether the rule at the caret hits the selection, and how many it hits here. */
+		readonly caret: { readonly hits: boolean; readonly here: number } | null;
+	}
+	let answer = $state.raw<Answer | null>(null);
 	$effect(() => {
+		const [candidates, several, caret] = [all, paths, selectorAtCaret];
 		let current = true;
-		void reach(candidates.map(({ selector }) => selector)).then((found) => {
-			if (current) hits = found;
+		const selectors = candidates.map(({ selector }) => elementsOf(selector));
+		const asked = caret === '' ? selectors : [...selectors, elementsOf(caret)];
+		void Promise.all([reach(asked), ...several.map((one) => matching(one, asked))]).then(
+			([hits, ...matched]) => {
+				if (!current) return;
+				const isForAll = (i: number): boolean => matched.every((one) => one[i]);
+				answer = {
+					candidates: candidates.filter(
+						({ rung }, i) => several.length < 2 || (rung !== 'part' && isForAll(i))
+					),
+					hits,
+					caret:
+						caret === '' ? null : { hits: isForAll(selectors.length), here: hits.here[selectors.length] ?? 0 }
+				};
+			}
+		);
+		return () => (current = false);
+	});
+
+	let property = $state('');
+	let traced = $state.raw<Trace | null>(null);
+	$effect(() => {
+		void page.conditions;
+		let current = true;
+		void trace(path).then((found) => {
+			if (current) traced = found;
 		});
 		return () => (current = false);
 	});
 
-	const rows = $derived(
-		candidates.map((one, i) => ({
-			...one,
-			heading: candidates[i - 1]?.rung === one.rung ? '' : RUNGS[one.rung],
-			here: hits.here[i],
-			pages: [...hits.elsewhere].flatMap(([name, counts]) => (counts[i] ? [`${name} ${counts[i]}`] : []))
-		}))
-	);
-	const others = $derived(hits.elsewhere.size);
+	/** Whether a new rule would win the property in question, in words; '' while none is asked about. */
+	function fate({ specificity, rung }: Candidate): string {
+		const name = property.trim().toLowerCase();
+		if (!traced || rung === 'part' || !(traced.longhands.includes(name) || name.startsWith('--'))) return '';
+		const told = traced.wouldWin(name, lead.width, specificity, file);
+		if (told.wins) return '✓ would win';
+		const { to, criterion } = told;
+		const line = placeAt(lineStarts(page.sources.text(to.file) ?? ''), to.span.start).line;
+		const by = criterion === 'style-attribute' ? 'a style attribute' : criterion;
+		return `would lose to ${to.file.replace(/^.*\//, '')}:${line}, by ${by}`;
+	}
+
+	const rows = $derived.by(() => {
+		if (!answer) return [];
+		const { candidates, hits } = answer;
+		return candidates.map((one, n) => {
+			const i = all.indexOf(one);
+			return {
+				...one,
+				heading: candidates[n - 1]?.rung === one.rung ? '' : CALLED[one.rung],
+				here: hits.here[i],
+				fate: fate(one),
+				pages: [...hits.elsewhere].flatMap(([name, counts]) => (counts[i] ? [`${name} ${counts[i]}`] : []))
+			};
+		});
+	});
+	const others = $derived(answer?.hits.elsewhere.size ?? 0);
+
+	/** The rung on which the rule at the caret stands: that of its selector, else that of what hits as many. */
+	const rung = $derived.by((): Rung | undefined => {
+		if (!answer?.caret?.hits) return undefined;
+		const { here } = answer.caret;
+		const own = rows.find(({ selector }) => selector === selectorAtCaret)?.rung;
+		return own ?? rows.findLast((row) => row.rung !== 'part' && (row.here ?? 0) >= here)?.rung;
+	});
+	/** The best selector on the nearest rung that is wider (-1) or narrower (1) than the rule's. */
+	function neighbour(by: number): Candidate | undefined {
+		if (rung === undefined) return undefined;
+		for (let i = RUNGS.indexOf(rung) + by; i >= 0 && RUNGS[i] !== 'part'; i += by) {
+			const found = rows.find((row) => row.rung === RUNGS[i]);
+			if (found) return found;
+		}
+		return undefined;
+	}
+	const [wider, narrower] = $derived([neighbour(-1), neighbour(1)]);
 
 	let said = $state('a click copies a selector');
 	async function copy(selector: string): Promise<void> {
@@ -51,11 +144,43 @@
 	}
 </script>
 
+{#snippet move(name: string, to: Candidate | undefined)}
+	<button
+		type="button"
+		disabled={!to}
+		title={to ? `Write ${to.selector}` : ''}
+		onclick={() => to && onwrite(to.selector)}
+		>{name}{#if to}<code>{to.selector}</code>{/if}</button
+	>
+{/snippet}
+
 {#if element}
-	<p role="status">
-		<b>{nameOfElement(element)}</b>
-		<span>{said}</span>
-	</p>
+	<div class="head">
+		<p role="status">
+			<b>{nameOfElement(element)}</b>
+			<span>{paths.length > 1 ? `and ${paths.length - 1} more: what hits them all;` : ''} {said}</span>
+		</p>
+		<label>
+			would win
+			<input
+				bind:value={property}
+				list="reach-properties"
+				placeholder="a property"
+				spellcheck="false"
+				autocomplete="off"
+			/>
+		</label>
+		<datalist id="reach-properties">
+			{#each traced?.properties ?? [] as one (one)}<option value={one}></option>{/each}
+		</datalist>
+	</div>
+	{#if rung}
+		<p class="move">
+			<span>The rule at the caret, <code>{selectorAtCaret}</code>: {CALLED[rung]}.</span>
+			{@render move('Wider', wider)}
+			{@render move('Narrower', narrower)}
+		</p>
+	{/if}
 	<table>
 		<thead>
 			<tr>
@@ -66,19 +191,22 @@
 			</tr>
 		</thead>
 		<tbody>
-			{#each rows as { selector, heading, here, pages, specificity, fragile } (selector)}
+			{#each rows as { selector, heading, here, pages, specificity, fragile, remark, fate: end } (selector)}
 				{#if heading}<tr class="rung"><th scope="rowgroup" colspan="4">{heading}</th></tr>{/if}
 				<tr>
 					<td>
 						<button
 							type="button"
+							class="selector"
 							onclick={() => copy(selector)}
-							onmouseenter={() => outlining.show(selector)}
+							onmouseenter={() => outlining.show(elementsOf(selector))}
 							onmouseleave={() => outlining.show('')}
-							onfocus={() => outlining.show(selector)}
+							onfocus={() => outlining.show(elementsOf(selector))}
 							onblur={() => outlining.show('')}>{selector}</button
 						>
-						{#if fragile}<span class="fragile">‸ {fragile}</span>{/if}
+						{#if fragile}<span class="note">‸ {fragile}</span>{/if}
+						{#if remark}<span class="note">{remark}</span>{/if}
+						{#if end}<span class="note" class:wins={end.startsWith('✓')}>{end}</span>{/if}
 					</td>
 					<td class:only={here === 1}>{here ?? ''}</td>
 					<td title={pages.join(', ')}
@@ -89,23 +217,82 @@
 			{/each}
 		</tbody>
 	</table>
+	<GiveClass {page} {paths} {give} />
 {:else}
 	<p>The page has no such element any more.</p>
 {/if}
 
 <style>
-	b {
+	b,
+	code {
 		font: 600 13px/1.4 var(--mono);
 	}
 
+	code {
+		font-weight: 400;
+	}
+
+	.head {
+		display: flex;
+		gap: 12px;
+		align-items: baseline;
+		justify-content: space-between;
+	}
+
+	.head p {
+		min-width: 0;
+	}
+
+	label {
+		flex: none;
+		color: var(--ink-2);
+		font-size: 13px;
+	}
+
+	input {
+		width: 120px;
+		margin-left: 6px;
+		min-height: 26px;
+		padding: 0 6px;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 13px/1.2 var(--mono);
+	}
+
 	p span,
-	.fragile {
+	.note {
 		color: var(--ink-2);
 	}
 
-	.fragile {
+	.note {
 		display: block;
 		font-size: 13px;
+	}
+
+	.wins {
+		color: var(--verdigris);
+	}
+
+	.move {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 2px 14px;
+		align-items: baseline;
+		margin-top: 6px;
+		padding: 4px 0;
+		border-block: 1px solid var(--hair);
+	}
+
+	.move button {
+		display: flex;
+		gap: 6px;
+		align-items: baseline;
+		color: var(--blue);
+	}
+
+	.move button:disabled {
+		color: var(--pale);
+		cursor: default;
 	}
 
 	table {
@@ -148,14 +335,17 @@
 		padding: 0;
 		border: 0;
 		background: none;
-		color: var(--ink);
-		font: 13px/1.4 var(--mono);
 		text-align: left;
-		overflow-wrap: anywhere;
 		cursor: pointer;
 	}
 
-	button:hover {
+	.selector {
+		color: var(--ink);
+		font: 13px/1.4 var(--mono);
+		overflow-wrap: anywhere;
+	}
+
+	button:not(:disabled):hover {
 		text-decoration: underline;
 	}
 </style>

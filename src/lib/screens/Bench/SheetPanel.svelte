@@ -12,6 +12,7 @@
 	import CaretHits from './CaretHits.svelte';
 	import SearchAll from './SearchAll.svelte';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
@@ -34,6 +35,9 @@
 		onselect: (paths: readonly ElementPath[]) => void;
 		/** The elements of the lead that a selector hits; null while there are no frames. */
 		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
+		/** The rule at the caret, and the file that is shown: told. */
+		rule: CaretRule | undefined;
+		shownPath: string;
 		/** The rule of what is selected is to be shown. */
 		onrule: () => void;
 		/** A text was changed. */
@@ -53,7 +57,9 @@
 		onselect,
 		found,
 		onrule,
-		onedit
+		onedit,
+		rule = $bindable(),
+		shownPath = $bindable()
 	}: Props = $props();
 
 	let sheet = $state<Sheet>();
@@ -109,10 +115,14 @@
 		return () => (dropping.into = null);
 	});
 
+	$effect(() => void (shownPath = shown?.path ?? ''));
+
 	let leftovers = $state(false);
 	let hits = $state<CaretHits>();
 	/** Selects the next element that the caret's rule hits, or the one before. */
 	export const step = (by: number): void => void hits?.step(by);
+	/** Writes another selector into the rule at the caret. */
+	export const write = (selector: string): void => hits?.write(selector);
 
 	let searching = $state<string | null>(null);
 
@@ -161,7 +171,7 @@
 			</Menu>
 		</SheetBar>
 		<Sheet bind:this={sheet} file={shown} {inForce} goto={place} {onedit} />
-		<CaretHits bind:this={hits} {page} file={shown} {selected} {onselect} {found} {onedit} />
+		<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onedit} />
 	{/if}
 </section>
 {#if leftovers && shown}

@@ -1,7 +1,8 @@
-import type { ElementPath, Page } from '$lib/core/html/index.ts';
+import { attribute, classesOf, type ElementPath, type Page } from '$lib/core/html/index.ts';
 import { contains, rationalFromNumber } from '$lib/core/interval/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { wholeSelector, type Names } from '$lib/core/selector/index.ts';
+import { textWithErrands } from '$lib/state/giving.ts';
 import { pageWords } from '$lib/state/complete.ts';
 import { hoverVantages } from '$lib/state/hover.ts';
 import { filePages, outlining, selectorHits } from '$lib/state/hits.ts';
@@ -22,7 +23,7 @@ function pagesWith(site: SiteState, file: string): [path: string, page: Page][] 
 	parsed.set(site, sources);
 	return [...site.texts.values()].flatMap(({ kind, path, text }): [string, Page][] => {
 		if (kind !== 'page') return [];
-		const page = sources.page(text);
+		const page = sources.page(textWithErrands(site, path, text));
 		const { places } = conditionsOfPage(page, path, sources);
 		return places.some((place) => place.file === file) ? [[path, page]] : [];
 	});
@@ -42,7 +43,7 @@ export async function reachOf(
 ): Promise<Hits> {
 	if (!stages) return { here: [], elsewhere: new Map() };
 	const others = [...site.texts.values()].filter(({ kind, path }) => kind === 'page' && path !== page.path);
-	const texts = new Map(others.map(({ path, text }) => [path, text]));
+	const texts = new Map(others.map(({ path, text }) => [path, textWithErrands(site, path, text)]));
 	const [here, elsewhere] = await Promise.all([
 		stages.hits('lead', selectors),
 		stages.reach(texts, selectors)
@@ -53,9 +54,9 @@ export async function reachOf(
 /** The classes and ids that elements of pages have. */
 function namesOf(pages: readonly Page[]): Names {
 	const [classes, ids] = [new Set<string>(), new Set<string>()];
-	for (const { attributes } of pages.flatMap(({ elements }) => elements)) {
-		for (const name of attributes.get('class')?.value.split(/\s+/) ?? []) if (name) classes.add(name);
-		const id = attributes.get('id')?.value;
+	for (const element of pages.flatMap(({ elements }) => elements)) {
+		for (const name of classesOf(element)) classes.add(name);
+		const id = attribute(element, 'id');
 		if (id) ids.add(id);
 	}
 	return { classes: [...classes], ids: [...ids] };

@@ -1,19 +1,40 @@
 <script lang="ts">
+	import { takeNewerSave } from '$lib/state/giving.ts';
 	import type { Inventory } from '$lib/state/inventory.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
 
 	interface Props {
+		site: SiteState;
 		inventory: Inventory;
 		/** The address of a page, or of a file beside it, on the Bench. */
 		benchOf: (page: string, file?: string) => string;
 	}
 
-	let { inventory, benchOf }: Props = $props();
+	let { site, inventory, benchOf }: Props = $props();
+
+	const given = $derived(new Set(site.kept.given.list.map(({ page }) => page)));
+	const mark = (page: string, on: boolean): Promise<boolean> =>
+		site.kept.given.keep(
+			(list) => [...list.filter((one) => one.page !== page), ...(on ? [{ page }] : [])],
+			on ? `${page} is given` : `${page} is ours`
+		);
+
+	let said = $state('');
+	async function take(page: string, input: HTMLInputElement): Promise<void> {
+		const [file] = input.files ?? [];
+		if (!file) return;
+		said = await takeNewerSave(site, page, (await file.text()).replace(/\r\n?/g, '\n'));
+		input.value = '';
+	}
 </script>
 
 <h2>Pages and their sheets</h2>
 <p>Sheets in the order in which the page’s own HTML puts them: a later one wins over its equals.</p>
 <table>
-	<thead><tr><th scope="col">Page</th><th scope="col">Sheets, first to last</th></tr></thead>
+	<thead
+		><tr><th scope="col">Page</th><th scope="col">Sheets, first to last</th><th scope="col">Markup</th></tr
+		></thead
+	>
 	<tbody>
 		{#each inventory.pages as { path: page, sheets } (page)}
 			<tr>
@@ -26,10 +47,29 @@
 						{:else}<span class="gone">{path} <em>not here</em></span>{/if}
 					{:else}<span>none</span>{/each}
 				</td>
+				<td class="markup">
+					<label title="It is left alone: what it lacks becomes an errand">
+						<input
+							type="checkbox"
+							checked={given.has(page)}
+							onchange={({ currentTarget }) => mark(page, currentTarget.checked)}
+						/> given
+					</label>
+					<label class="newer">
+						newer save…
+						<input
+							type="file"
+							accept=".html,.htm"
+							aria-label="Newer save of {page}"
+							onchange={({ currentTarget }) => take(page, currentTarget)}
+						/>
+					</label>
+				</td>
 			</tr>
 		{/each}
 	</tbody>
 </table>
+<p role="status">{said || site.kept.given.trouble || ''}</p>
 {#if inventory.unused.length > 0}
 	<p>Used by no page: {inventory.unused.join(', ')}</p>
 {/if}
@@ -72,6 +112,41 @@
 	a {
 		color: var(--blue);
 		text-underline-offset: 3px;
+	}
+
+	.markup {
+		white-space: nowrap;
+	}
+
+	label {
+		display: inline-flex;
+		gap: 6px;
+		align-items: center;
+		min-height: 24px;
+	}
+
+	.newer {
+		position: relative;
+		margin-left: 10px;
+		overflow: hidden;
+		color: var(--blue);
+		cursor: pointer;
+	}
+
+	.newer:focus-within {
+		outline: 2px solid var(--blue);
+	}
+
+	/* The input lies over its words, unseen. */
+	.newer input {
+		position: absolute;
+		inset: 0;
+		opacity: 0;
+		cursor: pointer;
+	}
+
+	.newer:hover {
+		text-decoration: underline;
 	}
 
 	.then {

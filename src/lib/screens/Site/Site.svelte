@@ -8,6 +8,7 @@
 	import Button from '$lib/ui/Button.svelte';
 	import Drop from '$lib/ui/Drop.svelte';
 	import Engines from './Engines.svelte';
+	import Errands from './Errands.svelte';
 	import FileList from './FileList.svelte';
 	import Older from './Older.svelte';
 	import PageTable from './PageTable.svelte';
@@ -93,7 +94,8 @@
 					{#each refused as { path, reason } (path)}<li><code>{path}</code> <span>{reason}</span></li>{/each}
 				</ul>
 			{/if}
-			<PageTable {inventory} {benchOf} />
+			<PageTable {site} {inventory} {benchOf} />
+			<Errands {site} {benchOf} />
 			<Older {site} />
 		</section>
 

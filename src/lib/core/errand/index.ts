@@ -1,0 +1,12 @@
+export {
+	elementOf,
+	errandFor,
+	errandIn,
+	errandSchema,
+	errandSentence,
+	givenClasses,
+	givenPageSchema,
+	type Errand,
+	type GivenPage
+} from './errand.ts';
+export { unsteadyNames, unsteadySchema, type UnsteadyName } from './saves.ts';

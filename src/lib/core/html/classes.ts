@@ -1,0 +1,76 @@
+import type { Change } from '../text/index.ts';
+import { attribute, parsePage, type ElementPath, type Page, type PageElement } from './page.ts';
+
+/** The classes of an element, in order. */
+export const classesOf = (element: PageElement): string[] =>
+	(attribute(element, 'class') ?? '').split(/\s+/).filter(Boolean);
+
+/**
+ * The change of a page's text that gives an element one more class: put into its attribute, or a new one at the end
+ * of its start tag; nothing else of the tag changes. Undefined where it has the class, or stands in no tag.
+ */
+export function giveClass({ source }: Page, element: PageElement, name: string): Change | undefined {
+	const { startTag } = element;
+	if (!startTag || classesOf(element).includes(name)) return undefined;
+	const span = element.attributes.get('class')?.span;
+	if (!span) {
+		const tag = source.slice(startTag.start, startTag.end);
+		const end = startTag.start + tag.length - (/\s*\/?>$/.exec(tag)?.[0].length ?? 0);
+		return { start: end, end, text: ` class="${name}"` };
+	}
+	const written = source.slice(span.start, span.end);
+	const [, head = '', quote = '', value = ''] = /^([^=]*(?:=\s*)?)(["']?)([\s\S]*?)\2$/.exec(written) ?? [];
+	// A value without quotes takes none with a space in it; one without a value, none at all.
+	if (quote === '') {
+		const text = `${head.includes('=') ? head : `${head}=`}"${value === '' ? '' : `${value} `}${name}"`;
+		return { start: span.start, end: span.end, text };
+	}
+	const at = span.end - quote.length;
+	return { start: at, end: at, text: value === '' || /\s$/.test(value) ? name : ` ${name}` };
+}
+
+/** A page as it would be with classes given to some elements; every place in its text is where it is. */
+export function withClasses(
+	source: string,
+	given: readonly { readonly path: ElementPath; readonly name: string }[]
+): Page {
+	const page = parsePage(source);
+	const names = new Map<string, string[]>();
+	for (const { path, name } of given) {
+		const key = path.join('.');
+		names.set(key, [...(names.get(key) ?? []), name]);
+	}
+	for (const element of page.elements) {
+		const more = names.get(element.path.join('.'));
+		if (!more) continue;
+		const value = [...new Set([...classesOf(element), ...more])].join(' ');
+		const span = element.attributes.get('class')?.span ?? null;
+		// The page was made here and nobody has it yet.
+		(element.attributes as Map<string, { value: string; span: typeof span }>).set('class', { value, span });
+	}
+	return page;
+}
+
+/** Elements like one: of its tag and with its classes; all of the page, or those within its nearest section. */
+export function likeIt(page: Page, element: PageElement, within: 'page' | 'section'): PageElement[] {
+	const classes = classesOf(element).sort().join(' ');
+	const isLike = (one: PageElement): boolean =>
+		one.tag === element.tag && classesOf(one).sort().join(' ') === classes;
+	const section = within === 'section' ? sectionOf(element.parent ?? element) : page.root;
+	return page.elements.filter(
+		(one) => isLike(one) && section.path.every((index, i) => one.path[i] === index)
+	);
+}
+
+const SECTIONS = new Set(['section', 'article', 'aside', 'nav', 'header', 'footer', 'main', 'form']);
+
+/** The nearest section (HTML §4.3, and forms) that an element is or stands in; the body, or the root, where there is none. */
+export function sectionOf(element: PageElement): PageElement {
+	let at = element;
+	while (at.parent && !SECTIONS.has(at.tag) && at.tag !== 'body') at = at.parent;
+	return at;
+}
+
+/** A section's place among all of the page, from 1; 0 for what is none. */
+export const sectionNumber = (page: Page, section: PageElement): number =>
+	page.elements.filter(({ tag }) => SECTIONS.has(tag)).indexOf(section) + 1;

@@ -1,0 +1,121 @@
+<script lang="ts">
+	import { errandSentence, type Errand } from '$lib/core/errand/index.ts';
+	import { parseSheet, sliceOf, walk } from '$lib/core/css/index.ts';
+	import { namesIn } from '$lib/core/selector/index.ts';
+	import { parsePage } from '$lib/core/html/index.ts';
+	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+
+	interface Props {
+		site: SiteState;
+		/** The address of a page, or of a file beside it, on the Bench. */
+		benchOf: (page: string, file?: string) => string;
+	}
+
+	let { site, benchOf }: Props = $props();
+
+	const errands = $derived(site.kept.errand.list);
+	const sentence = (errand: Errand): string =>
+		errandSentence(parsePage(site.texts.get(errand.page)?.text ?? ''), errand);
+
+	/** Where sheets need the class of an errand: the rules that name it. */
+	function needed({ name }: Errand): { file: string; line: number }[] {
+		return [...site.texts.values()]
+			.filter(({ kind }) => kind === 'sheet')
+			.flatMap(({ path, text }) => {
+				const sheet = parseSheet(text);
+				const starts = lineStarts(text);
+				return [...walk(sheet)].flatMap((node) =>
+					node.kind === 'rule' && namesIn(sliceOf(text, node.prelude)).classes.includes(name)
+						? [{ file: path, line: placeAt(starts, node.span.start).line }]
+						: []
+				);
+			});
+	}
+	const drop = (errand: Errand): Promise<boolean> =>
+		site.kept.errand.keep((list) => list.filter((one) => one !== errand), 'an errand taken off the list');
+</script>
+
+<h2>Errands</h2>
+<p>What is to be changed by hand at the host, since the page’s markup is given. Frames have it already.</p>
+<ul>
+	{#each errands as errand, i (i)}
+		<li class:done={errand.done}>
+			<p>
+				{errand.done ? '✓' : '○'} <a href={benchOf(errand.page)}>{errand.page}</a>: {sentence(errand)}
+				{#if errand.done}<b>The last save has it.</b>{/if}
+			</p>
+			<p class="needed">
+				{#each needed(errand) as { file, line }, n (n)}
+					{n === 0 ? 'for ' : ', '}<a href={benchOf(errand.page, file)}>{file}:{line}</a>
+				{:else}no rule of a sheet names the class yet{/each}
+			</p>
+			<button type="button" onclick={() => drop(errand)}>{errand.done ? 'Off the list' : 'Not needed'}</button
+			>
+		</li>
+	{:else}
+		<li class="needed">
+			None. A page is marked as given above; Reach on the Bench then makes errands of classes.
+		</li>
+	{/each}
+</ul>
+{#if site.kept.errand.trouble}<p role="alert">{site.kept.errand.trouble}</p>{/if}
+
+<style>
+	h2 {
+		font-size: 18px;
+	}
+
+	p,
+	.needed {
+		color: var(--ink-2);
+	}
+
+	ul {
+		width: 100%;
+	}
+
+	li {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) auto;
+		gap: 2px 16px;
+		padding: 6px 0;
+		border-bottom: 1px solid var(--hair);
+	}
+
+	li p:first-child {
+		color: var(--ink);
+	}
+
+	.done b {
+		color: var(--verdigris);
+	}
+
+	.needed {
+		grid-column: 1;
+		font-size: 13px;
+	}
+
+	a {
+		color: var(--blue);
+		text-underline-offset: 3px;
+	}
+
+	button {
+		grid-area: 1 / 2;
+		min-height: 24px;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		cursor: pointer;
+	}
+
+	button:hover {
+		text-decoration: underline;
+	}
+
+	[role='alert'] {
+		color: var(--rubric);
+	}
+</style>

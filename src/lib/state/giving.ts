@@ -1,0 +1,100 @@
+import { errandFor, errandIn, givenClasses, unsteadyNames } from '../core/errand/index.ts';
+import { elementAt, giveClass, parsePage, type ElementPath } from '../core/html/index.ts';
+import type { FileText } from './texts.svelte.ts';
+import type { SiteState } from './site.svelte.ts';
+
+const times = (n: number): string => (n === 1 ? 'one element' : `${n} elements`);
+
+const isGiven = (site: SiteState, path: string): boolean =>
+	site.kept.given.list.some(({ page }) => page === path);
+
+/** Writes a class into the start tags of elements of a page, as one step. */
+function write(file: FileText, paths: readonly ElementPath[], name: string): number {
+	const page = parsePage(file.text);
+	const changes = paths.flatMap((path) => {
+		const element = elementAt(page, path);
+		return (element && giveClass(page, element, name)) ?? [];
+	});
+	file.dispatch({
+		changes: changes.map(({ start, end, text }) => ({ from: start, to: end, insert: text })),
+		userEvent: 'input.class'
+	});
+	return changes.length;
+}
+
+/**
+ * Gives elements of a page a class: in its HTML, or, where that is given, as an errand for each. Says in a sentence
+ * what was done.
+ */
+export async function giveClassTo(
+	site: SiteState,
+	path: string,
+	paths: readonly ElementPath[],
+	name: string
+): Promise<string> {
+	const file = site.texts.get(path);
+	if (!file) return 'The page is not there any more.';
+	if (!isGiven(site, path)) {
+		const count = write(file, paths, name);
+		return count === 0
+			? `It has the class ${name} already.`
+			: `The class ${name} was written into ${times(count)} of ${path}; nothing is saved yet.`;
+	}
+	const page = parsePage(file.text);
+	const errands = paths.flatMap((one) => {
+		const element = elementAt(page, one);
+		return element ? [errandFor(path, element, name)] : [];
+	});
+	const kept = await site.kept.errand.keep((list) => [...list, ...errands], `an errand for ${name}`);
+	return kept
+		? `${path} is given: ${times(errands.length)} in the frames ${errands.length === 1 ? 'has' : 'have'} the class ${name}, and the Site screen lists the errand.`
+		: (site.kept.errand.trouble ?? 'The errand was not kept.');
+}
+
+/** The text of a page with the classes that its errands give. */
+export function textWithErrands(site: SiteState, path: string, text: string): string {
+	const errands = site.kept.errand.list.filter(({ page, done }) => page === path && !done);
+	let given = text;
+	for (const { path: at, name } of errands.length > 0 ? givenClasses(parsePage(text), errands) : []) {
+		const page = parsePage(given);
+		const element = elementAt(page, at);
+		const change = element && giveClass(page, element, name);
+		if (change) given = given.slice(0, change.start) + change.text + given.slice(change.end);
+	}
+	return given;
+}
+
+/**
+ * Takes a newer save of a page in as a change of its text, not saved yet: what it proves unsteady is kept, and
+ * errands that it has done are ticked off. Says so in sentences.
+ */
+export async function takeNewerSave(site: SiteState, path: string, text: string): Promise<string> {
+	const file = site.texts.get(path);
+	if (!file) return 'The page is not there any more.';
+	file.settle();
+	if (file.text === text) return `It is ${path} as it is here.`;
+	const [before, after] = [parsePage(file.text), parsePage(text)];
+	const proved = unsteadyNames(path, before, after);
+	const known = new Set(site.kept.unsteady.list.map(({ kind, name }) => `${kind} ${name}`));
+	const fresh = proved.filter(({ kind, name }) => !known.has(`${kind} ${name}`));
+	if (fresh.length > 0) await site.kept.unsteady.keep((list) => [...list, ...fresh], 'unsteady names');
+	const ofPage = site.kept.errand.list.filter(({ page, done }) => page === path && !done);
+	const done = ofPage.filter((errand) => errandIn(after, errand).done);
+	if (ofPage.length > 0) {
+		await site.kept.errand.keep(
+			(list) => list.map((one) => (one.page === path ? errandIn(after, one) : one)),
+			`errands of ${path} looked up`
+		);
+	}
+	file.replace(text);
+	const named = proved.map(({ kind, name }) => `the ${kind} ${name}`);
+	return [
+		`A newer save of ${path} is in its place; nothing is saved yet.`,
+		proved.length > 0
+			? `It proves unsteady: ${named.slice(0, 5).join(', ')}${named.length > 5 ? ` and ${named.length - 5} more` : ''}.`
+			: '',
+		done.length > 0 ? `${done.length === 1 ? 'One errand is' : `${done.length} errands are`} done.` : ''
+	]
+		.filter(Boolean)
+		.join(' ');
+}

@@ -1,0 +1,106 @@
+import { bring, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+
+const SAVE = `<!doctype html><meta charset=utf-8><link rel=stylesheet href=a.css>
+<body><section><h2>Tides</h2><p>High at six</p><p>Low at noon</p></section><section id="sec-8f3a21" style="color: red"><h2>Fares</h2><p>Two</p></section></body>`;
+const SITE = {
+	'index.html': SAVE,
+	'more.html': '<!doctype html><link rel=stylesheet href=a.css><section><p>Other</p></section>',
+	'a.css': 'section p { margin: 0 }\n.strip { color: green }\n#sec-8f3a21 p { margin: 1px }\n'
+};
+const open = async (page: Page, server: Parameters<typeof bring>[0], at: string): Promise<number> => {
+	const site = await bring(server, SITE);
+	await openBench(page, server, site, `?page=index.html&file=a.css&at=${at}`);
+	await page.keyboard.press('c');
+	return site;
+};
+const panel = (page: Page) => page.getByRole('region', { name: 'What is selected' });
+const row = (page: Page, selector: string) =>
+	page.getByRole('row').filter({ has: page.getByRole('button', { name: selector, exact: true }) });
+
+test('Reach tells whether a selector would win, and moves the rule at the caret a rung wider or narrower', async ({
+	page,
+	empty
+}) => {
+	await open(page, empty, '1.1.1');
+	await panel(page).getByLabel('would win').fill('margin-top');
+	await expect(row(page, 'p')).toContainText('would lose to a.css:3, by specificity');
+	await expect(row(page, '#sec-8f3a21')).toHaveCount(0);
+	await panel(page).getByLabel('would win').fill('color');
+	await expect(row(page, 'p')).toContainText('✓ would win');
+
+	await page.locator('.cm-line', { hasText: 'section p' }).getByText('margin').click();
+	await expect(panel(page).locator('.move')).toContainText('section p: every one of this kind');
+	await panel(page)
+		.getByRole('button', { name: /^Narrower/ })
+		.click();
+	await expect(page.locator('.cm-line').first()).toHaveText('section:nth-of-type(2) p { margin: 0 }');
+	await panel(page)
+		.getByRole('button', { name: /^Wider/ })
+		.click();
+	await expect(page.locator('.cm-line').first()).toHaveText('p { margin: 0 }');
+	await expect(row(page, 'p').getByRole('cell').nth(1)).toHaveText('3');
+});
+
+test('a class is given to one element or to all like it: written into its tag and nowhere else', async ({
+	page,
+	empty
+}) => {
+	await open(page, empty, '1.0.1');
+	const name = panel(page).getByLabel('Give it a class');
+	await name.fill('9x');
+	await expect(panel(page)).toContainText('A class begins with a letter');
+	await name.fill('strip');
+	await expect(panel(page)).toContainText(
+		'No element of this page has it already, and a sheet has rules for it.'
+	);
+	await panel(page).getByLabel('to', { exact: true }).selectOption('section');
+	await panel(page).getByRole('button', { name: 'Give it to 2' }).click();
+	await expect(panel(page)).toContainText('written into 2 elements of index.html; nothing is saved yet.');
+	for (const frame of pageFrames(page))
+		await expect(frame.locator('p.strip')).toHaveText(['High at six', 'Low at noon']);
+	await page.getByRole('tab', { name: 'index.html' }).click();
+	await expect(page.locator('.cm-content')).toContainText('<p class="strip">High at six</p>');
+	await expect(page.locator('.cm-content')).toContainText('<p>Two</p>');
+});
+
+test('where the markup is given a class is an errand: in the frames at once, told in words, ticked off by a newer save', async ({
+	page,
+	empty
+}) => {
+	const site = await open(page, empty, '1.1');
+	await page.goto(`${empty.url}/site/${site}/site`);
+	const line = page.getByRole('row').filter({ has: page.getByRole('link', { name: 'index.html' }) });
+	await line.getByLabel('given').check();
+	await openBench(page, empty, site, '?page=index.html&file=index.html&at=1.1');
+	await page.keyboard.press('c');
+	await expect(row(page, '#sec-8f3a21')).toContainText('looks made by a tool');
+	await panel(page).getByLabel('Give it a class').fill('strip');
+	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
+	await expect(panel(page)).toContainText(
+		'index.html is given: one element in the frames has the class strip'
+	);
+	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
+	await expect(row(page, '.strip').getByRole('cell').nth(1)).toHaveText('1');
+	await expect(page.locator('.cm-content')).not.toContainText('strip');
+
+	await page.reload();
+	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
+	await page.getByRole('link', { name: 'Site' }).click();
+	const errand = page.getByRole('listitem').filter({ hasText: 'the class strip' });
+	await expect(errand).toContainText('○ index.html: Give section 2, “Fares”, the class strip.');
+	await expect(errand).toContainText('for a.css:2');
+
+	const newer = SAVE.replace('id="sec-8f3a21"', 'id="sec-11bc90" class="strip"');
+	await line.getByLabel('Newer save of index.html').setInputFiles({
+		name: 'index.html',
+		mimeType: 'text/html',
+		buffer: Buffer.from(newer)
+	});
+	await expect(page.getByText('It proves unsteady: the id sec-8f3a21. One errand is done.')).toBeVisible();
+	await expect(errand).toContainText('✓ index.html');
+
+	await openBench(page, empty, site, '?page=index.html&at=1.1');
+	for (const frame of pageFrames(page)) await expect(frame.locator('#sec-11bc90.strip')).toHaveCount(1);
+	await page.keyboard.press('c');
+	await expect(row(page, '.strip').getByRole('cell').nth(1)).toHaveText('1');
+});
