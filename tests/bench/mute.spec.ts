@@ -61,6 +61,17 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 	await page.keyboard.press('Shift+m');
 	await all('color', 'rgb(1, 2, 3)');
 
+	// Everything but the rule at the caret, which stands in a block.
+	await caretIn('word-spacing');
+	await page.getByText('Mute', { exact: true }).click();
+	await page.getByRole('button', { name: 'All sheets but the rule at the caret' }).click();
+	await all('color', 'rgb(0, 0, 0)');
+	await all('margin-top', '16px');
+	await all('word-spacing', '3px');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+m');
+	await all('color', 'rgb(1, 2, 3)');
+
 	// A whole file, and a class of an element; a reload keeps no mute, and what was saved is whole.
 	await page.getByText('Mute', { exact: true }).click();
 	await page.getByRole('button', { name: 'All of this file' }).click();

@@ -93,3 +93,32 @@ test('what is selected stays selected while the page around it is written', asyn
 	await expect(page).toHaveURL(/at=1\.0\.0/);
 	await expect(name).toHaveText('p#x.item');
 });
+
+test('beside the line of what does nothing stands the dele, for as long as it does nothing on everything it hits', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><div class=row><p class=a>One</p><p class=a>Two</p></div><p class="a out">Three</p>',
+		'a.css': `.row { display: flex; gap: 4px; align-content: center }
+.a { order: 1; z-index: 2 }
+.out { z-index: 3; order: 2 }
+@media (width < 100px) { .row { top: 0 } }
+`
+	});
+	await openBench(page, empty, site, '?page=index.html&file=a.css');
+	const line = (n: number) => page.locator('.cm-line').nth(n);
+	await expect(line(0).locator('.cm-dele')).toHaveText('₰ does nothing here');
+	await expect(line(0).locator('.cm-dele')).toHaveAttribute('title', /with flex-wrap: nowrap it has one/);
+	// On the items of the row both do something; on what stands outside neither does.
+	await expect(line(2).locator('.cm-dele')).toHaveCount(2);
+	await expect(line(1).locator('.cm-dele')).toHaveCount(0);
+	await expect(line(3).locator('.cm-dele')).toHaveCount(0);
+	await line(0).getByText('flex', { exact: true }).click();
+	await page.keyboard.press('Home');
+	await page.keyboard.insertText('/* */');
+	await page.keyboard.press('End');
+	await page.keyboard.insertText('\n.row { flex-wrap: wrap }');
+	await expect(page.locator('.cm-dele')).toHaveCount(2);
+});

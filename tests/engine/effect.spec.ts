@@ -45,7 +45,12 @@ const NOTHING: readonly (readonly [longhand: string, html: string])[] = [
 	['position', within('height: 400px; overflow: hidden', `<p>above</p>${it('position: sticky; top: 0')}`)],
 	['float', within('display: flex', it('float: right'))],
 	['clear', within('display: grid', it('clear: both'))],
-	['vertical-align', within('height: 90px', it('height: 20px; vertical-align: middle'))]
+	['vertical-align', within('height: 90px', it('height: 20px; vertical-align: middle'))],
+	['align-items', within('display: flex; height: 90px', it('align-items: center', 'words'))],
+	['justify-content', within('display: grid; height: 90px', it('justify-content: center', 'words'))],
+	['vertical-align', within('display: flex; height: 90px', it('vertical-align: middle', 'words'))],
+	['font-size', it('font-size: 40px', '<p style="font-size: 12px">a</p><h2 style="font-size: 20px">b</h2>')],
+	['line-height', it('line-height: 3', '<p style="line-height: 1">a</p>')]
 ];
 
 /** The like of it where it does something. */
@@ -80,6 +85,13 @@ const SOMETHING: typeof NOTHING = [
 	['column-gap', it('column-count: 2; column-gap: 90px', '<p>a</p><p>b</p>')],
 	['position', within('height: 400px', `<p>above</p>${it('position: sticky; top: 0')}`)],
 	['float', within('', it('float: right'))],
+	[
+		'align-items',
+		within('display: flex; height: 90px', it('display: flex; align-items: center', '<p>a</p>'))
+	],
+	['font-size', it('font-size: 40px', '<p style="font-size: 12px">a</p><p>b</p>')],
+	['font-size', it('font-size: 40px', '<p style="font-size: 0.5em">a</p>')],
+	['font-size', it('font-size: 40px', 'words <p style="font-size: 12px">a</p>')],
 	[
 		'vertical-align',
 		within('', it('display: inline-block; height: 60px; vertical-align: middle', '', 'span'))

@@ -1,9 +1,10 @@
 import type { ElementBox } from '../probe/box.ts';
 import type { ElementAnswer } from '../probe/cascade.ts';
+import type { ElementFacts, FactsFound } from '../probe/facts.ts';
 import type { Snapshot } from '../probe/snapshot.ts';
 import type { Unseen } from '../probe/unseen.ts';
 
-export type { ElementAnswer, Unseen };
+export type { ElementAnswer, ElementFacts, FactsFound, Unseen };
 
 /** What the application and a stage say to each other. */
 
@@ -185,6 +186,8 @@ export interface StageHost {
 	ask(selectors: readonly AskedSelector[], containers: readonly string[]): void;
 	/** What hits an element of a frame and each of its ancestors, itself first; nothing where there is none. */
 	cascade(frame: string, path: readonly number[]): ElementAnswer[];
+	/** What selectors hit in a frame, as far as that is few, with some computed longhands; see `findFacts`. */
+	facts(frame: string, selectors: readonly string[], most: number, longhands: readonly string[]): FactsFound;
 	/** Every computed longhand of elements in a frame, by name; nothing where it has no such element. */
 	computed(frame: string, paths: readonly (readonly number[])[]): ReadonlyMap<string, string>[];
 	/** Measures a page at some widths in a frame that nobody sees; each is reported as it is had. */

@@ -16,6 +16,7 @@ import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } f
 import { tags } from '@lezer/highlight';
 import { completing } from './complete.ts';
 import { forceBars } from './force.ts';
+import { deles } from './deles.ts';
 import { fileOfEditor, hovers } from './hover.ts';
 import { notesAtLines } from './notes.ts';
 import { moving } from './moves.ts';
@@ -89,6 +90,7 @@ export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extensio
 	kind === 'page' ? html() : css(),
 	notesAtLines(kind),
 	muting,
+	deles,
 	nudging(kind),
 	moving(kind),
 	pictureDrop(kind),

@@ -1,6 +1,6 @@
 import { StateEffect, StateField, type EditorState, type Extension } from '@codemirror/state';
 import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
-import { parseSheet, piecesAt, type Piece, type Span } from '../core/css/index.ts';
+import { allBut, parseSheet, piecesAt, type Piece, type Span } from '../core/css/index.ts';
 import { attributeAt, parsePage } from '../core/html/index.ts';
 import { sheetPartAt } from './css.ts';
 import type { FileText } from './texts.svelte.ts';
@@ -78,6 +78,20 @@ export function toggleMute(file: FileText, outward = 0): string | null {
 	if (!piece)
 		return 'The caret is in nothing that can be muted: put it in a declaration, a rule, a class or an attribute.';
 	file.mute(piece);
+	return null;
+}
+
+/** Mutes every sheet of a site but the rule that the caret of a file is in; says in a sentence why it did not. */
+export function muteOthers(files: readonly FileText[], file: FileText): string | null {
+	file.settle();
+	const head = meant(file.state);
+	const part = sheetPartAt(file.text, file.kind, head);
+	const others = part && allBut(parseSheet(file.text.slice(part.start, part.end)), head - part.start);
+	if (!part || !others) return 'The caret is in no rule.';
+	for (const one of files) if (one !== file && one.kind === 'sheet') muteFile(one);
+	for (const { span, words } of others) {
+		file.mute({ span: { start: span.start + part.start, end: span.end + part.start }, words });
+	}
 	return null;
 }
 

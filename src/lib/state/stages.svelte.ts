@@ -6,8 +6,7 @@ import { openStage, type StageConfig } from '../stage/client/stage.ts';
 import type { Asked } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import { UNSEEN, type Unseen } from '../core/presence/index.ts';
-import type { ElementAnswer } from '../stage/protocol.ts';
-import type { PagePoint, Pin, ShownOriginal } from '../stage/protocol.ts';
+import type { ElementAnswer, FactsFound, PagePoint, Pin, ShownOriginal } from '../stage/protocol.ts';
 import type { Press } from './keys.ts';
 import { selectionView, type Pick } from './selection.svelte.ts';
 
@@ -59,13 +58,25 @@ const boxes = z.array(
 const numbers = z.array(z.nullable(z.number()));
 const computed = z.map(z.string(), z.string());
 const values = z.array(computed);
-const answers = z.array(
-	z.object({
-		matches: z.array(z.tuple([z.int(), z.union([z.number(), z.literal(Infinity)])])),
-		containers: z.array(z.boolean()),
-		computed
-	})
-);
+const answer = {
+	matches: z.array(z.tuple([z.int(), z.union([z.number(), z.literal(Infinity)])])),
+	containers: z.array(z.boolean()),
+	computed
+};
+const answers = z.array(z.object(answer));
+const facts = z.object({
+	elements: z.array(
+		z.object({
+			...answer,
+			path,
+			tag: z.string(),
+			parent: z.int(),
+			words: z.boolean(),
+			whole: z.boolean()
+		})
+	),
+	hits: z.array(z.nullable(z.array(z.int().check(z.nonnegative()))))
+});
 
 /** What is done with what a stage tells. */
 export interface StageTalk {
@@ -109,6 +120,13 @@ export interface Stages {
 	ask(asked: readonly Asked[], containers: readonly string[]): void;
 	/** What hits an element of a frame and each of its ancestors, itself first. */
 	cascade(frame: string, path: ElementPath): Promise<readonly ElementAnswer[]>;
+	/** What selectors hit in a frame, each no more than so many elements, with some computed longhands. */
+	facts(
+		frame: string,
+		selectors: readonly string[],
+		most: number,
+		longhands: readonly string[]
+	): Promise<FactsFound>;
 	/** The computed values of elements in a frame. */
 	computed(frame: string, paths: readonly ElementPath[]): Promise<readonly ReadonlyMap<string, string>[]>;
 	readonly queue: ReturnType<typeof measuringQueue>;
@@ -189,6 +207,8 @@ export async function openStages(
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
 		ask: (asked, containers) => void stage.host.ask(asked, containers),
 		cascade: async (frame, path) => answers.parse(await stage.host.cascade(frame, path)),
+		facts: async (frame, selectors, most, longhands) =>
+			facts.parse(await stage.host.facts(frame, selectors, most, longhands)),
 		computed: async (frame, paths) => values.parse(await stage.host.computed(frame, paths)),
 		queue,
 		close() {

@@ -1,14 +1,20 @@
-import { noEffectOf, type Facts } from '../../../src/lib/core/effect/index.ts';
+import { FACT_LONGHANDS, noEffectOf, type Facts } from '../../../src/lib/core/effect/index.ts';
 
 /** An element as core is told of it, its own style attribute standing for the cascade. */
 function factsOf(element: Element): Facts {
 	const style = getComputedStyle(element);
+	const asked = new Set(FACT_LONGHANDS);
 	const own = (element as HTMLElement).style;
 	return {
 		tag: element.localName,
-		computed: (longhand) => style.getPropertyValue(longhand),
+		// No other is asked of a stage.
+		computed: (longhand) => (asked.has(longhand) ? style.getPropertyValue(longhand) : ''),
 		specified: (longhand) => own.getPropertyValue(longhand) || undefined,
-		parent: element.parentElement && factsOf(element.parentElement)
+		parent: element.parentElement && factsOf(element.parentElement),
+		words: [...element.childNodes].some(
+			(node) => node.nodeType === Node.TEXT_NODE && node.nodeValue?.trim() !== ''
+		),
+		children: () => [...element.children].map(factsOf)
 	};
 }
 

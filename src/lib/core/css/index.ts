@@ -6,5 +6,5 @@ export { addTo, numberAt, type NumberAt } from './number.ts';
 export { habitsOf, type Habits } from './habits.ts';
 export { unwrapRules, wrapRules } from './wrap.ts';
 export { moveRule } from './move.ts';
-export { piecesAt, type Piece } from './mute.ts';
+export { allBut, piecesAt, type Piece } from './mute.ts';
 export { caretAt, type Caret } from './caret.ts';

@@ -1,4 +1,4 @@
-import { sliceOf, walk, type Sheet, type Span } from './node.ts';
+import { sliceOf, walk, type Block, type Node, type Rule, type Sheet, type Span } from './node.ts';
 
 /** A piece of a sheet that can be put out of force, with the words that name it. */
 export interface Piece {
@@ -29,4 +29,31 @@ export function piecesAt(sheet: Sheet, offset: number): Piece[] {
 		});
 	}
 	return found;
+}
+
+/**
+ * All of a sheet but the innermost rule that an offset lies in, and the blocks around that: what stands before and
+ * what stands after it, in each of them. Undefined where the offset is in no rule.
+ */
+export function allBut(sheet: Sheet, offset: number): Piece[] | undefined {
+	let rule: Rule | undefined;
+	for (const node of walk(sheet)) {
+		if (node.kind === 'rule' && node.span.start <= offset && offset <= node.span.end) rule = node;
+	}
+	if (!rule) return undefined;
+	const name = short(sliceOf(sheet.source, rule.prelude));
+	const others: Piece[] = [];
+	const put = (nodes: readonly Node[], words: string): void => {
+		const [first, last] = [nodes[0], nodes.at(-1)];
+		if (first && last) others.push({ span: { start: first.span.start, end: last.span.end }, words });
+	};
+	let within: Block = rule;
+	while (within.kind !== 'sheet') {
+		const parent: Block = within.parent;
+		const at = parent.children.indexOf(within);
+		put(parent.children.slice(0, at), `before ${name}`);
+		put(parent.children.slice(at + 1), `after ${name}`);
+		within = parent;
+	}
+	return others;
 }

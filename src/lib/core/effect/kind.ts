@@ -7,6 +7,10 @@ export interface Facts {
 	/** What the cascade gives a longhand, as written; undefined where nothing of the page's own does. */
 	specified(longhand: string): string | undefined;
 	readonly parent: Facts | null;
+	/** Whether words stand straight in it. */
+	readonly words: boolean;
+	/** What is straight in it; null where that is not known. */
+	children(): readonly Facts[] | null;
 }
 
 /** A declaration does nothing where it stands. */

@@ -50,7 +50,7 @@ export const errandFor = (page: string, element: PageElement, name: string): Err
  * The element of an errand in a save of its page: where it was, if that says the same; else the only one, or the
  * first, that does; undefined where none does.
  */
-export function elementOf(page: Page, { path, tag, words }: Errand): PageElement | undefined {
+function elementOf(page: Page, { path, tag, words }: Errand): PageElement | undefined {
 	const there = elementAt(page, path);
 	const isIt = (one: PageElement): boolean => one.tag === tag && wordsIn(one, WORDS) === words;
 	if (there && isIt(there)) return there;

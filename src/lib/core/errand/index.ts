@@ -1,5 +1,4 @@
 export {
-	elementOf,
 	errandFor,
 	errandIn,
 	errandSchema,

@@ -210,6 +210,11 @@
 						{selected}
 						{onselect}
 						found={stages && ((selector) => stages?.found('lead', selector) ?? Promise.resolve([]))}
+						idle={stages &&
+							(async (path) => {
+								const { idleDeclarations } = await import('$lib/state/idle.ts');
+								return stages ? idleDeclarations(page, stages, lead, path) : [];
+							})}
 						onrule={toRule}
 						onedit={() => frames?.show()}
 					/>

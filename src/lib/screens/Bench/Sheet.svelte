@@ -2,6 +2,8 @@
 	import { EditorSelection, type StateEffect } from '@codemirror/state';
 	import { EditorView, type Command } from '@codemirror/view';
 	import { untrack } from 'svelte';
+	import { setIdle } from '$lib/state/deles.ts';
+	import type { Idle } from '$lib/state/idle.ts';
 	import { setForce, type InForce } from '$lib/state/force.ts';
 	import { setMuted } from '$lib/state/muting.ts';
 	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
@@ -10,13 +12,15 @@
 		file: FileText;
 		/** What of the file is in force, and where. */
 		inForce: InForce;
+		/** Its declarations that do nothing. */
+		idle: readonly Idle[];
 		/** The text has changed; called ahead of the editor's own work, so that stages lay out meanwhile. */
 		onedit: () => void;
 		/** A place to show, by offset; a new object for each time it is asked for. */
 		goto: FilePlace | null;
 	}
 
-	let { file, inForce, goto, onedit }: Props = $props();
+	let { file, inForce, idle, goto, onedit }: Props = $props();
 
 	let parent: HTMLElement;
 	let view: EditorView | undefined;
@@ -89,6 +93,11 @@
 	$effect(() => {
 		const effects = setMuted.of(file.muted.map(({ span }) => span));
 		untrack(() => view?.dispatch({ effects }));
+	});
+
+	$effect(() => {
+		const effects = setIdle.of(idle);
+		if (shown === file) untrack(() => view?.dispatch({ effects }));
 	});
 
 	/** What was wished for before this was here has been shown. */

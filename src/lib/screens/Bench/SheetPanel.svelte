@@ -7,11 +7,12 @@
 	import type { Command } from '@codemirror/view';
 	import { dropping } from '$lib/state/pictureDrop.ts';
 	import { foldOthers, moveRuleBy, toDefinition, toRuleInForce } from '$lib/state/moves.ts';
-	import { muteFile, muteKey, toggleMute } from '$lib/state/muting.ts';
+	import { muteFile, muteKey, muteOthers, toggleMute } from '$lib/state/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
 	import SearchAll from './SearchAll.svelte';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import type { Idle } from '$lib/state/idle.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
@@ -38,6 +39,8 @@
 		/** The rule at the caret, and the file that is shown: told. */
 		rule: CaretRule | undefined;
 		shownPath: string;
+		/** The declarations of a file that do nothing in the lead; null while there are no frames. */
+		idle: ((file: string) => Promise<readonly Idle[]>) | null;
 		/** The rule of what is selected is to be shown. */
 		onrule: () => void;
 		/** A text was changed. */
@@ -56,6 +59,7 @@
 		selected,
 		onselect,
 		found,
+		idle,
 		onrule,
 		onedit,
 		rule = $bindable(),
@@ -98,6 +102,11 @@
 		['What the caret is in, or back', 'M', () => mute()],
 		['The rule or block around that', '', () => mute(1)],
 		['All of this file', '', () => shown && muteFile(shown)],
+		[
+			'All sheets but the rule at the caret',
+			'',
+			() => shown && (heard = muteOthers([...site.texts.values()], shown))
+		],
 		['Everything back', 'Shift M', () => mute('back')]
 	]);
 	const tabs = $derived(
@@ -116,6 +125,29 @@
 	});
 
 	$effect(() => void (shownPath = shown?.path ?? ''));
+
+	/** How long everything rests before what does nothing is looked for, ms. */
+	const IDLE_REST = 700;
+	let doNothing = $state.raw<readonly Idle[]>([]);
+	$effect(() => {
+		const path = shown?.path;
+		void page.conditions;
+		void lead;
+		if (!idle || path === undefined) return;
+		const asked = idle;
+		let current = true;
+		const timer = setTimeout(
+			() =>
+				void asked(path).then((found) => {
+					if (current) doNothing = found;
+				}),
+			IDLE_REST
+		);
+		return () => {
+			current = false;
+			clearTimeout(timer);
+		};
+	});
 
 	let leftovers = $state(false);
 	let hits = $state<CaretHits>();
@@ -170,7 +202,7 @@
 				{/each}
 			</Menu>
 		</SheetBar>
-		<Sheet bind:this={sheet} file={shown} {inForce} goto={place} {onedit} />
+		<Sheet bind:this={sheet} file={shown} {inForce} idle={doNothing} goto={place} {onedit} />
 		<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onedit} />
 	{/if}
 </section>

@@ -11,6 +11,7 @@ import {
 } from '../protocol.ts';
 import { computedValues } from '../../probe/box.ts';
 import { answersUp, selectorIndex, type SelectorIndex } from '../../probe/cascade.ts';
+import { findFacts } from '../../probe/facts.ts';
 import { found, hits, matching } from '../../probe/match.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
 import { allUnseen } from '../../probe/unseen.ts';
@@ -174,6 +175,8 @@ const host: StageHost = {
 	},
 	cascade: (frame, path) =>
 		answersUp(elementByPath(frameOf(frame).document(), path), asked.index, asked.containers),
+	facts: (frame, selectors, most, longhands) =>
+		findFacts(frameOf(frame).document(), selectors, most, asked.index, asked.containers, longhands),
 	computed: (frame, paths) =>
 		paths.map((path) => {
 			const element = elementByPath(frameOf(frame).document(), path);

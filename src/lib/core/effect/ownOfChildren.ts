@@ -1,0 +1,38 @@
+import type { Facts, Kind } from './kind.ts';
+
+const ANEW =
+	/^(inherit|unset|revert|revert-layer|currentcolor)$|(?:em|ex|ch|lh|cap|ic|%)\b|larger|smaller|bolder|lighter|var\(/i;
+
+/** Whether an element says a property anew, whatever stands around it. */
+function saysAnew(longhand: string, facts: Facts): boolean {
+	const value = facts.specified(longhand)?.trim();
+	return value !== undefined && !ANEW.test(value);
+}
+
+/** A value for the words of what is in an element, where all of that has one of its own. */
+export const ownOfChildren: Kind = {
+	name: 'a value on a wrapper whose children have their own',
+	properties: [
+		'color',
+		'font-family',
+		'font-size',
+		'font-style',
+		'font-weight',
+		'letter-spacing',
+		'line-height',
+		'text-align',
+		'text-transform',
+		'word-spacing'
+	],
+	of(longhand, facts) {
+		const children = facts.children();
+		if (facts.words || !children || children.length === 0) return undefined;
+		if (!children.every((child) => saysAnew(longhand, child))) return undefined;
+		const names = [...new Set(children.map(({ tag }) => tag))].slice(0, 4).join(', ');
+		return {
+			reason: `${longhand} passes to what is in it, and all of that (${names}) has its own: it reaches no words.`,
+			instead: `${longhand} on ${names} itself, or taken away there.`,
+			standard: 'CSS Cascade 5 §7.2'
+		};
+	}
+};

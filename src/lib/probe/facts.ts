@@ -1,0 +1,78 @@
+import { containersHold, type ElementAnswer, type SelectorIndex } from './cascade.ts';
+import { pathOf } from './path.ts';
+
+/** What is known of an element for what its declarations do. */
+export interface ElementFacts extends ElementAnswer {
+	readonly path: readonly number[];
+	readonly tag: string;
+	/** Where its parent is among the elements; -1 for the root. */
+	readonly parent: number;
+	/** Whether words stand straight in it. */
+	readonly words: boolean;
+	/** Whether all its children are among the elements. */
+	readonly whole: boolean;
+}
+
+export interface FactsFound {
+	/** Elements that selectors hit, their children and all around them, each after its parent. */
+	readonly elements: readonly ElementFacts[];
+	/** For each selector, which of them it hits; null for one that hits more than so many, or none can read. */
+	readonly hits: readonly (readonly number[] | null)[];
+}
+
+const hasWords = (element: Element): boolean =>
+	[...element.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.nodeValue?.trim() !== '');
+
+/**
+ * What selectors hit, each no more than `most` elements and all together no more than ten times as many, with some
+ * computed longhands of these, of what is in them and of what is around them.
+ */
+export function findFacts(
+	document: Document,
+	selectors: readonly string[],
+	most: number,
+	index: SelectorIndex,
+	containers: readonly string[],
+	longhands: readonly string[]
+): FactsFound {
+	const listed = new Map<Element, number>();
+	const order: Element[] = [];
+	const hit = new Set<Element>();
+	const list = (element: Element): number => {
+		const known = listed.get(element);
+		if (known !== undefined) return known;
+		if (element.parentElement) list(element.parentElement);
+		listed.set(element, order.length);
+		order.push(element);
+		return order.length - 1;
+	};
+	const hits = selectors.map((selector) => {
+		try {
+			const found = [...document.querySelectorAll(selector)];
+			if (found.length > most || order.length > 10 * most) return null;
+			return found.map((element) => {
+				hit.add(element);
+				return list(element);
+			});
+		} catch {
+			return null;
+		}
+	});
+	for (const element of hit) for (const child of element.children) list(child);
+	const held = containersHold(order, containers);
+	const window = document.defaultView;
+	const elements = order.map((element, i): ElementFacts => {
+		const style = window?.getComputedStyle(element);
+		return {
+			path: pathOf(element),
+			tag: element.localName,
+			parent: element.parentElement ? (listed.get(element.parentElement) ?? -1) : -1,
+			words: hasWords(element),
+			whole: hit.has(element),
+			matches: index.matches(element),
+			containers: held[i] ?? [],
+			computed: new Map(longhands.map((name) => [name, style?.getPropertyValue(name) ?? '']))
+		};
+	});
+	return { elements, hits };
+}

@@ -1,0 +1,96 @@
+import {
+	askingOf,
+	cascadeOf,
+	physicalOf,
+	styleDeclarations,
+	type Asking,
+	type Case,
+	type Condition,
+	type Engine,
+	type PageCascade
+} from '../core/cascade/index.ts';
+import { elementAt, type ElementPath } from '../core/html/index.ts';
+import { contains, rationalFromNumber } from '../core/interval/index.ts';
+import type { PageConditions } from '../core/site/index.ts';
+import type { Vantage } from '../core/vantage/index.ts';
+import type { ElementAnswer } from '../stage/protocol.ts';
+import { engineOf } from './engine.ts';
+import type { PageState } from './page.svelte.ts';
+import type { Stages } from './stages.svelte.ts';
+
+/** How what a stage tells of elements becomes cases of the cascade, for a page and a vantage at any width. */
+export interface Cases {
+	readonly cascade: PageCascade;
+	readonly engine: Engine;
+	/** What decides an element's values, by what a stage tells of it. */
+	of(path: ElementPath, answer: ElementAnswer): (width: number) => Case;
+}
+
+let engine: Engine | undefined;
+const asked = new WeakMap<Stages, Asking>();
+
+/** What a page's sheets declare and what is asked about it, for as long as its conditions, and so its texts, stay. */
+const known = new WeakMap<PageConditions, { readonly cascade: PageCascade; readonly asking: Asking }>();
+
+function cascadeOfPage(page: PageState): { readonly cascade: PageCascade; readonly asking: Asking } {
+	let found = known.get(page.conditions);
+	if (!found) {
+		const cascade = cascadeOf(page.page, page.path, page.sources);
+		known.set(page.conditions, (found = { cascade, asking: askingOf(cascade) }));
+	}
+	return found;
+}
+
+/** The `@container` conditions of a page, each once. */
+const containersOf = (cascade: PageCascade): string[] => [
+	...new Set(
+		cascade.declared.flatMap(({ conditions }) =>
+			conditions.flatMap(({ kind, text }) => (kind === 'container' ? text : []))
+		)
+	)
+];
+
+/** Tells a stage what is asked about a page from now on, and how its answers are read. */
+export function casesOf(page: PageState, stages: Stages, vantage: Vantage): Cases {
+	const { asking, cascade } = cascadeOfPage(page);
+	const of = page.page;
+	const browser = (engine ??= engineOf(document));
+	const containers = containersOf(cascade);
+	if (asked.get(stages) !== asking) {
+		asked.set(stages, asking);
+		stages.ask(asking.asked, containers);
+	}
+	const holdsAt = (width: number, held: readonly boolean[]) => {
+		const here = rationalFromNumber(width);
+		return (condition: Condition): boolean => {
+			if (condition.kind === 'media') return contains(page.widthsOf(condition.queries, vantage), here);
+			if (condition.kind === 'supports') return CSS.supports(condition.text);
+			return held[containers.indexOf(condition.text)] ?? false;
+		};
+	};
+	return {
+		cascade,
+		engine: browser,
+		of(path, { matches, containers: held, computed }) {
+			const element = elementAt(of, path);
+			const writing = {
+				writingMode: computed.get('writing-mode') ?? '',
+				direction: computed.get('direction') ?? ''
+			};
+			const fixed = {
+				applying: asking.applying(matches),
+				style: element ? styleDeclarations(of.source, page.path, element) : [],
+				layers: cascade.layers,
+				physical: (longhand: string) => physicalOf(longhand, writing),
+				engine: browser
+			};
+			// The same widths are asked about for every property.
+			const cases = new Map<number, Case>();
+			return (width) => {
+				let found = cases.get(width);
+				if (!found) cases.set(width, (found = { ...fixed, holds: holdsAt(width, held) }));
+				return found;
+			};
+		}
+	};
+}

@@ -1,0 +1,128 @@
+import { verdictOf, type Case } from '../core/cascade/index.ts';
+import {
+	FACT_LONGHANDS,
+	IDLE_LONGHANDS,
+	noEffectOf,
+	type Facts,
+	type NoEffect
+} from '../core/effect/index.ts';
+import { sliceOf } from '../core/css/index.ts';
+import { selectorOfPath, type ElementPath } from '../core/html/index.ts';
+import type { Vantage } from '../core/vantage/index.ts';
+import type { ElementFacts } from '../stage/protocol.ts';
+import { casesOf } from './cases.ts';
+import type { PageState } from './page.svelte.ts';
+import type { Stages } from './stages.svelte.ts';
+
+/** A declaration that does nothing on any element of the lead where it decides. */
+export interface Idle extends NoEffect {
+	/** In the file's text. */
+	readonly end: number;
+	/** How many elements that is said of. */
+	readonly count: number;
+}
+
+/** Rules that hit more elements than this are not judged: all that they hit would have to be looked at. */
+const MOST = 60;
+
+interface Known {
+	readonly facts: readonly Facts[];
+	readonly cases: readonly Case[];
+}
+
+/** The facts of elements, each from its answer, its parent's and its children's. */
+export function factsFrom(elements: readonly ElementFacts[], cases: readonly Case[]): Facts[] {
+	const children = new Map<number, number[]>();
+	elements.forEach(({ parent }, i) => children.set(parent, [...(children.get(parent) ?? []), i]));
+	const found: Facts[] = [];
+	elements.forEach(({ tag, computed, parent, words, whole }, i) => {
+		const of = cases[i];
+		found.push({
+			tag,
+			words,
+			computed: (longhand) => computed.get(longhand) ?? '',
+			specified: (longhand) => of && verdictOf(longhand, of).winner?.value,
+			parent: found[parent] ?? null,
+			children: () => (whole ? (children.get(i) ?? []).flatMap((child) => found[child] ?? []) : null)
+		});
+	});
+	return found;
+}
+
+async function lookUp(
+	page: PageState,
+	stages: Stages,
+	vantage: Vantage,
+	selectors: readonly string[]
+): Promise<Known & { readonly hits: readonly (readonly number[] | null)[] }> {
+	const cases = casesOf(page, stages, vantage);
+	const { elements, hits } = await stages.facts('lead', selectors, MOST, FACT_LONGHANDS);
+	const own = elements.map((one) => cases.of(one.path, one)(vantage.width));
+	return { facts: factsFrom(elements, own), cases: own, hits };
+}
+
+/** The facts of one element of the lead, with what is in it and around it. */
+export async function factsOf(
+	page: PageState,
+	stages: Stages,
+	vantage: Vantage,
+	path: ElementPath
+): Promise<Facts | undefined> {
+	const { facts, hits } = await lookUp(page, stages, vantage, [selectorOfPath(path)]);
+	return facts[hits[0]?.[0] ?? -1];
+}
+
+/**
+ * The declarations of a file that do nothing in the lead as it is: on every element where one decides, a kind of
+ * `core/effect` says so, for each longhand that it sets. What decides nowhere here is not among them.
+ */
+export async function idleDeclarations(
+	page: PageState,
+	stages: Stages,
+	vantage: Vantage,
+	file: string
+): Promise<Idle[]> {
+	const { cascade, engine } = casesOf(page, stages, vantage);
+	const asked = cascade.declared.flatMap((declared) => {
+		if (declared.file !== file || declared.scopes.length > 0) return [];
+		const declarations = declared.declarations.flatMap((node) => {
+			const longhands = [
+				...(engine.expand(node.property, sliceOf(declared.source, node.value))?.keys() ?? [])
+			];
+			return longhands.length > 0 && longhands.every((one) => IDLE_LONGHANDS.has(one))
+				? [{ node, longhands }]
+				: [];
+		});
+		return declarations.length > 0 ? [{ declared, declarations }] : [];
+	});
+	const { facts, cases, hits } = await lookUp(
+		page,
+		stages,
+		vantage,
+		asked.map(({ declared }) => declared.selectors.join(', '))
+	);
+	return asked.flatMap(({ declared, declarations }, i) =>
+		declarations.flatMap(({ node, longhands }): Idle[] => {
+			const at = node.span.start + declared.offset;
+			const decides = (hits[i] ?? []).filter((element) => {
+				const of = cases[element];
+				return (
+					of &&
+					longhands.some((one) => {
+						const { winner } = verdictOf(of.physical(one), of);
+						return winner?.file === file && winner.span.start === at;
+					})
+				);
+			});
+			const told = decides.map((element) => {
+				const of = facts[element];
+				const each = of ? longhands.map((one) => noEffectOf(one, of)) : [undefined];
+				return each.every((one) => one !== undefined) ? each[0] : undefined;
+			});
+			const [first] = told;
+			return first && told.every((one) => one !== undefined)
+				? [{ ...first, end: node.span.end + declared.offset, count: told.length }]
+				: [];
+		})
+	);
+}
