@@ -9,10 +9,6 @@ const PAGES = join(import.meta.dirname, 'cascade/pages');
 const DEMO = join(import.meta.dirname, '../../demo/site');
 const WIDTHS = [360, 600, 812, 1000, 1440];
 
-/** Presentational hints (HTML §15.2): to `revert` they are the page's own, and core does not know them yet. */
-const HINTS =
-	/^(td|font)\S* (color|background-color|width|inline-size|text-align|padding-\S+): nothing `revert`/;
-
 declare global {
 	var cascadeCheck: { checkCascade: typeof checkCascade; checkInherited: typeof checkInherited };
 }
@@ -86,8 +82,7 @@ for (const [name, folder, every] of [
 				);
 				sum.winners += found.winners;
 				sum.unset += found.unset;
-				const hinted = path === 'quirks.html' ? found.wrong.filter((one) => !HINTS.test(one)) : found.wrong;
-				wrong.push(...hinted.map((one) => `${path} at ${width}: ${one}`));
+				wrong.push(...found.wrong.map((one) => `${path} at ${width}: ${one}`));
 				const distinct = new Map(found.orders.map((one) => [one.rules.join(), one]));
 				const theirs = await protocolOrders(
 					page,

@@ -99,6 +99,33 @@ export function containersHold(elements: readonly Element[], conditions: readonl
 	return answers;
 }
 
+/** A property that an animation or a transition moves now. */
+export interface Moving {
+	/** A longhand, or a shorthand as keyframes have it. */
+	readonly property: string;
+	readonly by: 'animation' | 'transition';
+	/** The name of the keyframes; '' for a transition. */
+	readonly name: string;
+}
+
+const kebab = (name: string): string => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+/** What keyframes say besides properties (Web Animations 1 §6.6). */
+const NO_PROPERTIES = new Set(['offset', 'computedOffset', 'easing', 'composite']);
+
+/** What is on top of an element's cascade now (CSS Cascade 5 §6.1: animations, and transitions above all). */
+export function movingOn(element: Element): Moving[] {
+	return element.getAnimations().flatMap((animation): Moving[] => {
+		if ('transitionProperty' in animation)
+			return [{ property: String(animation.transitionProperty), by: 'transition', name: '' }];
+		const name = 'animationName' in animation ? String(animation.animationName) : '';
+		const effect = animation.effect as KeyframeEffect | null;
+		const keys = new Set((effect?.getKeyframes() ?? []).flatMap((frame) => Object.keys(frame)));
+		return [...keys]
+			.filter((key) => !NO_PROPERTIES.has(key))
+			.map((key) => ({ property: kebab(key), by: 'animation', name }));
+	});
+}
+
 /** What an engine tells of an element for its cascade. */
 export interface ElementAnswer {
 	readonly matches: readonly Match[];

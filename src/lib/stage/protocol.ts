@@ -1,10 +1,11 @@
 import type { ElementBox } from '../probe/box.ts';
-import type { ElementAnswer } from '../probe/cascade.ts';
+import type { ElementAnswer, Moving } from '../probe/cascade.ts';
+import type { ContainingBlock } from '../probe/containing.ts';
 import type { ElementFacts, FactsFound } from '../probe/facts.ts';
 import type { Snapshot } from '../probe/snapshot.ts';
 import type { Unseen } from '../probe/unseen.ts';
 
-export type { ElementAnswer, ElementFacts, FactsFound, Unseen };
+export type { ContainingBlock, ElementAnswer, ElementFacts, Moving, FactsFound, Unseen };
 
 /** What the application and a stage say to each other. */
 
@@ -186,6 +187,10 @@ export interface StageHost {
 	ask(selectors: readonly AskedSelector[], containers: readonly string[]): void;
 	/** What hits an element of a frame and each of its ancestors, itself first; nothing where there is none. */
 	cascade(frame: string, path: readonly number[]): ElementAnswer[];
+	/** The containing block of an element of a frame; null where that is not told by a box. */
+	containing(frame: string, path: readonly number[]): ContainingBlock | null;
+	/** What animations and transitions move on an element of a frame now. */
+	moving(frame: string, path: readonly number[]): Moving[];
 	/** What selectors hit in a frame, as far as that is few, with some computed longhands; see `findFacts`. */
 	facts(frame: string, selectors: readonly string[], most: number, longhands: readonly string[]): FactsFound;
 	/** Every computed longhand of elements in a frame, by name; nothing where it has no such element. */

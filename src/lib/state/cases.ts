@@ -1,6 +1,7 @@
 import {
 	askingOf,
 	cascadeOf,
+	hintDeclarations,
 	physicalOf,
 	styleDeclarations,
 	type Asking,
@@ -80,6 +81,7 @@ export function casesOf(page: PageState, stages: Stages, vantage: Vantage): Case
 			const fixed = {
 				applying: asking.applying(matches),
 				style: element ? styleDeclarations(of.source, page.path, element) : [],
+				hints: element ? hintDeclarations(page.path, element) : [],
 				layers: cascade.layers,
 				physical: (longhand: string) => physicalOf(longhand, writing),
 				engine: browser

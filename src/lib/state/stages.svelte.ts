@@ -6,7 +6,15 @@ import { openStage, type StageConfig } from '../stage/client/stage.ts';
 import type { Asked } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import { UNSEEN, type Unseen } from '../core/presence/index.ts';
-import type { ElementAnswer, FactsFound, PagePoint, Pin, ShownOriginal } from '../stage/protocol.ts';
+import type {
+	ContainingBlock,
+	ElementAnswer,
+	FactsFound,
+	Moving,
+	PagePoint,
+	Pin,
+	ShownOriginal
+} from '../stage/protocol.ts';
 import type { Press } from './keys.ts';
 import { selectionView, type Pick } from './selection.svelte.ts';
 
@@ -64,6 +72,17 @@ const answer = {
 	computed
 };
 const answers = z.array(z.object(answer));
+const containing = z.nullable(
+	z.object({
+		width: length,
+		height: length,
+		path: z.nullable(path),
+		box: z.enum(['content', 'padding', 'window'])
+	})
+);
+const moving = z.array(
+	z.object({ property: z.string(), by: z.enum(['animation', 'transition']), name: z.string() })
+);
 const facts = z.object({
 	elements: z.array(
 		z.object({
@@ -120,6 +139,10 @@ export interface Stages {
 	ask(asked: readonly Asked[], containers: readonly string[]): void;
 	/** What hits an element of a frame and each of its ancestors, itself first. */
 	cascade(frame: string, path: ElementPath): Promise<readonly ElementAnswer[]>;
+	/** The containing block of an element of a frame; null where that is not told by a box. */
+	containing(frame: string, path: ElementPath): Promise<ContainingBlock | null>;
+	/** What animations and transitions move on an element of a frame now. */
+	moving(frame: string, path: ElementPath): Promise<readonly Moving[]>;
 	/** What selectors hit in a frame, each no more than so many elements, with some computed longhands. */
 	facts(
 		frame: string,
@@ -207,6 +230,8 @@ export async function openStages(
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
 		ask: (asked, containers) => void stage.host.ask(asked, containers),
 		cascade: async (frame, path) => answers.parse(await stage.host.cascade(frame, path)),
+		containing: async (frame, path) => containing.parse(await stage.host.containing(frame, path)),
+		moving: async (frame, path) => moving.parse(await stage.host.moving(frame, path)),
 		facts: async (frame, selectors, most, longhands) =>
 			facts.parse(await stage.host.facts(frame, selectors, most, longhands)),
 		computed: async (frame, paths) => values.parse(await stage.host.computed(frame, paths)),

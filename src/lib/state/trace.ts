@@ -1,7 +1,9 @@
 import {
 	isInherited,
 	outcomeOf,
+	declarationsOn,
 	propertiesSet,
+	substituted,
 	verdictOf,
 	wouldWin,
 	type Candidate,
@@ -10,7 +12,9 @@ import {
 } from '../core/cascade/index.ts';
 import type { Specificity } from '../core/selector/index.ts';
 import { noEffectOf, type NoEffect } from '../core/effect/index.ts';
-import type { ElementPath } from '../core/html/index.ts';
+import { figure } from '../core/box/index.ts';
+import { elementAt, nameOfElement, type ElementPath } from '../core/html/index.ts';
+import { percentBasis, sharesIn, type Share } from '../core/length/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import { casesOf } from './cases.ts';
 import { factsOf } from './idle.ts';
@@ -28,6 +32,19 @@ export interface Trace {
 	 * undefined where the frames have no such element.
 	 */
 	at(property: string, width: number, up?: number): Outcome | undefined;
+	/** What a value comes to with its custom properties put in, and whether the browser takes that; null where one is missing. */
+	comesTo(
+		property: string,
+		value: string,
+		width: number,
+		up: number
+	): { readonly text: string; readonly valid: boolean } | null;
+	/** What moves a property in the lead now, in words; undefined where nothing does. */
+	moving(property: string): string | undefined;
+	/** What the percentages and relative lengths of a value of its own are in the lead, a sentence each. */
+	shares(property: string, value: string): string[];
+	/** The shorthands that are declared on it, with the longhands that each sets. */
+	readonly shorthands: ReadonlyMap<string, readonly string[]>;
 	/** The nearest ancestor with a declaration of its own that would be inherited, were there none on the element. */
 	around(property: string, width: number): { readonly up: number; readonly winner: Candidate } | undefined;
 	/** Why a declaration of the element's own does nothing in the lead as it is; undefined where it may do something. */
@@ -45,6 +62,12 @@ export interface Trace {
 	ancestor(up: number): ElementPath;
 }
 
+/** “5 % of 812, the width of section.banner, = 40.6 px”, without its first word. */
+function shareOf(number: number, unit: Share['unit'], { px, what }: { px: number; what: string }): string {
+	const share = number * px * (unit === '%' || unit === 'vw' ? 0.01 : 1);
+	return `of ${figure(px)}, ${what}, = ${figure(share)} px`;
+}
+
 /** Asks the lead's frame about an element, and gives what decides its values, for a vantage at any width. */
 export async function traceOf(
 	page: PageState,
@@ -54,8 +77,10 @@ export async function traceOf(
 ): Promise<Trace> {
 	const cases = casesOf(page, stages, vantage);
 	const { cascade, engine } = cases;
-	const [answers, facts] = await Promise.all([
+	const [answers, moving, containing, facts] = await Promise.all([
 		stages.cascade('lead', path),
+		stages.moving('lead', path),
+		stages.containing('lead', path),
 		factsOf(page, stages, vantage, path)
 	]);
 	const elements = answers.map((answer, up) => ({
@@ -64,16 +89,67 @@ export async function traceOf(
 	}));
 	const casesAt = (width: number): readonly Case[] => elements.map(({ at }) => at(width));
 	const first = casesAt(vantage.width)[0];
+	const at: Trace['at'] = (property, width, up = 0) =>
+		outcomeOf(
+			property,
+			casesAt(width).slice(up),
+			(further) => {
+				const [own, around] = [elements[up + further], elements[up + further + 1]];
+				return property.startsWith('--') || own?.computed.get(property) === around?.computed.get(property);
+			},
+			cascade.registered
+		);
+	const shorthands = new Map<string, readonly string[]>();
+	for (const { property, value } of first ? declarationsOn(first) : []) {
+		const longhands = [...(engine.expand(property, value)?.keys() ?? [])];
+		if (property !== 'all' && longhands.length > 0 && !longhands.includes(property))
+			shorthands.set(property, longhands);
+	}
+	/** What a share of a unit is a share of, px, in words. */
+	function basis(property: string, unit: Share['unit']): { px: number; what: string } | undefined {
+		const size = (up: number): number => Number.parseFloat(elements[up]?.computed.get('font-size') ?? '');
+		if (unit === 'vw') return { px: vantage.width, what: 'the width of the viewport' };
+		if (unit === 'rem') return { px: size(elements.length - 1), what: 'the text size of the root' };
+		const kind =
+			unit === 'em' ? (property === 'font-size' ? 'parent-font' : 'own-font') : percentBasis(property);
+		if (kind === 'parent-font') return { px: size(1), what: 'the text size of what is around it' };
+		if (kind === 'own-font') return { px: size(0), what: 'its own text size' };
+		if (kind === undefined || !containing) return undefined;
+		const around = containing.path && elementAt(page.page, containing.path);
+		const whose = around
+			? `of ${nameOfElement(around)}${containing.box === 'padding' ? ' with its padding' : ''}`
+			: 'of the window';
+		return { px: containing[kind], what: `the ${kind} ${whose}` };
+	}
 	return {
 		properties: first ? [...propertiesSet(first)].sort() : [],
 		longhands: engine.longhands.filter((name) => (first?.physical(name) ?? name) === name),
-		at: (property, width, up = 0) =>
-			outcomeOf(property, casesAt(width).slice(up), (further) => {
-				const [own, around] = [elements[up + further], elements[up + further + 1]];
-				return property.startsWith('--') || own?.computed.get(property) === around?.computed.get(property);
+		at,
+		comesTo(property, value, width, up) {
+			const text = substituted(
+				value,
+				up,
+				(name, from) => at(name, width, from),
+				(name) => cascade.registered.get(name)?.initial ?? null
+			);
+			return text === null
+				? null
+				: { text, valid: property.startsWith('--') || engine.expand(property, text) !== null };
+		},
+		moving(property) {
+			const on = moving.find(
+				(one) => one.property === property || engine.expand(one.property, 'inherit')?.has(property) === true
+			);
+			return on && (on.by === 'transition' ? 'a transition' : `the animation ${on.name}`);
+		},
+		shares: (property, value) =>
+			sharesIn(value).flatMap(({ number, unit, text }) => {
+				const of = basis(property, unit);
+				return of ? `${text}: ${shareOf(number, unit, of)}` : [];
 			}),
+		shorthands,
 		around(property, width) {
-			if (!isInherited(property)) return undefined;
+			if (!isInherited(property, cascade.registered)) return undefined;
 			const outer = casesAt(width).slice(1);
 			for (const [i, one] of outer.entries()) {
 				const { winner } = verdictOf(property, one);

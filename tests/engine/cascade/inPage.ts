@@ -2,6 +2,7 @@ import {
 	askingOf,
 	cascadeOf,
 	compareCandidates,
+	hintDeclarations,
 	isInherited,
 	physicalOf,
 	propertiesSet,
@@ -61,6 +62,7 @@ export function checkCascade(path: string, files: Readonly<Record<string, string
 		const of: Case = {
 			applying: asking.applying(index.matches(element)),
 			style: styleDeclarations(page.source, path, source),
+			hints: hintDeclarations(path, source),
 			layers: cascade.layers,
 			holds: (condition) =>
 				condition.kind === 'media'
@@ -82,7 +84,7 @@ export function checkCascade(path: string, files: Readonly<Record<string, string
 				// Declarations after nested rules, or in a condition within the rule, are a rule of their own to the engine.
 				const leads = rule?.children.find(({ kind }) => kind !== 'comment') === declarations[0];
 				const before = text.slice(0, leads ? (rule?.block.start ?? 0) + 1 : first).split('\n');
-				const candidate = { hit, layer: declared.layer, order: [declared.text, first] };
+				const candidate = { hit, attribute: null, layer: declared.layer, order: [declared.text, first] };
 				return {
 					name: `${declared.file} ${before.length - 1}:${before.at(-1)?.length ?? 0}`,
 					candidate: candidate as unknown as Candidate

@@ -4,9 +4,11 @@ import { sourcesOf } from '../site/index.ts';
 import {
 	askingOf,
 	cascadeOf,
+	hintDeclarations,
 	outcomeOf,
 	physicalOf,
 	styleDeclarations,
+	substituted,
 	variableSteps,
 	verdictOf,
 	type Case,
@@ -43,6 +45,7 @@ function caseOf(html: string, holds: Holds = () => true): Case {
 	return {
 		applying: asking.applying(matches),
 		style: element ? styleDeclarations(html, 'a.html', element) : [],
+		hints: element ? hintDeclarations('a.html', element) : [],
 		layers: cascade.layers,
 		holds,
 		physical: (longhand) => physicalOf(longhand, { writingMode: 'horizontal-tb', direction: 'ltr' }),
@@ -155,6 +158,54 @@ it('custom properties are followed to what they come to, through fallbacks and a
 		'--loop 1 cycle',
 		'--gone 0 missing'
 	]);
+});
+
+it('custom properties are put in as they are read at computed-value time', () => {
+	const of = caseOf('<style>.x { --a: var(--b) 1px; --b: 2px; --loop: var(--loop) }</style><p id=x class=x>');
+	const put = (value: string) =>
+		substituted(
+			value,
+			0,
+			(name) => outcomeOf(name, [of], () => false),
+			(name) => (name === '--known' ? '7px' : null)
+		);
+	expect(put('calc(var(--b) * 2)')).toBe('calc( 2px * 2)');
+	expect(put('var(--a) red')).toBe('2px 1px red');
+	expect(put('var(--none, var(--b, 3px))')).toBe('2px');
+	expect(put('var(--known)')).toBe('7px');
+	expect(put('var(--none)')).toBeNull();
+	expect(put('var(--loop, 3px)')).toBe('3px');
+});
+
+it('presentational attributes are the weakest of the page’s own, and revert takes them too', () => {
+	expect(decided('<table><td id=x width=40>', 'width')).toEqual(['width=40']);
+	expect(
+		decided('<table><td id=x class=x width=40><style>:where(.x) { width: 1px }</style>', 'width')
+	).toEqual(['width: 1px', 'width=40: presentational-hint']);
+	expect(decided('<style>.x { width: revert }</style><table><td id=x class=x width=40>', 'width')).toEqual([
+		undefined,
+		'width: revert: gave-way',
+		'width=40: presentational-hint'
+	]);
+});
+
+it('a registered property is inherited as its rule says, if that is valid', () => {
+	const registered = (css: string) =>
+		cascadeOf(
+			parsePage(`<style>${css}</style>`),
+			'a.html',
+			sourcesOf(() => undefined)
+		).registered;
+	const rule = '@property --s { syntax: "<length>"; inherits: false; initial-value: 3px }';
+	expect(registered(rule).get('--s')).toEqual({ inherits: false, initial: '3px' });
+	expect(registered('@property --s { syntax: "*"; inherits: true }').get('--s')).toEqual({
+		inherits: true,
+		initial: null
+	});
+	expect(registered('@property --s { syntax: "<length>"; inherits: false }').size).toBe(0);
+	const [inner, outer] = [caseOf('<p id=x>'), caseOf('<style>.x { --s: 9px }</style><p id=x class=x>')];
+	const kind = (css: string) => outcomeOf('--s', [inner, outer], () => true, registered(css))?.kind;
+	expect([kind(rule), kind('')]).toEqual(['browser', 'inherited']);
 });
 
 it('a value is followed up to where it comes from', () => {

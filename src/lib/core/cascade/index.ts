@@ -10,13 +10,16 @@ export {
 	type Declared,
 	type Layer,
 	type LayerMention,
+	type Registered,
 	type PageCascade,
 	type Scope
 } from './sheets.ts';
-export { variableSteps, type VariableStep } from './variables.ts';
+export { substituted, variableSteps, type VariableStep } from './variables.ts';
+export { hintDeclarations } from './hints.ts';
 export { styleDeclarations } from './style.ts';
 export {
 	compareCandidates,
+	declarationsOn,
 	propertiesSet,
 	verdictOf,
 	wouldWin,

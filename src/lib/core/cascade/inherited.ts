@@ -25,6 +25,11 @@ const INHERITED = new Set(
 	)
 );
 
+/** Custom properties that a page registers, by name. */
+type Registry = ReadonlyMap<string, { readonly inherits: boolean }>;
+
+const NONE: Registry = new Map();
+
 /** Whether a longhand or custom property passes from an element to its children by itself. */
-export const isInherited = (property: string): boolean =>
-	property.startsWith('--') || INHERITED.has(property);
+export const isInherited = (property: string, registered: Registry = NONE): boolean =>
+	property.startsWith('--') ? (registered.get(property)?.inherits ?? true) : INHERITED.has(property);

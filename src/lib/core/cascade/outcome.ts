@@ -1,3 +1,4 @@
+import type { PageCascade } from './sheets.ts';
 import { isInherited } from './inherited.ts';
 import { verdictOf, type Case, type Verdict } from './verdict.ts';
 
@@ -16,12 +17,12 @@ export type Outcome = {
 );
 
 /** What a declaration's CSS-wide keyword comes to (CSS Cascade 5 §7.3); undefined for any other value. */
-function ledTo(property: string, { winner }: Verdict): 'parent' | 'initial' | 'nothing' | undefined {
+function ledTo({ winner }: Verdict, inherited: boolean): 'parent' | 'initial' | 'nothing' | undefined {
 	if (!winner) return 'nothing';
 	const keyword = winner.value.trim().toLowerCase();
 	if (keyword === 'inherit') return 'parent';
 	if (keyword === 'initial') return 'initial';
-	if (keyword === 'unset') return isInherited(property) ? 'parent' : 'initial';
+	if (keyword === 'unset') return inherited ? 'parent' : 'initial';
 	return undefined;
 }
 
@@ -33,22 +34,24 @@ function ledTo(property: string, { winner }: Verdict): 'parent' | 'initial' | 'n
 export function outcomeOf(
 	property: string,
 	cases: readonly Case[],
-	sameAsParent: (up: number) => boolean
+	sameAsParent: (up: number) => boolean,
+	registered: PageCascade['registered'] = new Map()
 ): Outcome | undefined {
 	const [first] = cases;
 	if (!first) return undefined;
+	const inherited = isInherited(property, registered);
 	const own = verdictOf(property, first);
 	let asked = false;
 	for (const [up, of] of cases.entries()) {
 		const verdict = up === 0 ? own : verdictOf(property, of);
-		const led = ledTo(property, verdict);
+		const led = ledTo(verdict, inherited);
 		if (led === undefined) {
 			return up === 0 ? { own, kind: 'own' } : { own, kind: 'inherited', up, from: verdict, asked };
 		}
 		if (led === 'initial') {
 			return up === 0 ? { own, kind: 'initial' } : { own, kind: 'inherited', up, from: verdict, asked };
 		}
-		if (led === 'nothing' && !(isInherited(property) && up + 1 < cases.length && sameAsParent(up))) {
+		if (led === 'nothing' && !(inherited && up + 1 < cases.length && sameAsParent(up))) {
 			return { own, kind: 'browser', up };
 		}
 		if (up === 0) asked = led === 'parent';

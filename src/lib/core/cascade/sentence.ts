@@ -50,6 +50,8 @@ function beatenSentence(
 	switch (criterion) {
 		case 'importance':
 			return `${place(by)} is !important, this is not (importance).`;
+		case 'presentational-hint':
+			return `The attribute ${loser.attribute ?? ''} of the HTML gives way to every declaration of a sheet (presentational hint).`;
 		case 'style-attribute':
 			return by.hit ? `A style attribute beats every selector.` : `The style attribute beats every selector.`;
 		case 'layer': {

@@ -59,10 +59,19 @@ export interface LayerMention {
 	readonly conditions: readonly Condition[];
 }
 
+/** What an `@property` says of a custom property (CSS Properties and Values 1 §2). */
+export interface Registered {
+	readonly inherits: boolean;
+	/** Null where it has none. */
+	readonly initial: string | null;
+}
+
 /** All that a page's own sheets declare, in order of appearance. */
 export interface PageCascade {
 	readonly declared: readonly Declared[];
 	readonly layers: readonly LayerMention[];
+	/** Custom properties that are registered: the last valid `@property` of a name counts. */
+	readonly registered: ReadonlyMap<string, Registered>;
 }
 
 interface Around {
@@ -100,6 +109,7 @@ const WITHOUT_STYLE = new Set([
 export function cascadeOf(page: Page, path: string, sources: Sources): PageCascade {
 	const declared: Declared[] = [];
 	const layers: LayerMention[] = [];
+	const registered = new Map<string, Registered>();
 	let texts = 0;
 	let unnamed = 0;
 
@@ -177,6 +187,7 @@ export function cascadeOf(page: Page, path: string, sources: Sources): PageCasca
 			if (node.name === 'layer') mention(node, sheet, around);
 			return;
 		}
+		if (node.name === 'property') register(prelude.trim(), node, text.source);
 		if (node.opaque || WITHOUT_STYLE.has(node.name)) return;
 		const span = { start: node.prelude.start + text.offset, end: node.prelude.end + text.offset };
 		let inner = around;
@@ -186,6 +197,19 @@ export function cascadeOf(page: Page, path: string, sources: Sources): PageCasca
 			inner = under(around, { kind: node.name, file: text.file, span, text: prelude });
 		} else if (node.name === 'scope') inner = { ...around, scopes: [...around.scopes, scopeOf(prelude)] };
 		block(node, sheet, text, inner);
+	}
+
+	/** Without syntax or `inherits`, or without an initial value where one must be, the whole rule is invalid. */
+	function register(name: string, node: AtRule, source: string): void {
+		const said = new Map(
+			node.children.flatMap((one) =>
+				one.kind === 'declaration' ? [[one.property, sliceOf(source, one.value)] as const] : []
+			)
+		);
+		const [syntax, inherits, initial] = [said.get('syntax'), said.get('inherits'), said.get('initial-value')];
+		if (!name.startsWith('--') || syntax === undefined || !/^(true|false)$/i.test(inherits ?? '')) return;
+		if (initial === undefined && !/^(["'])\s*\*\s*\1$/.test(syntax)) return;
+		registered.set(name, { inherits: /^true$/i.test(inherits ?? ''), initial: initial ?? null });
 	}
 
 	function put(of: Block, declarations: readonly Declaration[], text: Text, around: Around): void {
@@ -215,7 +239,7 @@ export function cascadeOf(page: Page, path: string, sources: Sources): PageCasca
 			if (source !== undefined) read(source, use.from.path, 0, around, [use.from.path]);
 		}
 	}
-	return { declared, layers };
+	return { declared, layers, registered };
 }
 
 /** A selector with what `&` is outside of all rules in its place; one that begins with a combinator starts there. */

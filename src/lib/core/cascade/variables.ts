@@ -80,3 +80,45 @@ export function variableSteps(
 	follow(value, up, []);
 	return steps;
 }
+
+/** As long as a text may grow by putting custom properties in. */
+const LONGEST = 100_000;
+
+/**
+ * A value with its custom properties put in, as it is read at computed-value time (CSS Custom Properties 1 §3);
+ * null where one is missing, or needs itself. `look` tells where a custom property comes from on the element so
+ * many generations up; `initial` what a registered one is where nothing gives it.
+ */
+export function substituted(
+	value: string,
+	up: number,
+	look: (name: string, up: number) => Outcome | undefined,
+	initial: (name: string) => string | null = () => null,
+	chain: readonly string[] = []
+): string | null {
+	const tokens = tokensOf(value);
+	let text = '';
+	for (let i = 0; i < tokens.count; i++) {
+		const isVar = tokens.types[i] === T.Function && textOf(tokens, i).toLowerCase() === 'var(';
+		if (!isVar) {
+			text += textOf(tokens, i);
+			continue;
+		}
+		const close = Math.min(tokens.close[i] as number, tokens.count);
+		const [use] = variablesIn(value.slice(tokens.starts[i], tokens.starts[close + 1] ?? value.length));
+		if (!use || chain.includes(use.name) || text.length > LONGEST) return null;
+		const outcome = look(use.name, up);
+		const from = outcome?.kind === 'inherited' ? outcome.up : 0;
+		const by = outcome?.kind === 'inherited' ? outcome.from.winner : outcome?.own.winner;
+		const isGiven =
+			by && (outcome?.kind === 'own' || outcome?.kind === 'inherited') && by.value !== 'initial';
+		const own = isGiven
+			? substituted(by.value, up + from, look, initial, [...chain, use.name])
+			: initial(use.name);
+		const put = own ?? (use.fallback === null ? null : substituted(use.fallback, up, look, initial, chain));
+		if (put === null) return null;
+		text += ` ${put} `;
+		i = close;
+	}
+	return text.replace(/\s+/g, ' ').trim();
+}

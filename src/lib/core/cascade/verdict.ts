@@ -53,8 +53,10 @@ export interface Candidate {
 	readonly file: string;
 	/** In the file's text. */
 	readonly span: Span;
-	/** Null for a style attribute. */
+	/** Null for a style attribute and for a presentational one. */
 	readonly hit: Hit | null;
+	/** The name of a presentational attribute that says it; null for all else. */
+	readonly attribute: string | null;
 	readonly layer: Layer;
 	readonly conditions: readonly Condition[];
 	/** Where it stands among all declarations: text of the page, then place in it. */
@@ -63,7 +65,8 @@ export interface Candidate {
 }
 
 /** By what one declaration comes before another (CSS Cascade 6 §6.1). */
-export type Criterion = 'importance' | 'style-attribute' | 'layer' | 'specificity' | 'proximity' | 'order';
+export type Criterion =
+	'importance' | 'presentational-hint' | 'style-attribute' | 'layer' | 'specificity' | 'proximity' | 'order';
 
 /** Why a candidate lost. */
 export type Loss =
@@ -95,6 +98,10 @@ export function compareCandidates(
 	ranks: LayerRanks
 ): { readonly sign: number; readonly criterion: Criterion } {
 	if (a.important !== b.important) return { sign: a.important ? 1 : -1, criterion: 'importance' };
+	// To `revert` they are of the author's origin; to all else they are weaker (CSS Cascade 5 §6.2).
+	if ((a.attribute === null) !== (b.attribute === null)) {
+		return { sign: a.attribute === null ? 1 : -1, criterion: 'presentational-hint' };
+	}
 	if (!a.hit !== !b.hit) return { sign: a.hit ? -1 : 1, criterion: 'style-attribute' };
 	const layers = compareLayers(a.layer, b.layer, ranks) * (a.important ? -1 : 1);
 	if (layers !== 0) return { sign: layers, criterion: 'layer' };
@@ -112,6 +119,8 @@ export function compareCandidates(
 export interface Case {
 	readonly applying: readonly Applying[];
 	readonly style: readonly StyleDeclaration[];
+	/** What its presentational attributes say. */
+	readonly hints: readonly (StyleDeclaration & { readonly attribute: string })[];
 	readonly layers: readonly LayerMention[];
 	readonly holds: Holds;
 	/** The longhands as which the element's writing mode takes a logical property; others as they are. */
@@ -126,7 +135,7 @@ const isOfAll = (property: string): boolean =>
 /** Every candidate of a longhand or custom property, in no order; with what is not valid in any of its widths. */
 function candidatesOf(
 	property: string,
-	{ applying, style, physical, engine }: Case
+	{ applying, style, hints, physical, engine }: Case
 ): {
 	readonly valid: Candidate[];
 	readonly invalid: { readonly candidate: Candidate; readonly why: Loss }[];
@@ -164,6 +173,7 @@ function candidatesOf(
 				file: declared.file,
 				span: { start: node.span.start + declared.offset, end: node.span.end + declared.offset },
 				hit,
+				attribute: null,
 				layer: declared.layer,
 				conditions: declared.conditions,
 				order: [declared.text, node.span.start],
@@ -171,7 +181,11 @@ function candidatesOf(
 			}));
 		}
 	}
-	style.forEach(({ property: name, value: written, important, span, file }, i) => {
+	const attributes = [
+		...hints.map((one) => ({ ...one, text: -1 })),
+		...style.map((one) => ({ ...one, attribute: null, text: Infinity }))
+	];
+	attributes.forEach(({ property: name, value: written, important, span, file, attribute, text }, i) => {
 		put(name, written, (value) => ({
 			property: name,
 			written,
@@ -180,17 +194,30 @@ function candidatesOf(
 			file,
 			span,
 			hit: null,
+			attribute,
 			layer: [],
 			conditions: [],
-			order: [Infinity, i],
+			order: [text, i],
 			node: null
 		}));
 	});
 	return { valid, invalid };
 }
 
+/** Everything that is declared on an element, as written, in no order. */
+export function declarationsOn({ applying, style, hints }: Case): { property: string; value: string }[] {
+	return [
+		...applying.flatMap(({ declared: { declarations, source } }) =>
+			declarations.map(({ property, value }) => ({ property, value: source.slice(value.start, value.end) }))
+		),
+		...style,
+		...hints
+	];
+}
+
 /** The longhands and custom properties that anything of an element's own sheets or style attribute sets. */
-export function propertiesSet({ applying, style, physical, engine }: Case): Set<string> {
+export function propertiesSet(of: Case): Set<string> {
+	const { physical, engine } = of;
 	const found = new Set<string>();
 	const put = (name: string, value: string): void => {
 		if (name.startsWith('--')) found.add(name);
@@ -199,12 +226,7 @@ export function propertiesSet({ applying, style, physical, engine }: Case): Set<
 			for (const longhand of engine.longhands) if (isOfAll(longhand)) found.add(physical(longhand));
 		} else for (const longhand of engine.expand(name, value)?.keys() ?? []) found.add(physical(longhand));
 	};
-	for (const { declared } of applying) {
-		for (const { property, value } of declared.declarations) {
-			put(property, declared.source.slice(value.start, value.end));
-		}
-	}
-	for (const { property, value } of style) put(property, value);
+	for (const { property, value } of declarationsOn(of)) put(property, value);
 	return found;
 }
 
@@ -236,7 +258,8 @@ export function verdictOf(property: string, of: Case): Verdict {
 		losers.push({ candidate: from, why: { kind: 'gave-way', keyword } });
 		running = running.filter((one) => one !== from);
 		const back = (one: Candidate): boolean =>
-			keyword === 'revert' || (!one.hit === !from.hit && sameLayer(one.layer, from.layer));
+			keyword === 'revert' ||
+			(one.attribute === from.attribute && !one.hit === !from.hit && sameLayer(one.layer, from.layer));
 		for (const one of running.filter(back)) losers.push({ candidate: one, why: beaten(one, from, ranks) });
 		running = running.filter((one) => !back(one));
 		winner = running[0];
@@ -265,6 +288,7 @@ export function wouldWin(
 		...winner,
 		important: false,
 		hit: { selector: '', specificity, proximity: Infinity, states: [] },
+		attribute: null,
 		layer: [],
 		order: [text, Infinity]
 	};

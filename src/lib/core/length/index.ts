@@ -1,3 +1,4 @@
 export * from './expression.ts';
 export * from './form.ts';
 export { lengthAt, type LengthAt } from './at.ts';
+export { percentBasis, sharesIn, type PercentBasis, type Share } from './share.ts';

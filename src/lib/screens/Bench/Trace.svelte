@@ -1,20 +1,15 @@
 <script lang="ts">
-	import {
-		lossSentence,
-		variableSteps,
-		type Candidate,
-		type Outcome,
-		type VariableStep
-	} from '$lib/core/cascade/index.ts';
+	import type { Candidate } from '$lib/core/cascade/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import { inside, printInterval, printIntervalSet, toNumber } from '$lib/core/interval/index.ts';
 	import type { Piece } from '$lib/core/css/index.ts';
-	import type { Band, Bands } from '$lib/core/media/index.ts';
-	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
+	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
+	import TracePlace from './TracePlace.svelte';
+	import TraceWhy from './TraceWhy.svelte';
+	import { decider, traceWords } from './traceWords.ts';
 
 	interface Props {
 		page: PageState;
@@ -48,6 +43,7 @@
 	});
 
 	const element = $derived(elementAt(page.page, path));
+	const called = $derived(found && traceWords(page, found));
 	const listed = $derived.by(() => {
 		if (!found) return [];
 		const word = words.trim().toLowerCase();
@@ -58,106 +54,41 @@
 		const rank = (name: string): number => (name.startsWith(word) ? 2 : 0) + (set.has(name) ? 1 : 0);
 		return hit.sort((a, b) => rank(b) - rank(a)).slice(0, MOST);
 	});
-
-	function lineOf({ file, span }: Candidate): number {
-		return placeAt(lineStarts(page.sources.text(file) ?? ''), span.start).line;
+	/** Shorthands that the element's own declarations name, each as what it sets. */
+	const shorthands = $derived(
+		[...(found?.shorthands ?? [])].filter(([name]) => name.includes(words.trim().toLowerCase()))
+	);
+	const winnerOf = (property: string): Candidate | undefined => found?.at(property, lead.width)?.own.winner;
+	/** What a shorthand sets that stands, and what of it something else decides. */
+	function standing(
+		shorthand: string,
+		longhands: readonly string[]
+	): { by: Candidate | undefined; others: string[] } {
+		const own = longhands.map((one) => [one, winnerOf(one)] as const);
+		const by = own.find(([, winner]) => winner?.property === shorthand)?.[1];
+		return {
+			by,
+			others: own.flatMap(([one, winner]) => (winner && winner.property !== shorthand ? [one] : []))
+		};
 	}
-	const placeOf = (one: Candidate): string => `${one.file.replace(/^.*\//, '')}:${lineOf(one)}`;
+
 	const show = (one: Candidate): void => onplace({ path: one.file, offset: one.span.start });
-	const called = (up: number): string => {
-		const around = found && elementAt(page.page, found.ancestor(up));
-		return around ? nameOfElement(around) : 'what is around it';
-	};
-
-	/** The declaration that a value comes from, be it of the element or of one around it. */
-	const decider = (outcome: Outcome): Candidate | undefined =>
-		outcome.kind === 'inherited' ? outcome.from.winner : outcome.own.winner;
-
-	function source(outcome: Outcome): string {
-		switch (outcome.kind) {
-			case 'own':
-				return '';
-			case 'initial':
-				return 'the initial value, by its own word';
-			case 'inherited':
-				return `inherited from ${called(outcome.up)}`;
-			case 'browser':
-				return outcome.up > 0
-					? `inherited from ${called(outcome.up)}, where the browser’s own sheet has it`
-					: 'the browser’s own sheet, or the initial value';
-		}
-	}
-
-	const gone = $derived(found?.computed('display') === 'none');
-
-	interface Stretch {
-		readonly from: Band;
-		readonly to: Band;
-		readonly outcome: Outcome;
-	}
-
-	/** What decides a property, band by band; neighbours with the same answer together. */
-	function overBands(property: string): Stretch[] {
-		const stretches: Stretch[] = [];
-		for (const band of bands.bands) {
-			const outcome = found?.at(property, toNumber(inside(band.interval)));
-			if (!outcome) continue;
-			const before = stretches.at(-1);
-			const same =
-				before &&
-				before.outcome.kind === outcome.kind &&
-				decider(before.outcome)?.span.start === decider(outcome)?.span.start &&
-				decider(before.outcome)?.file === decider(outcome)?.file;
-			if (before && same) stretches[stretches.length - 1] = { ...before, to: band };
-			else stretches.push({ from: band, to: band, outcome });
-		}
-		return stretches;
-	}
-
-	const widthsOfStretch = ({ from, to }: Stretch): string =>
-		printInterval({
-			lo: from.interval.lo,
-			loClosed: from.interval.loClosed,
-			hi: to.interval.hi,
-			hiClosed: to.interval.hiClosed
-		});
-
-	const conditionWidths = (text: string): string =>
-		printIntervalSet(page.widthsOf(page.sources.queries(text), lead));
-
-	/** What the custom properties of the deciding value come to here. */
-	function steps(outcome: Outcome): VariableStep[] {
-		const by = decider(outcome);
-		const up = outcome.kind === 'inherited' ? outcome.up : 0;
-		return by ? variableSteps(by.written, up, (name, from) => found?.at(name, lead.width, from)) : [];
-	}
-
-	const STEPS: Readonly<Record<VariableStep['kind'], string>> = {
-		given: '',
-		fallback: 'nothing gives it; its fallback counts',
-		missing: 'nothing gives it: the declaration is invalid at computed-value time, and counts as unset',
-		cycle: 'it needs itself: a cycle counts as not given'
-	};
 
 	/** Mutes a declaration; the focus goes to its row, since the button may go. */
 	function mute({ property, written, file, span }: Candidate, button: HTMLElement): void {
 		button.closest('li')?.querySelector<HTMLElement>('.name')?.focus();
 		onmute(file, { span, words: `${property}: ${written}` });
 	}
-
-	/** A value of something around the element that the element's own keeps out. */
-	function keptOut(property: string): { up: number; by: Candidate } | undefined {
-		if (!found) return undefined;
-		const outcome = found.at(property, lead.width);
-		const around = outcome?.kind === 'own' ? found.around(property, lead.width) : undefined;
-		return around && { up: around.up, by: around.winner };
-	}
 </script>
 
 {#snippet at(one: Candidate)}
-	<button type="button" class="place" onclick={() => show(one)} title="Go to {one.file}, line {lineOf(one)}"
-		>{placeOf(one)}</button
-	>
+	{#if called}
+		<TracePlace
+			name={called.placeOf(one)}
+			title="Go to {one.file}, line {called.lineOf(one)}"
+			onclick={() => show(one)}
+		/>
+	{/if}
 {/snippet}
 
 {#if element}
@@ -169,11 +100,30 @@
 		</label>
 	</div>
 	<ul>
+		{#each shorthands as [name, longhands] (name)}
+			{@const { by, others } = standing(name, longhands)}
+			<li class="shorthand">
+				<div class="row">
+					<p class="name">
+						<span class="property">{name}</span>
+						<span class="value"
+							>{by ? by.written : 'nothing of it stands'}
+							<i
+								>sets {longhands.length} longhands{others.length > 0
+									? `; ${others.slice(0, 4).join(', ')}${others.length > 4 ? '…' : ''} set elsewhere`
+									: ''}</i
+							></span
+						>
+					</p>
+					{#if by}{@render at(by)}{/if}
+				</div>
+			</li>
+		{/each}
 		{#each listed as property (property)}
 			{@const outcome = found?.at(property, lead.width)}
 			{@const winner = outcome && decider(outcome)}
 			{@const idle = found?.noEffect(property)}
-			{#if outcome}
+			{#if found && outcome}
 				<li class:open={open === property}>
 					<div class="row">
 						<button
@@ -185,96 +135,22 @@
 							<span class="property">
 								{#if idle}<span class="dele" title="It does nothing here">₰</span>{/if}{property}
 							</span>
-							<span class="value"
-								>{winner ? winner.value || winner.written : (found?.computed(property) ?? '')}</span
-							>
+							<span class="value">{winner ? winner.value || winner.written : found.computed(property)}</span>
 						</button>
 						{#if winner}{@render at(winner)}{:else}<span class="from">browser</span>{/if}
 					</div>
 					{#if open === property}
-						{@const kept = keptOut(property)}
-						<div class="why">
-							<p>
-								{#if winner}
-									<code>{winner.property}: {winner.written}{winner.important ? ' !important' : ''}</code>
-									{winner.hit ? `of ${winner.hit.selector}` : 'of the style attribute'}{source(outcome)
-										? `, ${source(outcome)}`
-										: ''}
-									<button
-										type="button"
-										class="place"
-										title="Out of force in all frames, until it is brought back (masthead)"
-										onclick={({ currentTarget }) => mute(winner, currentTarget)}>mute it</button
-									>
-								{:else}{source(outcome)}{/if}
-								{#if found?.computed(property)}<span class="computed"
-										>computed: {found.computed(property)}</span
-									>{/if}
-							</p>
-							{#if idle}
-								<p class="kept">₰ It does nothing here. {idle.reason}</p>
-								<p>What would: {idle.instead} <span class="computed">{idle.standard}</span></p>
-							{/if}
-							{#each steps(outcome) as step, i (i)}
-								<p class="step" style:padding-left="{step.depth * 14}px">
-									<code>{step.name}{step.text === '' ? '' : `: ${step.text}`}</code>
-									{#if step.by}{@render at(step.by)}{/if}
-									{STEPS[step.kind]}
-								</p>
-							{/each}
-							{#if outcome.kind === 'inherited'}
-								<p>
-									<button
-										type="button"
-										class="place"
-										onclick={() => found && onselect([found.ancestor(outcome.up)])}
-									>
-										select {called(outcome.up)}
-									</button>
-								</p>
-							{/if}
-							{#if kept}
-								<p class="kept">
-									{called(kept.up)} around it has <code>{kept.by.property}: {kept.by.written}</code> at {@render at(
-										kept.by
-									)}; it does not reach this element, which has its own.
-								</p>
-							{/if}
-							{#if bands.bands.length > 1}
-								<dl>
-									{#each overBands(property) as stretch (stretch.from.letter)}
-										{@const decides = decider(stretch.outcome)}
-										<dt>{widthsOfStretch(stretch)}</dt>
-										<dd>
-											{#if decides}<code>{decides.value || decides.written}</code> {@render at(decides)}{/if}
-											{source(stretch.outcome)}
-										</dd>
-									{/each}
-								</dl>
-							{/if}
-							{#if outcome.own.losers.length > 0}
-								<ol>
-									{#each outcome.own.losers as { candidate, why }, i (i)}
-										<li>
-											<p>
-												<s
-													>{candidate.property}: {candidate.written}{candidate.important
-														? ' !important'
-														: ''}</s
-												>
-												{@render at(candidate)}
-											</p>
-											<p class="reason">
-												{lossSentence(candidate, why, placeOf, conditionWidths)}
-												{#if why.kind === 'state' && gone}
-													It is display: none here, and what is not shown cannot be pointed at.
-												{/if}
-											</p>
-										</li>
-									{/each}
-								</ol>
-							{/if}
-						</div>
+						<TraceWhy
+							{page}
+							{lead}
+							{bands}
+							trace={found}
+							{property}
+							{outcome}
+							onshow={show}
+							onmute={mute}
+							{onselect}
+						/>
 					{/if}
 				</li>
 			{/if}
@@ -310,9 +186,12 @@
 	.head span,
 	.hint,
 	.from,
-	.reason,
-	.computed {
+	i {
 		color: var(--ink-2);
+	}
+
+	i {
+		font: 13px/1.4 var(--text);
 	}
 
 	label {
@@ -334,19 +213,8 @@
 		font: 13px/1.2 var(--mono);
 	}
 
-	b,
-	code,
-	s {
-		font: 13px/1.4 var(--mono);
-	}
-
 	b {
-		font-weight: 600;
-	}
-
-	ul,
-	ol {
-		list-style: none;
+		font: 600 13px/1.4 var(--mono);
 	}
 
 	ul > li {
@@ -372,10 +240,13 @@
 		color: var(--ink);
 		font: 13px/1.4 var(--mono);
 		text-align: left;
+	}
+
+	button.name {
 		cursor: pointer;
 	}
 
-	.name:hover {
+	button.name:hover {
 		background: var(--tint);
 	}
 
@@ -383,6 +254,10 @@
 		flex: 0 0 21ch;
 		color: var(--blue);
 		overflow-wrap: anywhere;
+	}
+
+	.shorthand .property {
+		font-weight: 700;
 	}
 
 	.dele {
@@ -397,61 +272,7 @@
 		white-space: nowrap;
 	}
 
-	.open .value {
+	:is(.open, .shorthand) .value {
 		white-space: normal;
-	}
-
-	.place {
-		min-height: 24px;
-		padding: 0 2px;
-		border: 0;
-		background: none;
-		color: var(--ink-2);
-		font: 13px/1.4 var(--mono);
-		text-decoration: underline;
-		text-underline-offset: 3px;
-		white-space: nowrap;
-		cursor: pointer;
-	}
-
-	.place:hover {
-		color: var(--ink);
-	}
-
-	.why {
-		display: grid;
-		gap: 8px;
-		margin: 2px 0 12px;
-		padding-left: 12px;
-		border-left: 2px solid var(--ink);
-	}
-
-	.computed {
-		display: block;
-		overflow-wrap: anywhere;
-	}
-
-	.kept {
-		color: var(--rubric);
-	}
-
-	dl {
-		display: grid;
-		grid-template-columns: max-content 1fr;
-		gap: 0 16px;
-		align-items: baseline;
-	}
-
-	dt {
-		font: 13px/1.4 var(--mono);
-	}
-
-	ol {
-		display: grid;
-		gap: 6px;
-	}
-
-	s {
-		color: var(--ink-2);
 	}
 </style>

@@ -10,7 +10,8 @@ import {
 	type StageListener
 } from '../protocol.ts';
 import { computedValues } from '../../probe/box.ts';
-import { answersUp, selectorIndex, type SelectorIndex } from '../../probe/cascade.ts';
+import { answersUp, movingOn, selectorIndex, type SelectorIndex } from '../../probe/cascade.ts';
+import { containingBlock } from '../../probe/containing.ts';
 import { findFacts } from '../../probe/facts.ts';
 import { found, hits, matching } from '../../probe/match.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
@@ -175,6 +176,14 @@ const host: StageHost = {
 	},
 	cascade: (frame, path) =>
 		answersUp(elementByPath(frameOf(frame).document(), path), asked.index, asked.containers),
+	containing(frame, path) {
+		const element = elementByPath(frameOf(frame).document(), path);
+		return (element && containingBlock(element)) ?? null;
+	},
+	moving(frame, path) {
+		const element = elementByPath(frameOf(frame).document(), path);
+		return element ? movingOn(element) : [];
+	},
 	facts: (frame, selectors, most, longhands) =>
 		findFacts(frameOf(frame).document(), selectors, most, asked.index, asked.containers, longhands),
 	computed: (frame, paths) =>

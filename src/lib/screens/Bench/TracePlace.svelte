@@ -1,0 +1,31 @@
+<script lang="ts">
+	interface Props {
+		/** The file and line, short. */
+		name: string;
+		title: string;
+		onclick: () => void;
+	}
+
+	let { name, title, onclick }: Props = $props();
+</script>
+
+<button type="button" class="place" {onclick} {title}>{name}</button>
+
+<style>
+	button {
+		min-height: 24px;
+		padding: 0 2px;
+		border: 0;
+		background: none;
+		color: var(--ink-2);
+		font: 13px/1.4 var(--mono);
+		text-decoration: underline;
+		text-underline-offset: 3px;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	button:hover {
+		color: var(--ink);
+	}
+</style>

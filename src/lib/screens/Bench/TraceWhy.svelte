@@ -1,0 +1,247 @@
+<script lang="ts">
+	import {
+		lossSentence,
+		variableSteps,
+		type Candidate,
+		type Outcome,
+		type VariableStep
+	} from '$lib/core/cascade/index.ts';
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { inside, printInterval, printIntervalSet, toNumber } from '$lib/core/interval/index.ts';
+	import type { Band, Bands } from '$lib/core/media/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import type { Trace } from '$lib/state/trace.ts';
+	import TracePlace from './TracePlace.svelte';
+	import { decider, traceWords } from './traceWords.ts';
+
+	interface Props {
+		page: PageState;
+		lead: SeenVantage;
+		bands: Bands;
+		trace: Trace;
+		property: string;
+		outcome: Outcome;
+		onshow: (one: Candidate) => void;
+		/** Takes a declaration out of force in all frames; `button` may go with it. */
+		onmute: (one: Candidate, button: HTMLElement) => void;
+		onselect: (paths: readonly ElementPath[]) => void;
+	}
+
+	let { page, lead, bands, trace, property, outcome, onshow, onmute, onselect }: Props = $props();
+
+	const words = $derived(traceWords(page, trace));
+	const winner = $derived(decider(outcome));
+	const up = $derived(outcome.kind === 'inherited' ? outcome.up : 0);
+	const idle = $derived(trace.noEffect(property));
+	const moving = $derived(trace.moving(property));
+	const gone = $derived(trace.computed('display') === 'none');
+
+	interface Stretch {
+		readonly from: Band;
+		readonly to: Band;
+		readonly outcome: Outcome;
+	}
+
+	/** What decides the property, band by band; neighbours with the same answer together. */
+	const stretches = $derived.by(() => {
+		const found: Stretch[] = [];
+		for (const band of bands.bands) {
+			const there = trace.at(property, toNumber(inside(band.interval)));
+			if (!there) continue;
+			const before = found.at(-1);
+			const same =
+				before &&
+				before.outcome.kind === there.kind &&
+				decider(before.outcome)?.span.start === decider(there)?.span.start &&
+				decider(before.outcome)?.file === decider(there)?.file;
+			if (before && same) found[found.length - 1] = { ...before, to: band };
+			else found.push({ from: band, to: band, outcome: there });
+		}
+		return found;
+	});
+
+	const widthsOfStretch = ({ from, to }: Stretch): string =>
+		printInterval({
+			lo: from.interval.lo,
+			loClosed: from.interval.loClosed,
+			hi: to.interval.hi,
+			hiClosed: to.interval.hiClosed
+		});
+	const conditionWidths = (text: string): string =>
+		printIntervalSet(page.widthsOf(page.sources.queries(text), lead));
+
+	/** What the custom properties of the deciding value come to here. */
+	const steps = $derived(
+		winner ? variableSteps(winner.written, up, (name, from) => trace.at(name, lead.width, from)) : []
+	);
+	/** The value with them put in, where it has any. */
+	const whole = $derived(
+		winner && steps.length > 0 ? trace.comesTo(winner.property, winner.written, lead.width, up) : null
+	);
+	const STEPS: Readonly<Record<VariableStep['kind'], string>> = {
+		given: '',
+		fallback: 'nothing gives it; its fallback counts',
+		missing: 'nothing gives it: the declaration is invalid at computed-value time, and counts as unset',
+		cycle: 'it needs itself: a cycle counts as not given'
+	};
+	/** What its relative lengths are shares of; of another element's value the shares are that one's. */
+	const shares = $derived(winner && up === 0 ? trace.shares(property, whole?.text ?? winner.value) : []);
+
+	/** A value of something around the element that the element's own keeps out. */
+	const kept = $derived(outcome.kind === 'own' ? trace.around(property, lead.width) : undefined);
+</script>
+
+{#snippet at(one: Candidate)}
+	<TracePlace
+		name={words.placeOf(one)}
+		title="Go to {one.file}, line {words.lineOf(one)}"
+		onclick={() => onshow(one)}
+	/>
+{/snippet}
+
+<div class="why">
+	<p>
+		{#if winner}
+			<code>{winner.property}: {winner.written}{winner.important ? ' !important' : ''}</code>
+			{words.owner(winner)}{words.source(outcome) ? `, ${words.source(outcome)}` : ''}
+			{#if !winner.attribute}
+				<button
+					type="button"
+					class="link"
+					title="Out of force in all frames, until it is brought back (masthead)"
+					onclick={({ currentTarget }) => onmute(winner, currentTarget)}>mute it</button
+				>
+			{/if}
+		{:else}{words.source(outcome)}{/if}
+		{#if trace.computed(property)}<span class="computed">computed: {trace.computed(property)}</span>{/if}
+	</p>
+	{#if moving}
+		<p class="kept">
+			{moving} is on top now: what is computed is what it makes of the property, whatever wins below.
+		</p>
+	{/if}
+	{#if idle}
+		<p class="kept">₰ It does nothing here. {idle.reason}</p>
+		<p>What would: {idle.instead} <span class="computed">{idle.standard}</span></p>
+	{/if}
+	{#each steps as step, i (i)}
+		<p class="step" style:padding-left="{step.depth * 14}px">
+			<code>{step.name}{step.text === '' ? '' : `: ${step.text}`}</code>
+			{#if step.by}{@render at(step.by)}{/if}
+			{STEPS[step.kind]}
+		</p>
+	{/each}
+	{#if whole && !whole.valid}
+		<p class="kept">
+			With these put in it reads <code>{whole.text}</code>, which this browser does not take for {winner?.property}:
+			it is invalid at computed-value time, and counts as unset.
+		</p>
+	{/if}
+	{#each shares as share (share)}<p class="share">{share}</p>{/each}
+	{#if outcome.kind === 'inherited'}
+		<p>
+			<button type="button" class="link" onclick={() => onselect([trace.ancestor(outcome.up)])}>
+				select {words.called(outcome.up)}
+			</button>
+		</p>
+	{/if}
+	{#if kept}
+		<p class="kept">
+			{words.called(kept.up)} around it has <code>{kept.winner.property}: {kept.winner.written}</code> at {@render at(
+				kept.winner
+			)}; it does not reach this element, which has its own.
+		</p>
+	{/if}
+	{#if bands.bands.length > 1}
+		<dl>
+			{#each stretches as stretch (stretch.from.letter)}
+				{@const decides = decider(stretch.outcome)}
+				<dt>{widthsOfStretch(stretch)}</dt>
+				<dd>
+					{#if decides}<code>{decides.value || decides.written}</code> {@render at(decides)}{/if}
+					{words.source(stretch.outcome)}
+				</dd>
+			{/each}
+		</dl>
+	{/if}
+	{#if outcome.own.losers.length > 0}
+		<ol>
+			{#each outcome.own.losers as { candidate, why }, i (i)}
+				<li>
+					<p>
+						<s>{candidate.property}: {candidate.written}{candidate.important ? ' !important' : ''}</s>
+						{@render at(candidate)}
+					</p>
+					<p class="reason">
+						{lossSentence(candidate, why, words.placeOf, conditionWidths)}
+						{#if why.kind === 'state' && gone}
+							It is display: none here, and what is not shown cannot be pointed at.
+						{/if}
+					</p>
+				</li>
+			{/each}
+		</ol>
+	{/if}
+</div>
+
+<style>
+	.why {
+		display: grid;
+		gap: 8px;
+		margin: 2px 0 12px;
+		padding-left: 12px;
+		border-left: 2px solid var(--ink);
+	}
+
+	code,
+	s,
+	dt,
+	.share {
+		font: 13px/1.4 var(--mono);
+	}
+
+	.computed {
+		display: block;
+		overflow-wrap: anywhere;
+	}
+
+	.computed,
+	.reason,
+	.share,
+	s {
+		color: var(--ink-2);
+	}
+
+	.kept {
+		color: var(--rubric);
+	}
+
+	.link {
+		min-height: 24px;
+		padding: 0 2px;
+		border: 0;
+		background: none;
+		color: var(--ink-2);
+		font: 13px/1.4 var(--mono);
+		text-decoration: underline;
+		text-underline-offset: 3px;
+		cursor: pointer;
+	}
+
+	.link:hover {
+		color: var(--ink);
+	}
+
+	dl {
+		display: grid;
+		grid-template-columns: max-content 1fr;
+		gap: 0 16px;
+		align-items: baseline;
+	}
+
+	ol {
+		display: grid;
+		gap: 6px;
+	}
+</style>

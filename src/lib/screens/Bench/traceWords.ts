@@ -1,0 +1,42 @@
+import type { Candidate, Outcome } from '$lib/core/cascade/index.ts';
+import { elementAt, nameOfElement } from '$lib/core/html/index.ts';
+import { lineStarts, placeAt } from '$lib/core/text/index.ts';
+import type { PageState } from '$lib/state/page.svelte.ts';
+import type { Trace } from '$lib/state/trace.ts';
+
+/** How what a trace finds is called on the screen. */
+export function traceWords(page: PageState, trace: Trace) {
+	const lineOf = ({ file, span }: Candidate): number =>
+		placeAt(lineStarts(page.sources.text(file) ?? ''), span.start).line;
+	const called = (up: number): string => {
+		const around = elementAt(page.page, trace.ancestor(up));
+		return around ? nameOfElement(around) : 'what is around it';
+	};
+	return {
+		lineOf,
+		placeOf: (one: Candidate): string => `${one.file.replace(/^.*\//, '')}:${lineOf(one)}`,
+		called,
+		/** Whose a declaration is. */
+		owner: ({ hit, attribute }: Candidate): string =>
+			hit ? `of ${hit.selector}` : attribute ? `of the attribute ${attribute}` : 'of the style attribute',
+		/** Where a value comes from that is not the element's own declaration. */
+		source(outcome: Outcome): string {
+			switch (outcome.kind) {
+				case 'own':
+					return '';
+				case 'initial':
+					return 'the initial value, by its own word';
+				case 'inherited':
+					return `inherited from ${called(outcome.up)}`;
+				case 'browser':
+					return outcome.up > 0
+						? `inherited from ${called(outcome.up)}, where the browser’s own sheet has it`
+						: 'the browser’s own sheet, or the initial value';
+			}
+		}
+	};
+}
+
+/** The declaration that a value comes from, be it of the element or of one around it. */
+export const decider = (outcome: Outcome): Candidate | undefined =>
+	outcome.kind === 'inherited' ? outcome.from.winner : outcome.own.winner;
