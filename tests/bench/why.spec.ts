@@ -1,0 +1,82 @@
+import { bring, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+
+const SITE = {
+	'index.html': `<!doctype html><link rel=stylesheet href=a.css><body><main><table><tr><td id=cell width=40>1</td></tr></table>
+<div class=box><p id=x class=it>words</p></div></main></body>`,
+	'a.css': `@property --still { syntax: '<length>'; inherits: false; initial-value: 3px }
+body { margin: 0 }
+main { width: 800px; margin: 0; padding: 0; --still: 9px; --tone: 7px }
+.box { font-size: 20px }
+.it { margin: 5% 0; margin-left: 1.5em; padding-top: var(--still); color: var(--tone); font-size: 80% }
+.it { animation: pale 60s infinite; border-width: 1px }
+@keyframes pale { from { opacity: 0.5 } to { opacity: 0.6; border-top-width: 3px } }
+td { width: 10% }
+`
+};
+const open = async (page: Page, server: Parameters<typeof bring>[0], at: string) => {
+	await openBench(page, server, await bring(server, SITE), `?page=index.html&file=a.css&at=${at}`);
+	await page.keyboard.press('h');
+};
+const panel = (page: Page) => page.getByRole('region', { name: 'What is selected' });
+const row = (page: Page, property: string) =>
+	panel(page)
+		.getByRole('listitem')
+		.filter({ has: page.locator('.property', { hasText: new RegExp(`^\\s*(₰)?${property}$`) }) })
+		.first();
+const openRow = async (page: Page, property: string) => {
+	await panel(page).getByLabel('Property').fill(property);
+	await row(page, property).getByRole('button').first().click();
+};
+
+test('the Trace tells of what a share is, what a variable comes to, what is on top and what an attribute says', async ({
+	page,
+	empty
+}) => {
+	await open(page, empty, '1.0.1.0');
+	await openRow(page, 'margin-top');
+	await expect(row(page, 'margin-top')).toContainText('5%: of 800, the width of div.box, = 40 px');
+	await openRow(page, 'margin-left');
+	await expect(row(page, 'margin-left')).toContainText('1.5em: of 16, its own text size, = 24 px');
+	await openRow(page, 'font-size');
+	await expect(row(page, 'font-size')).toContainText(
+		'80%: of 20, the text size of what is around it, = 16 px'
+	);
+
+	// What the engine lays out agrees.
+	const [lead] = pageFrames(page);
+	await expect(lead?.locator('#x') ?? page.locator('x')).toHaveCSS('margin', '40px 0px 40px 24px');
+
+	// A registered property is not inherited; what is put in must fit.
+	await openRow(page, 'padding-top');
+	await expect(row(page, 'padding-top')).not.toContainText('--still: 9px');
+	await expect(row(page, 'padding-top')).toContainText('computed: 3px');
+	await openRow(page, 'color');
+	await expect(row(page, 'color')).toContainText('--tone: 7px');
+	await expect(row(page, 'color')).toContainText(
+		'With these put in it reads 7px, which this browser does not take for color'
+	);
+
+	await openRow(page, 'opacity');
+	await expect(row(page, 'opacity')).toContainText('the animation pale is on top now');
+	await openRow(page, 'border-top-width');
+	await expect(row(page, 'border-top-width')).toContainText('the animation pale is on top now');
+
+	// A shorthand as what it sets, and what of it does not stand.
+	await panel(page).getByLabel('Property').fill('margin');
+	await expect(row(page, 'margin')).toContainText('5% 0 sets 4 longhands; margin-left set elsewhere');
+});
+
+test('an attribute of the HTML is named, and gives way to every declaration of a sheet', async ({
+	page,
+	empty
+}) => {
+	await open(page, empty, '1.0.0.0.0.0');
+	await openRow(page, 'width');
+	await expect(row(page, 'width')).toContainText('width: 10% of td');
+	await expect(row(page, 'width')).toContainText('The attribute width of the HTML gives way');
+	await page.locator('.cm-line', { hasText: 'td {' }).click();
+	await page.keyboard.press('Home');
+	await page.keyboard.press('Control+k');
+	for (let i = 0; i < 20; i++) await page.keyboard.press('Delete');
+	await expect(row(page, 'width')).toContainText('width: 40px of the attribute width');
+});
