@@ -80,3 +80,33 @@ test('an attribute of the HTML is named, and gives way to every declaration of a
 	for (let i = 0; i < 20; i++) await page.keyboard.press('Delete');
 	await expect(row(page, 'width')).toContainText('width: 40px of the attribute width');
 });
+
+test('where a container flips inside a band is told to the pixel, with the container and its width', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><body><div class=wrap><p class=in>words</p></div></body>',
+		'a.css': `body { margin: 0 }
+.wrap { container: wide / inline-size; width: 50% }
+.in { color: rgb(1, 1, 1) }
+@container wide (width >= 333px) { .in { color: rgb(2, 2, 2) } }
+@media (width >= 1000px) { .wrap { width: 25% } }
+`
+	});
+	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.0.0');
+	await page.keyboard.press('h');
+	await openRow(page, 'color');
+	await expect(row(page, 'color')).toContainText('@container wide (width >= 333px) holds here.');
+	await expect(row(page, 'color')).toContainText('Its container: div.wrap, 406px wide.');
+	// 333 px are half of 666, and a quarter of 1332.
+	const stretches = row(page, 'color').locator('dt');
+	await expect(stretches).toHaveText(['<666', '666–<1000', '1000–<1332', '≥1332']);
+	await expect(row(page, 'color').locator('dd')).toHaveText([
+		/rgb\(1, 1, 1\)/,
+		/rgb\(2, 2, 2\)/,
+		/rgb\(1, 1, 1\)/,
+		/rgb\(2, 2, 2\)/
+	]);
+});

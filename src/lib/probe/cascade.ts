@@ -126,6 +126,17 @@ export function movingOn(element: Element): Moving[] {
 	});
 }
 
+/** An element and all around it, from itself up to the root. */
+function upFrom(element: Element | null): Element[] {
+	const elements: Element[] = [];
+	for (let at = element; at; at = at.parentElement) elements.push(at);
+	return elements;
+}
+
+/** Which `@container` conditions hold for an element and each of its ancestors. */
+export const heldUp = (element: Element | null, conditions: readonly string[]): boolean[][] =>
+	containersHold(upFrom(element), conditions);
+
 /** What an engine tells of an element for its cascade. */
 export interface ElementAnswer {
 	readonly matches: readonly Match[];
@@ -140,8 +151,7 @@ export function answersUp(
 	index: SelectorIndex,
 	containers: readonly string[]
 ): ElementAnswer[] {
-	const elements: Element[] = [];
-	for (let at = element; at; at = at.parentElement) elements.push(at);
+	const elements = upFrom(element);
 	const held = containersHold(elements, containers);
 	return elements.map((one, i) => ({
 		matches: index.matches(one),

@@ -24,6 +24,8 @@ export interface PageContent {
 	readonly rightToLeft: boolean;
 	/** Changes that are made to it before it is shown: what a script would have done. */
 	readonly staged: readonly StagedChange[];
+	/** Container conditions that are asked about with each measurement, for an element and all around it. */
+	readonly asked?: { readonly path: readonly number[]; readonly conditions: readonly string[] };
 	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
 	readonly taps: boolean;
 }
@@ -139,6 +141,8 @@ export interface AskedSelector {
 export interface Measured {
 	readonly width: number;
 	readonly snapshot: Snapshot;
+	/** Which of the conditions asked about hold, for the element and each of its ancestors. */
+	readonly held?: readonly (readonly boolean[])[];
 }
 
 /** When something was on the screen: ms since 1970, by the clock that all pages of a machine share. */

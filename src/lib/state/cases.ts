@@ -23,8 +23,14 @@ import type { Stages } from './stages.svelte.ts';
 export interface Cases {
 	readonly cascade: PageCascade;
 	readonly engine: Engine;
-	/** What decides an element's values, by what a stage tells of it. */
-	of(path: ElementPath, answer: ElementAnswer): (width: number) => Case;
+	/** The page's `@container` conditions, each once. */
+	readonly containers: readonly string[];
+	/** What decides an element's values, by what a stage tells of it; `held` tells which containers hold elsewhere. */
+	of(
+		path: ElementPath,
+		answer: ElementAnswer,
+		held?: (width: number) => readonly boolean[]
+	): (width: number) => Case;
 }
 
 let engine: Engine | undefined;
@@ -72,7 +78,8 @@ export function casesOf(page: PageState, stages: Stages, vantage: Vantage): Case
 	return {
 		cascade,
 		engine: browser,
-		of(path, { matches, containers: held, computed }) {
+		containers,
+		of(path, { matches, containers: here, computed }, held = () => here) {
 			const element = elementAt(of, path);
 			const writing = {
 				writingMode: computed.get('writing-mode') ?? '',
@@ -90,7 +97,7 @@ export function casesOf(page: PageState, stages: Stages, vantage: Vantage): Case
 			const cases = new Map<number, Case>();
 			return (width) => {
 				let found = cases.get(width);
-				if (!found) cases.set(width, (found = { ...fixed, holds: holdsAt(width, held) }));
+				if (!found) cases.set(width, (found = { ...fixed, holds: holdsAt(width, held(width)) }));
 				return found;
 			};
 		}

@@ -12,7 +12,7 @@ import {
 } from '../core/interval/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import { alikeTo } from '../core/presence/index.ts';
-import type { Vantage } from '../core/vantage/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
 import { traceOf } from './trace.ts';
@@ -34,7 +34,7 @@ export async function insteadOf(
 	page: PageState,
 	stages: Stages,
 	path: ElementPath,
-	vantage: Vantage,
+	vantage: SeenVantage,
 	{ bands }: Bands
 ): Promise<Instead[]> {
 	const element = elementAt(page.page, path);

@@ -15,8 +15,10 @@ import { noEffectOf, type NoEffect } from '../core/effect/index.ts';
 import { figure } from '../core/box/index.ts';
 import { elementAt, nameOfElement, type ElementPath } from '../core/html/index.ts';
 import { percentBasis, sharesIn, type Share } from '../core/length/index.ts';
-import type { Vantage } from '../core/vantage/index.ts';
+import type { Bands } from '../core/media/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
 import { casesOf } from './cases.ts';
+import { flipsOf, type Flips } from './flips.ts';
 import { factsOf } from './idle.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
@@ -58,6 +60,12 @@ export interface Trace {
 		specificity: Specificity,
 		file: string
 	): ReturnType<typeof wouldWin>;
+	/** Whole px inside of bands at which containers flip; none until `refined`. */
+	readonly cuts: readonly number[];
+	/** The same with what containers answer at every width; undefined where nothing on the element asks them. */
+	readonly refined: ((bands: Bands) => Promise<Trace>) | undefined;
+	/** The container that a condition asks, by what it is called and how wide it is; '' where there is none. */
+	containerOf(condition: string): string;
 	/** The path of the ancestor so many generations up. */
 	ancestor(up: number): ElementPath;
 }
@@ -73,7 +81,8 @@ export async function traceOf(
 	page: PageState,
 	stages: Stages,
 	path: ElementPath,
-	vantage: Vantage
+	vantage: SeenVantage,
+	flips?: Flips
 ): Promise<Trace> {
 	const cases = casesOf(page, stages, vantage);
 	const { cascade, engine } = cases;
@@ -85,8 +94,19 @@ export async function traceOf(
 	]);
 	const elements = answers.map((answer, up) => ({
 		computed: answer.computed,
-		at: cases.of(path.slice(0, path.length - up), answer)
+		at: cases.of(
+			path.slice(0, path.length - up),
+			answer,
+			// At the lead's own width the lead itself has answered.
+			flips && ((width) => (width === vantage.width ? answer.containers : (flips.at(width)[up] ?? [])))
+		)
 	}));
+	/** Container conditions on anything that bears on the element. */
+	const asking = elements.flatMap(({ at: of }) =>
+		of(vantage.width).applying.flatMap(({ declared }) =>
+			declared.conditions.filter(({ kind }) => kind === 'container')
+		)
+	);
 	const casesAt = (width: number): readonly Case[] => elements.map(({ at }) => at(width));
 	const first = casesAt(vantage.width)[0];
 	const at: Trace['at'] = (property, width, up = 0) =>
@@ -166,6 +186,31 @@ export async function traceOf(
 			return here
 				? wouldWin(property, specificity, texts.length > 0 ? Math.max(...texts) : Infinity, here)
 				: { wins: true };
+		},
+		cuts: flips?.cuts ?? [],
+		refined:
+			flips || asking.length === 0
+				? undefined
+				: async (bands) =>
+						traceOf(
+							page,
+							stages,
+							path,
+							vantage,
+							await flipsOf(page, stages, path, vantage, bands, cases.containers)
+						),
+		containerOf(condition) {
+			const [, name = ''] =
+				/^\s*((?!not\b|style\b)[-\w]+)\s*(?:\(|$|and\b|not\b|style)/i.exec(condition) ?? [];
+			const up = elements.findIndex(
+				({ computed }, i) =>
+					i > 0 &&
+					computed.get('container-type') !== 'normal' &&
+					(name === '' || (computed.get('container-name') ?? '').split(/\s+/).includes(name))
+			);
+			const around = up < 0 ? undefined : elementAt(page.page, path.slice(0, path.length - up));
+			const width = elements[up]?.computed.get('inline-size') ?? '';
+			return around ? `${nameOfElement(around)}, ${width} wide` : '';
 		},
 		ancestor: (up) => path.slice(0, path.length - up)
 	};

@@ -36,8 +36,11 @@
 		// What the answer depends on, besides what is asked.
 		void page.conditions;
 		let current = true;
-		void trace(path).then((answer) => {
-			if (current) found = answer;
+		void trace(path).then(async (answer) => {
+			if (!current) return;
+			found = answer;
+			const refined = await answer?.refined?.(bands);
+			if (current && refined) found = refined;
 		});
 		return () => (current = false);
 	});

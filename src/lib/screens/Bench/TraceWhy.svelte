@@ -7,8 +7,17 @@
 		type VariableStep
 	} from '$lib/core/cascade/index.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
-	import { inside, printInterval, printIntervalSet, toNumber } from '$lib/core/interval/index.ts';
-	import type { Band, Bands } from '$lib/core/media/index.ts';
+	import {
+		contains,
+		fromInterval,
+		inside,
+		printInterval,
+		printIntervalSet,
+		rationalFromNumber,
+		toNumber,
+		type Interval
+	} from '$lib/core/interval/index.ts';
+	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
@@ -38,16 +47,30 @@
 	const gone = $derived(trace.computed('display') === 'none');
 
 	interface Stretch {
-		readonly from: Band;
-		readonly to: Band;
+		readonly from: Interval;
+		readonly to: Interval;
 		readonly outcome: Outcome;
 	}
+
+	/** The bands, each cut where a container flips. */
+	const pieces = $derived(
+		bands.bands.flatMap(({ interval }): Interval[] => {
+			const inBand = trace.cuts.filter((cut) => contains(fromInterval(interval), rationalFromNumber(cut)));
+			const edges = inBand.map((cut) => rationalFromNumber(cut));
+			return [...edges, null].map((hi, i) => ({
+				lo: edges[i - 1] ?? interval.lo,
+				loClosed: i > 0 || interval.loClosed,
+				hi: hi ?? interval.hi,
+				hiClosed: hi === null && interval.hiClosed
+			}));
+		})
+	);
 
 	/** What decides the property, band by band; neighbours with the same answer together. */
 	const stretches = $derived.by(() => {
 		const found: Stretch[] = [];
-		for (const band of bands.bands) {
-			const there = trace.at(property, toNumber(inside(band.interval)));
+		for (const piece of pieces) {
+			const there = trace.at(property, toNumber(inside(piece)));
 			if (!there) continue;
 			const before = found.at(-1);
 			const same =
@@ -55,21 +78,27 @@
 				before.outcome.kind === there.kind &&
 				decider(before.outcome)?.span.start === decider(there)?.span.start &&
 				decider(before.outcome)?.file === decider(there)?.file;
-			if (before && same) found[found.length - 1] = { ...before, to: band };
-			else found.push({ from: band, to: band, outcome: there });
+			if (before && same) found[found.length - 1] = { ...before, to: piece };
+			else found.push({ from: piece, to: piece, outcome: there });
 		}
 		return found;
 	});
 
 	const widthsOfStretch = ({ from, to }: Stretch): string =>
 		printInterval({
-			lo: from.interval.lo,
-			loClosed: from.interval.loClosed,
-			hi: to.interval.hi,
-			hiClosed: to.interval.hiClosed
+			lo: from.lo,
+			loClosed: from.loClosed,
+			hi: to.hi,
+			hiClosed: to.hiClosed
 		});
 	const conditionWidths = (text: string): string =>
 		printIntervalSet(page.widthsOf(page.sources.queries(text), lead));
+
+	const containerWords = (text: string): string => {
+		const container = trace.containerOf(text);
+		return container ? `Its container: ${container}.` : 'Nothing around it is such a container.';
+	};
+	const asked = $derived(winner?.conditions.filter(({ kind }) => kind === 'container') ?? []);
 
 	/** What the custom properties of the deciding value come to here. */
 	const steps = $derived(
@@ -116,6 +145,9 @@
 		{:else}{words.source(outcome)}{/if}
 		{#if trace.computed(property)}<span class="computed">computed: {trace.computed(property)}</span>{/if}
 	</p>
+	{#each asked as { text } (text)}
+		<p>@container {text} holds here. {containerWords(text)}</p>
+	{/each}
 	{#if moving}
 		<p class="kept">
 			{moving} is on top now: what is computed is what it makes of the property, whatever wins below.
@@ -153,9 +185,9 @@
 			)}; it does not reach this element, which has its own.
 		</p>
 	{/if}
-	{#if bands.bands.length > 1}
+	{#if pieces.length > 1}
 		<dl>
-			{#each stretches as stretch (stretch.from.letter)}
+			{#each stretches as stretch, i (i)}
 				{@const decides = decider(stretch.outcome)}
 				<dt>{widthsOfStretch(stretch)}</dt>
 				<dd>
@@ -175,6 +207,9 @@
 					</p>
 					<p class="reason">
 						{lossSentence(candidate, why, words.placeOf, conditionWidths)}
+						{#if why.kind === 'condition' && why.condition.kind === 'container'}
+							{containerWords(why.condition.text)}
+						{/if}
 						{#if why.kind === 'state' && gone}
 							It is display: none here, and what is not shown cannot be pointed at.
 						{/if}

@@ -1,4 +1,6 @@
 import { transfer } from 'comlink';
+import { heldUp } from '../../probe/cascade.ts';
+import { elementByPath } from '../../probe/path.ts';
 import { buffersOf, readSnapshot } from '../../probe/snapshot.ts';
 import type { Measured, PageContent, Viewport } from '../protocol.ts';
 import { pageFrame, type PageFrame } from './pageFrame.ts';
@@ -65,7 +67,9 @@ export async function measure(
 	for (const width of widths) {
 		of.size({ ...viewport, width }, 1, fineness(width, viewport.density));
 		const snapshot = readSnapshot(of.document());
-		report(transfer({ width, snapshot }, buffersOf(snapshot)));
+		const { asked } = content;
+		const held = asked && heldUp(elementByPath(of.document(), asked.path), asked.conditions);
+		report(transfer({ width, snapshot, ...(held ? { held } : {}) }, buffersOf(snapshot)));
 		await new Promise((resolve) => setTimeout(resolve));
 	}
 }

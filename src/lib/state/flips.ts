@@ -1,0 +1,82 @@
+import type { ElementPath } from '../core/html/index.ts';
+import { contains, fromInterval, rationalFromNumber, toNumber } from '../core/interval/index.ts';
+import type { Bands } from '../core/media/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import type { PageState } from './page.svelte.ts';
+import type { Stages } from './stages.svelte.ts';
+
+/** For an element and each of its ancestors, which container conditions hold; by width. */
+export interface Flips {
+	/** What holds at a width. */
+	at(width: number): readonly (readonly boolean[])[];
+	/** Whole px inside of bands from which on something else holds than one px below. */
+	readonly cuts: readonly number[];
+}
+
+/** The stretch of widths that is looked at, and the grid on which flips are sought first, px. */
+const [FROM, TO, STEP] = [240, 2560, 64];
+
+/**
+ * Where container conditions flip for an element and what is around it: measured at the edges of every band and on
+ * a grid, then by halves to the pixel wherever two neighbours differ. A condition that flips twice between two
+ * points of the grid is not seen.
+ */
+export async function flipsOf(
+	page: PageState,
+	stages: Stages,
+	path: ElementPath,
+	vantage: SeenVantage,
+	{ bands }: Bands,
+	conditions: readonly string[]
+): Promise<Flips> {
+	const content = { ...page.content(stages.prefix, vantage), asked: { path, conditions } };
+	const known = new Map<number, readonly (readonly boolean[])[]>();
+	async function look(widths: readonly number[]): Promise<void> {
+		const viewport = { width: vantage.width, height: vantage.height, density: vantage.density };
+		for await (const { width, held } of stages.queue.measure({ content, viewport, widths, priority: 1 })) {
+			known.set(width, held ?? []);
+		}
+	}
+	const stretches = bands.flatMap(({ interval }) => {
+		const set = fromInterval(interval);
+		const [lo, hi] = [toNumber(interval.lo), interval.hi === null ? TO : toNumber(interval.hi)];
+		const widths: number[] = [];
+		for (let width = Math.max(FROM, Math.floor(lo)); width <= Math.min(TO, Math.ceil(hi)); width++) {
+			if (contains(set, rationalFromNumber(width))) widths.push(width);
+		}
+		const [first, last] = [widths[0], widths.at(-1)];
+		if (first === undefined || last === undefined) return [];
+		return [[...new Set([...widths.filter((_, i) => i % STEP === 0), last])]];
+	});
+	await look(stretches.flat());
+	const same = (a: number, b: number): boolean =>
+		JSON.stringify(known.get(a)) === JSON.stringify(known.get(b));
+	const cuts: number[] = [];
+	let gaps = stretches.flatMap((widths) =>
+		widths.slice(1).map((width, i) => [widths[i] ?? width, width] as const)
+	);
+	for (;;) {
+		gaps = gaps.filter(([a, b]) => !same(a, b));
+		for (const [a, b] of gaps) if (b - a === 1) cuts.push(b);
+		const open = gaps.filter(([a, b]) => b - a > 1);
+		if (open.length === 0) break;
+		const middle = ([a, b]: readonly [number, number]): number => Math.floor((a + b) / 2);
+		await look(open.map(middle));
+		gaps = open.flatMap((gap) => [[gap[0], middle(gap)] as const, [middle(gap), gap[1]] as const]);
+	}
+	cuts.sort((a, b) => a - b);
+	const measured = [...known.keys()].sort((a, b) => a - b);
+	return {
+		cuts,
+		at(width) {
+			// Between two that were measured nothing flips: any of the same piece will do.
+			const band = bands.find(({ interval }) => contains(fromInterval(interval), rationalFromNumber(width)));
+			const set = band && fromInterval(band.interval);
+			const piece = (one: number): number => cuts.filter((cut) => cut <= one).length;
+			const like = measured.find(
+				(one) => piece(one) === piece(width) && (!set || contains(set, rationalFromNumber(one)))
+			);
+			return known.get(like ?? measured.findLast((one) => one <= width) ?? measured[0] ?? 0) ?? [];
+		}
+	};
+}
