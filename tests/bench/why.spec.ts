@@ -11,6 +11,9 @@ main { width: 800px; margin: 0; padding: 0; --still: 9px; --tone: 7px }
 .it { animation: pale 60s infinite; border-width: 1px }
 @keyframes pale { from { opacity: 0.5 } to { opacity: 0.6; border-top-width: 3px } }
 td { width: 10% }
+.it::before { content: 'now'; color: rgb(9, 9, 9) }
+.it:before { color: rgb(8, 8, 8) }
+.it::after { content: none }
 `
 };
 const open = async (page: Page, server: Parameters<typeof bring>[0], at: string) => {
@@ -64,6 +67,21 @@ test('the Trace tells of what a share is, what a variable comes to, what is on t
 	// A shorthand as what it sets, and what of it does not stand.
 	await panel(page).getByLabel('Property').fill('margin');
 	await expect(row(page, 'margin')).toContainText('5% 0 sets 4 longhands; margin-left set elsewhere');
+});
+
+test('the values of a pseudo-element are traced like those of an element', async ({ page, empty }) => {
+	await open(page, empty, '1.0.1.0');
+	await panel(page).getByLabel('Which part of it').selectOption('::before');
+	await expect(panel(page).getByRole('status')).toContainText('p#x.it::before');
+	await openRow(page, 'color');
+	await expect(row(page, 'color')).toContainText('color: rgb(8, 8, 8) of .it:before');
+	await expect(row(page, 'color')).toContainText('computed: rgb(8, 8, 8)');
+	await expect(row(page, 'color')).toContainText('As strong, but a.css:10 comes later');
+	await openRow(page, 'font-size');
+	await expect(row(page, 'font-size')).toContainText('font-size: 80% of .it, inherited from p#x.it');
+	await panel(page).getByLabel('Which part of it').selectOption('itself');
+	await openRow(page, 'color');
+	await expect(row(page, 'color')).toContainText('color: var(--tone) of .it');
 });
 
 test('an attribute of the HTML is named, and gives way to every declaration of a sheet', async ({

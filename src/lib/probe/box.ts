@@ -51,8 +51,8 @@ export function boxesAround(element: Element): { neighbours: Rect[]; around: Rec
 	return { neighbours, around: box && paddingBox(box) };
 }
 
-/** Every longhand of an element as computed, by name. */
-export function computedValues(element: Element): Map<string, string> {
-	const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+/** Every longhand of an element, or of a pseudo-element of it, as computed, by name. */
+export function computedValues(element: Element, pseudo?: string): Map<string, string> {
+	const style = element.ownerDocument.defaultView?.getComputedStyle(element, pseudo);
 	return new Map([...(style ?? [])].map((name) => [name, style?.getPropertyValue(name) ?? '']));
 }

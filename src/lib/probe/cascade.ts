@@ -145,17 +145,22 @@ export interface ElementAnswer {
 	readonly computed: ReadonlyMap<string, string>;
 }
 
-/** An element and its ancestors, from itself up to the root, as its cascade is to be told. */
+/** An element and its ancestors, from itself up to the root, as its cascade is to be told; a pseudo-element of it first. */
 export function answersUp(
 	element: Element | null,
 	index: SelectorIndex,
-	containers: readonly string[]
+	containers: readonly string[],
+	pseudo = ''
 ): ElementAnswer[] {
 	const elements = upFrom(element);
 	const held = containersHold(elements, containers);
-	return elements.map((one, i) => ({
+	const answers = elements.map((one, i) => ({
 		matches: index.matches(one),
 		containers: held[i] ?? [],
 		computed: computedValues(one)
 	}));
+	const [own] = answers;
+	return pseudo !== '' && element && own
+		? [{ ...own, computed: computedValues(element, pseudo) }, ...answers]
+		: answers;
 }

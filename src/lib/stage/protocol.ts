@@ -189,8 +189,8 @@ export interface StageHost {
 	matching(frame: string, path: readonly number[], selectors: readonly string[]): boolean[];
 	/** Selectors that `cascade` tries, and `@container` conditions that it asks about, until others come. */
 	ask(selectors: readonly AskedSelector[], containers: readonly string[]): void;
-	/** What hits an element of a frame and each of its ancestors, itself first; nothing where there is none. */
-	cascade(frame: string, path: readonly number[]): ElementAnswer[];
+	/** What hits an element of a frame and each of its ancestors, itself first (a pseudo-element of it before). */
+	cascade(frame: string, path: readonly number[], pseudo: string): ElementAnswer[];
 	/** The containing block of an element of a frame; null where that is not told by a box. */
 	containing(frame: string, path: readonly number[]): ContainingBlock | null;
 	/** What animations and transitions move on an element of a frame now. */

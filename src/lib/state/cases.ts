@@ -25,11 +25,17 @@ export interface Cases {
 	readonly engine: Engine;
 	/** The page's `@container` conditions, each once. */
 	readonly containers: readonly string[];
-	/** What decides an element's values, by what a stage tells of it; `held` tells which containers hold elsewhere. */
+	/** The pseudo-elements of an element that sheets speak of. */
+	pseudos(answer: ElementAnswer): string[];
+	/**
+	 * What decides the values of an element, or of a pseudo-element of it, by what a stage tells of it; `held` tells
+	 * which containers hold elsewhere.
+	 */
 	of(
 		path: ElementPath,
 		answer: ElementAnswer,
-		held?: (width: number) => readonly boolean[]
+		held?: (width: number) => readonly boolean[],
+		pseudo?: string
 	): (width: number) => Case;
 }
 
@@ -79,14 +85,16 @@ export function casesOf(page: PageState, stages: Stages, vantage: Vantage): Case
 		cascade,
 		engine: browser,
 		containers,
-		of(path, { matches, containers: here, computed }, held = () => here) {
-			const element = elementAt(of, path);
+		pseudos: ({ matches }) => asking.pseudos(matches),
+		of(path, { matches, containers: here, computed }, held = () => here, pseudo = '') {
+			// Attributes are about the element itself.
+			const element = pseudo === '' ? elementAt(of, path) : undefined;
 			const writing = {
 				writingMode: computed.get('writing-mode') ?? '',
 				direction: computed.get('direction') ?? ''
 			};
 			const fixed = {
-				applying: asking.applying(matches),
+				applying: asking.applying(matches, pseudo),
 				style: element ? styleDeclarations(of.source, page.path, element) : [],
 				hints: element ? hintDeclarations(page.path, element) : [],
 				layers: cascade.layers,

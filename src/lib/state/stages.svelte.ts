@@ -137,8 +137,8 @@ export interface Stages {
 	matching(frame: string, path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]>;
 	/** Selectors and `@container` conditions that `cascade` tries from now on. */
 	ask(asked: readonly Asked[], containers: readonly string[]): void;
-	/** What hits an element of a frame and each of its ancestors, itself first. */
-	cascade(frame: string, path: ElementPath): Promise<readonly ElementAnswer[]>;
+	/** What hits an element of a frame and each of its ancestors, itself first (a pseudo-element of it before). */
+	cascade(frame: string, path: ElementPath, pseudo: string): Promise<readonly ElementAnswer[]>;
 	/** The containing block of an element of a frame; null where that is not told by a box. */
 	containing(frame: string, path: ElementPath): Promise<ContainingBlock | null>;
 	/** What animations and transitions move on an element of a frame now. */
@@ -229,7 +229,7 @@ export async function openStages(
 		matching: async (frame, path, selectors) =>
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
 		ask: (asked, containers) => void stage.host.ask(asked, containers),
-		cascade: async (frame, path) => answers.parse(await stage.host.cascade(frame, path)),
+		cascade: async (frame, path, pseudo) => answers.parse(await stage.host.cascade(frame, path, pseudo)),
 		containing: async (frame, path) => containing.parse(await stage.host.containing(frame, path)),
 		moving: async (frame, path) => moving.parse(await stage.host.moving(frame, path)),
 		facts: async (frame, selectors, most, longhands) =>

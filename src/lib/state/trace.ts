@@ -66,6 +66,8 @@ export interface Trace {
 	readonly refined: ((bands: Bands) => Promise<Trace>) | undefined;
 	/** The container that a condition asks, by what it is called and how wide it is; '' where there is none. */
 	containerOf(condition: string): string;
+	/** The pseudo-elements of the element that the page's own sheets speak of. */
+	readonly pseudos: readonly string[];
 	/** The path of the ancestor so many generations up. */
 	ancestor(up: number): ElementPath;
 }
@@ -82,23 +84,33 @@ export async function traceOf(
 	stages: Stages,
 	path: ElementPath,
 	vantage: SeenVantage,
+	pseudo = '',
 	flips?: Flips
 ): Promise<Trace> {
+	/** The element so many generations up; a pseudo-element is a child of its own. */
+	const pathUp = (up: number): ElementPath =>
+		path.slice(0, path.length - (pseudo === '' ? up : Math.max(0, up - 1)));
 	const cases = casesOf(page, stages, vantage);
 	const { cascade, engine } = cases;
 	const [answers, moving, containing, facts] = await Promise.all([
-		stages.cascade('lead', path),
-		stages.moving('lead', path),
-		stages.containing('lead', path),
-		factsOf(page, stages, vantage, path)
+		stages.cascade('lead', path, pseudo),
+		// What moves, and what boxes are around, is asked of elements alone.
+		pseudo === '' ? stages.moving('lead', path) : [],
+		pseudo === '' ? stages.containing('lead', path) : null,
+		pseudo === '' ? factsOf(page, stages, vantage, path) : undefined
 	]);
 	const elements = answers.map((answer, up) => ({
 		computed: answer.computed,
 		at: cases.of(
-			path.slice(0, path.length - up),
+			pathUp(up),
 			answer,
 			// At the lead's own width the lead itself has answered.
-			flips && ((width) => (width === vantage.width ? answer.containers : (flips.at(width)[up] ?? [])))
+			flips &&
+				((width) =>
+					width === vantage.width
+						? answer.containers
+						: (flips.at(width)[pseudo === '' ? up : Math.max(0, up - 1)] ?? [])),
+			up === 0 ? pseudo : ''
 		)
 	}));
 	/** Container conditions on anything that bears on the element. */
@@ -197,6 +209,7 @@ export async function traceOf(
 							stages,
 							path,
 							vantage,
+							pseudo,
 							await flipsOf(page, stages, path, vantage, bands, cases.containers)
 						),
 		containerOf(condition) {
@@ -208,10 +221,11 @@ export async function traceOf(
 					computed.get('container-type') !== 'normal' &&
 					(name === '' || (computed.get('container-name') ?? '').split(/\s+/).includes(name))
 			);
-			const around = up < 0 ? undefined : elementAt(page.page, path.slice(0, path.length - up));
+			const around = up < 0 ? undefined : elementAt(page.page, pathUp(up));
 			const width = elements[up]?.computed.get('inline-size') ?? '';
 			return around ? `${nameOfElement(around)}, ${width} wide` : '';
 		},
-		ancestor: (up) => path.slice(0, path.length - up)
+		pseudos: answers[0] ? cases.pseudos(answers[0]) : [],
+		ancestor: pathUp
 	};
 }

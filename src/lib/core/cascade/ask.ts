@@ -1,4 +1,10 @@
-import { compareSpecificity, specificityOf, statesOf, type Specificity } from '../selector/index.ts';
+import {
+	compareSpecificity,
+	originatingOf,
+	specificityOf,
+	statesOf,
+	type Specificity
+} from '../selector/index.ts';
 import type { Declared, PageCascade, Scope } from './sheets.ts';
 import type { Applying, Hit } from './verdict.ts';
 
@@ -14,13 +20,20 @@ export type Match = readonly [index: number, proximity: number];
 /** What is asked about a page's declarations, and how the answers are read. */
 export interface Asking {
 	readonly asked: readonly Asked[];
-	/** The declarations that could apply to an element that these selectors hit, in order of appearance. */
-	applying(matches: readonly Match[]): Applying[];
+	/**
+	 * The declarations that could apply to an element that these selectors hit, or to a pseudo-element of it, in order
+	 * of appearance.
+	 */
+	applying(matches: readonly Match[], pseudo?: string): Applying[];
+	/** The pseudo-elements of an element that these selectors name, `::before` and its like. */
+	pseudos(matches: readonly Match[]): string[];
 }
 
 interface Meaning {
 	readonly declared: Declared;
 	readonly selector: string;
+	/** '' for what is about elements themselves. */
+	readonly pseudo: string;
 	readonly specificity: Specificity;
 	readonly states: readonly string[];
 }
@@ -35,20 +48,26 @@ export function askingOf({ declared: all }: PageCascade): Asking {
 			const specificity = specificityOf(selector);
 			const put = (text: string, states: readonly string[]): void => {
 				asked.push({ selector: text, scopes: declared.scopes });
-				meanings.push({ declared, selector, specificity, states });
+				meanings.push({ declared, selector, pseudo, specificity, states });
 			};
-			const { now, given, states } = statesOf(selector);
+			const { element, pseudo } = originatingOf(selector);
+			const { now, given, states } = statesOf(element);
 			put(now, []);
 			if (states.length > 0) put(given, states);
 		}
 	}
 	return {
 		asked,
-		applying(matches) {
+		pseudos: (matches) => [
+			...new Set(
+				matches.flatMap(([index]) => meanings[index]?.pseudo || []).filter((name) => /^::[-\w]+$/.test(name))
+			)
+		],
+		applying(matches, of = '') {
 			const best = new Map<Declared, Hit>();
 			for (const [index, proximity] of matches) {
 				const meaning = meanings[index];
-				if (!meaning) continue;
+				if (!meaning || meaning.pseudo !== of) continue;
 				const { declared, selector, specificity, states } = meaning;
 				const hit: Hit = { selector, specificity, proximity, states };
 				const before = best.get(declared);

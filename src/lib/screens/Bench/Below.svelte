@@ -40,7 +40,7 @@
 		named: ReadonlyMap<string, string>;
 		lead: SeenVantage;
 		bands: Bands;
-		trace: (path: ElementPath) => Promise<Trace | null>;
+		trace: (path: ElementPath, pseudo?: string) => Promise<Trace | null>;
 		/** What selectors hit on the page in the frames and on the others. */
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;

@@ -88,10 +88,10 @@
 		giveAnswers(site, page, vantages, stages, onplace);
 	});
 
-	async function traceIn(path: ElementPath): Promise<Trace | null> {
+	async function traceIn(path: ElementPath, pseudo = ''): Promise<Trace | null> {
 		const [at, inStages, on] = [page, stages, lead];
 		const { traceOf } = await import('$lib/state/trace.ts');
-		return inStages && traceOf(at, inStages, path, on);
+		return inStages && traceOf(at, inStages, path, on, pseudo);
 	}
 
 	/** Shows a rule that hits what is selected: the last in the cascade's order first, at each further call the next. */

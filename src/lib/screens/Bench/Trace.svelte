@@ -17,7 +17,7 @@
 		lead: SeenVantage;
 		bands: Bands;
 		/** Asks the lead's frame; null where there are no frames. */
-		trace: (path: ElementPath) => Promise<Trace | null>;
+		trace: (path: ElementPath, pseudo?: string) => Promise<Trace | null>;
 		onplace: (place: FilePlace) => void;
 		/** Takes a declaration out of force in all frames. */
 		onmute: (path: string, piece: Piece) => void;
@@ -32,13 +32,18 @@
 	let found = $state.raw<Trace | null>(null);
 	let words = $state('');
 	let open = $state('');
+	/** The pseudo-element that is asked about; '' for the element itself. */
+	let chosen = $state('');
+	let pseudos = $state.raw<readonly string[]>([]);
+	const pseudo = $derived(pseudos.includes(chosen) ? chosen : '');
 	$effect(() => {
 		// What the answer depends on, besides what is asked.
 		void page.conditions;
 		let current = true;
-		void trace(path).then(async (answer) => {
+		void trace(path, pseudo).then(async (answer) => {
 			if (!current) return;
 			found = answer;
+			pseudos = answer?.pseudos ?? [];
 			const refined = await answer?.refined?.(bands);
 			if (current && refined) found = refined;
 		});
@@ -96,7 +101,13 @@
 
 {#if element}
 	<div class="head">
-		<p role="status"><b>{nameOfElement(element)}</b> <span>at {lead.width} px</span></p>
+		<p role="status"><b>{nameOfElement(element)}{pseudo}</b> <span>at {lead.width} px</span></p>
+		{#if pseudos.length > 0}
+			<select aria-label="Which part of it" bind:value={chosen}>
+				<option value="">itself</option>
+				{#each pseudos as one (one)}<option>{one}</option>{/each}
+			</select>
+		{/if}
 		<label>
 			Property
 			<input type="search" bind:value={words} placeholder="any" spellcheck="false" autocomplete="off" />

@@ -174,8 +174,8 @@ const host: StageHost = {
 	ask(selectors, containers) {
 		asked = { index: selectorIndex(selectors), containers };
 	},
-	cascade: (frame, path) =>
-		answersUp(elementByPath(frameOf(frame).document(), path), asked.index, asked.containers),
+	cascade: (frame, path, pseudo) =>
+		answersUp(elementByPath(frameOf(frame).document(), path), asked.index, asked.containers, pseudo),
 	containing(frame, path) {
 		const element = elementByPath(frameOf(frame).document(), path);
 		return (element && containingBlock(element)) ?? null;
