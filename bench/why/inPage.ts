@@ -28,6 +28,7 @@ export function read(html: string, css: string): void {
 	of = (element) => ({
 		applying: asking.applying(index.matches(element)),
 		style: [],
+		hints: [],
 		layers: cascade.layers,
 		holds: (condition) => condition.kind !== 'media' || matchMedia(condition.text).matches,
 		physical: (longhand) => longhand,

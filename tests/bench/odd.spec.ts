@@ -71,3 +71,49 @@ test('a page whose root is cut, zoomed or turned, and one whose picture never co
 		await page.goto('about:blank');
 	}
 });
+
+test('twenty thousand elements, three thousand rules on one, two hundred levels and a cycle are traced and reached calmly', async ({
+	page,
+	server
+}) => {
+	const deep = `${'<div class=d>'.repeat(200)}<p id=x class=x>deep</p>${'</div>'.repeat(200)}`;
+	const many = Array.from({ length: 19_700 }, (_, i) => `<i class=c${i % 50}>${i}</i>`).join('');
+	const rules = Array.from(
+		{ length: 3000 },
+		(_, i) => `.x { color: rgb(${i % 200}, 1, 1); margin-left: ${i % 9}px }`
+	);
+	const site = await bring(server, {
+		'index.html': `<!doctype html><link rel=stylesheet href=a.css><body>${deep}<div>${many}</div></body>`,
+		'a.css': `${rules.join('\n')}\n.x { --a: var(--b); --b: var(--a); width: var(--a, 77px) }\n.x:has( { color: red }\n`
+	});
+	const path = ['1', ...Array.from({ length: 201 }, () => '0')].join('.');
+	await openBench(page, server, site, `?page=index.html&file=a.css&at=${path}`);
+	const panel = page.getByRole('region', { name: 'What is selected' });
+	await page.keyboard.press('h');
+	await panel.getByLabel('Property').fill('color');
+	const row = panel
+		.getByRole('listitem')
+		.filter({ has: page.locator('button .property', { hasText: /^color$/ }) });
+	await expect(row).toContainText('rgb(199, 1, 1)');
+	await panel.getByLabel('Property').fill('width');
+	await panel.locator('button .property', { hasText: /^width$/ }).click();
+	await expect(panel).toContainText('it needs itself: a cycle counts as not given');
+	await expect(panel).toContainText('computed: 77px');
+
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('c');
+	await expect(panel.getByRole('row').filter({ hasText: '#x' }).first()).toBeVisible();
+	await page.keyboard.press('Shift+Z');
+	await expect(panel).toContainText(/19\d{3} elements|20\d{3} elements/);
+	await page.keyboard.press('z');
+	await page.keyboard.press('ArrowUp');
+	await expect.poll(() => new URL(page.url()).searchParams.get('at')).toBe(path.slice(0, -2));
+
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+End');
+	await page.keyboard.type('#x:has(');
+	await expect(page.locator('.cm-content')).toContainText('#x:has(');
+	await expect(page.getByRole('group', { name: 'What the rule at the caret hits' })).toContainText(
+		'no selector yet'
+	);
+});

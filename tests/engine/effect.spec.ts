@@ -50,7 +50,8 @@ const NOTHING: readonly (readonly [longhand: string, html: string])[] = [
 	['justify-content', within('display: grid; height: 90px', it('justify-content: center', 'words'))],
 	['vertical-align', within('display: flex; height: 90px', it('vertical-align: middle', 'words'))],
 	['font-size', it('font-size: 40px', '<p style="font-size: 12px">a</p><h2 style="font-size: 20px">b</h2>')],
-	['line-height', it('line-height: 3', '<p style="line-height: 1">a</p>')]
+	['line-height', it('line-height: 3', '<p style="line-height: 1">a</p>')],
+	['font-size', it('font-size: 40px', '<p style="font-size: 1.2rem">a</p>')]
 ];
 
 /** The like of it where it does something. */

@@ -41,6 +41,19 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 			await page.getByRole('tab', { name: tab }).click();
 			actions++;
 		},
+		/** Selects an element by a word of the outline; `turn` of those that have it. */
+		async select(word: string, name: string, turn = 0): Promise<void> {
+			await page.getByText('Vantaggio', { exact: true }).click();
+			await page.keyboard.press('Shift+Z');
+			await page.getByRole('searchbox', { name: 'Find' }).fill(word);
+			await page.getByRole('treeitem').filter({ hasText: name }).nth(turn).click();
+			actions += 3;
+		},
+		/** Opens a panel about the selection by its key. */
+		async ask(key: string): Promise<void> {
+			await page.keyboard.press(key);
+			actions++;
+		},
 		actions: () => actions
 	};
 }
@@ -59,3 +72,23 @@ export const boxIn = (page: Page, vantage: Beside, selector: string) =>
 /** Whether a piece has a box in each of the vantages beside the lead, from narrow to wide. */
 export const shownIn = (page: Page, selector: string) =>
 	Promise.all(BESIDE.map(async (vantage) => (await boxIn(page, vantage, selector)) !== null));
+
+export const panel = (page: Page) => page.getByRole('region', { name: 'What is selected' });
+
+/** The row of a property in the Trace, opened. */
+export async function traced(page: Page, property: string) {
+	await panel(page).getByLabel('Property').fill(property);
+	const row = panel(page)
+		.getByRole('listitem')
+		.filter({ has: page.locator('button .property', { hasText: new RegExp(`^\\s*(₰)?${property}$`) }) })
+		.first();
+	await row.getByRole('button').first().click();
+	return row;
+}
+
+/** The cells of a selector in Reach: the selector with what is said of it, hits here, elsewhere, specificity. */
+export const reached = (page: Page, selector: string) =>
+	page
+		.getByRole('row')
+		.filter({ has: page.getByRole('button', { name: selector, exact: true }) })
+		.getByRole('cell');

@@ -84,7 +84,7 @@ function isCovered(element: Element, box: DOMRect, window: Window): boolean {
 }
 
 /** Why an element does not show in its window as it is laid out now; null for one that does. */
-export function unseenOf(element: Element): Unseen | null {
+export function unseenOf(element: Element, withCovers = true): Unseen | null {
 	const window = element.ownerDocument.defaultView;
 	if (!window) return null;
 	const style = window.getComputedStyle(element);
@@ -97,14 +97,18 @@ export function unseenOf(element: Element): Unseen | null {
 	if (box.width === 0 || box.height === 0) return element.childNodes.length === 0 ? 'empty' : 'no-size';
 	if (isClipped(element, style, window)) return 'clipped';
 	if (isOff(box, style, window)) return 'off-page';
-	return isCovered(element, box, window) ? 'covered' : null;
+	return withCovers && isCovered(element, box, window) ? 'covered' : null;
 }
+
+/** For how long it is looked for what covers elements, ms: points of a crowded page take the engine long. */
+const PATIENCE = 150;
 
 /** Every element of a page that does not show, by its path's indexes with points between, and why. */
 export function allUnseen(document: Document): Map<string, Unseen> {
 	const found = new Map<string, Unseen>();
+	const until = performance.now() + PATIENCE;
 	const visit = (element: Element, path: string): void => {
-		const why = unseenOf(element);
+		const why = unseenOf(element, performance.now() < until);
 		if (why) found.set(path, why);
 		[...element.children].forEach((child, i) => visit(child, path === '' ? String(i) : `${path}.${i}`));
 	};

@@ -1,4 +1,4 @@
-import { verdictOf, type Case } from '../core/cascade/index.ts';
+import { verdictOf, type Case, type Verdict } from '../core/cascade/index.ts';
 import {
 	FACT_LONGHANDS,
 	IDLE_LONGHANDS,
@@ -27,21 +27,34 @@ const MOST = 60;
 
 interface Known {
 	readonly facts: readonly Facts[];
-	readonly cases: readonly Case[];
+	/** The verdicts of each element. */
+	readonly verdicts: readonly Verdicts[];
+}
+
+/** The verdict on a property of one element, made once. */
+type Verdicts = (property: string) => Verdict;
+
+function verdictsOf(of: Case): Verdicts {
+	const known = new Map<string, Verdict>();
+	return (property) => {
+		const physical = of.physical(property);
+		let found = known.get(physical);
+		if (!found) known.set(physical, (found = verdictOf(physical, of)));
+		return found;
+	};
 }
 
 /** The facts of elements, each from its answer, its parent's and its children's. */
-export function factsFrom(elements: readonly ElementFacts[], cases: readonly Case[]): Facts[] {
+function factsFrom(elements: readonly ElementFacts[], verdicts: readonly Verdicts[]): Facts[] {
 	const children = new Map<number, number[]>();
 	elements.forEach(({ parent }, i) => children.set(parent, [...(children.get(parent) ?? []), i]));
 	const found: Facts[] = [];
 	elements.forEach(({ tag, computed, parent, words, whole }, i) => {
-		const of = cases[i];
 		found.push({
 			tag,
 			words,
 			computed: (longhand) => computed.get(longhand) ?? '',
-			specified: (longhand) => of && verdictOf(longhand, of).winner?.value,
+			specified: (longhand) => verdicts[i]?.(longhand).winner?.value,
 			parent: found[parent] ?? null,
 			children: () => (whole ? (children.get(i) ?? []).flatMap((child) => found[child] ?? []) : null)
 		});
@@ -57,8 +70,8 @@ async function lookUp(
 ): Promise<Known & { readonly hits: readonly (readonly number[] | null)[] }> {
 	const cases = casesOf(page, stages, vantage);
 	const { elements, hits } = await stages.facts('lead', selectors, MOST, FACT_LONGHANDS);
-	const own = elements.map((one) => cases.of(one.path, one)(vantage.width));
-	return { facts: factsFrom(elements, own), cases: own, hits };
+	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(vantage.width)));
+	return { facts: factsFrom(elements, verdicts), verdicts, hits };
 }
 
 /** The facts of one element of the lead, with what is in it and around it. */
@@ -95,7 +108,7 @@ export async function idleDeclarations(
 		});
 		return declarations.length > 0 ? [{ declared, declarations }] : [];
 	});
-	const { facts, cases, hits } = await lookUp(
+	const { facts, verdicts, hits } = await lookUp(
 		page,
 		stages,
 		vantage,
@@ -104,16 +117,12 @@ export async function idleDeclarations(
 	return asked.flatMap(({ declared, declarations }, i) =>
 		declarations.flatMap(({ node, longhands }): Idle[] => {
 			const at = node.span.start + declared.offset;
-			const decides = (hits[i] ?? []).filter((element) => {
-				const of = cases[element];
-				return (
-					of &&
-					longhands.some((one) => {
-						const { winner } = verdictOf(of.physical(one), of);
-						return winner?.file === file && winner.span.start === at;
-					})
-				);
-			});
+			const decides = (hits[i] ?? []).filter((element) =>
+				longhands.some((one) => {
+					const winner = verdicts[element]?.(one).winner;
+					return winner?.file === file && winner.span.start === at;
+				})
+			);
 			const told = decides.map((element) => {
 				const of = facts[element];
 				const each = of ? longhands.map((one) => noEffectOf(one, of)) : [undefined];

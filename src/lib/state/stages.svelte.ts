@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import * as z from 'zod/mini';
+import { know } from '../stage/client/know.ts';
 import { liveFrames } from '../stage/client/live.ts';
 import { measuringQueue } from '../stage/client/queue.ts';
 import { openStage, type StageConfig } from '../stage/client/stage.ts';
@@ -221,7 +222,7 @@ export async function openStages(
 		async reach(pages, selectors) {
 			const changed = new Map([...pages].filter(([path, text]) => known.get(path) !== text));
 			for (const [path, text] of changed) known.set(path, text);
-			if (changed.size > 0) await stage.host.know(changed);
+			await know(stage, changed);
 			const paths = [...pages.keys()];
 			const counts = z.array(numbers).parse(await stage.host.reach(paths, selectors));
 			return new Map(paths.map((path, i) => [path, counts[i] ?? []]));

@@ -1,12 +1,13 @@
 import type { Facts, Kind } from './kind.ts';
 
-const ANEW =
-	/^(inherit|unset|revert|revert-layer|currentcolor)$|(?:em|ex|ch|lh|cap|ic|%)\b|larger|smaller|bolder|lighter|var\(/i;
+/** Values that go by what is around an element. */
+const RELATIVE =
+	/^(inherit|unset|revert|revert-layer|currentcolor)$|\d(?:em|ex|ch|lh|cap|ic|%)|larger|smaller|bolder|lighter|var\(/i;
 
 /** Whether an element says a property anew, whatever stands around it. */
 function saysAnew(longhand: string, facts: Facts): boolean {
 	const value = facts.specified(longhand)?.trim();
-	return value !== undefined && !ANEW.test(value);
+	return value !== undefined && !RELATIVE.test(value);
 }
 
 /** A value for the words of what is in an element, where all of that has one of its own. */

@@ -28,6 +28,9 @@
 	/** Rows that are drawn at most. */
 	const MOST = 1500;
 
+	/** How long everything rests before it is asked what shows, ms. */
+	const REST = 250;
+
 	let words = $state('');
 	let hidden = $state.raw<ReadonlyMap<string, Unseen>>(new Map());
 	$effect(() => {
@@ -35,10 +38,17 @@
 		void lead;
 		let current = true;
 		// What the frames are to show now comes first.
-		void unseen().then((found) => {
-			if (current) hidden = found;
-		});
-		return () => (current = false);
+		const timer = setTimeout(
+			() =>
+				void unseen().then((found) => {
+					if (current) hidden = found;
+				}),
+			REST
+		);
+		return () => {
+			current = false;
+			clearTimeout(timer);
+		};
 	});
 
 	const keyOf = (path: ElementPath): string => printPaths([path]);

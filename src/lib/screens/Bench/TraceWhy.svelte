@@ -94,6 +94,8 @@
 	const conditionWidths = (text: string): string =>
 		printIntervalSet(page.widthsOf(page.sources.queries(text), lead));
 
+	/** Whether the state that a selector asks for is one of the element itself, not of something around it. */
+	const isAboutItself = ({ hit }: Candidate): boolean => /:[-\w]+[^\s>+~]*$/.test(hit?.selector ?? '');
 	const containerWords = (text: string): string => {
 		const container = trace.containerOf(text);
 		return container ? `Its container: ${container}.` : 'Nothing around it is such a container.';
@@ -210,7 +212,7 @@
 						{#if why.kind === 'condition' && why.condition.kind === 'container'}
 							{containerWords(why.condition.text)}
 						{/if}
-						{#if why.kind === 'state' && gone}
+						{#if why.kind === 'state' && gone && isAboutItself(candidate)}
 							It is display: none here, and what is not shown cannot be pointed at.
 						{/if}
 					</p>

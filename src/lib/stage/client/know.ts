@@ -1,0 +1,19 @@
+import type { Stage } from './stage.ts';
+
+/** Characters of page texts that are handed over at one go: a message holds its sender while it is copied. */
+const PORTION = 300_000;
+
+/** Hands texts of pages to a stage, in portions between which the sender is free. */
+export async function know({ host }: Stage, pages: ReadonlyMap<string, string>): Promise<void> {
+	let portion = new Map<string, string>();
+	let size = 0;
+	for (const [path, text] of pages) {
+		portion.set(path, text);
+		size += text.length;
+		if (size < PORTION) continue;
+		await host.know(portion);
+		portion = new Map();
+		size = 0;
+	}
+	if (portion.size > 0) await host.know(portion);
+}

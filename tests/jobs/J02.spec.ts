@@ -1,0 +1,34 @@
+import { expect, test } from '../fixtures.ts';
+import { atWork, frameOf, panel, traced } from './bench.ts';
+
+test('J02: two pairs of steppers told apart, the space found in a style attribute, the leftover found and taken out', async ({
+	page,
+	server
+}) => {
+	const work = await atWork(page, server, 'home.html', 'css/sailings.css');
+	await work.select('steppers', 'div.steppers.wide-only');
+	await expect(page.getByRole('treeitem').filter({ hasText: 'narrow-only' })).toContainText('display: none');
+	await work.ask('i');
+	await expect(panel(page).locator('.instead')).toHaveText(
+		'div.steppers.narrow-only says the same, and is shown instead of this <700'
+	);
+	await work.ask('h');
+	const space = await traced(page, 'margin-top');
+	await expect(space).toContainText('margin-top: 26px of the style attribute');
+	await expect(space.locator('.place').first()).toHaveText('home.html:55');
+
+	// The other pair, where it shows: an old rule pulls it up, and without that it stands as it should.
+	await work.select('steppers', 'div.steppers.narrow-only');
+	await work.ask('h');
+	const culprit = await traced(page, 'margin-top');
+	await expect(culprit).toContainText('margin-top: -8px of .board .strip ~ .steppers');
+	const margin = () =>
+		frameOf(page, 'Handset')
+			.locator('.narrow-only')
+			.evaluate((one) => getComputedStyle(one).marginTop);
+	expect(await margin()).toBe('-8px');
+	await culprit.getByRole('button', { name: 'mute it' }).click();
+	await expect.poll(margin).toBe('0px');
+	await expect(page.getByText('1 muted')).toBeVisible();
+	expect(work.actions()).toBeLessThanOrEqual(9);
+});
