@@ -128,12 +128,14 @@
 
 	/** How long everything rests before what does nothing is looked for, ms. */
 	const IDLE_REST = 700;
+	/** Longer texts, in UTF-16 units, are not judged: all their declarations would have to be tried. */
+	const MOST_JUDGED = 400_000;
 	let doNothing = $state.raw<readonly Idle[]>([]);
 	$effect(() => {
 		const path = shown?.path;
 		void page.conditions;
 		void lead;
-		if (!idle || path === undefined) return;
+		if (!idle || path === undefined || (shown?.text.length ?? 0) > MOST_JUDGED) return;
 		const asked = idle;
 		let current = true;
 		const timer = setTimeout(
