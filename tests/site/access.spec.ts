@@ -52,6 +52,14 @@ for (const colorScheme of ['light', 'dark'] as const) {
 		await page.getByRole('tab', { name: 'Reach' }).click();
 		await expect(page.getByText('this section only')).toBeVisible();
 		expect(await findings(page), 'Reach').toEqual([]);
+		await page.getByRole('tab', { name: 'Outline' }).click();
+		await expect(page.getByRole('treeitem', { selected: true })).toBeVisible();
+		expect(await findings(page), 'Outline').toEqual([]);
+		await page.getByText('Go', { exact: true }).click();
+		await page.getByRole('button', { name: 'Rules that hit nothing' }).click();
+		await expect(page.getByRole('dialog')).toContainText('on no page that has this file');
+		expect(await findings(page), 'leftovers').toEqual([]);
+		await page.keyboard.press('Escape');
 		await page.getByRole('tab', { name: 'Original' }).click();
 		expect(await findings(page), 'Originals').toEqual([]);
 		await page.getByRole('tab', { name: 'States' }).click();
