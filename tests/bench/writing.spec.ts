@@ -23,7 +23,7 @@ const textOf = (page: Page) =>
 		all
 			.map((line) => {
 				const copy = line.cloneNode(true) as HTMLElement;
-				copy.querySelectorAll('.cm-said, .cm-note').forEach((one) => one.remove());
+				copy.querySelectorAll('.cm-said, .cm-note, .cm-dele').forEach((one) => one.remove());
 				return copy.textContent;
 			})
 			.join('\n')

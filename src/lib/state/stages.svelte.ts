@@ -204,12 +204,16 @@ export async function openStages(
 	}, measuring);
 	/** The texts that the stage has of pages. */
 	const known = new Map<string, string>();
+	let closed = false;
 	return {
 		prefix: stage.prefix,
 		live: liveFrames(stage),
 		keepInStep: (on) => void stage.host.keepInStep(on),
 		use: (on) => void stage.host.use(on),
-		outline: (selector) => void stage.host.outline(selector),
+		outline(selector) {
+			// What is outlined is often taken back by what goes away together with the stages.
+			if (!closed) void stage.host.outline(selector);
+		},
 		lightTable: (on) => void stage.host.lightTable(on),
 		select: (paths, distances) => void stage.host.select(paths, distances),
 		originals: (shown) => void stage.host.originals(shown),
@@ -238,6 +242,7 @@ export async function openStages(
 		computed: async (frame, paths) => values.parse(await stage.host.computed(frame, paths)),
 		queue,
 		close() {
+			closed = true;
 			queue.close();
 			stage.close();
 			for (const room of rooms) room.remove();

@@ -124,7 +124,7 @@
 			style:top="{top}px"
 			style:height="{height}px"
 			title="{name}, around the selection"
-			aria-label={name}
+			aria-label={words === '' ? name : `${words}, ${name}`}
 			onclick={() => {
 				trail = path;
 				go(at);

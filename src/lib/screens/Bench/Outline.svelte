@@ -12,7 +12,8 @@
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import { outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
-	import { printPaths, selectionView } from '$lib/state/selection.svelte.ts';
+	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import { keyOf, outlineRows, type OutlineRow } from './outlineRows.ts';
 
 	interface Props {
 		page: PageState;
@@ -51,72 +52,40 @@
 		};
 	});
 
-	const keyOf = (path: ElementPath): string => printPaths([path]);
 	let opened = $state.raw<ReadonlySet<string>>(new Set());
 	let active = $state('');
 	/** The selection is in sight: what is around it is open. */
 	$effect.pre(() => {
 		const [path] = selected;
 		if (!path) return;
-		active = keyOf(path);
-		const around = path.map((_, i) => keyOf(path.slice(0, i)));
+		active = keyOf({ path });
+		const around = path.map((_, i) => keyOf({ path: path.slice(0, i) }));
 		untrack(() => (opened = new Set([...opened, ...around])));
 	});
 
 	const body = $derived(page.page.root.children.find(({ tag }) => tag === 'body') ?? page.page.root);
 	const isOpen = (element: PageElement): boolean =>
-		element === page.page.root || element === body || opened.has(keyOf(element.path));
+		element === page.page.root || element === body || opened.has(keyOf(element));
 
-	interface Row {
-		readonly element: PageElement;
-		readonly key: string;
-		readonly open: boolean | undefined;
-		readonly place: number;
-		readonly of: number;
-	}
-
-	const matching = $derived.by(() => {
-		const word = words.trim().toLowerCase();
-		if (word === '') return null;
-		const found = new Set<PageElement>();
-		for (const element of page.page.elements) {
-			const hit =
-				nameOfElement(element).toLowerCase().includes(word) || element.text.toLowerCase().includes(word);
-			for (let at: PageElement | null = hit ? element : null; at && !found.has(at); at = at.parent)
-				found.add(at);
-		}
-		return found;
-	});
-
-	const rows = $derived.by(() => {
-		const found: Row[] = [];
-		const put = (element: PageElement, place: number, of: number): void => {
-			if (found.length >= MOST) return;
-			const children = matching ? element.children.filter((one) => matching.has(one)) : element.children;
-			const open = children.length === 0 ? undefined : matching ? true : isOpen(element);
-			found.push({ element, key: keyOf(element.path), open, place, of });
-			if (open) children.forEach((child, i) => put(child, i + 1, children.length));
-		};
-		if (!matching || matching.size > 0) put(page.page.root, 1, 1);
-		return found;
-	});
-	const chosen = $derived(new Set(selected.map(keyOf)));
+	const searched = $derived(words.trim() !== '');
+	const rows = $derived(outlineRows(page.page, words, isOpen, MOST));
+	const chosen = $derived(new Set(selected.map((path) => keyOf({ path }))));
 	const tabbable = $derived(rows.some(({ key }) => key === active) ? active : rows[0]?.key);
 
 	let tree = $state<HTMLElement>();
-	function focus(row: Row | undefined): void {
+	function focus(row: OutlineRow | undefined): void {
 		if (!row) return;
 		active = row.key;
 		tree?.querySelector<HTMLElement>(`[data-key="${row.key}"]`)?.focus();
 	}
-	function setOpen({ key }: Row, to: boolean): void {
+	function setOpen({ key }: OutlineRow, to: boolean): void {
 		const next = new Set(opened);
 		if (to) next.add(key);
 		else next.delete(key);
 		opened = next;
 	}
-	function select({ element: { path } }: Row, add: boolean): void {
-		const without = selected.filter((one) => keyOf(one) !== keyOf(path));
+	function select({ element: { path } }: OutlineRow, add: boolean): void {
+		const without = selected.filter((one) => keyOf({ path: one }) !== keyOf({ path }));
 		onselect(!add ? [path] : without.length < selected.length ? without : [...selected, path]);
 		selectionView.reveal = [...path];
 	}
@@ -134,7 +103,7 @@
 			End: () => focus(rows.at(-1)),
 			ArrowRight: () => (row.open === false ? setOpen(row, true) : row.open && focus(rows[at + 1])),
 			ArrowLeft: () =>
-				row.open && !matching && row.element !== body
+				row.open && !searched && row.element !== body
 					? setOpen(row, false)
 					: focus(rows.find(({ element }) => element === parent)),
 			Enter: () => select(row, event.ctrlKey || event.metaKey),
@@ -147,7 +116,8 @@
 		does();
 	}
 
-	const outline = (row: Row | null): void => outlining.show(row ? selectorOfPath(row.element.path) : '');
+	const outline = (row: OutlineRow | null): void =>
+		outlining.show(row ? selectorOfPath(row.element.path) : '');
 	const inside = (element: PageElement): string =>
 		element.children.length === 0 ? wordsIn(element, 40) : '';
 	const whole = $derived(elementAt(page.page, selected[0] ?? []) ?? body);
@@ -159,7 +129,7 @@
 		<input type="search" bind:value={words} spellcheck="false" autocomplete="off" />
 	</label>
 	<span role="status"
-		>{matching
+		>{searched
 			? `${rows.length} with what is around them`
 			: `${page.page.elements.length} elements, ${hidden.size} do not show at ${lead.width} px`}</span
 	>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import { candidatesFor, elementsOf, RUNGS, type Candidate, type Rung } from '$lib/core/selector/index.ts';
+	import { candidatesFor, elementsOf, type Candidate, type Rung } from '$lib/core/selector/index.ts';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
@@ -9,6 +9,8 @@
 	import type { Trace } from '$lib/state/trace.ts';
 	import type { Hits } from './answers.ts';
 	import GiveClass from './GiveClass.svelte';
+	import MoveRule from './MoveRule.svelte';
+	import { reached, type Reached } from './reachRows.ts';
 
 	interface Props {
 		page: PageState;
@@ -49,32 +51,12 @@
 	);
 	const selectorAtCaret = $derived(rule?.span ? rule.selector : '');
 
-	interface Answer {
-		readonly candidates: readonly Candidate[];
-		readonly hits: Hits;
-		/** Whether the rule at the caret hits the selection, and how many it hits here. */
-		readonly caret: { readonly hits: boolean; readonly here: number } | null;
-	}
-	let answer = $state.raw<Answer | null>(null);
+	let answer = $state.raw<Reached | null>(null);
 	$effect(() => {
-		const [candidates, several, caret] = [all, paths, selectorAtCaret];
 		let current = true;
-		const selectors = candidates.map(({ selector }) => elementsOf(selector));
-		const asked = caret === '' ? selectors : [...selectors, elementsOf(caret)];
-		void Promise.all([reach(asked), ...several.map((one) => matching(one, asked))]).then(
-			([hits, ...matched]) => {
-				if (!current) return;
-				const isForAll = (i: number): boolean => matched.every((one) => one[i]);
-				answer = {
-					candidates: candidates.filter(
-						({ rung }, i) => several.length < 2 || (rung !== 'part' && isForAll(i))
-					),
-					hits,
-					caret:
-						caret === '' ? null : { hits: isForAll(selectors.length), here: hits.here[selectors.length] ?? 0 }
-				};
-			}
-		);
+		void reached(all, paths, selectorAtCaret, { reach, matching }).then((found) => {
+			if (current) answer = found;
+		});
 		return () => (current = false);
 	});
 
@@ -101,39 +83,14 @@
 		return `would lose to ${to.file.replace(/^.*\//, '')}:${line}, by ${by}`;
 	}
 
-	const rows = $derived.by(() => {
-		if (!answer) return [];
-		const { candidates, hits } = answer;
-		return candidates.map((one, n) => {
-			const i = all.indexOf(one);
-			return {
-				...one,
-				heading: candidates[n - 1]?.rung === one.rung ? '' : CALLED[one.rung],
-				here: hits.here[i],
-				fate: fate(one),
-				pages: [...hits.elsewhere].flatMap(([name, counts]) => (counts[i] ? [`${name} ${counts[i]}`] : []))
-			};
-		});
-	});
-	const others = $derived(answer?.hits.elsewhere.size ?? 0);
-
-	/** The rung on which the rule at the caret stands: that of its selector, else that of what hits as many. */
-	const rung = $derived.by((): Rung | undefined => {
-		if (!answer?.caret?.hits) return undefined;
-		const { here } = answer.caret;
-		const own = rows.find(({ selector }) => selector === selectorAtCaret)?.rung;
-		return own ?? rows.findLast((row) => row.rung !== 'part' && (row.here ?? 0) >= here)?.rung;
-	});
-	/** The best selector on the nearest rung that is wider (-1) or narrower (1) than the rule's. */
-	function neighbour(by: number): Candidate | undefined {
-		if (rung === undefined) return undefined;
-		for (let i = RUNGS.indexOf(rung) + by; i >= 0 && RUNGS[i] !== 'part'; i += by) {
-			const found = rows.find((row) => row.rung === RUNGS[i]);
-			if (found) return found;
-		}
-		return undefined;
-	}
-	const [wider, narrower] = $derived([neighbour(-1), neighbour(1)]);
+	const rows = $derived(
+		(answer?.rows ?? []).map((one, i, list) => ({
+			...one,
+			heading: list[i - 1]?.rung === one.rung ? '' : CALLED[one.rung],
+			fate: fate(one)
+		}))
+	);
+	const others = $derived(answer?.others ?? 0);
 
 	let said = $state('a click copies a selector');
 	async function copy(selector: string): Promise<void> {
@@ -143,16 +100,6 @@
 		);
 	}
 </script>
-
-{#snippet move(name: string, to: Candidate | undefined)}
-	<button
-		type="button"
-		disabled={!to}
-		title={to ? `Write ${to.selector}` : ''}
-		onclick={() => to && onwrite(to.selector)}
-		>{name}{#if to}<code>{to.selector}</code>{/if}</button
-	>
-{/snippet}
 
 {#if element}
 	<div class="head">
@@ -174,12 +121,14 @@
 			{#each traced?.properties ?? [] as one (one)}<option value={one}></option>{/each}
 		</datalist>
 	</div>
-	{#if rung}
-		<p class="move">
-			<span>The rule at the caret, <code>{selectorAtCaret}</code>: {CALLED[rung]}.</span>
-			{@render move('Wider', wider)}
-			{@render move('Narrower', narrower)}
-		</p>
+	{#if answer?.rung}
+		<MoveRule
+			selector={selectorAtCaret}
+			rung={answer.rung}
+			called={CALLED[answer.rung]}
+			rows={answer.rows}
+			{onwrite}
+		/>
 	{/if}
 	<table>
 		<thead>
@@ -223,13 +172,8 @@
 {/if}
 
 <style>
-	b,
-	code {
+	b {
 		font: 600 13px/1.4 var(--mono);
-	}
-
-	code {
-		font-weight: 400;
 	}
 
 	.head {
@@ -271,28 +215,6 @@
 
 	.wins {
 		color: var(--verdigris);
-	}
-
-	.move {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 2px 14px;
-		align-items: baseline;
-		margin-top: 6px;
-		padding: 4px 0;
-		border-block: 1px solid var(--hair);
-	}
-
-	.move button {
-		display: flex;
-		gap: 6px;
-		align-items: baseline;
-		color: var(--blue);
-	}
-
-	.move button:disabled {
-		color: var(--pale);
-		cursor: default;
 	}
 
 	table {

@@ -1,12 +1,14 @@
 <script lang="ts">
+	import type { MouseEventHandler } from 'svelte/elements';
+
 	interface Props {
-		/** The file and line, short. */
+		/** A file and line, short; or what else a click in the Trace does. */
 		name: string;
-		title: string;
-		onclick: () => void;
+		title?: string;
+		onclick: MouseEventHandler<HTMLButtonElement>;
 	}
 
-	let { name, title, onclick }: Props = $props();
+	let { name, title = '', onclick }: Props = $props();
 </script>
 
 <button type="button" class="place" {onclick} {title}>{name}</button>

@@ -137,12 +137,11 @@
 			<code>{winner.property}: {winner.written}{winner.important ? ' !important' : ''}</code>
 			{words.owner(winner)}{words.source(outcome) ? `, ${words.source(outcome)}` : ''}
 			{#if !winner.attribute}
-				<button
-					type="button"
-					class="link"
+				<TracePlace
+					name="mute it"
 					title="Out of force in all frames, until it is brought back (masthead)"
-					onclick={({ currentTarget }) => onmute(winner, currentTarget)}>mute it</button
-				>
+					onclick={({ currentTarget }) => onmute(winner, currentTarget)}
+				/>
 			{/if}
 		{:else}{words.source(outcome)}{/if}
 		{#if trace.computed(property)}<span class="computed">computed: {trace.computed(property)}</span>{/if}
@@ -175,9 +174,10 @@
 	{#each shares as share (share)}<p class="share">{share}</p>{/each}
 	{#if outcome.kind === 'inherited'}
 		<p>
-			<button type="button" class="link" onclick={() => onselect([trace.ancestor(outcome.up)])}>
-				select {words.called(outcome.up)}
-			</button>
+			<TracePlace
+				name="select {words.called(outcome.up)}"
+				onclick={() => onselect([trace.ancestor(outcome.up)])}
+			/>
 		</p>
 	{/if}
 	{#if kept}
@@ -252,22 +252,6 @@
 
 	.kept {
 		color: var(--rubric);
-	}
-
-	.link {
-		min-height: 24px;
-		padding: 0 2px;
-		border: 0;
-		background: none;
-		color: var(--ink-2);
-		font: 13px/1.4 var(--mono);
-		text-decoration: underline;
-		text-underline-offset: 3px;
-		cursor: pointer;
-	}
-
-	.link:hover {
-		color: var(--ink);
 	}
 
 	dl {
