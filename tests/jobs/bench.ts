@@ -23,7 +23,7 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 		async write(rule: string): Promise<void> {
 			await page.locator('.cm-content').click();
 			await page.keyboard.press('Control+End');
-			await page.keyboard.type(`\n${rule}`);
+			await page.keyboard.insertText(`\n${rule}`);
 			actions += 3;
 		},
 		/** Opens a file, and types in place of the first text like it. */

@@ -34,7 +34,6 @@
 			if (file.isBehind || file.state !== state || page.conditions !== conditions) return;
 			const next = caretRule(file, page.sources);
 			rule = next;
-			outlining.show(next?.writing ? elementsOf(next.selector) : '');
 			if (!next) hits = null;
 			else
 				void hitsOf(next.selector, file.path).then((answer) => {
@@ -46,6 +45,12 @@
 			clearTimeout(timer);
 		};
 	});
+	/** Whether the keys go to the sheet: outlines that nobody asked for are not shown. */
+	let typing = $state(false);
+	const look = (): void => {
+		typing = document.activeElement?.matches('.cm-content') ?? false;
+	};
+	$effect(() => outlining.show(typing && rule?.writing ? elementsOf(rule.selector) : ''));
 	$effect(() => () => outlining.show(''));
 
 	const elsewhere = $derived(hits?.elsewhere.filter(([, count]) => count > 0) ?? []);
@@ -73,6 +78,8 @@
 		onedit();
 	}
 </script>
+
+<svelte:document onfocusin={look} onfocusout={() => (typing = false)} />
 
 <div class="hits" role="group" aria-label="What the rule at the caret hits">
 	{#if rule && hits}
