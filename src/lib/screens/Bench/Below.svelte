@@ -21,10 +21,7 @@
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Box from './Box.svelte';
-	import Outline from './Outline.svelte';
-	import Originals from './Originals.svelte';
 	import States from './States.svelte';
-	import Twins from './Twins.svelte';
 
 	interface Props {
 		/** Which of its tabs is shown. */
@@ -123,9 +120,13 @@
 	/>
 	<div class="inner">
 		{#if tab === 'outline'}
-			<Outline {page} {selected} {onselect} {unseen} {lead} />
+			{#await import('./Outline.svelte') then { default: Outline }}
+				<Outline {page} {selected} {onselect} {unseen} {lead} />
+			{/await}
 		{:else if tab === 'original'}
-			<Originals {site} page={page.path} current={original} {box} {onlie} />
+			{#await import('./Originals.svelte') then { default: Originals }}
+				<Originals {site} page={page.path} current={original} {box} {onlie} />
+			{/await}
 		{:else if tab === 'states'}
 			<States {site} {page} {selected} {named} />
 		{:else if !first}
@@ -164,7 +165,9 @@
 				/>
 			{/await}
 		{:else if second}
-			<Twins {page} paths={[first, second]} {computed} />
+			{#await import('./Twins.svelte') then { default: Twins }}
+				<Twins {page} paths={[first, second]} {computed} />
+			{/await}
 		{:else}
 			<Box {page} path={first} {named} {onselect} {instead} />
 		{/if}
