@@ -75,8 +75,7 @@ const timesIn = (page: Page, site: number): Promise<Times> =>
 					document.body.append(frame);
 				});
 				const document_ = frame.contentDocument;
-				if (document_)
-					for (const selector of typed) framed += selector === typed.at(-1) ? count(document_, selector) : 0;
+				if (document_) framed += count(document_, typed.at(-1) ?? '');
 				frame.remove();
 			}
 			const frames = performance.now() - begun;

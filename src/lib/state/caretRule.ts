@@ -1,4 +1,4 @@
-import { caretAt, walk, type Rule, type Sheet } from '../core/css/index.ts';
+import { caretAt, ruleAt } from '../core/css/index.ts';
 import { wholeSelector } from '../core/selector/index.ts';
 import type { Sources } from '../core/site/index.ts';
 import { sheetPartAt } from './css.ts';
@@ -12,14 +12,6 @@ export interface CaretRule {
 	readonly span: { readonly start: number; readonly end: number } | null;
 	/** Whether it is the selector itself that is written. */
 	readonly writing: boolean;
-}
-
-function innermost(sheet: Sheet, offset: number): Rule | undefined {
-	let found: Rule | undefined;
-	for (const node of walk(sheet)) {
-		if (node.kind === 'rule' && node.span.start <= offset && offset <= node.span.end) found = node;
-	}
-	return found;
 }
 
 /** The line of an offset where it is a selector and no block of it is there yet; '' else. */
@@ -43,7 +35,7 @@ export function caretRule(file: FileText, sources: Sources): CaretRule | undefin
 	const offset = head - part.start;
 	const typed = begun(source, offset);
 	if (typed !== '') return { selector: typed, span: null, writing: true };
-	const rule = innermost(sources.sheet(source), offset);
+	const rule = ruleAt(sources.sheet(source), offset);
 	if (!rule) return undefined;
 	const { prelude, parent } = rule;
 	return {

@@ -1,3 +1,4 @@
+import { verdictOf } from '../core/cascade/index.ts';
 import { elementAt, type ElementPath } from '../core/html/index.ts';
 import {
 	complement,
@@ -12,10 +13,10 @@ import {
 } from '../core/interval/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import { alikeTo } from '../core/presence/index.ts';
-import type { SeenVantage } from '../core/vantage/index.ts';
+import type { Vantage } from '../core/vantage/index.ts';
+import { casesOf } from './cases.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
-import { traceOf } from './trace.ts';
 
 /** An element that says what another says, with the widths at which it is shown and the other is not. */
 export interface Instead {
@@ -34,19 +35,18 @@ export async function insteadOf(
 	page: PageState,
 	stages: Stages,
 	path: ElementPath,
-	vantage: SeenVantage,
+	vantage: Vantage,
 	{ bands }: Bands
 ): Promise<Instead[]> {
 	const element = elementAt(page.page, path);
 	const others = element ? alikeTo(page.page, element).slice(0, MOST) : [];
 	if (others.length === 0) return [];
+	const cases = casesOf(page, stages, vantage);
 	const shown = async (one: ElementPath): Promise<IntervalSet> => {
-		const trace = await traceOf(page, stages, one, vantage);
+		const answers = await stages.cascade('lead', one, '');
+		const up = answers.map((answer, n) => cases.of(one.slice(0, one.length - n), answer));
 		const isGone = (width: number): boolean =>
-			[...one, 0].some((_, up) => {
-				const outcome = trace.at('display', width, up);
-				return outcome?.kind === 'own' && outcome.own.winner?.value === 'none';
-			});
+			up.some((of) => verdictOf('display', of(width)).winner?.value === 'none');
 		return bands
 			.filter(({ interval }) => !isGone(toNumber(inside(interval))))
 			.reduce((sum, { interval }) => union(sum, fromInterval(interval)), NOTHING);

@@ -1,4 +1,4 @@
-import type { ElementPath } from '../core/html/index.ts';
+import { isWithin, type ElementPath } from '../core/html/index.ts';
 import type { SelectedIn } from '../stage/protocol.ts';
 
 /** A click on an element of a page, with the keys that were held. */
@@ -10,9 +10,6 @@ export interface Pick {
 }
 
 const same = (a: ElementPath, b: ElementPath): boolean => a.join() === b.join();
-
-const isWithin = (path: ElementPath, around: ElementPath): boolean =>
-	around.every((index, i) => path[i] === index);
 
 /**
  * What a click leaves selected. A click again on what was clicked last goes one up from the selection, with Shift

@@ -1,7 +1,7 @@
 import { attribute, type PageElement } from '../html/index.ts';
 import type { StyleDeclaration } from './verdict.ts';
 
-/** A presentational attribute: on which tags (`*` for any), and what it declares, as property and value. */
+/** A presentational attribute: on which tags, and what it declares, as property and value. */
 interface Hint {
 	readonly attribute: string;
 	readonly tags: string;
@@ -151,6 +151,11 @@ const HINTS: readonly Hint[] = [
 	}
 ];
 
+const byTag = new Map<string, Hint[]>();
+for (const hint of HINTS) {
+	for (const tag of hint.tags.split(' ')) byTag.set(tag, [...(byTag.get(tag) ?? []), hint]);
+}
+
 /** Attributes of SVG elements that are properties (SVG 2 §6.6), but for those that are a shape's own measures. */
 const SVG = new Set(
 	'clip-path clip-rule color color-interpolation color-interpolation-filters cursor direction display dominant-baseline fill fill-opacity fill-rule filter flood-color flood-opacity font-family font-size font-style font-variant font-weight letter-spacing lighting-color marker-end marker-mid marker-start mask mask-type opacity overflow paint-order pointer-events shape-rendering stop-color stop-opacity stroke stroke-dasharray stroke-dashoffset stroke-linecap stroke-linejoin stroke-miterlimit stroke-opacity stroke-width text-anchor text-decoration text-rendering transform-origin unicode-bidi vector-effect visibility word-spacing writing-mode'.split(
@@ -167,7 +172,7 @@ function isSvg(element: PageElement): boolean {
 function cellHints(
 	element: PageElement
 ): [from: PageElement, attribute: string, property: string, value: string][] {
-	if (!CELLS.split(' ').includes(element.tag)) return [];
+	if (element.tag !== 'td' && element.tag !== 'th') return [];
 	const table = tableOf(element);
 	// A table that says nothing of it pads its cells by one pixel.
 	const padding = table && (px(attribute(table, 'cellpadding') ?? '') ?? '1px');
@@ -193,9 +198,9 @@ export function hintDeclarations(
 		const span = from.attributes.get(name)?.span ?? from.startTag;
 		if (span) found.push({ property, value, important: false, span, file, attribute: name });
 	};
-	for (const hint of HINTS) {
+	for (const hint of byTag.get(element.tag) ?? []) {
 		const value = attribute(element, hint.attribute);
-		if (value === undefined || !hint.tags.split(' ').includes(element.tag)) continue;
+		if (value === undefined) continue;
 		for (const [property, written] of hint.of(value)) put(element, hint.attribute, property, written);
 	}
 	for (const [from, name, property, value] of cellHints(element)) put(from, name, property, value);

@@ -1,4 +1,4 @@
-import { sliceOf, walk, type Block, type Node, type Rule, type Sheet, type Span } from './node.ts';
+import { ruleAt, sliceOf, walk, type Block, type Node, type Sheet, type Span } from './node.ts';
 
 /** A piece of a sheet that can be put out of force, with the words that name it. */
 export interface Piece {
@@ -36,10 +36,7 @@ export function piecesAt(sheet: Sheet, offset: number): Piece[] {
  * what stands after it, in each of them. Undefined where the offset is in no rule.
  */
 export function allBut(sheet: Sheet, offset: number): Piece[] | undefined {
-	let rule: Rule | undefined;
-	for (const node of walk(sheet)) {
-		if (node.kind === 'rule' && node.span.start <= offset && offset <= node.span.end) rule = node;
-	}
+	const rule = ruleAt(sheet, offset);
 	if (!rule) return undefined;
 	const name = short(sliceOf(sheet.source, rule.prelude));
 	const others: Piece[] = [];

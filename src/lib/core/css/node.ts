@@ -91,6 +91,15 @@ export function* walk(block: Block): Generator<Node> {
 	}
 }
 
+/** The innermost rule that an offset lies in, or at an end of; undefined where it is in none. */
+export function ruleAt(sheet: Sheet, offset: number): Rule | undefined {
+	let found: Rule | undefined;
+	for (const node of walk(sheet)) {
+		if (node.kind === 'rule' && node.span.start <= offset && offset <= node.span.end) found = node;
+	}
+	return found;
+}
+
 /**
  * The comments that belong to a rule or at-rule: those straight before it, with at most one line's end
  * between each and the next, and none of them on the line of something else.

@@ -1,8 +1,10 @@
 import * as z from 'zod/mini';
 import {
+	CLASS_NAME,
 	classesOf,
 	elementAt,
 	headingIn,
+	isWithin,
 	sectionNumber,
 	sectionOf,
 	wordsIn,
@@ -17,9 +19,7 @@ const text = (most: number) => z.string().check(z.maxLength(most));
 export const errandSchema = z.strictObject({
 	page: text(500),
 	/** The class. */
-	name: text(100).check(
-		z.regex(/^-?[A-Za-z_\u0080-\uffff][-\w\u0080-\uffff]*$/, 'this is no name of a class')
-	),
+	name: text(100).check(z.regex(CLASS_NAME, 'this is no name of a class')),
 	path: z.readonly(z.array(z.int().check(z.nonnegative())).check(z.maxLength(1000))),
 	/** What the element is known by when its place has changed. */
 	tag: text(100),
@@ -95,9 +95,7 @@ export function errandSentence(page: Page, errand: Errand): string {
 	const heading = headingIn(section);
 	const place = number > 0 ? `section ${number}${heading ? `, “${heading}”,` : ''}` : 'the page';
 	if (section === element) return `Give ${place} the class ${errand.name}.`;
-	const alike = page.elements.filter(
-		(one) => one.tag === element.tag && section.path.every((index, i) => one.path[i] === index)
-	);
+	const alike = page.elements.filter((one) => one.tag === element.tag && isWithin(one.path, section.path));
 	const which =
 		alike.length > 1 ? ` (${element.tag} ${alike.indexOf(element) + 1} of ${alike.length} there)` : '';
 	const label = quoted(errand.words.slice(0, 40)) || quoted(element.attributes.get('alt')?.value ?? '');

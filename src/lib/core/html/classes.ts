@@ -1,5 +1,9 @@
 import type { Change } from '../text/index.ts';
+import { isWithin } from './path.ts';
 import { attribute, parsePage, type ElementPath, type Page, type PageElement } from './page.ts';
+
+/** What can be written as a class without escapes (CSS Syntax 3 §4.3.9, for an identifier). */
+export const CLASS_NAME = /^-?[A-Za-z_\u0080-\uffff][-\w\u0080-\uffff]*$/;
 
 /** The classes of an element, in order. */
 export const classesOf = (element: PageElement): string[] =>
@@ -57,9 +61,7 @@ export function likeIt(page: Page, element: PageElement, within: 'page' | 'secti
 	const isLike = (one: PageElement): boolean =>
 		one.tag === element.tag && classesOf(one).sort().join(' ') === classes;
 	const section = within === 'section' ? sectionOf(element.parent ?? element) : page.root;
-	return page.elements.filter(
-		(one) => isLike(one) && section.path.every((index, i) => one.path[i] === index)
-	);
+	return page.elements.filter((one) => isLike(one) && isWithin(one.path, section.path));
 }
 
 const SECTIONS = new Set(['section', 'article', 'aside', 'nav', 'header', 'footer', 'main', 'form']);

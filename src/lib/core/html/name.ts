@@ -1,10 +1,10 @@
+import { classesOf } from './classes.ts';
 import { attribute, type PageElement } from './page.ts';
 
 /** How an element is called: its tag with id and classes, as a selector is written. */
 export function nameOfElement(element: PageElement): string {
 	const id = attribute(element, 'id');
-	const classes = attribute(element, 'class')?.split(/\s+/).filter(Boolean) ?? [];
-	return [element.tag, ...(id ? [`#${id}`] : []), ...classes.map((name) => `.${name}`)].join('');
+	return [element.tag, ...(id ? [`#${id}`] : []), ...classesOf(element).map((name) => `.${name}`)].join('');
 }
 
 /** The words of the first heading in an element; '' where none is in it. */

@@ -1,4 +1,4 @@
-import { attribute, wordsIn, type Page, type PageElement } from '../html/index.ts';
+import { attribute, isWithin, wordsIn, type Page, type PageElement } from '../html/index.ts';
 
 /** Where the links in an element lead, and itself; each once. */
 function targets(element: PageElement): Set<string> {
@@ -19,8 +19,6 @@ const LABELS = ['aria-label', 'alt', 'title', 'value', 'placeholder'] as const;
 const labelOf = (element: PageElement): string =>
 	LABELS.map((name) => attribute(element, name)?.trim() ?? '').find((text) => text !== '') ?? '';
 
-const within = (a: PageElement, b: PageElement): boolean => b.path.every((index, i) => a.path[i] === index);
-
 /** Characters of text that are compared. */
 const TEXT = 400;
 
@@ -40,8 +38,8 @@ export function alikeTo(page: Page, element: PageElement): PageElement[] {
 	};
 	const found: PageElement[] = [];
 	for (const one of page.elements) {
-		if (one === element || within(one, element) || within(element, one)) continue;
-		if (found.some((outer) => within(one, outer))) continue;
+		if (isWithin(one.path, element.path) || isWithin(element.path, one.path)) continue;
+		if (found.some((outer) => isWithin(one.path, outer.path))) continue;
 		if (saysSo(one)) found.push(one);
 	}
 	return found;

@@ -2,7 +2,6 @@
 	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
 	import { untrack } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
-	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import { seenVantage } from '$lib/core/vantage/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
@@ -22,6 +21,7 @@
 	import FramesTable from './FramesTable.svelte';
 	import { benchKeys } from './benchKeys.ts';
 	import { Framing, marked } from './framing.svelte.ts';
+	import { placeName } from './placeName.ts';
 	import SheetPanel from './SheetPanel.svelte';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 
@@ -71,10 +71,7 @@
 	let shown = $state('');
 	let tab = $state<Tab>('box');
 
-	const placeOf = (place: Place): string => {
-		const text = page.sources.text(place.file) ?? '';
-		return `${place.file.replace(/^.*\//, '')}:${placeAt(lineStarts(text), place.span.start).line}`;
-	};
+	const placeOf = (place: Place): string => placeName(page, place);
 
 	let stages = $state.raw<Stages | null>(null);
 	let frames = $state<FramesTable>();

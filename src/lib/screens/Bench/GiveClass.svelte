@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { classesOf, elementAt, likeIt, type ElementPath } from '$lib/core/html/index.ts';
+	import { CLASS_NAME, classesOf, elementAt, likeIt, type ElementPath } from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -25,7 +25,7 @@
 	});
 	const wished = $derived(name.trim().replace(/^\./, ''));
 	const problem = $derived(
-		wished === '' || /^-?[A-Za-z_\u0080-\uffff][-\w\u0080-\uffff]*$/.test(wished)
+		wished === '' || CLASS_NAME.test(wished)
 			? undefined
 			: 'A class begins with a letter and has no spaces or signs but - and _.'
 	);

@@ -2,6 +2,7 @@
 	import {
 		elementAt,
 		headingIn,
+		isWithin,
 		nameOfElement,
 		selectorOfPath,
 		type ElementPath,
@@ -74,7 +75,7 @@
 	let trail: ElementPath = [];
 	function go(to: ElementPath | undefined): void {
 		if (!to || to.length === 0 || !elementAt(page.page, to)) return;
-		if (!to.every((index, i) => trail[i] === index)) trail = to;
+		if (!isWithin(trail, to)) trail = to;
 		onselect([to]);
 	}
 	function beside(by: number): ElementPath {
@@ -83,7 +84,7 @@
 	const WAYS: Readonly<Record<string, () => ElementPath | undefined>> = {
 		ArrowUp: () => path.slice(0, -1),
 		ArrowDown: () => {
-			const back = trail.length > path.length && path.every((index, i) => trail[i] === index);
+			const back = trail.length > path.length && isWithin(trail, path);
 			return back ? trail.slice(0, path.length + 1) : [...path, 0];
 		},
 		ArrowLeft: () => beside(-1),
@@ -93,7 +94,7 @@
 		const way = WAYS[event.key];
 		if (!way || event.ctrlKey || event.metaKey || event.altKey) return;
 		event.preventDefault();
-		if (trail.length < path.length || !path.every((index, i) => trail[i] === index)) trail = path;
+		if (!isWithin(trail, path)) trail = path;
 		go(way());
 	}
 

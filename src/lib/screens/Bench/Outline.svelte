@@ -12,7 +12,7 @@
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import { outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
-	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import { picked, selectionView } from '$lib/state/selection.svelte.ts';
 	import { keyOf, outlineRows, type OutlineRow } from './outlineRows.ts';
 
 	interface Props {
@@ -85,8 +85,7 @@
 		opened = next;
 	}
 	function select({ element: { path } }: OutlineRow, add: boolean): void {
-		const without = selected.filter((one) => keyOf({ path: one }) !== keyOf({ path }));
-		onselect(!add ? [path] : without.length < selected.length ? without : [...selected, path]);
+		onselect(picked(selected, null, { path, shift: false, add }));
 		selectionView.reveal = [...path];
 	}
 

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { candidatesFor, elementsOf, type Candidate, type Rung } from '$lib/core/selector/index.ts';
-	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { outlining } from '$lib/state/hits.ts';
@@ -10,6 +9,7 @@
 	import type { Hits } from './answers.ts';
 	import GiveClass from './GiveClass.svelte';
 	import MoveRule from './MoveRule.svelte';
+	import { placeName } from './placeName.ts';
 	import { reached, type Reached } from './reachRows.ts';
 
 	interface Props {
@@ -78,9 +78,8 @@
 		const told = traced.wouldWin(name, lead.width, specificity, file);
 		if (told.wins) return '✓ would win';
 		const { to, criterion } = told;
-		const line = placeAt(lineStarts(page.sources.text(to.file) ?? ''), to.span.start).line;
 		const by = criterion === 'style-attribute' ? 'a style attribute' : criterion;
-		return `would lose to ${to.file.replace(/^.*\//, '')}:${line}, by ${by}`;
+		return `would lose to ${placeName(page, to)}, by ${by}`;
 	}
 
 	const rows = $derived(

@@ -1,20 +1,18 @@
 import type { Candidate, Outcome } from '$lib/core/cascade/index.ts';
 import { elementAt, nameOfElement } from '$lib/core/html/index.ts';
-import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 import type { PageState } from '$lib/state/page.svelte.ts';
 import type { Trace } from '$lib/state/trace.ts';
+import { lineOf, placeName } from './placeName.ts';
 
 /** How what a trace finds is called on the screen. */
 export function traceWords(page: PageState, trace: Trace) {
-	const lineOf = ({ file, span }: Candidate): number =>
-		placeAt(lineStarts(page.sources.text(file) ?? ''), span.start).line;
 	const called = (up: number): string => {
 		const around = elementAt(page.page, trace.ancestor(up));
 		return around ? nameOfElement(around) : 'what is around it';
 	};
 	return {
-		lineOf,
-		placeOf: (one: Candidate): string => `${one.file.replace(/^.*\//, '')}:${lineOf(one)}`,
+		lineOf: (one: Candidate): number => lineOf(page, one),
+		placeOf: (one: Candidate): string => placeName(page, one),
 		called,
 		/** Whose a declaration is. */
 		owner: ({ hit, attribute }: Candidate): string =>

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { errandSentence, type Errand } from '$lib/core/errand/index.ts';
-	import { parseSheet, sliceOf, walk } from '$lib/core/css/index.ts';
+	import { sliceOf, walk } from '$lib/core/css/index.ts';
 	import { namesIn } from '$lib/core/selector/index.ts';
-	import { parsePage } from '$lib/core/html/index.ts';
+	import { sourcesOf } from '$lib/core/site/index.ts';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 
@@ -15,15 +15,16 @@
 	let { site, benchOf }: Props = $props();
 
 	const errands = $derived(site.kept.errand.list);
+	const sources = sourcesOf((path) => site.texts.get(path)?.text);
 	const sentence = (errand: Errand): string =>
-		errandSentence(parsePage(site.texts.get(errand.page)?.text ?? ''), errand);
+		errandSentence(sources.page(sources.text(errand.page) ?? ''), errand);
 
 	/** Where sheets need the class of an errand: the rules that name it. */
 	function needed({ name }: Errand): { file: string; line: number }[] {
 		return [...site.texts.values()]
 			.filter(({ kind }) => kind === 'sheet')
 			.flatMap(({ path, text }) => {
-				const sheet = parseSheet(text);
+				const sheet = sources.sheet(text);
 				const starts = lineStarts(text);
 				return [...walk(sheet)].flatMap((node) =>
 					node.kind === 'rule' && namesIn(sliceOf(text, node.prelude)).classes.includes(name)
