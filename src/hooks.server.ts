@@ -4,6 +4,7 @@ import pino from 'pino';
 import { dataFolder } from '$lib/server/database.ts';
 import { optionsFrom } from '$lib/server/front/front.ts';
 import { Problem, problemReply } from '$lib/server/problem.ts';
+import { withSiteAhead } from '$lib/server/stage.ts';
 
 /** One line a request, beside the data, so that the console keeps to the one address to open. */
 const log = pino(
@@ -41,7 +42,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response =
 		api && isForeign(request, url)
 			? problemReply(new Problem(403, 'This address answers the application’s own pages only.'))
-			: await resolve(event);
+			: await resolve(event, { transformPageChunk: ({ html }) => withSiteAhead(html, url) });
 	if (!url.pathname.startsWith('/stage/')) {
 		completePolicy(response.headers);
 		response.headers.set('x-frame-options', 'DENY');

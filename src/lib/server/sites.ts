@@ -119,15 +119,15 @@ export async function deleteSite(id: number): Promise<void> {
 	});
 }
 
-/** The bytes of one file; a problem where the site has none of that path. */
+/** What one file holds, by its hash, and its bytes when asked for; a problem where the site has none of that path. */
 export async function readFile(
 	id: number,
 	path: string
-): Promise<{ bytes: Uint8Array; hash: string; kind: string }> {
+): Promise<{ readonly hash: string; bytes(): Promise<Uint8Array> }> {
 	await database();
-	const file = await File.findOne({ where: { siteId: id, path } });
+	const file = await File.findOne({ where: { siteId: id, path }, attributes: ['hash'], raw: true });
 	if (!file) throw new Problem(404, `This site has no file "${path}".`);
-	return { bytes: await bytesOf(file.hash), hash: file.hash, kind: file.kind };
+	return { hash: file.hash, bytes: () => bytesOf(file.hash) };
 }
 
 /** The site as a zip: every file under the path it came with, untouched ones byte for byte. */

@@ -1,6 +1,7 @@
 import { readFile as readDisk } from 'node:fs/promises';
 import { join } from 'node:path';
 import { lookup } from 'mrmime';
+import { optionsFrom, stageHost } from './front/front.ts';
 import { readFile } from './sites.ts';
 
 export const HOST_PAGE = '.vantaggio/host.html';
@@ -44,7 +45,7 @@ export async function hostScript(): Promise<Response> {
 
 /** A file of the site, as an address in a page names it. Opened by itself it can do nothing (`sandbox`). */
 export async function siteFile(site: number, path: string, request: Request): Promise<Response> {
-	const { bytes, hash } = await readFile(site, path);
+	const { hash, bytes: read } = await readFile(site, path);
 	const headers = new Headers({
 		'content-type': lookup(path) ?? 'application/octet-stream',
 		'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
@@ -54,10 +55,26 @@ export async function siteFile(site: number, path: string, request: Request): Pr
 	});
 	if (request.headers.get('if-none-match') === `"${hash}"`)
 		return new Response(null, { status: 304, headers });
+	const bytes = await read();
 	const range = /^bytes=(\d+)-(\d*)$/.exec(request.headers.get('range') ?? '');
 	const from = Number(range?.[1] ?? 0);
 	if (!range || from >= bytes.length) return new Response(new Uint8Array(bytes), { headers });
 	const to = Math.min(bytes.length - 1, range[2] ? Number(range[2]) : bytes.length - 1);
 	headers.set('content-range', `bytes ${from}-${to}/${bytes.length}`);
 	return new Response(new Uint8Array(bytes.subarray(from, to + 1)), { status: 206, headers });
+}
+
+/**
+ * The application's page for a site's screen, with what it will ask for beginning to load beside its scripts:
+ * the site, and on the Bench its stage.
+ */
+export function withSiteAhead(html: string, url: URL): string {
+	const [, site, screen] = /^\/site\/(\d{1,9})\/(\w+)$/.exec(url.pathname) ?? [];
+	if (site === undefined) return html;
+	const asked = `<link rel="preload" as="fetch" crossorigin="anonymous" href="/api/sites/${site}" />`;
+	const page = html.replace('</head>', `${asked}</head>`);
+	if (screen !== 'bench') return page;
+	const host = stageHost(optionsFrom(process.env), 0, site);
+	const address = `${url.protocol}//${host}${url.port && `:${url.port}`}/${HOST_PAGE}`;
+	return page.replace('</body>', `<iframe data-ahead hidden src="${address}"></iframe></body>`);
 }

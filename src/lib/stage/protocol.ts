@@ -210,3 +210,5 @@ export interface StageHost {
 
 /** The first message of a stage to the window around it; the answer carries the port. */
 export const READY = 'vantaggio: stage ready';
+/** Asks a stage to say again that it is. */
+export const ASK_READY = 'vantaggio: stage ready?';

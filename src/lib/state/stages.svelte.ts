@@ -169,7 +169,8 @@ export async function openStages(
 ): Promise<Stages> {
 	const stage = await openStage(parent, site, 0, config);
 	stageNotice.sentence = stage.apart ? null : TOGETHER;
-	await stage.host.listen(
+	// Messages arrive in order, so that nothing need wait for this one.
+	void stage.host.listen(
 		proxy({
 			key(key: unknown) {
 				const press = frameKey.safeParse(key);

@@ -18,8 +18,14 @@ export const optionsFrom = (env: NodeJS.ProcessEnv): FrontOptions => ({
 });
 
 /** A word that only those who know the key can put into a stage's host name; '' without a key. */
-export const stageToken = (key: string | null): string =>
+const stageToken = (key: string | null): string =>
 	key === null ? '' : createHash('sha256').update(`stage ${key}`).digest('hex').slice(0, 24);
+
+/** The host of a site's stage; of what pattern, where number or site are left to be put in. */
+export const stageHost = ({ stagePattern, key }: FrontOptions, n: number | '{n}', site: string): string => {
+	const token = stageToken(key);
+	return stagePattern.replace('{stage}', `stage-${n}-s${site}${token ? `-${token}` : ''}`);
+};
 
 function refuse(response: ServerResponse, status: number, detail: string): void {
 	const title = status === 401 ? 'Key wanted' : 'Refused';
@@ -46,11 +52,12 @@ const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\
  * stage's host gets its site's files and the stage's own page and script, never the API, never a built file
  * of the application; the application's host gets everything, with the key where one is set.
  */
-export function createFront({ names, stagePattern, key }: FrontOptions) {
-	const [before = '', after = ''] = stagePattern.split('{stage}');
-	const token = stageToken(key);
-	const tail = token ? `-${token}` : '';
-	const stageHost = new RegExp(`^${escaped(before)}stage-\\d{1,2}-s(\\d{1,9})${tail}${escaped(after)}$`);
+export function createFront(options: FrontOptions) {
+	const { names, key } = options;
+	const pattern = escaped(stageHost(options, '{n}', '{site}'));
+	const stages = new RegExp(
+		`^${pattern.replace('\\{n\\}', '\\d{1,2}').replace('\\{site\\}', '(\\d{1,9})')}$`
+	);
 	return (request: IncomingMessage, response: ServerResponse, next: () => void): void => {
 		for (const name of Object.keys(request.headers)) {
 			if (name.startsWith('x-vantaggio-') || name.startsWith('x-forwarded-')) delete request.headers[name];
@@ -62,7 +69,7 @@ export function createFront({ names, stagePattern, key }: FrontOptions) {
 		// A policy cannot name an IPv6 address.
 		const named = names.filter((one) => !one.startsWith('['));
 		request.headers['x-vantaggio-applications'] = named.map((one) => `http://${one}${port}`).join(' ');
-		const site = stageHost.exec(name)?.[1];
+		const site = stages.exec(name)?.[1];
 		if (site !== undefined) {
 			const path = request.url ?? '/';
 			if (/^\/api(\/|$|\?)/.test(path)) return refuse(response, 403, 'A stage has no access to the API.');

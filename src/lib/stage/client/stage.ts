@@ -1,10 +1,9 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
-import { READY, type StageHost } from '../protocol.ts';
+import { ASK_READY, READY, type StageHost } from '../protocol.ts';
 
-/** How stages are reached: a pattern of hosts in which `{stage}` stands for a label, and the word the label ends with. */
+/** How stages are reached: a pattern of hosts in which `{n}` and `{site}` stand for the stage's and the site's number. */
 export interface StageConfig {
 	readonly pattern: string;
-	readonly token: string;
 }
 
 export interface Stage {
@@ -29,8 +28,7 @@ export async function openStage(
 	n: number,
 	config: StageConfig
 ): Promise<Stage> {
-	const tail = config.token ? `-${config.token}` : '';
-	const host = config.pattern.replace('{stage}', `stage-${n}-s${site}${tail}`);
+	const host = config.pattern.replace('{n}', String(n)).replace('{site}', String(site));
 	const port = location.port ? `:${location.port}` : '';
 	const apart = `${location.protocol}//${host}${port}/`;
 	const here = `/stage/${site}/`;
@@ -47,14 +45,20 @@ function fail(): never {
 	);
 }
 
+/**
+ * The stage that the server's own page has begun to load (`server/stage`) is taken where the browser can move
+ * a frame without loading it anew.
+ */
 function connect(
 	parent: HTMLElement,
 	address: string,
 	prefix: string,
 	apart: boolean
 ): Promise<Stage | null> {
-	const iframe = document.createElement('iframe');
-	iframe.src = address;
+	const ahead = document.querySelector<HTMLIFrameElement>('iframe[data-ahead]');
+	const taken = ahead?.src === address && 'moveBefore' in parent;
+	if (!taken) ahead?.remove();
+	const iframe = taken ? ahead : document.createElement('iframe');
 	iframe.title = 'Page frames';
 	const origin = new URL(address, location.href).origin;
 	const channel = new MessageChannel();
@@ -85,6 +89,15 @@ function connect(
 			clearTimeout(timer);
 			timer = setTimeout(giveUp, AFTER_LOAD);
 		});
-		parent.append(iframe);
+		if (taken) {
+			iframe.removeAttribute('data-ahead');
+			iframe.hidden = false;
+			parent.moveBefore(iframe, null);
+			// It may have said so before anybody listened; if it has not loaded yet, it will.
+			iframe.contentWindow?.postMessage(ASK_READY, '*');
+		} else {
+			iframe.src = address;
+			parent.append(iframe);
+		}
 	});
 }

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import {
+	ASK_READY,
 	READY,
 	type FrameKey,
 	type PageContent,
@@ -197,11 +198,14 @@ const host: StageHost = {
 document.documentElement.style.cssText = 'height:100%;background:transparent';
 document.body.style.cssText = 'margin:0;height:100%;overflow:hidden;background:transparent';
 
+const sayReady = (): void => parent.postMessage(READY, '*');
 addEventListener('message', function connect(event) {
 	const port = event.ports[0];
-	if (event.source !== parent || !port) return;
+	if (event.source !== parent) return;
+	if (event.data === ASK_READY) return sayReady();
+	if (!port) return;
 	removeEventListener('message', connect);
 	expose(host, port);
 	port.start();
 });
-parent.postMessage(READY, '*');
+sayReady();

@@ -148,7 +148,8 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			show(content.films);
 			hooks.written?.(self);
 			if (content.rightToLeft) document.documentElement.dir = 'rtl';
-			frame.contentWindow?.scrollTo({ left: x, top: y, behavior: 'instant' });
+			// Not needlessly: it lays the page out at once.
+			if (x > 0 || y > 0) frame.contentWindow?.scrollTo({ left: x, top: y, behavior: 'instant' });
 		},
 		get taps() {
 			return taps;

@@ -6,12 +6,14 @@ let open: SiteState | undefined;
 
 export const load = async ({ params }) => {
 	const id = Number(params.site);
+	const sites = api.sites();
+	sites.catch(() => undefined);
 	try {
 		if (open?.id !== id) {
 			open?.close();
 			open = await SiteState.open(id);
 		}
-		return { site: open, sites: await api.sites() };
+		return { site: open, sites: await sites };
 	} catch (problem) {
 		open = undefined;
 		if (problem instanceof Refused) error(problem.status || 503, problem.message);
