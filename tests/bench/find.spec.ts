@@ -1,4 +1,4 @@
-import { expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
 
 test('anything is found by its words and gone to; back and forward walk the same way', async ({
 	page,
@@ -55,4 +55,48 @@ test('anything is found by its words and gone to; back and forward walk the same
 	await expect(selected).toHaveText(name);
 	await page.keyboard.press('k');
 	await expect(page).toHaveURL(/bench\?page=boats/);
+});
+
+test('menus open by key and a letter chooses; frames beside the lead are drawn and moved by keys', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel="stylesheet" href="a.css"><p>words',
+		'a.css': 'p { color: red }\n.none { color: blue }\n'
+	});
+	await openBench(page, server, site);
+	const frames = page.getByRole('region', { name: 'Frames' });
+	const chorus = frames.getByRole('button', { name: /^(Handset|Slate|Notebook) \d/ });
+	const names = async (): Promise<string[]> =>
+		(await chorus.allInnerTexts()).map((words) => words.split(' ')[0] ?? '');
+	expect(await names()).toEqual(['Handset', 'Slate', 'Notebook']);
+	await page.keyboard.press('Shift+F');
+	const first = frames.getByRole('button', { name: /^Handset/ });
+	await expect(first).toBeFocused();
+	await page.keyboard.press('ArrowRight');
+	await expect.poll(names).toEqual(['Slate', 'Handset', 'Notebook']);
+	await expect(first).toBeFocused();
+	const width = async (): Promise<number> =>
+		(await page.locator('.frame', { has: page.getByRole('button', { name: /^Handset/ }) }).boundingBox())
+			?.width ?? 0;
+	const before = await width();
+	await page.keyboard.press('+');
+	await expect.poll(width).toBeGreaterThan(before);
+
+	await page.keyboard.press('Shift+E');
+	const go = page.getByRole('button', { name: 'Rules that hit nothing' });
+	await expect(go).toBeInViewport({ ratio: 1 });
+	await page.keyboard.press('ArrowUp');
+	await expect(page.getByRole('button', { name: /^Search all files/ })).toBeFocused();
+	await page.keyboard.press('l');
+	await expect(page.getByRole('dialog')).toContainText('One rule hits nothing');
+	await page.keyboard.press('Escape');
+
+	await page.keyboard.press('Shift+S');
+	await page.keyboard.press('c');
+	await page.keyboard.press('Shift+K');
+	await expect(page.getByRole('button', { name: /Everything back/ }).last()).toBeVisible();
+	await page.keyboard.press('a');
+	await expect(page.getByText(/^\d+ muted$/)).toHaveCount(0);
 });

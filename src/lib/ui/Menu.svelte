@@ -12,10 +12,26 @@
 	let { label, up = false, children }: Props = $props();
 
 	let details: HTMLDetailsElement;
+	let box: HTMLDivElement;
+
+	/** Least distance from the window's edges, px. */
+	const EDGE = 8;
+
+	/** Over everything else and wholly in the window, where the button is. */
+	function place(): void {
+		if (!details.open) return box.hidePopover();
+		box.showPopover();
+		const { left, top, bottom } = details.getBoundingClientRect();
+		const room = up ? top - 2 * EDGE : innerHeight - bottom - 2 * EDGE;
+		box.style.maxHeight = `${room}px`;
+		box.style.left = `${Math.max(EDGE, Math.min(left - 12, innerWidth - box.offsetWidth - EDGE))}px`;
+		box.style.top = `${up ? top - box.offsetHeight - 4 : bottom + 4}px`;
+	}
 
 	/** Opens it, with the focus on the first thing in it. */
 	export function open(): void {
 		details.open = true;
+		place();
 		details.querySelector<HTMLElement>('.box :is(button, input, select)')?.focus();
 	}
 
@@ -24,6 +40,25 @@
 		if (event.key !== 'Escape' || !details.open) return;
 		details.open = false;
 		details.querySelector('summary')?.focus();
+	}
+
+	const FIRST = 'a'.charCodeAt(0);
+
+	/** A letter presses the button that it stands before; arrow keys go through the buttons. */
+	function pressed(event: KeyboardEvent): void {
+		const { key, currentTarget, target } = event;
+		if (event.ctrlKey || event.metaKey || event.altKey || !(currentTarget instanceof Element)) return;
+		const buttons = [...currentTarget.querySelectorAll('button')];
+		const at = buttons.findIndex((one) => one === target);
+		const step = { ArrowDown: 1, ArrowUp: -1 }[key];
+		const chosen =
+			step === undefined ? undefined : at < 0 ? buttons[0] : buttons.at((at + step) % buttons.length);
+		const lettered = key.length === 1 ? buttons[key.toLowerCase().charCodeAt(0) - FIRST] : undefined;
+		if (target instanceof HTMLSelectElement || (!chosen && !lettered)) return;
+		event.preventDefault();
+		event.stopPropagation();
+		chosen?.focus();
+		lettered?.click();
 	}
 
 	/** Closes where a button in it was pressed: it has done what it was opened for. */
@@ -42,30 +77,22 @@
 	}}
 />
 
-<details bind:this={details}>
+<details bind:this={details} ontoggle={place}>
 	<summary>{label}</summary>
-	<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions (a button pressed by key clicks too) -->
-	<div class={up ? 'box up' : 'box'} onclick={chosen}>{@render children()}</div>
+	<!-- svelte-ignore a11y_no_static_element_interactions (what is in it is pressed; it listens for that) -->
+	<div bind:this={box} class="box" popover="manual" onclick={chosen} onkeydown={pressed}>{@render children()}</div>
 </details>
 
 <style>
-	details {
-		position: relative;
-	}
-
 	summary {
 		line-height: 24px;
 		cursor: pointer;
 	}
 
 	.box {
-		position: absolute;
-		top: 28px;
-		left: -12px;
-		z-index: 5;
-		display: grid;
-		gap: 10px;
-		max-height: 60vh;
+		inset: auto;
+		margin: 0;
+		counter-reset: item;
 		padding: 12px 16px;
 		overflow-y: auto;
 		border: 1px solid var(--ink);
@@ -73,8 +100,19 @@
 		color: var(--ink);
 	}
 
-	.up {
-		top: auto;
-		bottom: 28px;
+	.box :global(button) {
+		counter-increment: item;
+	}
+
+	.box :global(button)::before {
+		margin-right: 8px;
+		color: var(--ink-2);
+		font: 13px/1.4 var(--mono);
+		content: counter(item, lower-alpha);
+	}
+
+	.box:popover-open {
+		display: grid;
+		gap: 4px;
 	}
 </style>

@@ -115,9 +115,21 @@
 
 	$effect(() => {
 		bindKeys({
-			...benchKeys(site.vantages, () => bands),
-			s: { name: 'Scroll in step, or not', does: () => (inStep = !inStep) },
-			e: { name: 'To the sheet', does: () => sheet?.focus() },
+			...benchKeys(
+				site.vantages,
+				() => bands,
+				() => frames?.toChorus()
+			),
+			s: {
+				name: 'Scroll in step, or not',
+				withShift: 'What can be muted: a letter chooses',
+				does: ({ shift }) => (shift ? sheet?.openMute() : (inStep = !inStep))
+			},
+			e: {
+				name: 'To the sheet',
+				withShift: 'What the sheet can go to and move: a letter chooses',
+				does: ({ shift }) => (shift ? sheet?.openGo() : sheet?.focus())
+			},
 			a: { name: 'Search all files', does: () => sheet?.search() },
 			g: {
 				name: 'Fold what is not in force here',

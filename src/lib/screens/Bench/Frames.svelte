@@ -22,12 +22,47 @@
 
 	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf }: Props = $props();
 
-	const TOOLS: readonly (readonly [string, string, (name: string) => void])[] = [
-		['−', 'Smaller', (name) => onresize(name, -1)],
-		['+', 'Larger', (name) => onresize(name, 1)],
-		['‹', 'Earlier in the row', (name) => onmove(name, -1)],
-		['›', 'Later in the row', (name) => onmove(name, 1)]
+	interface Tool {
+		readonly sign: string;
+		readonly words: string;
+		/** Keys that do it, with the focus on the frame's name or tools. */
+		readonly keys: readonly string[];
+		readonly act: (name: string) => void;
+	}
+
+	const TOOLS: readonly Tool[] = [
+		{ sign: '−', words: 'Smaller', keys: ['-', '−'], act: (name) => onresize(name, -1) },
+		{ sign: '+', words: 'Larger', keys: ['+', '='], act: (name) => onresize(name, 1) },
+		{ sign: '‹', words: 'Earlier in the row', keys: ['ArrowLeft'], act: (name) => onmove(name, -1) },
+		{ sign: '›', words: 'Later in the row', keys: ['ArrowRight'], act: (name) => onmove(name, 1) }
 	];
+
+	let chorus = $state<Record<string, HTMLButtonElement>>({});
+
+	/** Puts the focus on the first frame beside the lead, or on the next where it is on one. */
+	export function focus(): void {
+		const buttons = frames.flatMap(({ frame }) => chorus[frame] ?? []);
+		const at = buttons.findIndex((one) => one === document.activeElement);
+		buttons[(at + 1) % buttons.length]?.focus();
+	}
+
+	/** The frame that a key was for last: moving it takes the focus from it. */
+	let held: string | undefined;
+	$effect(() => {
+		void frames;
+		if (held !== undefined && document.activeElement === document.body) chorus[held]?.focus();
+	});
+
+	/** Does what a key does to a frame. */
+	function pressed(event: KeyboardEvent, frame: string, name: string): void {
+		const tool = TOOLS.find(({ keys }) => keys.includes(event.key));
+		if (!tool || event.ctrlKey || event.metaKey || event.altKey) return;
+		event.preventDefault();
+		held = frame;
+		tool.act(name);
+	}
+
+	const KEY_NAMES: Readonly<Record<string, string>> = { ArrowLeft: '←', ArrowRight: '→' };
 
 	const percent = (scale: number): string => `${Math.round(scale * 100)} %`;
 	const conditions = (sites: readonly MediaSite[]): string =>
@@ -45,7 +80,9 @@
 		{:else}
 			<button
 				type="button"
+				bind:this={chorus[frame]}
 				onclick={() => onvantage(vantage.name)}
+				onkeydown={(event) => pressed(event, frame, vantage.name)}
 				title="Make the lead {vantage.name}, the carriage at {px(viewport.width)} px"
 			>
 				<b>{vantage.name}</b> <span class="figures">{px(viewport.width)}</span>
@@ -59,9 +96,12 @@
 				>
 			{/if}
 			<span class="tools" role="group" aria-label="Frame of {vantage.name}">
-				{#each TOOLS as [sign, words, act] (words)}
-					<button type="button" title={words} aria-label={words} onclick={() => act(vantage.name)}
-						>{sign}</button
+				{#each TOOLS as { sign, words, keys, act } (words)}
+					<button
+						type="button"
+						title="{words}: {KEY_NAMES[keys[0] ?? ''] ?? keys[0]}, after Shift F"
+						aria-label={words}
+						onclick={() => act(vantage.name)}>{sign}</button
 					>
 				{/each}
 			</span>

@@ -66,8 +66,10 @@
 	let failure = $state<string | null>(null);
 	let foot: FootBar;
 	let ladder = $state<Ladder>();
+	let drawn = $state<Frames>();
 
 	export const toLadder = (): void => ladder?.focus();
+	export const toChorus = (): void => drawn?.focus();
 	export const openSwitches = (): void => foot.openSwitches();
 
 	const talk = {
@@ -157,6 +159,7 @@
 		></div>
 		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
 		<Frames
+			bind:this={drawn}
 			{page}
 			lead={framing.lead}
 			{leadName}

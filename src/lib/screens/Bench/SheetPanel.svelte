@@ -178,6 +178,11 @@
 		return () => (muteKey.toggle = () => false);
 	});
 
+	let goMenu = $state<Menu>();
+	let muteMenu = $state<Menu>();
+	export const openGo = (): void => goMenu?.open();
+	export const openMute = (): void => muteMenu?.open();
+
 	/** Folds what is not in force at the carriage, or unfolds all. */
 	export const fold = (on: boolean): void => sheet?.run(on ? foldOthers(inForce) : unfoldAll);
 
@@ -193,12 +198,12 @@
 	{#if shown}
 		<SheetBar bind:this={bar} file={shown} {bands} here={bandAt(bands.bands, lead.width)} {onedit}>
 			{#if heard}<p role="status">{heard}</p>{/if}
-			<Menu label="Mute">
+			<Menu label="Mute" bind:this={muteMenu}>
 				{#each mutes as [name, key, act] (name)}
 					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>
 				{/each}
 			</Menu>
-			<Menu label="Go">
+			<Menu label="Go" bind:this={goMenu}>
 				{#each moves as [name, key, act] (name)}
 					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>
 				{/each}
@@ -235,8 +240,7 @@
 
 	section button {
 		display: flex;
-		gap: 24px;
-		justify-content: space-between;
+		align-items: center;
 		min-height: 26px;
 		padding: 0 4px;
 		border: 0;
@@ -251,6 +255,8 @@
 	}
 
 	kbd {
+		margin-left: auto;
+		padding-left: 24px;
 		color: var(--ink-2);
 		font: 13px/1.4 var(--mono);
 	}

@@ -38,7 +38,7 @@ const digits = ({ list }: Vantages): [string, Action][] => [
 ];
 
 /** The keys of the Bench that move the carriage and change the lead. */
-export const benchKeys = (vantages: Vantages, bands: () => Bands): KeyMap => ({
+export const benchKeys = (vantages: Vantages, bands: () => Bands, toChorus: () => void): KeyMap => ({
 	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', does: step(-1) },
 	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', does: step(1) },
 	b: {
@@ -54,7 +54,11 @@ export const benchKeys = (vantages: Vantages, bands: () => Bands): KeyMap => ({
 		does: ({ shift }) => next(vantages, shift ? -1 : 1)
 	},
 	...Object.fromEntries(digits(vantages)),
-	f: { name: 'Lead alone at full size, or not', does: () => viewing.showAlone(!viewing.alone) },
+	f: {
+		name: 'Lead alone at full size, or not',
+		withShift: 'To the frames beside the lead: + and − draw them larger and smaller, arrow keys move them',
+		does: ({ shift }) => (shift ? toChorus() : viewing.showAlone(!viewing.alone))
+	},
 	x: { name: 'All switches off', does: () => viewing.allOff() },
 	u: { name: 'Use the page; Escape comes back', does: () => (viewing.use = true) },
 	// Elsewhere Escape closes dialogs and menus, which an action of the screen would keep it from.

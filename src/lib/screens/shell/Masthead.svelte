@@ -22,12 +22,22 @@
 	let { site, page, pages, notice, primary, onpage, onkeys, onfind }: Props = $props();
 
 	let heard = $state(false);
+	let muted = $state<Menu>();
+	let choice: HTMLSelectElement;
+
+	export const openMuted = (): void => muted?.open();
+	export const toPages = (): void => choice.focus();
 </script>
 
 <header>
 	<p class="brand">Vantaggio</p>
 	<h1 title={site.name}>{site.name}</h1>
-	<select aria-label="Page" value={page} onchange={(event) => onpage(event.currentTarget.value)}>
+	<select
+		bind:this={choice}
+		aria-label="Page"
+		value={page}
+		onchange={(event) => onpage(event.currentTarget.value)}
+	>
 		{#each pages as path (path)}<option value={path}>{path}</option>{/each}
 	</select>
 	{#if notice && !heard}
@@ -40,7 +50,7 @@
 	<Button look="quiet" onclick={onkeys} title="?">Keys</Button>
 	{#if site.muted.length > 0}
 		<div class="muted">
-			<Menu label="{site.muted.length} muted">
+			<Menu label="{site.muted.length} muted" bind:this={muted}>
 				<p>Out of force in the frames; saved as it stands</p>
 				{#each site.muted as { file, piece }, i (i)}
 					<button type="button" onclick={() => file.unmute(piece)}>

@@ -34,14 +34,23 @@
 	let file = $derived(route.url.searchParams.get('file') ?? '');
 	let keys = $state.raw<KeyMap>({});
 	let keysOpen = $state(false);
+	let masthead = $state<Masthead>();
 	let finding = $state(false);
 	let place = $state.raw<FilePlace | null>(null);
 	const allKeys = $derived<KeyMap>({
 		...keys,
 		save: { name: 'Save all', does: () => void site.saveAll() },
 		'/': { name: 'Find anything', does: () => (finding = true) },
-		j: { name: 'Back: selection, page or screen before', does: () => history.back() },
-		k: { name: 'Forward again', does: () => history.forward() },
+		j: {
+			name: 'Back: selection, page or screen before',
+			withShift: 'To the choice of the page',
+			does: ({ shift }) => (shift ? masthead?.toPages() : history.back())
+		},
+		k: {
+			name: 'Forward again',
+			withShift: 'What is muted: a letter brings it back',
+			does: ({ shift }) => (shift ? masthead?.openMuted() : history.forward())
+		},
 		'?': { name: 'All keys', does: () => (keysOpen = true) }
 	});
 
@@ -134,6 +143,7 @@
 		}))}
 	/>
 	<Masthead
+		bind:this={masthead}
 		{site}
 		{pages}
 		page={path}
