@@ -29,7 +29,7 @@ async function heldFor(args: readonly string[]): Promise<number> {
 			return page.evaluate(
 				async ({ site, files }) => {
 					const { openStage, measuringQueue, inertSource, parsePage } = globalThis.stageClient;
-					const stage = await openStage(document.body, site, 1, { pattern: '{stage}.localhost', token: '' });
+					const stage = await openStage(document.body, site, 1, { pattern: 'stage-{n}-s{site}.localhost' });
 					stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%;visibility:hidden';
 					const queue = measuringQueue(() => Promise.resolve(stage), 1);
 					const content = {

@@ -28,7 +28,7 @@ const timesIn = (page: Page, site: number): Promise<Times> =>
 	page.evaluate(
 		async ({ site, pages, typed }) => {
 			const { know, openStage } = globalThis.stageClient;
-			const stage = await openStage(document.body, site, 0, { pattern: '{stage}.localhost', token: '' });
+			const stage = await openStage(document.body, site, 0, { pattern: 'stage-{n}-s{site}.localhost' });
 			const paths = pages.map(([path]) => path);
 			const count = (root: ParentNode, selector: string): number => {
 				try {

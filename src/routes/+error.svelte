@@ -13,8 +13,8 @@
 	main {
 		display: grid;
 		align-content: center;
-		gap: 12px;
-		max-width: 560px;
+		gap: 0.75rem;
+		max-width: 35rem;
 		min-height: 100%;
 		margin: 0 auto;
 	}

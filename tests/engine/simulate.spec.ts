@@ -61,7 +61,7 @@ test('in a frame, conditions hold that would hold in the vantage’s own viewpor
 		await page.evaluate(
 			async ({ vantage, html, css }) => {
 				const { openStage, simulatedSheet, parseSheet, inertSource, parsePage } = globalThis.stageClient;
-				const stage = await openStage(document.body, 1, 5, { pattern: '{stage}.localhost', token: '' });
+				const stage = await openStage(document.body, 1, 5, { pattern: 'stage-{n}-s{site}.localhost' });
 				stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%';
 				const { width, height, density } = vantage;
 				await stage.host.arrange([

@@ -1,5 +1,7 @@
+import { chromium } from '@playwright/test';
 import AxeBuilder from 'axe-core';
 import { bring, expect, openBench, test, type Page } from '../fixtures.ts';
+import { LAUNCH } from '../launch.ts';
 
 /** What axe finds on a screen, the pages in its frames left out. */
 async function findings(page: Page): Promise<string[]> {
@@ -84,7 +86,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
 }
 
 test('axe finds nothing with very long names and a hundred sheets, narrow, wide and with text of twice the size', async ({
-	page,
+	page: usual,
 	server
 }) => {
 	const name = `a-very-long-name-${'of-a-sheet-'.repeat(12)}`;
@@ -93,19 +95,31 @@ test('axe finds nothing with very long names and a hundred sheets, narrow, wide 
 		[`${'folder-'.repeat(20)}/index.html`]: `<!doctype html>${paths.map((path) => `<link rel=stylesheet href="../${path}">`).join('')}<p>x`,
 		...Object.fromEntries(paths.map((path, i) => [path, `p { --n: ${i} }\n`]))
 	});
-	for (const [width, height, zoom] of [
-		[1024, 768, 1],
-		[2560, 1440, 1],
-		[1280, 800, 2]
+	const large = await chromium.launch({
+		...LAUNCH,
+		args: [...(LAUNCH.args ?? []), '--blink-settings=defaultFontSize=32']
+	});
+	for (const [page, width, height, size] of [
+		[usual, 1024, 768, 14],
+		[usual, 2560, 1440, 14],
+		[await large.newPage(), 1280, 800, 28]
 	] as const) {
 		await page.setViewportSize({ width, height });
 		await openBench(page, server, site);
-		await page.evaluate((size) => (document.documentElement.style.fontSize = `${size * 100}%`), zoom);
+		await expect(page.locator('body')).toHaveCSS('font-size', `${size}px`);
 		expect(await findings(page), `Bench at ${width}`).toEqual([]);
 		// Nothing of the application itself passes the window's edge.
-		expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+		const passing = await page.evaluate(() =>
+			document.documentElement.scrollWidth <= innerWidth
+				? []
+				: [...document.querySelectorAll('body *')]
+						.filter((one) => one.getBoundingClientRect().right > innerWidth + 1)
+						.map((one) => `${one.localName}.${one.className}`)
+		);
+		expect(passing).toEqual([]);
 		await page.goto(`${server.url}/site/${site}/site`);
 		await expect(page.getByRole('heading', { name: 'Engines' })).toBeVisible();
 		expect(await findings(page), `Site at ${width}`).toEqual([]);
 	}
+	await large.close();
 });

@@ -19,7 +19,7 @@ test.beforeEach(async ({ page, server }) => {
 			let opened = 0;
 			const open = async (n: number) => {
 				opened++;
-				const stage = await openStage(document.body, site, n, { pattern: '{stage}.localhost', token: '' });
+				const stage = await openStage(document.body, site, n, { pattern: 'stage-{n}-s{site}.localhost' });
 				stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%;visibility:hidden';
 				return stage;
 			};

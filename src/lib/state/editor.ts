@@ -35,7 +35,7 @@ const colours = HighlightStyle.define([
 ]);
 
 const theme = EditorView.theme({
-	'&': { height: '100%', fontSize: '13px', color: 'var(--ink)', background: 'var(--sheet)' },
+	'&': { height: '100%', fontSize: '0.8125rem', color: 'var(--ink)', background: 'var(--sheet)' },
 	'&.cm-focused': { outline: 'none' },
 	'.cm-scroller': { fontFamily: 'var(--mono)', lineHeight: '1.45', fontVariantLigatures: 'none' },
 	'.cm-gutters': { background: 'var(--sheet)', color: 'var(--ink-2)', border: 'none' },

@@ -156,6 +156,6 @@ export const hovers = (kind: 'page' | 'sheet'): Extension => [
 		};
 	}),
 	EditorView.baseTheme({
-		'.cm-hovered': { maxWidth: '62ch', padding: '6px 10px', fontFamily: 'var(--mono)' }
+		'.cm-hovered': { maxWidth: '62ch', padding: '0.375rem 0.625rem', fontFamily: 'var(--mono)' }
 	})
 ];

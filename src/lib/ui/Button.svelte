@@ -17,9 +17,9 @@
 	button {
 		display: inline-flex;
 		align-items: center;
-		gap: 8px;
-		min-height: 34px;
-		padding: 0 14px;
+		gap: 0.5rem;
+		min-height: 2.125rem;
+		padding: 0 0.875rem;
 		border: 1px solid var(--ink);
 		border-radius: 2px;
 		background: var(--sheet);
@@ -53,8 +53,8 @@
 	}
 
 	.quiet {
-		min-height: 26px;
-		padding: 0 6px;
+		min-height: 1.625rem;
+		padding: 0 0.375rem;
 		border-color: transparent;
 		background: none;
 		font-weight: 400;

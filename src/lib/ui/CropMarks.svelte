@@ -33,7 +33,7 @@
 
 	i {
 		position: absolute;
-		width: 7px;
+		width: 0.4375rem;
 		height: 1px;
 		background: var(--ink);
 	}
@@ -64,9 +64,9 @@
 		left: 0;
 		display: flex;
 		align-items: baseline;
-		gap: 8px;
-		min-height: 28px;
-		padding-top: 4px;
+		gap: 0.5rem;
+		min-height: 1.75rem;
+		padding-top: 0.25rem;
 		white-space: nowrap;
 		pointer-events: auto;
 	}

@@ -40,9 +40,9 @@
 
 <style>
 	dialog {
-		width: min(860px, 94vw);
+		width: min(53.75rem, 94vw);
 		max-height: 92vh;
-		padding: 20px 24px;
+		padding: 1.25rem 1.5rem;
 		border: 1px solid var(--ink);
 		background: var(--sheet);
 		color: var(--ink);

@@ -53,8 +53,8 @@
 <style>
 	.drop {
 		display: grid;
-		gap: 14px;
-		padding: 24px;
+		gap: 0.875rem;
+		padding: 1.5rem;
 		border: 1px dashed var(--ink-2);
 		background: var(--sheet);
 	}
@@ -68,6 +68,6 @@
 	.actions {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 12px;
+		gap: 0.75rem;
 	}
 </style>

@@ -30,19 +30,19 @@
 
 	label {
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	div :global(:is(input, select)) {
 		width: 100%;
-		min-height: 30px;
-		padding: 0 6px;
+		min-height: 1.875rem;
+		padding: 0 0.375rem;
 		border: 1px solid var(--hair);
 		border-bottom-color: var(--ink);
 		border-radius: 0;
 		background: var(--sheet);
 		color: var(--ink);
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	div :global([aria-invalid='true']) {
@@ -51,6 +51,6 @@
 
 	p {
 		color: var(--rubric);
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 </style>

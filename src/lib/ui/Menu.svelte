@@ -80,12 +80,14 @@
 <details bind:this={details} ontoggle={place}>
 	<summary>{label}</summary>
 	<!-- svelte-ignore a11y_no_static_element_interactions (what is in it is pressed; it listens for that) -->
-	<div bind:this={box} class="box" popover="manual" onclick={chosen} onkeydown={pressed}>{@render children()}</div>
+	<div bind:this={box} class="box" popover="manual" onclick={chosen} onkeydown={pressed}>
+		{@render children()}
+	</div>
 </details>
 
 <style>
 	summary {
-		line-height: 24px;
+		line-height: 1.5rem;
 		cursor: pointer;
 	}
 
@@ -93,7 +95,7 @@
 		inset: auto;
 		margin: 0;
 		counter-reset: item;
-		padding: 12px 16px;
+		padding: 0.75rem 1rem;
 		overflow-y: auto;
 		border: 1px solid var(--ink);
 		background: var(--sheet);
@@ -105,14 +107,14 @@
 	}
 
 	.box :global(button)::before {
-		margin-right: 8px;
+		margin-right: 0.5rem;
 		color: var(--ink-2);
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 		content: counter(item, lower-alpha);
 	}
 
 	.box:popover-open {
 		display: grid;
-		gap: 4px;
+		gap: 0.25rem;
 	}
 </style>

@@ -17,8 +17,8 @@
 		grid-area: spine;
 		display: flex;
 		flex-direction: column;
-		gap: 6px;
-		padding-top: 50px;
+		gap: 0.375rem;
+		padding-top: 3.125rem;
 		background: var(--spine);
 	}
 
@@ -26,9 +26,9 @@
 		display: flex;
 		align-items: center;
 		justify-content: center;
-		min-height: 70px;
-		margin-left: 4px;
-		padding: 12px 0;
+		min-height: 4.375rem;
+		margin-left: 0.25rem;
+		padding: 0.75rem 0;
 		border-radius: 3px 0 0 3px;
 		color: var(--on-spine);
 		letter-spacing: 0.04em;

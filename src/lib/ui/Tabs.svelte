@@ -40,8 +40,8 @@
 	[role='tablist'] {
 		display: flex;
 		flex: none;
-		gap: 4px;
-		padding: 0 14px;
+		gap: 0.25rem;
+		padding: 0 0.875rem;
 		border-bottom: 1px solid var(--hair);
 		overflow-x: auto;
 		scrollbar-width: thin;
@@ -49,9 +49,9 @@
 
 	button {
 		flex: none;
-		min-height: 36px;
-		max-width: 220px;
-		padding: 0 10px;
+		min-height: 2.25rem;
+		max-width: 13.75rem;
+		padding: 0 0.625rem;
 		border: 0;
 		border-bottom: 2px solid transparent;
 		background: none;
@@ -77,7 +77,7 @@
 	}
 
 	span {
-		margin-left: 6px;
+		margin-left: 0.375rem;
 		color: var(--ochre);
 		font-weight: 700;
 	}

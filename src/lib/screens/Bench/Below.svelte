@@ -118,7 +118,8 @@
 		chosen={tab}
 		onchoose={(id) => (tab = tabs.find((one) => one.id === id)?.id ?? 'box')}
 	/>
-	<div class="inner">
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex (it scrolls, so that arrow keys must have a way to it) -->
+	<div class="inner" role="tabpanel" tabindex="0" aria-label={tabs.find(({ id }) => id === tab)?.name}>
 		{#if tab === 'outline'}
 			{#await import('./Outline.svelte') then { default: Outline }}
 				<Outline {page} {selected} {onselect} {unseen} {lead} />
@@ -186,7 +187,7 @@
 	.inner {
 		flex: 1;
 		min-height: 0;
-		padding: 10px 14px;
+		padding: 0.625rem 0.875rem;
 		overflow: auto;
 	}
 

@@ -286,7 +286,7 @@
 	/* What the pointer finds is wider than the line. */
 	main :global([data-pane-resizer])::after {
 		position: absolute;
-		inset: -4px;
+		inset: -0.25rem;
 		z-index: 2;
 		content: '';
 	}

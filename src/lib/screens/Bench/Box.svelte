@@ -117,7 +117,7 @@
 <style>
 	.name {
 		display: flex;
-		gap: 12px;
+		gap: 0.75rem;
 		justify-content: space-between;
 	}
 
@@ -129,7 +129,7 @@
 	}
 
 	b {
-		font: 600 13px/1.4 var(--mono);
+		font: 600 0.8125rem/1.4 var(--mono);
 	}
 
 	span,
@@ -141,13 +141,13 @@
 	table {
 		width: 100%;
 		border-collapse: collapse;
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	th,
 	td {
-		height: 26px;
-		padding-right: 12px;
+		height: 1.625rem;
+		padding-right: 0.75rem;
 		border-bottom: 1px solid var(--hair);
 		text-align: left;
 		font-weight: 400;
@@ -174,13 +174,13 @@
 	button {
 		flex: none;
 		max-width: 40%;
-		min-height: 24px;
+		min-height: 1.5rem;
 		padding: 0;
 		overflow: hidden;
 		border: 0;
 		background: none;
 		color: var(--blue);
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 		text-overflow: ellipsis;
 		white-space: nowrap;
 		cursor: pointer;
@@ -191,6 +191,6 @@
 	}
 
 	kbd {
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 </style>

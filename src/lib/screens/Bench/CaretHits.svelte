@@ -142,22 +142,22 @@
 <style>
 	.hits {
 		flex: none;
-		padding: 3px 14px;
+		padding: 3px 0.875rem;
 		border-top: 1px solid var(--hair);
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	p {
 		display: flex;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
-		min-height: 24px;
+		min-height: 1.5rem;
 		overflow: hidden;
 		white-space: nowrap;
 	}
 
 	code {
-		font: 13px/1.3 var(--mono);
+		font: 0.8125rem/1.3 var(--mono);
 	}
 
 	.plain {
@@ -188,8 +188,8 @@
 
 	button {
 		flex: none;
-		min-width: 24px;
-		min-height: 24px;
+		min-width: 1.5rem;
+		min-height: 1.5rem;
 		padding: 0;
 		border: 0;
 		background: none;

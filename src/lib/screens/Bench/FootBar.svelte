@@ -82,21 +82,21 @@
 		z-index: 1;
 		display: flex;
 		flex-wrap: wrap;
-		gap: 0 16px;
+		gap: 0 1rem;
 		align-items: center;
-		min-height: 32px;
-		padding: 0 16px;
+		min-height: 2rem;
+		padding: 0 1rem;
 		border-top: 1px solid var(--hair);
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 		white-space: nowrap;
 	}
 
 	label {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		min-height: 24px;
+		min-height: 1.5rem;
 	}
 
 	select {
@@ -106,7 +106,7 @@
 
 	a {
 		color: var(--blue);
-		line-height: 24px;
+		line-height: 1.5rem;
 		text-underline-offset: 3px;
 	}
 
@@ -118,7 +118,7 @@
 	}
 
 	button {
-		min-height: 24px;
+		min-height: 1.5rem;
 		border: 0;
 		background: none;
 		color: var(--ochre);
@@ -128,7 +128,7 @@
 	}
 
 	.use {
-		padding: 0 8px;
+		padding: 0 0.5rem;
 		border: 1px solid var(--hair);
 		color: var(--ink);
 		text-decoration: none;

@@ -116,11 +116,11 @@
 
 	.figures {
 		color: var(--ink-2);
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	button {
-		min-height: 24px;
+		min-height: 1.5rem;
 		padding: 0;
 		border: 0;
 		background: none;
@@ -143,8 +143,8 @@
 	}
 
 	.tools button {
-		width: 24px;
-		font: 15px/1 var(--mono);
+		width: 1.5rem;
+		font: 0.9375rem/1 var(--mono);
 	}
 
 	.tools button:hover {
@@ -153,7 +153,7 @@
 
 	.other {
 		color: var(--ochre);
-		font: 600 13px/1.2 var(--mono);
+		font: 600 0.8125rem/1.2 var(--mono);
 		cursor: help;
 	}
 </style>

@@ -147,7 +147,7 @@
 <section class="frames" aria-label="Frames">
 	<div
 		class="room"
-		class:alone={viewing.alone}
+		class:scrolls={viewing.alone || framing.extent.width > framing.width}
 		bind:clientWidth={framing.width}
 		bind:clientHeight={framing.height}
 	>
@@ -207,11 +207,11 @@
 
 	.failure {
 		position: absolute;
-		inset: 40% 40px auto;
+		inset: 40% 2.5rem auto;
 		color: var(--rubric);
 	}
 
-	.room.alone {
+	.room.scrolls {
 		overflow: auto;
 	}
 </style>

@@ -75,16 +75,16 @@
 	form {
 		display: grid;
 		grid-template-columns: minmax(0, 2fr) minmax(0, 2fr) auto;
-		gap: 4px 12px;
+		gap: 0.25rem 0.75rem;
 		align-items: end;
-		margin-top: 12px;
-		padding-top: 8px;
+		margin-top: 0.75rem;
+		padding-top: 0.5rem;
 		border-top: 1px solid var(--hair);
 	}
 
 	p {
 		grid-column: 1 / -1;
-		min-height: 20px;
+		min-height: 1.25rem;
 		color: var(--ink-2);
 	}
 </style>

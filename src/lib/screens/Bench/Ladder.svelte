@@ -171,13 +171,13 @@
 
 	i {
 		flex: none;
-		width: 4px;
+		width: 0.25rem;
 		height: 100%;
 		background: #bfb29b;
 	}
 
 	.self i {
-		width: 6px;
+		width: 0.375rem;
 		background: var(--blue);
 	}
 
@@ -188,8 +188,8 @@
 	span {
 		overflow: hidden;
 		color: var(--ink-2);
-		font-size: 13px;
-		line-height: 18px;
+		font-size: 0.8125rem;
+		line-height: 1.125rem;
 		text-overflow: ellipsis;
 		white-space: nowrap;
 		writing-mode: vertical-rl;

@@ -50,15 +50,15 @@
 
 <style>
 	ul {
-		max-height: min(360px, 50vh);
-		margin: 10px 0 14px;
+		max-height: min(22.5rem, 50vh);
+		margin: 0.625rem 0 0.875rem;
 		overflow: auto;
 		border-block: 1px solid var(--hair);
 	}
 
 	button {
 		width: 100%;
-		min-height: 28px;
+		min-height: 1.75rem;
 		border: 0;
 		background: none;
 		text-align: left;
@@ -71,7 +71,7 @@
 
 	code,
 	span {
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 	}
 
 	span {
@@ -86,7 +86,7 @@
 	}
 
 	i {
-		margin-left: 10px;
-		font-size: 13px;
+		margin-left: 0.625rem;
+		font-size: 0.8125rem;
 	}
 </style>

@@ -37,10 +37,10 @@
 	p {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 2px 14px;
+		gap: 2px 0.875rem;
 		align-items: baseline;
-		margin-top: 6px;
-		padding: 4px 0;
+		margin-top: 0.375rem;
+		padding: 0.25rem 0;
 		border-block: 1px solid var(--hair);
 	}
 
@@ -49,14 +49,14 @@
 	}
 
 	code {
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 	}
 
 	button {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: baseline;
-		min-height: 24px;
+		min-height: 1.5rem;
 		padding: 0;
 		border: 0;
 		background: none;

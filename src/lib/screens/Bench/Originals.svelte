@@ -158,7 +158,7 @@
 
 <style>
 	.drop {
-		padding: 8px 10px;
+		padding: 0.5rem 0.625rem;
 		border: 1px dashed var(--ink-2);
 	}
 
@@ -172,43 +172,43 @@
 	li {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 6px 16px;
+		gap: 0.375rem 1rem;
 		align-items: center;
-		min-height: 28px;
+		min-height: 1.75rem;
 	}
 
 	label {
-		gap: 6px;
+		gap: 0.375rem;
 	}
 
 	fieldset {
-		margin: 4px 0;
+		margin: 0.25rem 0;
 		padding: 0;
 		border: 0;
 	}
 
 	legend {
 		float: left;
-		padding: 0 4px 0 0;
+		padding: 0 0.25rem 0 0;
 		color: var(--ink-2);
 	}
 
 	.row {
-		margin: 4px 0;
+		margin: 0.25rem 0;
 	}
 
 	.figure {
 		width: 10ch;
-		height: 26px;
+		height: 1.625rem;
 		border: 0;
 		border-bottom: 1px solid var(--ink);
 		background: none;
-		font: 13px/1 var(--mono);
+		font: 0.8125rem/1 var(--mono);
 	}
 
 	li button {
 		flex: 1;
-		min-height: 24px;
+		min-height: 1.5rem;
 		overflow: hidden;
 		border: 0;
 		background: none;
@@ -219,7 +219,7 @@
 	}
 
 	li b {
-		font: 13px/1 var(--mono);
+		font: 0.8125rem/1 var(--mono);
 	}
 
 	.here b {
@@ -235,7 +235,7 @@
 	}
 
 	.wants {
-		min-height: 20px;
+		min-height: 1.25rem;
 		color: var(--ochre);
 	}
 </style>

@@ -189,7 +189,7 @@
 	.head {
 		display: flex;
 		white-space: nowrap;
-		gap: 14px;
+		gap: 0.875rem;
 		align-items: baseline;
 		justify-content: space-between;
 	}
@@ -197,29 +197,29 @@
 	.head span,
 	label {
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	input {
-		width: 130px;
-		min-height: 26px;
-		margin-left: 6px;
-		padding: 0 6px;
+		width: 8.125rem;
+		min-height: 1.625rem;
+		margin-left: 0.375rem;
+		padding: 0 0.375rem;
 		border: 1px solid var(--hair);
 		background: var(--sheet);
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	ul {
-		margin-top: 6px;
+		margin-top: 0.375rem;
 	}
 
 	li {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		min-height: 24px;
-		padding-right: 6px;
+		min-height: 1.5rem;
+		padding-right: 0.375rem;
 		white-space: nowrap;
 		cursor: pointer;
 	}
@@ -239,8 +239,8 @@
 
 	.fold {
 		flex: none;
-		width: 18px;
-		min-height: 24px;
+		width: 1.125rem;
+		min-height: 1.5rem;
 		padding: 0;
 		border: 0;
 		background: none;
@@ -252,7 +252,7 @@
 		flex: none;
 		max-width: 70%;
 		overflow: hidden;
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 		text-overflow: ellipsis;
 	}
 
@@ -264,7 +264,7 @@
 	.words {
 		overflow: hidden;
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 		text-overflow: ellipsis;
 	}
 
@@ -272,6 +272,6 @@
 		flex: none;
 		margin-left: auto;
 		color: var(--ochre);
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 </style>

@@ -172,12 +172,12 @@
 
 <style>
 	b {
-		font: 600 13px/1.4 var(--mono);
+		font: 600 0.8125rem/1.4 var(--mono);
 	}
 
 	.head {
 		display: flex;
-		gap: 12px;
+		gap: 0.75rem;
 		align-items: baseline;
 		justify-content: space-between;
 	}
@@ -189,17 +189,17 @@
 	label {
 		flex: none;
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	input {
-		width: 120px;
-		margin-left: 6px;
-		min-height: 26px;
-		padding: 0 6px;
+		width: 7.5rem;
+		margin-left: 0.375rem;
+		min-height: 1.625rem;
+		padding: 0 0.375rem;
 		border: 1px solid var(--hair);
 		background: var(--sheet);
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	p span,
@@ -209,7 +209,7 @@
 
 	.note {
 		display: block;
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	.wins {
@@ -218,15 +218,15 @@
 
 	table {
 		width: 100%;
-		margin-top: 6px;
+		margin-top: 0.375rem;
 		border-collapse: collapse;
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	th,
 	td {
-		height: 26px;
-		padding: 2px 12px 2px 0;
+		height: 1.625rem;
+		padding: 2px 0.75rem 2px 0;
 		text-align: left;
 		vertical-align: baseline;
 	}
@@ -238,7 +238,7 @@
 	}
 
 	.rung th {
-		padding-top: 8px;
+		padding-top: 0.5rem;
 		border-top: 1px solid var(--hair);
 	}
 
@@ -252,7 +252,7 @@
 	}
 
 	button {
-		min-height: 24px;
+		min-height: 1.5rem;
 		padding: 0;
 		border: 0;
 		background: none;
@@ -262,7 +262,7 @@
 
 	.selector {
 		color: var(--ink);
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 		overflow-wrap: anywhere;
 	}
 

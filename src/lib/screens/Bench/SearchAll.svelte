@@ -95,32 +95,32 @@
 	.fields {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 8px 20px;
-		margin: 12px 0;
+		gap: 0.5rem 1.25rem;
+		margin: 0.75rem 0;
 	}
 
 	.tick {
 		display: flex;
 		color: var(--ink-2);
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
-		min-height: 24px;
+		min-height: 1.5rem;
 	}
 
 	ul {
-		height: min(320px, 44vh);
-		margin: 6px 0 14px;
+		height: min(20rem, 44vh);
+		margin: 0.375rem 0 0.875rem;
 		overflow: auto;
 		border-block: 1px solid var(--hair);
 	}
 
 	li button {
 		width: 100%;
-		min-height: 26px;
+		min-height: 1.625rem;
 		overflow: hidden;
 		border: 0;
 		background: none;
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 		text-align: left;
 		text-overflow: ellipsis;
 		white-space: nowrap;

@@ -85,28 +85,28 @@
 <style>
 	.bar {
 		display: flex;
-		gap: 16px;
+		gap: 1rem;
 		align-items: center;
-		min-height: 32px;
-		padding: 0 14px;
+		min-height: 2rem;
+		padding: 0 0.875rem;
 		border-bottom: 1px solid var(--hair);
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 		white-space: nowrap;
 	}
 
 	.stretches {
 		display: grid;
 		grid-template-columns: repeat(2, 1fr);
-		gap: 4px 8px;
+		gap: 0.25rem 0.5rem;
 	}
 
 	button {
-		min-height: 26px;
-		padding: 0 8px;
+		min-height: 1.625rem;
+		padding: 0 0.5rem;
 		border: 1px solid var(--hair);
 		background: var(--sheet);
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 		text-align: left;
 		cursor: pointer;
 	}
@@ -127,7 +127,7 @@
 
 	label {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
 	}
 

@@ -241,8 +241,8 @@
 	section button {
 		display: flex;
 		align-items: center;
-		min-height: 26px;
-		padding: 0 4px;
+		min-height: 1.625rem;
+		padding: 0 0.25rem;
 		border: 0;
 		background: none;
 		text-align: left;
@@ -256,8 +256,8 @@
 
 	kbd {
 		margin-left: auto;
-		padding-left: 24px;
+		padding-left: 1.5rem;
 		color: var(--ink-2);
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 	}
 </style>

@@ -127,9 +127,9 @@
 <style>
 	.head {
 		display: flex;
-		gap: 24px;
+		gap: 1.5rem;
 		align-items: end;
-		margin: 12px 0;
+		margin: 0.75rem 0;
 	}
 
 	label {
@@ -140,7 +140,7 @@
 
 	.tick {
 		display: flex;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
 	}
 
@@ -158,7 +158,7 @@
 	input[type='text'],
 	select {
 		width: 100%;
-		height: 30px;
+		height: 1.875rem;
 		border: 0;
 		border-bottom: 1px solid var(--ink);
 		background: none;
@@ -171,12 +171,12 @@
 	}
 
 	.code {
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	p {
-		min-height: 22px;
-		margin: 8px 0;
+		min-height: 1.375rem;
+		margin: 0.5rem 0;
 		color: var(--rubric);
 	}
 </style>

@@ -136,8 +136,8 @@
 
 <style>
 	h2 {
-		margin: 4px 0;
-		font-size: 15px;
+		margin: 0.25rem 0;
+		font-size: 0.9375rem;
 	}
 
 	.row,
@@ -145,22 +145,22 @@
 	li {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 4px 14px;
+		gap: 0.25rem 0.875rem;
 		align-items: center;
-		min-height: 26px;
+		min-height: 1.625rem;
 	}
 
 	label {
-		gap: 6px;
+		gap: 0.375rem;
 	}
 
 	b {
-		font: 600 13px/1.4 var(--mono);
+		font: 600 0.8125rem/1.4 var(--mono);
 	}
 
 	span {
 		flex: 1;
-		min-width: 120px;
+		min-width: 7.5rem;
 		overflow: hidden;
 		text-overflow: ellipsis;
 		white-space: nowrap;
@@ -172,7 +172,7 @@
 	}
 
 	ul {
-		margin-bottom: 6px;
+		margin-bottom: 0.375rem;
 	}
 
 	em {

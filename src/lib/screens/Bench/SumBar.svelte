@@ -34,13 +34,13 @@
 
 <style>
 	figure {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 
 	.bar {
 		position: relative;
 		display: flex;
-		height: 14px;
+		height: 0.875rem;
 		background: var(--filled);
 	}
 
@@ -53,7 +53,7 @@
 	}
 
 	.padding {
-		background: repeating-linear-gradient(45deg, var(--ink) 0 1px, transparent 1px 5px);
+		background: repeating-linear-gradient(45deg, var(--ink) 0 1px, transparent 1px 0.3125rem);
 	}
 
 	.border {
@@ -75,7 +75,7 @@
 	figcaption {
 		margin-top: 3px;
 		color: var(--ink-2);
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 	}
 
 	figcaption b {

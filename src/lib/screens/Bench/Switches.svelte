@@ -62,7 +62,7 @@
 <style>
 	fieldset {
 		display: flex;
-		gap: 14px;
+		gap: 0.875rem;
 		margin: 0;
 		padding: 0;
 		border: 0;
@@ -75,8 +75,8 @@
 
 	label {
 		display: flex;
-		gap: 5px;
+		gap: 0.3125rem;
 		align-items: center;
-		min-height: 24px;
+		min-height: 1.5rem;
 	}
 </style>

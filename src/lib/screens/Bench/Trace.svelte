@@ -184,10 +184,10 @@
 <style>
 	.head {
 		display: flex;
-		gap: 16px;
+		gap: 1rem;
 		align-items: baseline;
 		justify-content: space-between;
-		margin-bottom: 6px;
+		margin-bottom: 0.375rem;
 	}
 
 	.head p {
@@ -205,30 +205,30 @@
 	}
 
 	i {
-		font: 13px/1.4 var(--text);
+		font: 0.8125rem/1.4 var(--text);
 	}
 
 	label {
 		display: flex;
 		flex: none;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: baseline;
 		color: var(--ink-2);
 	}
 
 	input {
-		width: 150px;
-		min-height: 26px;
-		padding: 0 4px;
+		width: 9.375rem;
+		min-height: 1.625rem;
+		padding: 0 0.25rem;
 		border: 0;
 		border-bottom: 1px solid var(--ink);
 		background: none;
 		color: var(--ink);
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	b {
-		font: 600 13px/1.4 var(--mono);
+		font: 600 0.8125rem/1.4 var(--mono);
 	}
 
 	ul > li {
@@ -239,20 +239,20 @@
 		display: flex;
 		align-items: baseline;
 		justify-content: space-between;
-		gap: 12px;
+		gap: 0.75rem;
 	}
 
 	.name {
 		display: flex;
 		flex: 1;
-		gap: 12px;
+		gap: 0.75rem;
 		min-width: 0;
-		min-height: 26px;
+		min-height: 1.625rem;
 		padding: 3px 0;
 		border: 0;
 		background: none;
 		color: var(--ink);
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 		text-align: left;
 	}
 
@@ -275,7 +275,7 @@
 	}
 
 	.dele {
-		margin-right: 4px;
+		margin-right: 0.25rem;
 		color: var(--rubric);
 	}
 

@@ -15,12 +15,12 @@
 
 <style>
 	button {
-		min-height: 24px;
+		min-height: 1.5rem;
 		padding: 0 2px;
 		border: 0;
 		background: none;
 		color: var(--ink-2);
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 		text-decoration: underline;
 		text-underline-offset: 3px;
 		white-space: nowrap;

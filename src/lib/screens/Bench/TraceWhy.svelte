@@ -225,9 +225,9 @@
 <style>
 	.why {
 		display: grid;
-		gap: 8px;
-		margin: 2px 0 12px;
-		padding-left: 12px;
+		gap: 0.5rem;
+		margin: 2px 0 0.75rem;
+		padding-left: 0.75rem;
 		border-left: 2px solid var(--ink);
 	}
 
@@ -235,7 +235,7 @@
 	s,
 	dt,
 	.share {
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 	}
 
 	.computed {
@@ -257,12 +257,12 @@
 	dl {
 		display: grid;
 		grid-template-columns: max-content 1fr;
-		gap: 0 16px;
+		gap: 0 1rem;
 		align-items: baseline;
 	}
 
 	ol {
 		display: grid;
-		gap: 6px;
+		gap: 0.375rem;
 	}
 </style>

@@ -76,13 +76,13 @@
 		width: 100%;
 		table-layout: fixed;
 		border-collapse: collapse;
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	th,
 	td {
-		height: 26px;
-		padding-right: 10px;
+		height: 1.625rem;
+		padding-right: 0.625rem;
 		overflow: hidden;
 		border-bottom: 1px solid var(--hair);
 		text-align: left;
@@ -98,7 +98,7 @@
 
 	label {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
 	}
 </style>

@@ -8,6 +8,7 @@ import {
 } from '$lib/core/vantage/index.ts';
 import { carriage } from '$lib/state/carriage.svelte.ts';
 import type { SiteState } from '$lib/state/site.svelte.ts';
+import { textScale } from '$lib/ui/textScale.ts';
 import { viewing } from '$lib/state/viewing.svelte.ts';
 import type { Placement, Viewport } from '$lib/stage/protocol.ts';
 import { extent, layAlone, layFrames, leadHeight, type Laid, type Room, type Small } from './layout.ts';
@@ -47,7 +48,11 @@ export class Framing {
 	/** The size of the room, px of the screen. */
 	width = $state(700);
 	height = $state(500);
-	readonly #room: Room = $derived({ width: this.width, height: this.height });
+	readonly #room: Room = $derived({
+		width: this.width,
+		height: this.height,
+		text: textScale
+	});
 	/** How much larger than the others chorus frames are drawn, by the names of their vantages. */
 	#sizes = $state.raw<Readonly<Record<string, number>>>(readSizes());
 	readonly #chorus: readonly SeenVantage[] = $derived.by(() =>

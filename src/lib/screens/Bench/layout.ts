@@ -3,6 +3,8 @@ import type { Placement, Viewport } from '$lib/stage/protocol.ts';
 export interface Room {
 	readonly width: number;
 	readonly height: number;
+	/** How many times its usual size text is. */
+	readonly text: number;
 }
 
 export interface Small {
@@ -29,6 +31,7 @@ const SLOT = 122;
 const LEAST = 72;
 const MOST = 240;
 
+const label = (room: Room): number => LABEL * room.text;
 const most = (room: Room): number => Math.max(MOST, room.height * 0.33);
 
 const laid = (frame: string, left: number, top: number, scale: number, viewport: Viewport): Laid => ({
@@ -44,7 +47,8 @@ const laid = (frame: string, left: number, top: number, scale: number, viewport:
 const wide = (room: Room): number => Math.max(100, room.width - LEFT - SIDE);
 
 const scaleOf = (row: number, { viewport, size }: Small): number => (row * size) / viewport.height;
-const slot = (row: number, one: Small): number => Math.max(SLOT, scaleOf(row, one) * one.viewport.width);
+const slot = (row: number, one: Small, room: Room): number =>
+	Math.max(SLOT * room.text, scaleOf(row, one) * one.viewport.width);
 const chorusFrame = (row: number, one: Small, left: number, top: number): Laid =>
 	laid(`chorus ${one.name}`, left, top, scaleOf(row, one), one.viewport);
 
@@ -56,7 +60,7 @@ const highest = (row: number, chorus: readonly Small[]): number =>
 function rowHeight(room: Room, chorus: readonly Small[]): number {
 	const gaps = GAP * Math.max(0, chorus.length - 1);
 	for (let row = Math.max(LEAST, Math.min(most(room), room.height * 0.27)); row > LEAST; row -= 2) {
-		const sum = chorus.reduce((all, one) => all + slot(row, one), gaps);
+		const sum = chorus.reduce((all, one) => all + slot(row, one, room), gaps);
 		if (sum <= wide(room) && highest(row, chorus) <= room.height * 0.6) return row;
 	}
 	return LEAST;
@@ -66,7 +70,10 @@ function rowHeight(room: Room, chorus: readonly Small[]): number {
 const leadRoom = (room: Room, chorus: readonly Small[]): number =>
 	Math.max(
 		120,
-		room.height - TOP - LABEL - (chorus.length > 0 ? highest(rowHeight(room, chorus), chorus) + LABEL : 0)
+		room.height -
+			TOP -
+			label(room) -
+			(chorus.length > 0 ? highest(rowHeight(room, chorus), chorus) + label(room) : 0)
 	);
 
 /** The height of a lead that is as high as its place: px, for a window so many px wide. */
@@ -79,9 +86,10 @@ function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[])
 	const height = highest(row, chorus);
 	let [left, top] = [from, TOP];
 	for (const one of chorus) {
-		const width = slot(row, one);
-		if (left > from && left + width > room.width - SIDE) [left, top] = [from, top + height + LABEL + GAP / 2];
-		if (left + width > room.width - SIDE || top + height + LABEL > room.height) return undefined;
+		const width = slot(row, one, room);
+		if (left > from && left + width > room.width - SIDE)
+			[left, top] = [from, top + height + label(room) + GAP / 2];
+		if (left + width > room.width - SIDE || top + height + label(room) > room.height) return undefined;
 		frames.push(chorusFrame(row, one, left, top));
 		left += width + GAP;
 	}
@@ -90,8 +98,8 @@ function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[])
 
 /** A lead as high as the room, the chorus to its right, as large as it fits; undefined where it does not. */
 function beside(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] | undefined {
-	const scale = Math.min(zoom, wide(room) / lead.width, (room.height - TOP - LABEL) / lead.height);
-	const from = LEFT + Math.max(SLOT * 2, lead.width * scale) + GAP;
+	const scale = Math.min(zoom, wide(room) / lead.width, (room.height - TOP - label(room)) / lead.height);
+	const from = LEFT + Math.max(SLOT * 2 * room.text, lead.width * scale) + GAP;
 	for (let row = most(room); row >= LEAST; row -= 4) {
 		const small = rowsAt(row, from, room, chorus);
 		if (small) return [laid('lead', LEFT, TOP, scale, lead), ...small];
@@ -104,11 +112,11 @@ function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[
 	const row = rowHeight(room, chorus);
 	const scale = Math.min(zoom, wide(room) / lead.width, leadRoom(room, chorus) / lead.height);
 	const frames = [laid('lead', LEFT, TOP, scale, lead)];
-	const top = room.height - LABEL - highest(row, chorus);
+	const top = room.height - label(room) - highest(row, chorus);
 	let left = LEFT;
 	for (const one of chorus) {
 		frames.push(chorusFrame(row, one, left, top));
-		left += slot(row, one) + GAP;
+		left += slot(row, one, room) + GAP;
 	}
 	return frames;
 }
@@ -128,7 +136,7 @@ export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: read
 /** How much is kept free around a lead that stands alone. */
 const ALONE = { side: 12, top: 12 } as const;
 
-const aloneHeight = (room: Room): number => Math.max(120, room.height - ALONE.top - LABEL);
+const aloneHeight = (room: Room): number => Math.max(120, room.height - ALONE.top - label(room));
 
 /** The lead alone, at full size, in the middle of the room where it is narrower; wider rooms than there are scroll. */
 export function layAlone(room: Room, lead: Viewport, zoom: number): Laid {
@@ -139,5 +147,6 @@ export function layAlone(room: Room, lead: Viewport, zoom: number): Laid {
 /** The room that frames take, with what is around them: px of the screen, no less than the room there is. */
 export const extent = (room: Room, frames: readonly Laid[]): Room => ({
 	width: Math.max(room.width, ...frames.map((one) => one.left + one.drawnWidth + ALONE.side)),
-	height: Math.max(room.height, ...frames.map((one) => one.top + one.drawnHeight + LABEL))
+	height: Math.max(room.height, ...frames.map((one) => one.top + one.drawnHeight + label(room))),
+	text: room.text
 });

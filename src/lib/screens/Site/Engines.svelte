@@ -32,7 +32,7 @@
 	label {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
 	}
 

@@ -64,7 +64,7 @@
 
 <style>
 	h2 {
-		font-size: 18px;
+		font-size: 1.125rem;
 	}
 
 	p,
@@ -79,8 +79,8 @@
 	li {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) auto;
-		gap: 2px 16px;
-		padding: 6px 0;
+		gap: 2px 1rem;
+		padding: 0.375rem 0;
 		border-bottom: 1px solid var(--hair);
 	}
 
@@ -94,7 +94,7 @@
 
 	.needed {
 		grid-column: 1;
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	a {
@@ -104,7 +104,7 @@
 
 	button {
 		grid-area: 1 / 2;
-		min-height: 24px;
+		min-height: 1.5rem;
 		padding: 0;
 		border: 0;
 		background: none;

@@ -34,16 +34,16 @@
 
 <style>
 	h2 {
-		font-size: 18px;
+		font-size: 1.125rem;
 	}
 
 	h2:not(:first-child) {
-		margin-top: 22px;
+		margin-top: 1.375rem;
 	}
 
 	small {
 		color: var(--ink-2);
-		font: 13px/1 var(--mono);
+		font: 0.8125rem/1 var(--mono);
 	}
 
 	ul {
@@ -52,16 +52,16 @@
 
 	li {
 		display: grid;
-		grid-template-columns: 44px 1fr auto;
-		gap: 10px;
+		grid-template-columns: 2.75rem 1fr auto;
+		gap: 0.625rem;
 		align-items: center;
-		min-height: 36px;
+		min-height: 2.25rem;
 		border-bottom: 1px solid var(--hair);
 	}
 
 	img {
-		width: 44px;
-		height: 28px;
+		width: 2.75rem;
+		height: 1.75rem;
 		object-fit: contain;
 	}
 
@@ -72,7 +72,7 @@
 
 	.figures {
 		color: var(--ink-2);
-		font: 13px/1.3 var(--mono);
+		font: 0.8125rem/1.3 var(--mono);
 		white-space: nowrap;
 	}
 </style>

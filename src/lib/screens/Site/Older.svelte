@@ -21,8 +21,8 @@
 
 <style>
 	h2 {
-		margin-top: 22px;
-		font-size: 18px;
+		margin-top: 1.375rem;
+		font-size: 1.125rem;
 	}
 
 	p {
@@ -35,7 +35,7 @@
 
 	li {
 		display: flex;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
 		border-bottom: 1px solid var(--hair);
 	}

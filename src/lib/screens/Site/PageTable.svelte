@@ -76,7 +76,7 @@
 
 <style>
 	h2 {
-		font-size: 18px;
+		font-size: 1.125rem;
 	}
 
 	p,
@@ -91,7 +91,7 @@
 
 	th,
 	td {
-		padding: 7px 12px 7px 0;
+		padding: 0.4375rem 0.75rem 0.4375rem 0;
 		border-bottom: 1px solid var(--hair);
 		text-align: left;
 		vertical-align: top;
@@ -120,14 +120,14 @@
 
 	label {
 		display: inline-flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		min-height: 24px;
+		min-height: 1.5rem;
 	}
 
 	.newer {
 		position: relative;
-		margin-left: 10px;
+		margin-left: 0.625rem;
 		overflow: hidden;
 		color: var(--blue);
 		cursor: pointer;
@@ -150,7 +150,7 @@
 	}
 
 	.then {
-		margin: 0 4px;
+		margin: 0 0.25rem;
 	}
 
 	.gone em {

@@ -165,25 +165,32 @@
 
 	.columns {
 		display: grid;
-		grid-template-columns: minmax(0, 5fr) minmax(0, 3fr) minmax(220px, 2.6fr);
-		gap: 36px;
-		padding: 22px 24px 40px;
+		grid-template-columns: minmax(0, 5fr) minmax(0, 3fr) minmax(13.75rem, 2.6fr);
+		gap: 2.25rem;
+		padding: 1.375rem 1.5rem 2.5rem;
+	}
+
+	/* By the text’s size: beside one another columns would be too narrow for their words. */
+	@media (width < 58em) {
+		.columns {
+			grid-template-columns: minmax(0, 1fr);
+		}
 	}
 
 	section {
 		display: grid;
 		align-content: start;
 		justify-items: start;
-		gap: 8px;
+		gap: 0.5rem;
 	}
 
 	h2 {
-		font-size: 18px;
+		font-size: 1.125rem;
 	}
 
 	h2:not(:first-child),
 	section :global(h2:not(:first-child)) {
-		margin-top: 22px;
+		margin-top: 1.375rem;
 	}
 
 	.how {
@@ -205,12 +212,12 @@
 
 	.missing {
 		display: grid;
-		gap: 4px;
+		gap: 0.25rem;
 		width: 100%;
 	}
 
 	.missing li {
-		padding: 5px 0;
+		padding: 0.3125rem 0;
 		border-bottom: 1px solid var(--hair);
 		overflow-wrap: anywhere;
 	}
@@ -220,24 +227,24 @@
 	}
 
 	code {
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 	}
 
 	.others {
 		display: grid;
-		gap: 4px;
+		gap: 0.25rem;
 	}
 
 	.pair {
 		display: flex;
-		gap: 10px;
+		gap: 0.625rem;
 	}
 
 	.out {
 		display: inline-flex;
 		align-items: center;
-		min-height: 34px;
-		padding: 0 14px;
+		min-height: 2.125rem;
+		padding: 0 0.875rem;
 		border: 1px solid var(--rubric);
 		border-radius: 2px;
 		background: var(--rubric);

@@ -107,36 +107,36 @@
 <style>
 	form {
 		display: grid;
-		gap: 16px;
-		margin-top: 16px;
+		gap: 1rem;
+		margin-top: 1rem;
 	}
 
 	fieldset {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-		gap: 10px 18px;
+		grid-template-columns: repeat(auto-fill, minmax(9.375rem, 1fr));
+		gap: 0.625rem 1.125rem;
 		align-items: start;
 		margin: 0;
-		padding: 10px 0 0;
+		padding: 0.625rem 0 0;
 		border: 0;
 		border-top: 1px solid var(--hair);
 	}
 
 	legend {
-		padding: 0 10px 0 0;
-		font: 600 15px/1.2 var(--display);
+		padding: 0 0.625rem 0 0;
+		font: 600 0.9375rem/1.2 var(--display);
 	}
 
 	.tick {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
 		align-self: end;
-		min-height: 30px;
+		min-height: 1.875rem;
 	}
 
 	.pair {
 		display: flex;
-		gap: 10px;
+		gap: 0.625rem;
 	}
 </style>

@@ -198,12 +198,12 @@
 <style>
 	section {
 		display: grid;
-		gap: 8px;
-		padding: 0 24px 48px;
+		gap: 0.5rem;
+		padding: 0 1.5rem 3rem;
 	}
 
 	h2 {
-		font-size: 18px;
+		font-size: 1.125rem;
 	}
 
 	p {
@@ -221,7 +221,7 @@
 
 	th,
 	td {
-		padding: 3px 14px 3px 0;
+		padding: 3px 0.875rem 3px 0;
 		border-bottom: 1px solid var(--hair);
 		text-align: left;
 	}
@@ -239,12 +239,12 @@
 	}
 
 	.figures {
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 		white-space: nowrap;
 	}
 
 	thead th:last-child {
-		padding-left: 6px;
+		padding-left: 0.375rem;
 	}
 
 	.order,
@@ -253,8 +253,8 @@
 	}
 
 	.order button {
-		min-width: 26px;
-		min-height: 26px;
+		min-width: 1.625rem;
+		min-height: 1.625rem;
 		border: 0;
 		background: none;
 		cursor: pointer;
@@ -267,7 +267,7 @@
 
 	.foot {
 		display: flex;
-		gap: 16px;
+		gap: 1rem;
 		align-items: center;
 	}
 

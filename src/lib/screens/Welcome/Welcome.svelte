@@ -56,24 +56,24 @@
 	main {
 		display: grid;
 		align-content: center;
-		gap: 28px;
-		width: min(640px, 100% - 48px);
+		gap: 1.75rem;
+		width: min(40rem, 100% - 3rem);
 		min-height: 100%;
 		margin: 0 auto;
-		padding: 24px 0;
+		padding: 1.5rem 0;
 	}
 
 	h1 {
-		font-size: 40px;
+		font-size: 2.5rem;
 	}
 
 	h2 {
-		font-size: 20px;
+		font-size: 1.25rem;
 	}
 
 	header p {
-		margin-top: 6px;
-		font-size: 17px;
+		margin-top: 0.375rem;
+		font-size: 1.0625rem;
 	}
 
 	p {
@@ -83,13 +83,13 @@
 
 	section {
 		display: grid;
-		gap: 8px;
+		gap: 0.5rem;
 		justify-items: start;
-		padding: 0 24px;
+		padding: 0 1.5rem;
 	}
 
 	.failure {
-		padding: 10px 14px;
+		padding: 0.625rem 0.875rem;
 		border-left: 3px solid var(--rubric);
 		background: var(--sheet);
 		color: var(--rubric);

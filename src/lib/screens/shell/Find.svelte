@@ -94,27 +94,27 @@
 <style>
 	input {
 		width: 100%;
-		height: 36px;
-		margin: 12px 0 8px;
-		padding: 0 4px;
+		height: 2.25rem;
+		margin: 0.75rem 0 0.5rem;
+		padding: 0 0.25rem;
 		border: 0;
 		border-bottom: 1px solid var(--ink);
 		background: none;
-		font: 15px/1.2 var(--mono);
+		font: 0.9375rem/1.2 var(--mono);
 	}
 
 	ul {
-		height: min(420px, 56vh);
+		height: min(26.25rem, 56vh);
 		overflow-y: auto;
 	}
 
 	li {
 		display: grid;
-		grid-template-columns: 84px minmax(0, auto) minmax(0, 1fr) auto;
-		gap: 12px;
+		grid-template-columns: 5.25rem minmax(0, auto) minmax(0, 1fr) auto;
+		gap: 0.75rem;
 		align-items: baseline;
-		min-height: 28px;
-		padding: 4px 8px;
+		min-height: 1.75rem;
+		padding: 0.25rem 0.5rem;
 		white-space: nowrap;
 		cursor: pointer;
 	}
@@ -147,10 +147,10 @@
 	.rule,
 	.breakpoint,
 	kbd {
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 	}
 
 	.count {
-		min-height: 20px;
+		min-height: 1.25rem;
 	}
 </style>

@@ -82,8 +82,8 @@
 	.two {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 8px 32px;
-		margin: 12px 0;
+		gap: 0.5rem 2rem;
+		margin: 0.75rem 0;
 	}
 
 	table {
@@ -98,24 +98,24 @@
 
 	th {
 		width: 1%;
-		padding-right: 14px;
+		padding-right: 0.875rem;
 		text-align: left;
 		white-space: nowrap;
 	}
 
 	td,
 	th {
-		height: 26px;
+		height: 1.625rem;
 		border-bottom: 1px solid var(--hair);
 		font-weight: 400;
 	}
 
 	kbd {
-		font: 13px/1.2 var(--mono);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	button {
-		min-height: 24px;
+		min-height: 1.5rem;
 		padding: 0;
 		border: 0;
 		background: none;
@@ -130,8 +130,8 @@
 
 	label {
 		display: flex;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
-		margin-bottom: 14px;
+		margin-bottom: 0.875rem;
 	}
 </style>

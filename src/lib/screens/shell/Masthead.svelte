@@ -77,17 +77,17 @@
 		grid-area: masthead;
 		display: flex;
 		align-items: center;
-		gap: 18px;
+		gap: 1.125rem;
 		position: relative;
 		z-index: 6;
 		min-width: 0;
-		padding: 0 16px;
+		padding: 0 1rem;
 		border-bottom: 1px solid var(--ink);
 		background: var(--sheet);
 	}
 
 	.brand {
-		font: 600 24px/1 var(--display);
+		font: 600 1.5rem/1 var(--display);
 	}
 
 	h1 {
@@ -100,7 +100,9 @@
 	}
 
 	select {
-		height: 28px;
+		height: 1.75rem;
+		flex: 0 1 auto;
+		min-width: 6ch;
 		max-width: 26ch;
 		padding: 0 2px;
 	}
@@ -114,9 +116,9 @@
 
 	.muted button {
 		display: flex;
-		gap: 24px;
+		gap: 1.5rem;
 		justify-content: space-between;
-		min-height: 26px;
+		min-height: 1.625rem;
 		padding: 0;
 		border: 0;
 		background: none;
@@ -135,7 +137,7 @@
 		flex: 1;
 		min-width: 0;
 		color: var(--ochre);
-		font-size: 13px;
+		font-size: 0.8125rem;
 		line-height: 1.2;
 	}
 </style>

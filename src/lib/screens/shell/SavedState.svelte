@@ -38,7 +38,7 @@
 	.failed {
 		color: var(--rubric);
 		white-space: normal;
-		font-size: 13px;
+		font-size: 0.8125rem;
 		line-height: 1.2;
 	}
 </style>

@@ -27,7 +27,7 @@
 <style>
 	section {
 		grid-area: foot;
-		padding: 6px 16px;
+		padding: 0.375rem 1rem;
 		border-top: 1px solid var(--ink);
 		background: var(--sheet);
 		color: var(--rubric);

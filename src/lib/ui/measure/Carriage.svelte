@@ -85,16 +85,16 @@
 <style>
 	.stop {
 		position: absolute;
-		top: -6px;
+		top: -0.375rem;
 		z-index: 2;
-		width: 14px;
-		height: 38px;
+		width: 0.875rem;
+		height: 2.375rem;
 		translate: -50% 0;
 		border: 1px solid var(--brass-line);
 		border-radius: 2px;
 		background:
-			linear-gradient(var(--brass-line), var(--brass-line)) 4px 50% / 1px 26px no-repeat,
-			linear-gradient(var(--brass-line), var(--brass-line)) 7px 50% / 1px 26px no-repeat,
+			linear-gradient(var(--brass-line), var(--brass-line)) 0.25rem 50% / 1px 1.625rem no-repeat,
+			linear-gradient(var(--brass-line), var(--brass-line)) 0.4375rem 50% / 1px 1.625rem no-repeat,
 			var(--brass);
 		cursor: ew-resize;
 		touch-action: none;
@@ -103,7 +103,7 @@
 	.stop::before {
 		content: '';
 		position: absolute;
-		inset: 0 -6px;
+		inset: 0 -0.375rem;
 	}
 
 	label {
@@ -111,24 +111,24 @@
 		top: 1px;
 		z-index: 1;
 		display: flex;
-		gap: 5px;
+		gap: 0.3125rem;
 		align-items: center;
-		height: 24px;
-		margin-left: 10px;
-		padding-right: 6px;
+		height: 1.5rem;
+		margin-left: 0.625rem;
+		padding-right: 0.375rem;
 		background: var(--sheet);
-		font: 600 14px/1 var(--mono);
+		font: 600 0.875rem/1 var(--mono);
 	}
 
 	label.left {
 		translate: -100% 0;
-		margin-left: -10px;
+		margin-left: -0.625rem;
 	}
 
 	input {
 		width: 5ch;
-		height: 24px;
-		padding: 0 2px 0 4px;
+		height: 1.5rem;
+		padding: 0 2px 0 0.25rem;
 		border: 0;
 		background: none;
 		font: inherit;

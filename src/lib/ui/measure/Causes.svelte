@@ -29,9 +29,9 @@
 		top: 100%;
 		left: 50%;
 		width: max-content;
-		max-width: 460px;
-		max-height: 360px;
-		padding: 10px 12px;
+		max-width: 28.75rem;
+		max-height: 22.5rem;
+		padding: 0.625rem 0.75rem;
 		translate: -50% 0;
 		border: 1px solid var(--ink);
 		background: var(--sheet);
@@ -51,15 +51,15 @@
 	}
 
 	h2 {
-		font: 600 14px/1.3 var(--mono);
+		font: 600 0.875rem/1.3 var(--mono);
 	}
 
 	h2:not(:first-child) {
-		margin-top: 8px;
+		margin-top: 0.5rem;
 	}
 
 	small {
 		color: var(--ink-2);
-		font: 13px/1.3 var(--text);
+		font: 0.8125rem/1.3 var(--text);
 	}
 </style>

@@ -2,6 +2,7 @@
 	import { scaleLog } from 'd3-scale';
 	import { printInterval, toNumber } from '$lib/core/interval/index.ts';
 	import { bandAt, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
+	import { textScale } from '../textScale.ts';
 	import Carriage from './Carriage.svelte';
 	import Numbers from './Numbers.svelte';
 	import Others from './Others.svelte';
@@ -39,16 +40,20 @@
 			stretches
 				.filter(({ pixels }) => !pixels)
 				.map(({ band, from, to }) => ({ at: (from + to) / 2, of: band })),
-			250
+			250 * textScale
 		)
 	);
 	const here = $derived(bandAt(bands.bands, width));
 
 	/** Room that a band's letter and its words need, px. */
-	const LETTER = 18;
-	const WORDS = 96;
+	const LETTER = 18 * textScale;
+	const WORDS = 96 * textScale;
+	/** How long the lines of thresholds are, px. */
+	const LINE = 35 * textScale;
+	/** Text of so many times its usual size leaves no room for the axis's own words. */
+	const LARGE = 1.4;
 	/** All lines in one drawing: a sheet can have hundreds of thresholds, which as elements slow every frame. */
-	const lines = $derived(seen.map((threshold) => `M${x(at(threshold)).toFixed(2)} 0v35`).join(''));
+	const lines = $derived(seen.map((threshold) => `M${x(at(threshold)).toFixed(2)} 0v${LINE}`).join(''));
 
 	/** Which band is under the pointer. */
 	let pointed = $state('');
@@ -61,10 +66,10 @@
 <section class="measure" aria-label="The Measure: viewport widths">
 	<div class="numbers">
 		<Numbers marks={seen.map((of) => ({ at: x(at(of)), of }))} {room} {placeOf} {onplace} />
-		<p class="axis">the Measure: viewport width, px</p>
+		{#if textScale < LARGE}<p class="axis">the Measure: viewport width, px</p>{/if}
 	</div>
 	<div class="bar" role="presentation" bind:clientWidth={room} title={pointed} onpointermove={point}>
-		<svg class="cut" width="10" height="28" aria-hidden="true"><path d="M8 0 2 5l6 5-6 5 6 5-6 5 4 3" /></svg>
+		<svg class="cut" viewBox="0 0 10 28" aria-hidden="true"><path d="M8 0 2 5l6 5-6 5 6 5-6 5 4 3" /></svg>
 		<div class="filled" style:width="{x(width)}px"></div>
 		{#each stretches as { band, from, to, pixels } (band.letter)}
 			{#if pixels && to - from > LETTER}
@@ -74,7 +79,7 @@
 				</div>
 			{/if}
 		{/each}
-		<svg class="lines" width="100%" height="35" aria-hidden="true"><path d={lines} /></svg>
+		<svg class="lines" width="100%" height={LINE} aria-hidden="true"><path d={lines} /></svg>
 		<Carriage {width} {range} at={x(width)} toWidth={(px) => scale.invert(px)} band={here} {onwidth} />
 	</div>
 	<div class="marks">
@@ -95,12 +100,12 @@
 	<div class="words">
 		<Others {others} {placeOf} {onplace} />
 		{#each slivers as group, i (i)}
-			<p style:left="{group[0]?.at}px">
+			<p style:left="{group[0]?.at}px" title="narrower than a pixel">
 				{#each group as { at: place, of } (of.letter)}
 					<span class="hole" style:left="{place - (group[0]?.at ?? 0)}px" aria-hidden="true"></span>
 					<span class="sliver">{printInterval(of.interval)}</span>
 				{/each}
-				narrower than a pixel
+				{#if textScale < LARGE}narrower than a pixel{/if}
 			</p>
 		{/each}
 	</div>
@@ -111,35 +116,36 @@
 		position: relative;
 		z-index: 5;
 		grid-area: measure;
-		padding: 0 20px 0 16px;
+		padding: 0 1.25rem 0 1rem;
 		border-bottom: 1px solid var(--hair);
 		background: var(--sheet);
 	}
 
 	.numbers {
 		position: relative;
-		height: 24px;
+		height: 1.5rem;
 	}
 
 	.axis {
 		position: absolute;
 		right: 0;
-		bottom: 4px;
+		bottom: 0.25rem;
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 		pointer-events: none;
 	}
 
 	.bar {
 		position: relative;
-		height: 28px;
+		height: 1.75rem;
 		border: 1px solid var(--ink-2);
 	}
 
 	.cut {
 		position: absolute;
 		top: -1px;
-		left: -12px;
+		left: -0.75rem;
+		height: 1.75rem;
 		fill: none;
 		stroke: var(--ink-2);
 	}
@@ -155,19 +161,19 @@
 		inset-block: 0;
 		display: flex;
 		align-items: center;
-		gap: 8px;
-		padding-left: 10px;
+		gap: 0.5rem;
+		padding-left: 0.625rem;
 		overflow: hidden;
 		white-space: nowrap;
 	}
 
 	.band b {
-		font: 600 15px/1 var(--display);
+		font: 600 0.9375rem/1 var(--display);
 	}
 
 	.band span {
 		color: var(--ink-2);
-		font: 13px/1 var(--mono);
+		font: 0.8125rem/1 var(--mono);
 	}
 
 	.band.here span {
@@ -176,7 +182,7 @@
 
 	.lines {
 		position: absolute;
-		top: -6px;
+		top: -0.375rem;
 		left: 0;
 		fill: none;
 		stroke: var(--ink);
@@ -187,28 +193,28 @@
 	.marks,
 	.words {
 		position: relative;
-		height: 22px;
+		height: 1.375rem;
 	}
 
 	.words {
-		height: 20px;
+		height: 1.25rem;
 	}
 
 	.words:empty {
-		height: 4px;
+		height: 0.25rem;
 	}
 
 	.vantage {
 		position: absolute;
 		top: 0;
-		min-width: 24px;
-		height: 24px;
-		padding: 0 4px;
+		min-width: 1.5rem;
+		height: 1.5rem;
+		padding: 0 0.25rem;
 		translate: -50% 0;
 		border: 0;
 		background: none;
 		color: var(--blue);
-		font-size: 13px;
+		font-size: 0.8125rem;
 		white-space: nowrap;
 		cursor: pointer;
 	}
@@ -216,7 +222,7 @@
 	.vantage::before {
 		content: '';
 		position: absolute;
-		top: -5px;
+		top: -0.3125rem;
 		left: 50%;
 		translate: -50% 0;
 		border: 5px solid transparent;
@@ -236,20 +242,20 @@
 		position: absolute;
 		display: flex;
 		align-items: center;
-		gap: 6px;
-		padding-left: 12px;
+		gap: 0.375rem;
+		padding-left: 0.75rem;
 		color: var(--rubric);
-		font-size: 13px;
+		font-size: 0.8125rem;
 		white-space: nowrap;
 	}
 
 	.hole {
 		position: absolute;
-		top: -22px;
+		top: -1.375rem;
 		left: 0;
 		translate: -50% 0;
-		width: 9px;
-		height: 12px;
+		width: 0.5625rem;
+		height: 0.75rem;
 		border: 1.5px solid var(--rubric);
 		border-block: 0;
 		border-radius: 5px;

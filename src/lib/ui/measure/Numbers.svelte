@@ -3,7 +3,7 @@
 	import type { Threshold } from '$lib/core/media/index.ts';
 	import Causes from './Causes.svelte';
 	import type { Places } from './places.ts';
-	import { clusters, type Cluster } from './ticks.ts';
+	import { apart, clusters, middle, type Cluster } from './ticks.ts';
 
 	interface Props extends Places {
 		/** Thresholds with their places on the bar, px. */
@@ -13,7 +13,6 @@
 
 	let { marks, room, placeOf, onplace }: Props = $props();
 
-	const groups = $derived(clusters(marks, 30));
 	let open = $state<number | null>(null);
 
 	/** What the numbers of a group are, without repeating one that stands there with both sides. */
@@ -22,7 +21,7 @@
 		return texts.length <= 2 ? texts.join(' | ') : `${texts[0]} … ${texts.at(-1)}`;
 	};
 
-	const middle = (group: Cluster<Threshold>): number => ((group[0]?.at ?? 0) + (group.at(-1)?.at ?? 0)) / 2;
+	const groups = $derived(apart(clusters(marks, 30), numbers));
 
 	function goToFirst(group: Cluster<Threshold>): void {
 		const cause = group[0]?.of.causes[0];
@@ -68,12 +67,12 @@
 	}
 
 	button {
-		min-width: 24px;
-		height: 24px;
-		padding: 0 4px;
+		min-width: 1.5rem;
+		height: 1.5rem;
+		padding: 0 0.25rem;
 		border: 0;
 		background: none;
-		font: 600 13px/1 var(--mono);
+		font: 600 0.8125rem/1 var(--mono);
 		white-space: nowrap;
 		cursor: pointer;
 	}

@@ -24,11 +24,11 @@
 		position: absolute;
 		right: 0;
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 
 	summary {
-		min-height: 24px;
+		min-height: 1.5rem;
 		text-align: right;
 		cursor: pointer;
 	}
@@ -38,9 +38,9 @@
 		right: 0;
 		z-index: 6;
 		width: max-content;
-		max-width: 460px;
-		max-height: 360px;
-		padding: 8px 12px;
+		max-width: 28.75rem;
+		max-height: 22.5rem;
+		padding: 0.5rem 0.75rem;
 		border: 1px solid var(--ink);
 		background: var(--sheet);
 		overflow: auto;

@@ -21,10 +21,10 @@
 <style>
 	button {
 		display: flex;
-		gap: 12px;
+		gap: 0.75rem;
 		justify-content: space-between;
 		width: 100%;
-		min-height: 24px;
+		min-height: 1.5rem;
 		padding: 2px 0;
 		border: 0;
 		background: none;
@@ -38,12 +38,12 @@
 
 	code {
 		color: var(--ink);
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 	}
 
 	span {
 		color: var(--blue);
-		font: 13px/1.4 var(--mono);
+		font: 0.8125rem/1.4 var(--mono);
 		white-space: nowrap;
 	}
 </style>

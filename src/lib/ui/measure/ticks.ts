@@ -1,3 +1,5 @@
+import { textScale } from '../textScale.ts';
+
 /** Something at one place of the Measure that wants words beside it, px from its left end. */
 export interface Mark<X> {
 	readonly at: number;
@@ -28,7 +30,33 @@ export interface Named {
 }
 
 /** Px that a character takes at the size of such words, about. */
-const CHARACTER = 7.6;
+const CHARACTER = 7.6 * textScale;
+
+/** What is kept free at each side of words, px. */
+const EDGE = 4;
+
+/** Where the words of a cluster stand: in the middle of it. */
+export const middle = (cluster: Cluster<unknown>): number =>
+	((cluster[0]?.at ?? 0) + (cluster.at(-1)?.at ?? 0)) / 2;
+
+/** Puts clusters together whose words, centred on them, would overlap. */
+export function apart<X>(found: readonly Cluster<X>[], words: (cluster: Cluster<X>) => string): Cluster<X>[] {
+	const half = (cluster: Cluster<X>): number => (words(cluster).length * CHARACTER) / 2 + 2;
+	const all: Cluster<X>[] = [];
+	for (const cluster of found) {
+		let joined = cluster;
+		for (
+			let last = all.at(-1);
+			last && middle(last) + half(last) > middle(joined) - half(joined);
+			last = all.at(-1)
+		) {
+			joined = [...last, ...joined];
+			all.pop();
+		}
+		all.push(joined);
+	}
+	return all;
+}
 
 /** The words at each place, ascending: name and figure, the name alone, or none, so that no two overlap. */
 export function fitWords(
@@ -40,14 +68,14 @@ export function fitWords(
 		const following = sorted[i + 1];
 		const room = following ? following.at - mark.at : Infinity;
 		const fits = (text: string, next: number): boolean => {
-			const half = (text.length * CHARACTER) / 2 + 4;
+			const half = (text.length * CHARACTER) / 2 + EDGE;
 			return mark.at - half >= taken && half + next <= room;
 		};
 		const half = following ? (following.name.length * CHARACTER) / 2 + 4 : 0;
 		const whole = `${mark.name} ${mark.figure}`;
 		const words = fits(whole, half) ? 'whole' : fits(mark.name, 0) ? 'name' : 'none';
 		if (words !== 'none')
-			taken = mark.at + ((words === 'whole' ? whole : mark.name).length * CHARACTER) / 2 + 4;
+			taken = mark.at + ((words === 'whole' ? whole : mark.name).length * CHARACTER) / 2 + EDGE;
 		return { mark, words };
 	});
 }

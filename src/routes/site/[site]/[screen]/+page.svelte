@@ -186,10 +186,10 @@
 	.desk {
 		display: grid;
 		grid-template:
-			'spine masthead' 46px
+			'spine masthead' 2.875rem
 			'spine measure' auto
 			'spine work' minmax(0, 1fr)
-			'spine foot' auto / 46px minmax(0, 1fr);
+			'spine foot' auto / 2.875rem minmax(0, 1fr);
 		height: 100vh;
 	}
 </style>
