@@ -1,5 +1,5 @@
 import type { FileKind } from './core/site/index.ts';
-import type { Errand, GivenPage, UnsteadyName } from './core/errand/index.ts';
+import type { Errand, Given, UnsteadyName } from './core/errand/index.ts';
 import type { Original } from './core/original/index.ts';
 import type { StagedState } from './core/staged/index.ts';
 import type { SupportTarget } from './core/support/index.ts';
@@ -58,7 +58,7 @@ export interface KeptFields {
 	/** None, or one. */
 	readonly target: SupportTarget;
 	/** Pages whose markup is given. */
-	readonly given: GivenPage;
+	readonly given: Given;
 	readonly errand: Errand;
 	/** Ids and classes that two saves of a page have proved unsteady. */
 	readonly unsteady: UnsteadyName;

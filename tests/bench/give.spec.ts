@@ -70,7 +70,9 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	const site = await open(page, empty, '1.1');
 	await page.goto(`${empty.url}/site/${site}/site`);
 	const line = page.getByRole('row').filter({ has: page.getByRole('link', { name: 'index.html' }) });
+	const kept = page.waitForResponse(/kept\/given/);
 	await line.getByLabel('given').check();
+	await kept;
 	await openBench(page, empty, site, '?page=index.html&file=index.html&at=1.1');
 	await page.keyboard.press('c');
 	await expect(row(page, '#sec-8f3a21')).toContainText('looks made by a tool');
@@ -82,6 +84,11 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
 	await expect(row(page, '.strip').getByRole('cell').nth(1)).toHaveText('1');
 	await expect(page.locator('.cm-content')).not.toContainText('strip');
+	// What is given is locked: nothing that is typed or replaced gets into it.
+	await expect(page.getByText('given: locked')).toBeVisible();
+	await page.locator('.cm-content').click();
+	await page.keyboard.insertText('typed');
+	await expect(page.locator('.cm-content')).not.toContainText('typed');
 
 	await page.reload();
 	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
@@ -103,4 +110,41 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	for (const frame of pageFrames(page)) await expect(frame.locator('#sec-11bc90.strip')).toHaveCount(1);
 	await page.keyboard.press('c');
 	await expect(row(page, '.strip').getByRole('cell').nth(1)).toHaveText('1');
+});
+
+test('a given sheet is locked, its classes are marked in Reach, and a newer save is read in its own encoding', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, {
+		'index.html':
+			'<!doctype html><link rel="stylesheet" href="host.css"><link rel="stylesheet" href="own.css"><p class="from-host">x',
+		'host.css': '.from-host { color: red }\n',
+		'own.css': 'p { color: blue }\n'
+	});
+	await page.goto(`${empty.url}/site/${site}/site`);
+	const kept = page.waitForResponse(/kept\/given/);
+	await page.getByLabel('host.css is given').check();
+	await kept;
+	await page.getByLabel('Newer save of index.html').setInputFiles({
+		name: 'index.html',
+		mimeType: 'text/html',
+		buffer: Buffer.from(
+			'<!doctype html><meta charset="iso-8859-1"><link rel="stylesheet" href="host.css"><link rel="stylesheet" href="own.css"><p class="from-host">S\u00fcd\r\n',
+			'latin1'
+		)
+	});
+	await expect(page.getByText('A newer save of index.html is in its place')).toBeVisible();
+
+	await openBench(page, empty, site, '?page=index.html&file=own.css&at=1.0');
+	for (const frame of pageFrames(page)) await expect(frame.locator('p')).toHaveText('S\u00fcd');
+	await page.keyboard.press('c');
+	await expect(row(page, '.from-host')).toContainText('it belongs to host.css, which is given');
+	await page.keyboard.press('a');
+	await page.getByLabel('Find', { exact: true }).fill('color');
+	await page.getByLabel('Replace with').fill('outline-color');
+	await page.getByRole('button', { name: /^Replace/ }).click();
+	await expect(page.getByRole('dialog')).toContainText(
+		'1 place replaced in 1 file; nothing is saved yet. 1 given file left alone.'
+	);
 });

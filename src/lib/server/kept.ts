@@ -4,7 +4,7 @@ import * as z from 'zod';
 import { originalSchema } from '$lib/core/original/index.ts';
 import { stagedStateSchema } from '$lib/core/staged/index.ts';
 import { supportTargetSchema } from '$lib/core/support/index.ts';
-import { errandSchema, givenPageSchema, unsteadySchema } from '$lib/core/errand/index.ts';
+import { errandSchema, givenSchema, unsteadySchema } from '$lib/core/errand/index.ts';
 import {
 	KEPT_KINDS,
 	type KeptFields,
@@ -21,7 +21,7 @@ const SCHEMAS: { readonly [K in KeptKind]: z.core.$ZodType<KeptFields[K]> } = {
 	staged: stagedStateSchema,
 	original: originalSchema,
 	target: supportTargetSchema,
-	given: givenPageSchema,
+	given: givenSchema,
 	errand: errandSchema,
 	unsteady: unsteadySchema
 };
@@ -30,7 +30,7 @@ const CALLED = {
 	staged: 'staged states',
 	original: 'originals',
 	target: 'engines asked for',
-	given: 'given pages',
+	given: 'given files',
 	errand: 'errands',
 	unsteady: 'unsteady names'
 } as const;

@@ -14,7 +14,7 @@ const NONE: Words = {
 	classes: [],
 	ids: [],
 	tags: [],
-	styled: new Set(),
+	styled: new Map(),
 	customProperties: new Map(),
 	conditions: []
 };

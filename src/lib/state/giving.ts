@@ -1,12 +1,10 @@
 import { errandFor, errandIn, givenClasses, unsteadyNames } from '../core/errand/index.ts';
 import { elementAt, giveClass, parsePage, type ElementPath } from '../core/html/index.ts';
+import { decodeText, type Decoder } from '../core/text/index.ts';
 import type { FileText } from './texts.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 
 const times = (n: number): string => (n === 1 ? 'one element' : `${n} elements`);
-
-const isGiven = (site: SiteState, path: string): boolean =>
-	site.kept.given.list.some(({ page }) => page === path);
 
 /** Writes a class into the start tags of elements of a page, as one step. */
 function write(file: FileText, paths: readonly ElementPath[], name: string): number {
@@ -34,7 +32,7 @@ export async function giveClassTo(
 ): Promise<string> {
 	const file = site.texts.get(path);
 	if (!file) return 'The page is not there any more.';
-	if (!isGiven(site, path)) {
+	if (!file.isGiven) {
 		const count = write(file, paths, name);
 		return count === 0
 			? `It has the class ${name} already.`
@@ -64,11 +62,24 @@ export function textWithErrands(site: SiteState, path: string, text: string): st
 	return given;
 }
 
+/** The browser's own decoders; nothing is encoded here. */
+const DECODER: Decoder = {
+	knows(encoding) {
+		try {
+			return new TextDecoder(encoding).encoding !== '';
+		} catch {
+			return false;
+		}
+	},
+	decode: (bytes, encoding) => new TextDecoder(encoding, { ignoreBOM: true }).decode(bytes)
+};
+
 /**
  * Takes a newer save of a page in as a change of its text, not saved yet: what it proves unsteady is kept, and
  * errands that it has done are ticked off. Says so in sentences.
  */
-export async function takeNewerSave(site: SiteState, path: string, text: string): Promise<string> {
+export async function takeNewerSave(site: SiteState, path: string, bytes: Uint8Array): Promise<string> {
+	const { text } = decodeText(bytes, DECODER);
 	const file = site.texts.get(path);
 	if (!file) return 'The page is not there any more.';
 	file.settle();

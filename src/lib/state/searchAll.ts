@@ -49,12 +49,15 @@ export function linesFound(found: readonly FoundIn[], most: number): FoundLine[]
 	return lines;
 }
 
-/** Replaces every match in every file, as one step in each; gives what takes all of it back. */
+/** Replaces every match in every file that is not given, as one step in each; gives what takes all of it back. */
 export function replaceAll(files: readonly FileText[], search: Search, by: string): () => void {
 	// A long text may be a moment behind its editor.
 	for (const file of files) file.settle();
 	const expression = expressionOf(search);
-	const found = searchAll(files, search);
+	const found = searchAll(
+		files.filter(({ isGiven }) => !isGiven),
+		search
+	);
 	if (typeof expression === 'string' || typeof found === 'string') return () => undefined;
 	const before = found.map(({ file, matches }) => {
 		const { text } = file;

@@ -42,6 +42,8 @@ export class SiteState {
 		[...this.texts.values()].flatMap((file) => file.muted.map((piece) => ({ file, piece })))
 	);
 	readonly dirty = $derived.by(() => [...this.texts.values()].filter((file) => file.dirty));
+	/** Paths of pages and sheets that are given. */
+	readonly given = $derived.by(() => new Set(this.kept.given.list.map(({ path }) => path)));
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');
 
@@ -71,7 +73,14 @@ export class SiteState {
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
 		const texts = record.files
 			.filter(({ text }) => text !== null)
-			.map((file) => new FileText(file, (changed) => this.#drafts.note(changed)));
+			.map(
+				(file) =>
+					new FileText(
+						file,
+						(changed) => this.#drafts.note(changed),
+						() => this.given.has(file.path)
+					)
+			);
 		this.texts = new Map(texts.map((file) => [file.path, file]));
 		this.#saved.onmessage = ({ data }) => {
 			if (data === this.id) void this.refresh();

@@ -34,6 +34,9 @@ export class FileText {
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	readonly dirty = $derived(this.text !== this.saved);
 	readonly #changed: (file: FileText) => void;
+	readonly #given: () => boolean;
+	/** What is given is changed by nothing but a newer save of it. */
+	readonly #lock = EditorState.changeFilter.of(() => !this.#given());
 	#opened = false;
 	/** Pieces that are out of force in the frames, by their places in `text`; never in what is saved. */
 	muted = $state.raw<readonly Piece[]>([]);
@@ -50,6 +53,11 @@ export class FileText {
 	/** The text that all else goes by; a moment behind the editor's where it is long. */
 	get text(): string {
 		return this.#text;
+	}
+
+	/** Whether it came with the page and is left alone. */
+	get isGiven(): boolean {
+		return this.#given();
 	}
 
 	get isBehind(): boolean {
@@ -74,13 +82,18 @@ export class FileText {
 		this.#timer = setTimeout(() => this.settle(), Math.max(0, Math.min(PAUSE, left)));
 	}
 
-	constructor({ path, kind, hash, text }: FileRecord, changed: (file: FileText) => void) {
+	constructor(
+		{ path, kind, hash, text }: FileRecord,
+		changed: (file: FileText) => void,
+		given: () => boolean
+	) {
 		this.path = path;
 		this.kind = kind === 'page' ? 'page' : 'sheet';
 		this.saved = text ?? '';
 		this.base = hash;
 		this.#changed = changed;
-		this.state = EditorState.create({ doc: this.saved });
+		this.#given = given;
+		this.state = EditorState.create({ doc: this.saved, extensions: this.#lock });
 		this.#text = this.saved;
 	}
 
@@ -89,7 +102,11 @@ export class FileText {
 		if (this.#opened) return;
 		this.#opened = true;
 		const { doc, selection } = this.state;
-		this.state = EditorState.create({ doc, selection, extensions: editorExtensions(this.kind, this.path) });
+		this.state = EditorState.create({
+			doc,
+			selection,
+			extensions: [editorExtensions(this.kind, this.path), this.#lock]
+		});
 	}
 
 	/** Takes over a state that a transaction led to. */
@@ -135,11 +152,12 @@ export class FileText {
 		this.settle();
 	}
 
-	/** Replaces the whole text, as one step that can be undone. */
+	/** Replaces the whole text, given or not, as one step that can be undone. */
 	replace(text: string, caret = 0): void {
 		this.dispatch({
 			changes: { from: 0, to: this.state.doc.length, insert: text },
-			selection: { anchor: Math.min(caret, text.length) }
+			selection: { anchor: Math.min(caret, text.length) },
+			filter: false
 		});
 	}
 }

@@ -30,10 +30,10 @@ export const errandSchema = z.strictObject({
 
 export type Errand = z.infer<typeof errandSchema>;
 
-/** A page whose markup is given: it is left alone, and changed by errands. */
-export const givenPageSchema = z.strictObject({ page: text(500) });
+/** A page or sheet that is given: it is left alone; what a page lacks becomes an errand. */
+export const givenSchema = z.strictObject({ path: text(500) });
 
-export type GivenPage = z.infer<typeof givenPageSchema>;
+export type Given = z.infer<typeof givenSchema>;
 
 const WORDS = 80;
 

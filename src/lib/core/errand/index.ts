@@ -4,8 +4,8 @@ export {
 	errandSchema,
 	errandSentence,
 	givenClasses,
-	givenPageSchema,
+	givenSchema,
 	type Errand,
-	type GivenPage
+	type Given
 } from './errand.ts';
 export { unsteadyNames, unsteadySchema, type UnsteadyName } from './saves.ts';

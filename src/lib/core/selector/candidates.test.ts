@@ -58,3 +58,24 @@ it('candidates go from the widest reach to the narrowest, the steady ones first'
 	expect(candidates('ul', 0)).toContain('part: .board > .strip > .item');
 	expect(candidates('p', 1)).toContain('section: section:nth-of-type(2) p !');
 });
+
+it('a class is remarked on that a given sheet has, that elements of other kinds carry, or that no sheet names', () => {
+	const page = parsePage('<!doctype html><p class="host shared lone">x<div class="shared"></div>');
+	const [p] = page.elements.filter(({ tag }) => tag === 'p');
+	const styled = new Map([
+		['host', new Set(['own.css', 'host.css'])],
+		['shared', new Set(['own.css'])]
+	]);
+	const known = {
+		unsteady: new Set<string>(),
+		styled,
+		given: new Set(['host.css']),
+		elements: page.elements
+	};
+	const remarks = new Map(
+		(p ? candidatesFor(p, known) : []).map(({ selector, remark }) => [selector, remark])
+	);
+	expect(remarks.get('.host')).toBe('it belongs to host.css, which is given and may change by itself');
+	expect(remarks.get('.shared')).toBe('div has this class too');
+	expect(remarks.get('.lone')).toBe('no sheet of this page names this class');
+});

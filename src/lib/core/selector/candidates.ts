@@ -22,12 +22,14 @@ export const RUNGS: readonly Rung[] = ['kind', 'page', 'class', 'section', 'this
 export interface Known {
 	/** Ids and classes that two saves of the page have proved unsteady. */
 	readonly unsteady: ReadonlySet<string>;
-	/** Classes that a sheet of the page names; null where that is not known. */
-	readonly styled: ReadonlySet<string> | null;
+	/** Classes that sheets of the page name, with their files; null where that is not known. */
+	readonly styled: ReadonlyMap<string, ReadonlySet<string>> | null;
+	/** Files that are given. */
+	readonly given: ReadonlySet<string>;
 	readonly elements: readonly PageElement[];
 }
 
-const NOTHING_KNOWN: Known = { unsteady: new Set(), styled: null, elements: [] };
+const NOTHING_KNOWN: Known = { unsteady: new Set(), styled: null, given: new Set(), elements: [] };
 
 const escaped = (name: string): string =>
 	name
@@ -60,14 +62,22 @@ function namesOf(
 	});
 }
 
-/** What else a class stands for: elements of other kinds that carry it, or no rule at all. */
-function remarkOn(name: string, element: PageElement, { styled, elements }: Known): string {
+/** What else a class stands for: a given sheet that has it, elements of other kinds that carry it, or no rule at all. */
+function remarkOn(name: string, element: PageElement, { styled, given, elements }: Known): string {
+	const sheets = styled?.get(name);
+	const host = [...(sheets ?? [])].find((file) => given.has(file));
 	const tags = new Set(
 		elements.filter((one) => one.tag !== element.tag && classesOf(one).includes(name)).map(({ tag }) => tag)
 	);
-	if (tags.size > 0)
-		return `${[...tags].slice(0, 3).join(', ')} ${tags.size === 1 ? 'has' : 'have'} this class too`;
-	return styled && !styled.has(name) ? 'no sheet of this page names this class' : '';
+	return [
+		host === undefined ? '' : `it belongs to ${host}, which is given and may change by itself`,
+		tags.size === 0
+			? ''
+			: `${[...tags].slice(0, 3).join(', ')} ${tags.size === 1 ? 'has' : 'have'} this class too`,
+		styled && !sheets && tags.size === 0 ? 'no sheet of this page names this class' : ''
+	]
+		.filter(Boolean)
+		.join('; ');
 }
 
 /** The place of an element among its siblings of the same tag, as a selector. */

@@ -9,8 +9,8 @@ export interface Words {
 	readonly classes: readonly string[];
 	readonly ids: readonly string[];
 	readonly tags: readonly string[];
-	/** Classes that a selector of its sheets names. */
-	readonly styled: ReadonlySet<string>;
+	/** Classes that selectors of its sheets name, with the files they stand in. */
+	readonly styled: ReadonlyMap<string, ReadonlySet<string>>;
 	/** Custom properties with the value they are first given. */
 	readonly customProperties: ReadonlyMap<string, string>;
 	/** Conditions of `@media` as they are written, the most frequent first. */
@@ -28,10 +28,10 @@ export function wordsOfPage(page: Page, { places }: PageConditions, sources: Sou
 		const id = attribute(element, 'id');
 		if (id) ids.add(id);
 	}
-	const styled = new Set<string>();
+	const styled = new Map<string, Set<string>>();
 	const customProperties = new Map<string, string>();
 	const conditions = new Map<string, number>();
-	for (const { text } of places) {
+	for (const { text, file } of places) {
 		const sheet = sources.sheet(text);
 		for (const node of walk(sheet)) {
 			if (node.kind === 'declaration' && node.property.startsWith('--')) {
@@ -39,7 +39,9 @@ export function wordsOfPage(page: Page, { places }: PageConditions, sources: Sou
 					customProperties.set(node.property, sliceOf(sheet.source, node.value));
 				}
 			} else if (node.kind === 'rule') {
-				for (const name of namesIn(sliceOf(sheet.source, node.prelude)).classes) styled.add(name);
+				for (const name of namesIn(sliceOf(sheet.source, node.prelude)).classes) {
+					styled.set(name, (styled.get(name) ?? new Set()).add(file));
+				}
 			} else if (node.kind === 'at-rule' && node.name === 'media') {
 				const condition = sliceOf(sheet.source, node.prelude);
 				conditions.set(condition, (conditions.get(condition) ?? 0) + 1);

@@ -18,6 +18,9 @@ export interface Codec {
 	readonly encode: (text: string, encoding: string) => Uint8Array;
 }
 
+/** The half of a codec that reading wants. */
+export type Decoder = Pick<Codec, 'knows' | 'decode'>;
+
 interface Line {
 	/** Without its end. */
 	readonly body: Uint8Array;
@@ -41,7 +44,7 @@ function bomOf(bytes: Uint8Array): { encoding: string; length: number } | null {
 const LATIN = new Set(['iso-8859-1', 'iso8859-1', 'latin1', 'l1', 'us-ascii', 'ascii', 'cp1252', 'x-cp1252']);
 
 /** The encoding that a file names for itself: a BOM, else `@charset` or `<meta charset>`, else UTF-8 (CSS Syntax 3 §3.2, HTML §13.2.3). */
-export function encodingOf(bytes: Uint8Array, codec: Codec): string {
+export function encodingOf(bytes: Uint8Array, codec: Pick<Codec, 'knows'>): string {
 	const bom = bomOf(bytes);
 	if (bom) return bom.encoding;
 	const head = String.fromCharCode(...bytes.subarray(0, 1024));
@@ -85,7 +88,7 @@ function split(bytes: Uint8Array, encoding: string): { bom: Uint8Array; lines: L
 const LINE_ENDS = ['\n', '\r\n', '\r'] as const;
 
 /** A file's bytes as text. */
-export function decodeText(bytes: Uint8Array, codec: Codec): DecodedText {
+export function decodeText(bytes: Uint8Array, codec: Decoder): DecodedText {
 	const encoding = encodingOf(bytes, codec);
 	const bom = bomOf(bytes)?.length ?? 0;
 	const whole = codec.decode(bytes.subarray(bom), encoding);

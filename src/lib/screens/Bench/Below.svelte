@@ -104,9 +104,12 @@
 		return found ? { ...found, left: found.left + lead.scroll.x, top: found.top + lead.scroll.y } : undefined;
 	});
 	const [first, second] = $derived(selected);
-	const unsteady = $derived(
-		new Set(site.kept.unsteady.list.flatMap(({ page: of, name }) => (of === page.path ? [name] : [])))
-	);
+	const known = $derived({
+		unsteady: new Set(
+			site.kept.unsteady.list.flatMap(({ page: of, name }) => (of === page.path ? [name] : []))
+		),
+		given: site.given
+	});
 	const give = (paths: readonly ElementPath[], name: string): Promise<string> =>
 		giveClassTo(site, page.path, paths, name);
 </script>
@@ -118,7 +121,6 @@
 		chosen={tab}
 		onchoose={(id) => (tab = tabs.find((one) => one.id === id)?.id ?? 'box')}
 	/>
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex (it scrolls, so that arrow keys must have a way to it) -->
 	<div class="inner" role="tabpanel" tabindex="0" aria-label={tabs.find(({ id }) => id === tab)?.name}>
 		{#if tab === 'outline'}
 			{#await import('./Outline.svelte') then { default: Outline }}
@@ -156,7 +158,7 @@
 					paths={selected}
 					{lead}
 					{file}
-					{unsteady}
+					{known}
 					{reach}
 					{matching}
 					{trace}

@@ -1,6 +1,12 @@
 <script lang="ts">
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import { candidatesFor, elementsOf, type Candidate, type Rung } from '$lib/core/selector/index.ts';
+	import {
+		candidatesFor,
+		elementsOf,
+		type Candidate,
+		type Known,
+		type Rung
+	} from '$lib/core/selector/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { outlining } from '$lib/state/hits.ts';
@@ -19,8 +25,8 @@
 		lead: SeenVantage;
 		/** The file in the sheet: where a new rule would stand. */
 		file: string;
-		/** Ids and classes of the page that two saves have proved unsteady. */
-		unsteady: ReadonlySet<string>;
+		/** What the site knows of names. */
+		known: Pick<Known, 'unsteady' | 'given'>;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		/** Which of the selectors hit an element of the lead. */
 		matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
@@ -32,7 +38,7 @@
 		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
 	}
 
-	let { page, paths, lead, file, unsteady, reach, matching, trace, rule, onwrite, give }: Props = $props();
+	let { page, paths, lead, file, known, reach, matching, trace, rule, onwrite, give }: Props = $props();
 
 	const CALLED: Readonly<Record<Rung, string>> = {
 		kind: 'every one of this kind',
@@ -47,7 +53,7 @@
 	const element = $derived(elementAt(page.page, path));
 	const words = $derived(page.words());
 	const all = $derived(
-		element ? candidatesFor(element, { unsteady, styled: words.styled, elements: page.page.elements }) : []
+		element ? candidatesFor(element, { ...known, styled: words.styled, elements: page.page.elements }) : []
 	);
 	const selectorAtCaret = $derived(rule?.span ? rule.selector : '');
 

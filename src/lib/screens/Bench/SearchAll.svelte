@@ -34,8 +34,14 @@
 	const times = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 	function replace(): void {
-		const sentence = `${times(count, 'place')} replaced in ${times(found.length, 'file')}; nothing is saved yet.`;
-		done = { sentence, back: replaceAll(files, search, by) };
+		const ours = found.filter(({ file }) => !file.isGiven);
+		const places = ours.reduce((sum, { matches }) => sum + matches.length, 0);
+		const left = found.length - ours.length;
+		const sentence = `${times(places, 'place')} replaced in ${times(ours.length, 'file')}; nothing is saved yet.`;
+		done = {
+			sentence: left > 0 ? `${sentence} ${times(left, 'given file')} left alone.` : sentence,
+			back: replaceAll(files, search, by)
+		};
 		onedit();
 	}
 

@@ -197,6 +197,7 @@
 	<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
 	{#if shown}
 		<SheetBar bind:this={bar} file={shown} {bands} here={bandAt(bands.bands, lead.width)} {onedit}>
+			{#if shown.isGiven}<p class="given">given: locked</p>{/if}
 			{#if heard}<p role="status">{heard}</p>{/if}
 			<Menu label="Mute" bind:this={muteMenu}>
 				{#each mutes as [name, key, act] (name)}
@@ -252,6 +253,10 @@
 
 	section button:hover {
 		background: var(--tint);
+	}
+
+	.given {
+		color: var(--ochre);
 	}
 
 	kbd {

@@ -3,6 +3,8 @@
 	import type { Inventory } from '$lib/state/inventory.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 
+	import GivenMark from './GivenMark.svelte';
+
 	interface Props {
 		site: SiteState;
 		inventory: Inventory;
@@ -12,18 +14,23 @@
 
 	let { site, inventory, benchOf }: Props = $props();
 
-	const given = $derived(new Set(site.kept.given.list.map(({ page }) => page)));
-	const mark = (page: string, on: boolean): Promise<boolean> =>
-		site.kept.given.keep(
-			(list) => [...list.filter((one) => one.page !== page), ...(on ? [{ page }] : [])],
-			on ? `${page} is given` : `${page} is ours`
-		);
+	/** The sheets of the site, each with the pages that have it. */
+	const sheets = $derived(
+		[...site.texts.values()]
+			.filter(({ kind }) => kind === 'sheet')
+			.map(({ path }) => ({
+				path,
+				pages: inventory.pages
+					.filter((one) => one.sheets.some((sheet) => sheet.path === path))
+					.map((one) => one.path)
+			}))
+	);
 
 	let said = $state('');
 	async function take(page: string, input: HTMLInputElement): Promise<void> {
 		const [file] = input.files ?? [];
 		if (!file) return;
-		said = await takeNewerSave(site, page, (await file.text()).replace(/\r\n?/g, '\n'));
+		said = await takeNewerSave(site, page, new Uint8Array(await file.arrayBuffer()));
 		input.value = '';
 	}
 </script>
@@ -48,13 +55,7 @@
 					{:else}<span>none</span>{/each}
 				</td>
 				<td class="markup">
-					<label title="It is left alone: what it lacks becomes an errand">
-						<input
-							type="checkbox"
-							checked={given.has(page)}
-							onchange={({ currentTarget }) => mark(page, currentTarget.checked)}
-						/> given
-					</label>
+					<GivenMark {site} path={page} />
 					<label class="newer">
 						newer save…
 						<input
@@ -70,6 +71,25 @@
 	</tbody>
 </table>
 <p role="status">{said || site.kept.given.trouble || ''}</p>
+{#if sheets.length > 0}
+	<h2>Sheets</h2>
+	<table>
+		<tbody>
+			{#each sheets as { path, pages } (path)}
+				<tr>
+					<th scope="row"><a href={benchOf(pages[0] ?? '', path)}>{path}</a></th>
+					<td
+						>{pages.length === 0
+							? 'used by no page'
+							: `${pages.length} of ${inventory.pages.length} pages`}</td
+					>
+					<td class="markup"><GivenMark {site} {path} /></td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	<p>What is given came with the pages: it is locked, and selectors by its classes are marked.</p>
+{/if}
 {#if inventory.unused.length > 0}
 	<p>Used by no page: {inventory.unused.join(', ')}</p>
 {/if}

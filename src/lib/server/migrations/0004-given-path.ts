@@ -1,0 +1,10 @@
+import type { QueryInterface } from 'sequelize';
+
+export const name = '0004-given-path';
+
+/** Sheets can be given as well as pages since: what was `page` is `path`. */
+export async function up(tables: QueryInterface): Promise<void> {
+	await tables.sequelize.query(
+		"UPDATE kept SET fields = json_object('path', json_extract(fields, '$.page')) WHERE kind = 'given'"
+	);
+}
