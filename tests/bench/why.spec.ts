@@ -69,6 +69,53 @@ test('the Trace tells of what a share is, what a variable comes to, what is on t
 	await expect(row(page, 'margin')).toContainText('5% 0 sets 4 longhands; margin-left set elsewhere');
 });
 
+test('shares of a grid area, a main axis, a line and its own box, and what does not fit a registration, as the engine has them', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, {
+		'index.html':
+			'<!doctype html><link rel="stylesheet" href="a.css"><div class="grid"><p id="x">x</p><p>y</p></div><div class="flex"><p id="y">x</p></div>',
+		'a.css': `@property --kept { syntax: "<length>"; inherits: false; initial-value: 3px }
+.grid { display: grid; grid-template: 100px 80px / 300px 200px; column-gap: 10%; width: 600px }
+#x { grid-area: 2 / 1 / 3 / 3; margin: 0 0 0 5%; height: 50%; --kept: 20%; padding-top: var(--kept); vertical-align: 50%; line-height: 30px }
+.flex { display: flex; flex-direction: column; height: 400px; font-size: 10px }
+#y { flex: 0 0 25%; box-sizing: border-box; width: 100px; padding: 10px; translate: 50% -50%; margin: 0 }
+`
+	});
+	const sentence = async (at: string, property: string): Promise<string> => {
+		await openBench(page, empty, site, `?page=index.html&file=a.css&at=${at}`);
+		await page.keyboard.press('h');
+		await openRow(page, property);
+		return (await row(page, property).innerText()).replace(/\s+/g, ' ');
+	};
+	// The area is both columns and the gap of a tenth of the grid.
+	expect(await sentence('1.0.0', 'margin-left')).toContain(
+		'5%: of 560, the width of its area in div.grid, = 28 px'
+	);
+	expect(await sentence('1.0.0', 'height')).toContain(
+		'50%: of 80, the height of its area in div.grid, = 40 px'
+	);
+	expect(await sentence('1.0.0', 'vertical-align')).toContain('50%: of 30, its own line height, = 15 px');
+	expect(await sentence('1.0', 'column-gap')).toContain('10%: of 600, the width of its own content, = 60 px');
+	const [lead] = pageFrames(page);
+	if (!lead) throw new Error('The lead is missing.');
+	await expect(lead.locator('#x')).toHaveCSS('margin-left', '28px');
+	await expect(lead.locator('#x')).toHaveCSS('height', '40px');
+
+	expect(await sentence('1.1.0', 'flex-basis')).toContain('25%: of 400, the height of div.flex, = 100 px');
+	expect(await sentence('1.1.0', 'translate')).toContain(
+		'50%: of its own box, 100 × 100: 50 px across, 50 px down'
+	);
+
+	// A share does not fit `<length>`: the initial value counts instead.
+	expect(await sentence('1.0.0', '--kept')).toContain(
+		'It reads 20%, which does not fit <length>, for which --kept is registered'
+	);
+	expect(await sentence('1.0.0', 'padding-top')).toContain('computed: 3px');
+	await expect(pageFrames(page)[0]?.locator('#x') ?? page.locator('x')).toHaveCSS('padding-top', '3px');
+});
+
 test('the values of a pseudo-element are traced like those of an element', async ({ page, empty }) => {
 	await open(page, empty, '1.0.1.0');
 	await panel(page).getByLabel('Which part of it').selectOption('::before');

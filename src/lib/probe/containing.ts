@@ -6,8 +6,8 @@ export interface ContainingBlock {
 	readonly height: number;
 	/** The element whose box it is; null for the window's. */
 	readonly path: readonly number[] | null;
-	/** Its content box, or, for what is positioned absolutely, its padding box. */
-	readonly box: 'content' | 'padding' | 'window';
+	/** Its content box; for what is positioned absolutely its padding box; for an item of a grid its area there. */
+	readonly box: 'content' | 'padding' | 'area' | 'window';
 }
 
 const px = (value: string): number => Number.parseFloat(value) || 0;
@@ -20,9 +20,29 @@ const holdsAll = (style: CSSStyleDeclaration): boolean =>
 	/paint|layout|strict|content/.test(style.contain);
 
 /**
- * The containing block of an element (CSS 2.2 §10.1); undefined for an item of a grid, whose area is not told by any
- * element's box, and for what is not rendered.
+ * The size of an item's area in its grid, by what the engine makes of whole percentages there (CSS Grid 2 §6.2): the
+ * item is given them for a moment, in which nothing is painted.
  */
+function areaOf(element: HTMLElement, window: Window): { width: number; height: number } {
+	const { style } = element;
+	const before = element.getAttribute('style') ?? '';
+	const computed = window.getComputedStyle(element);
+	const used = (property: string, rules: string): number => {
+		style.cssText = `${before}; transition: none !important; box-sizing: content-box !important; ${rules}; ${property}: 100% !important`;
+		const found = px(computed.getPropertyValue(property));
+		// As it was, before transitions can begin from what was there for a moment.
+		style.cssText = `${before}; transition: none !important`;
+		void computed.getPropertyValue(property);
+		return found;
+	};
+	const width = used('margin-left', '');
+	const height = used('height', 'min-height: 0 !important; max-height: none !important');
+	if (before === '') element.removeAttribute('style');
+	else element.setAttribute('style', before);
+	return { width, height };
+}
+
+/** The containing block of an element (CSS 2.2 §10.1); undefined for what is not rendered. */
 export function containingBlock(element: Element): ContainingBlock | undefined {
 	const window = element.ownerDocument.defaultView;
 	if (!window || element.getClientRects().length === 0) return undefined;
@@ -35,7 +55,10 @@ export function containingBlock(element: Element): ContainingBlock | undefined {
 			? holdsAll(style) || (position === 'absolute' && style.position !== 'static')
 			: style.display !== 'inline';
 		if (!isIt) continue;
-		if (!out && at === element.parentElement && style.display.endsWith('grid')) return undefined;
+		if (!out && at === element.parentElement && style.display.endsWith('grid')) {
+			// Where an item stands in the flow of percentages, frames' elements are of their own window.
+			return { ...areaOf(element as HTMLElement, window), path: pathOf(at), box: 'area' };
+		}
 		const [across, down] = out
 			? [0, 0]
 			: [px(style.paddingLeft) + px(style.paddingRight), px(style.paddingTop) + px(style.paddingBottom)];

@@ -78,7 +78,7 @@ const containing = z.nullable(
 		width: length,
 		height: length,
 		path: z.nullable(path),
-		box: z.enum(['content', 'padding', 'window'])
+		box: z.enum(['content', 'padding', 'area', 'window'])
 	})
 );
 const moving = z.array(

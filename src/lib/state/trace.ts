@@ -8,18 +8,18 @@ import {
 	wouldWin,
 	type Candidate,
 	type Case,
-	type Outcome
+	type Outcome,
+	type Registration
 } from '../core/cascade/index.ts';
 import type { Specificity } from '../core/selector/index.ts';
 import { noEffectOf, type NoEffect } from '../core/effect/index.ts';
-import { figure } from '../core/box/index.ts';
 import { elementAt, nameOfElement, type ElementPath } from '../core/html/index.ts';
-import { percentBasis, sharesIn, type Share } from '../core/length/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { casesOf } from './cases.ts';
 import { flipsOf, type Flips } from './flips.ts';
 import { factsOf } from './idle.ts';
+import { sharesOf } from './shares.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
 
@@ -41,6 +41,8 @@ export interface Trace {
 		width: number,
 		up: number
 	): { readonly text: string; readonly valid: boolean } | null;
+	/** What a custom property is registered for; undefined for one that takes anything. */
+	syntax(property: string): string | undefined;
 	/** What moves a property in the lead now, in words; undefined where nothing does. */
 	moving(property: string): string | undefined;
 	/** What the percentages and relative lengths of a value of its own are in the lead, a sentence each. */
@@ -70,12 +72,6 @@ export interface Trace {
 	readonly pseudos: readonly string[];
 	/** The path of the ancestor so many generations up. */
 	ancestor(up: number): ElementPath;
-}
-
-/** “5 % of 812, the width of section.banner, = 40.6 px”, without its first word. */
-function shareOf(number: number, unit: Share['unit'], { px, what }: { px: number; what: string }): string {
-	const share = number * px * (unit === '%' || unit === 'vw' ? 0.01 : 1);
-	return `of ${figure(px)}, ${what}, = ${figure(share)} px`;
 }
 
 /** Asks the lead's frame about an element, and gives what decides its values, for a vantage at any width. */
@@ -131,42 +127,28 @@ export async function traceOf(
 			},
 			cascade.registered
 		);
+	/** What an `@property` of the page makes of values of a custom property. */
+	const registration = (name: string): Registration | undefined => {
+		const one = cascade.registered.get(name);
+		return one && { ...one, fits: (text) => engine.fits(one.syntax, one.initial ?? '', text) };
+	};
 	const shorthands = new Map<string, readonly string[]>();
 	for (const { property, value } of first ? declarationsOn(first) : []) {
 		const longhands = [...(engine.expand(property, value)?.keys() ?? [])];
 		if (property !== 'all' && longhands.length > 0 && !longhands.includes(property))
 			shorthands.set(property, longhands);
 	}
-	/** What a share of a unit is a share of, px, in words. */
-	function basis(property: string, unit: Share['unit']): { px: number; what: string } | undefined {
-		const size = (up: number): number => Number.parseFloat(elements[up]?.computed.get('font-size') ?? '');
-		if (unit === 'vw') return { px: vantage.width, what: 'the width of the viewport' };
-		if (unit === 'rem') return { px: size(elements.length - 1), what: 'the text size of the root' };
-		const kind =
-			unit === 'em' ? (property === 'font-size' ? 'parent-font' : 'own-font') : percentBasis(property);
-		if (kind === 'parent-font') return { px: size(1), what: 'the text size of what is around it' };
-		if (kind === 'own-font') return { px: size(0), what: 'its own text size' };
-		if (kind === undefined || !containing) return undefined;
-		const around = containing.path && elementAt(page.page, containing.path);
-		const whose = around
-			? `of ${nameOfElement(around)}${containing.box === 'padding' ? ' with its padding' : ''}`
-			: 'of the window';
-		return { px: containing[kind], what: `the ${kind} ${whose}` };
-	}
 	return {
 		properties: first ? [...propertiesSet(first)].sort() : [],
 		longhands: engine.longhands.filter((name) => (first?.physical(name) ?? name) === name),
 		at,
 		comesTo(property, value, width, up) {
-			const text = substituted(
-				value,
-				up,
-				(name, from) => at(name, width, from),
-				(name) => cascade.registered.get(name)?.initial ?? null
-			);
-			return text === null
-				? null
-				: { text, valid: property.startsWith('--') || engine.expand(property, text) !== null };
+			const text = substituted(value, up, (name, from) => at(name, width, from), registration);
+			if (text === null) return null;
+			const valid = property.startsWith('--')
+				? (registration(property)?.fits(text) ?? true)
+				: engine.expand(property, text) !== null;
+			return { text, valid };
 		},
 		moving(property) {
 			const on = moving.find(
@@ -175,10 +157,16 @@ export async function traceOf(
 			return on && (on.by === 'transition' ? 'a transition' : `the animation ${on.name}`);
 		},
 		shares: (property, value) =>
-			sharesIn(value).flatMap(({ number, unit, text }) => {
-				const of = basis(property, unit);
-				return of ? `${text}: ${shareOf(number, unit, of)}` : [];
+			sharesOf(property, value, {
+				page: page.page,
+				up: elements.map(({ computed }) => computed),
+				containing,
+				width: vantage.width
 			}),
+		syntax(property) {
+			const syntax = cascade.registered.get(property)?.syntax;
+			return syntax === '*' ? undefined : syntax;
+		},
 		shorthands,
 		around(property, width) {
 			if (!isInherited(property, cascade.registered)) return undefined;

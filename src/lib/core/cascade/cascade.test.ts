@@ -18,6 +18,7 @@ import {
 
 /** An engine that knows four longhands and one shorthand. */
 const ENGINE: Engine = {
+	fits: () => true,
 	longhands: ['color', 'margin-left', 'margin-right', 'width'],
 	knows: (property) => ['color', 'margin', 'margin-left', 'margin-right', 'width'].includes(property),
 	expand: (property, value) => {
@@ -162,17 +163,22 @@ it('custom properties are followed to what they come to, through fallbacks and a
 
 it('custom properties are put in as they are read at computed-value time', () => {
 	const of = caseOf('<style>.x { --a: var(--b) 1px; --b: 2px; --loop: var(--loop) }</style><p id=x class=x>');
-	const put = (value: string) =>
+	const put = (value: string, fits = true) =>
 		substituted(
 			value,
 			0,
 			(name) => outcomeOf(name, [of], () => false),
-			(name) => (name === '--known' ? '7px' : null)
+			(name) =>
+				name === '--known' || name === '--b'
+					? { inherits: false, initial: '7px', fits: (text) => text !== '2px' || fits }
+					: undefined
 		);
 	expect(put('calc(var(--b) * 2)')).toBe('calc( 2px * 2)');
 	expect(put('var(--a) red')).toBe('2px 1px red');
 	expect(put('var(--none, var(--b, 3px))')).toBe('2px');
 	expect(put('var(--known)')).toBe('7px');
+	// What does not fit its registration counts as unset, whatever the fallback.
+	expect(put('var(--b, 9px)', false)).toBe('7px');
 	expect(put('var(--none)')).toBeNull();
 	expect(put('var(--loop, 3px)')).toBe('3px');
 });
@@ -197,8 +203,13 @@ it('a registered property is inherited as its rule says, if that is valid', () =
 			sourcesOf(() => undefined)
 		).registered;
 	const rule = '@property --s { syntax: "<length>"; inherits: false; initial-value: 3px }';
-	expect(registered(rule).get('--s')).toEqual({ inherits: false, initial: '3px' });
+	expect(registered(rule).get('--s')).toEqual({
+		syntax: '<length>',
+		inherits: false,
+		initial: '3px'
+	});
 	expect(registered('@property --s { syntax: "*"; inherits: true }').get('--s')).toEqual({
+		syntax: '*',
 		inherits: true,
 		initial: null
 	});

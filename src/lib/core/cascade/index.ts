@@ -14,7 +14,7 @@ export {
 	type PageCascade,
 	type Scope
 } from './sheets.ts';
-export { substituted, variableSteps, type VariableStep } from './variables.ts';
+export { substituted, variableSteps, type Registration, type VariableStep } from './variables.ts';
 export { hintDeclarations } from './hints.ts';
 export { styleDeclarations } from './style.ts';
 export {

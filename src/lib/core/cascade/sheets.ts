@@ -61,6 +61,8 @@ export interface LayerMention {
 
 /** What an `@property` says of a custom property (CSS Properties and Values 1 §2). */
 export interface Registered {
+	/** Its syntax string, without quotes. */
+	readonly syntax: string;
 	readonly inherits: boolean;
 	/** Null where it has none. */
 	readonly initial: string | null;
@@ -209,7 +211,11 @@ export function cascadeOf(page: Page, path: string, sources: Sources): PageCasca
 		const [syntax, inherits, initial] = [said.get('syntax'), said.get('inherits'), said.get('initial-value')];
 		if (!name.startsWith('--') || syntax === undefined || !/^(true|false)$/i.test(inherits ?? '')) return;
 		if (initial === undefined && !/^(["'])\s*\*\s*\1$/.test(syntax)) return;
-		registered.set(name, { inherits: /^true$/i.test(inherits ?? ''), initial: initial ?? null });
+		registered.set(name, {
+			syntax: syntax.slice(1, -1).trim(),
+			inherits: /^true$/i.test(inherits ?? ''),
+			initial: initial ?? null
+		});
 	}
 
 	function put(of: Block, declarations: readonly Declaration[], text: Text, around: Around): void {

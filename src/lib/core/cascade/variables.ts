@@ -84,16 +84,26 @@ export function variableSteps(
 /** As long as a text may grow by putting custom properties in. */
 const LONGEST = 100_000;
 
+/** What an `@property` makes of values of its custom property. */
+export interface Registration {
+	readonly inherits: boolean;
+	/** Null where it has none. */
+	readonly initial: string | null;
+	/** Whether a value, with its own custom properties put in, fits the syntax. */
+	fits(value: string): boolean;
+}
+
 /**
  * A value with its custom properties put in, as it is read at computed-value time (CSS Custom Properties 1 §3);
  * null where one is missing, or needs itself. `look` tells where a custom property comes from on the element so
- * many generations up; `initial` what a registered one is where nothing gives it.
+ * many generations up. A value that does not fit what its property is registered for counts as unset (CSS Properties
+ * and Values 1 §2.4).
  */
 export function substituted(
 	value: string,
 	up: number,
 	look: (name: string, up: number) => Outcome | undefined,
-	initial: (name: string) => string | null = () => null,
+	registered: (name: string) => Registration | undefined = () => undefined,
 	chain: readonly string[] = []
 ): string | null {
 	const tokens = tokensOf(value);
@@ -107,18 +117,32 @@ export function substituted(
 		const close = Math.min(tokens.close[i] as number, tokens.count);
 		const [use] = variablesIn(value.slice(tokens.starts[i], tokens.starts[close + 1] ?? value.length));
 		if (!use || chain.includes(use.name) || text.length > LONGEST) return null;
-		const outcome = look(use.name, up);
-		const from = outcome?.kind === 'inherited' ? outcome.up : 0;
-		const by = outcome?.kind === 'inherited' ? outcome.from.winner : outcome?.own.winner;
-		const isGiven =
-			by && (outcome?.kind === 'own' || outcome?.kind === 'inherited') && by.value !== 'initial';
-		const own = isGiven
-			? substituted(by.value, up + from, look, initial, [...chain, use.name])
-			: initial(use.name);
-		const put = own ?? (use.fallback === null ? null : substituted(use.fallback, up, look, initial, chain));
+		const own = valueOf(use.name, up, look, registered, chain);
+		const put =
+			own ?? (use.fallback === null ? null : substituted(use.fallback, up, look, registered, chain));
 		if (put === null) return null;
 		text += ` ${put} `;
 		i = close;
 	}
 	return text.replace(/\s+/g, ' ').trim();
+}
+
+/** What a custom property is on the element so many generations up; null where nothing gives it. */
+function valueOf(
+	name: string,
+	up: number,
+	look: (name: string, up: number) => Outcome | undefined,
+	registered: (name: string) => Registration | undefined,
+	chain: readonly string[]
+): string | null {
+	const kind = registered(name);
+	const initial = kind?.initial ?? null;
+	const outcome = look(name, up);
+	if (outcome?.kind !== 'own' && outcome?.kind !== 'inherited') return initial;
+	const at = up + (outcome.kind === 'inherited' ? outcome.up : 0);
+	const by = outcome.kind === 'inherited' ? outcome.from.winner : outcome.own.winner;
+	if (!by || by.value === 'initial') return initial;
+	const own = substituted(by.value, at, look, registered, [...chain, name]);
+	if (own === null || !kind || kind.fits(own)) return own ?? initial;
+	return kind.inherits ? valueOf(name, at + 1, look, registered, chain) : initial;
 }

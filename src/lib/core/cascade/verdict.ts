@@ -10,6 +10,8 @@ export interface Engine {
 	 * null for a property or value that the engine does not know.
 	 */
 	expand(property: string, value: string): ReadonlyMap<string, string> | null;
+	/** Whether a value fits the syntax of a registered custom property that has this initial value (CSS Properties and Values 1 §5). */
+	fits(syntax: string, initial: string, value: string): boolean;
 	/** Whether the engine knows a property by name. */
 	knows(property: string): boolean;
 	/** Every longhand that it has. */

@@ -22,21 +22,40 @@ export function sharesIn(value: string): Share[] {
 	return [...found.values()];
 }
 
-/** What a percentage of a property is a share of. */
-export type PercentBasis = 'width' | 'height' | 'parent-font' | 'own-font';
+/**
+ * What a percentage of a property is a share of: the containing block's width or height, the size of the flex
+ * container along its main axis, the text size of what is around or its own, its own line height, the width or height
+ * of its own content, both sides of its own border box.
+ */
+export type PercentBasis =
+	| 'width'
+	| 'height'
+	| 'main-size'
+	| 'parent-font'
+	| 'own-font'
+	| 'line-height'
+	| 'own-width'
+	| 'own-height'
+	| 'own-box';
 
-const OF_WIDTH =
-	/^((min-|max-)?width|margin-(top|right|bottom|left)|padding-(top|right|bottom|left)|left|right|text-indent)$/;
-const OF_HEIGHT = /^((min-|max-)?height|top|bottom)$/;
+const BASES: readonly (readonly [PercentBasis, RegExp])[] = [
+	[
+		'width',
+		/^((min-|max-)?width|margin-(top|right|bottom|left)|padding-(top|right|bottom|left)|left|right|text-indent)$/
+	],
+	['height', /^((min-|max-)?height|top|bottom)$/],
+	['main-size', /^flex-basis$/],
+	['parent-font', /^font-size$/],
+	['own-font', /^line-height$/],
+	['line-height', /^vertical-align$/],
+	['own-width', /^(column-gap|grid-(template|auto)-columns)$/],
+	['own-height', /^(row-gap|grid-(template|auto)-rows)$/],
+	['own-box', /^(translate|transform|transform-origin|perspective-origin|border-.*-radius)$/]
+];
 
 /**
- * What a percentage of a longhand is a share of: the containing block's width (for margins and padding above and
- * below too) or height, the parent's text size, its own; undefined for other properties (CSS 2.2 §8.3, §8.4, §9.3.2,
- * §10.2, §10.5, §10.8.1, §15.7).
+ * What a percentage of a longhand is a share of; undefined for other properties (CSS 2.2 §8.3, §8.4, §9.3.2, §10.2,
+ * §10.5, §10.8.1, §15.7; Flexbox 1 §7.2.3; Grid 2 §7.2.1; Box Alignment 3 §8.1; Transforms 1 §4; Backgrounds 3 §4.1).
  */
-export function percentBasis(longhand: string): PercentBasis | undefined {
-	if (OF_WIDTH.test(longhand)) return 'width';
-	if (OF_HEIGHT.test(longhand)) return 'height';
-	if (longhand === 'font-size') return 'parent-font';
-	return longhand === 'line-height' ? 'own-font' : undefined;
-}
+export const percentBasis = (longhand: string): PercentBasis | undefined =>
+	BASES.find(([, names]) => names.test(longhand))?.[0];

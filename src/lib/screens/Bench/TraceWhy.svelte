@@ -106,9 +106,13 @@
 	const steps = $derived(
 		winner ? variableSteps(winner.written, up, (name, from) => trace.at(name, lead.width, from)) : []
 	);
+	/** What an `@property` takes for it, where one does. */
+	const syntax = $derived(trace.syntax(property));
 	/** The value with them put in, where it has any. */
 	const whole = $derived(
-		winner && steps.length > 0 ? trace.comesTo(winner.property, winner.written, lead.width, up) : null
+		winner && (steps.length > 0 || syntax)
+			? trace.comesTo(winner.property, winner.written, lead.width, up)
+			: null
 	);
 	const STEPS: Readonly<Record<VariableStep['kind'], string>> = {
 		given: '',
@@ -167,8 +171,10 @@
 	{/each}
 	{#if whole && !whole.valid}
 		<p class="kept">
-			With these put in it reads <code>{whole.text}</code>, which this browser does not take for {winner?.property}:
-			it is invalid at computed-value time, and counts as unset.
+			{steps.length > 0 ? 'With these put in it reads' : 'It reads'} <code>{whole.text}</code>, which
+			{#if syntax}does not fit <code>{syntax}</code>, for which {winner?.property} is registered{:else}this
+				browser does not take for {winner?.property}{/if}: it is invalid at computed-value time, and counts as
+			unset.
 		</p>
 	{/if}
 	{#each shares as share (share)}<p class="share">{share}</p>{/each}
