@@ -14,8 +14,8 @@ export const frameOf = (page: Page, vantage: Beside) => {
 };
 
 /** The Bench with a page in its frames and a file in its sheet, and what was done there, counted. */
-export async function atWork(page: Page, server: Server, path: string, file: string) {
-	await openBench(page, server, 1, `?page=${path}&file=${encodeURIComponent(file)}`);
+export async function atWork(page: Page, server: Server, path: string, file: string, site = 1) {
+	await openBench(page, server, site, `?page=${path}&file=${encodeURIComponent(file)}`);
 	await expect(page.locator('.cm-content')).toBeVisible();
 	let actions = 0;
 	return {
