@@ -61,7 +61,7 @@ export const benches: readonly Bench[] = [
 		run: () => inThatPage((page) => page.evaluate(() => globalThis.why.everyElement()))
 	},
 	{
-		name: 'matches of an element there and of all around it, and its verdicts / one layout of the page',
+		name: 'all that is asked about an element there when it is selected, and its verdicts / one layout of the page',
 		goal: { atMost: 0.1 },
 		run: () => inThatPage((page) => page.evaluate(() => globalThis.why.oneElement()))
 	}

@@ -51,8 +51,19 @@ export function boxesAround(element: Element): { neighbours: Rect[]; around: Rec
 	return { neighbours, around: box && paddingBox(box) };
 }
 
-/** Every longhand of an element, or of a pseudo-element of it, as computed, by name. */
-export function computedValues(element: Element, pseudo?: string): Map<string, string> {
+/** The names of a browser's longhands: listing them takes longer than reading their values. */
+let longhands: readonly string[] = [];
+
+/** Longhands of an element, or of a pseudo-element of it, as computed, by name: every one where none are named. */
+export function computedValues(
+	element: Element,
+	pseudo?: string,
+	names?: readonly string[]
+): Map<string, string> {
 	const style = element.ownerDocument.defaultView?.getComputedStyle(element, pseudo);
-	return new Map([...(style ?? [])].map((name) => [name, style?.getPropertyValue(name) ?? '']));
+	if (!style) return new Map();
+	if (!names && longhands.length !== style.length) longhands = [...style];
+	const values = new Map<string, string>();
+	for (const name of names ?? longhands) values.set(name, style.getPropertyValue(name));
+	return values;
 }

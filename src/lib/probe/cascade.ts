@@ -1,6 +1,7 @@
 import { computedValues } from './box.ts';
 import { keyOf } from '../core/selector/index.ts';
 import type { Asked, Match } from '../core/cascade/index.ts';
+import { LONGHANDS_AROUND } from '../core/cascade/inherited.ts';
 
 /** Selectors by what their last compound asks for, so that few are tried on each element. */
 export interface SelectorIndex {
@@ -157,7 +158,7 @@ export function answersUp(
 	const answers = elements.map((one, i) => ({
 		matches: index.matches(one),
 		containers: held[i] ?? [],
-		computed: computedValues(one)
+		computed: computedValues(one, undefined, i === 0 && pseudo === '' ? undefined : LONGHANDS_AROUND)
 	}));
 	const [own] = answers;
 	return pseudo !== '' && element && own

@@ -1,5 +1,5 @@
 import { containersHold, type ElementAnswer, type SelectorIndex } from './cascade.ts';
-import { pathOf } from './path.ts';
+import { elementByPath, pathOf } from './path.ts';
 
 /** What is known of an element for what its declarations do. */
 export interface ElementFacts extends ElementAnswer {
@@ -23,13 +23,16 @@ export interface FactsFound {
 const hasWords = (element: Element): boolean =>
 	[...element.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.nodeValue?.trim() !== '');
 
+/** A selector, or the path of one element. */
+export type Sought = string | readonly number[];
+
 /**
  * What selectors hit, each no more than `most` elements and all together no more than ten times as many, with some
  * computed longhands of these, of what is in them and of what is around them.
  */
 export function findFacts(
 	document: Document,
-	selectors: readonly string[],
+	sought: readonly Sought[],
 	most: number,
 	index: SelectorIndex,
 	containers: readonly string[],
@@ -46,9 +49,12 @@ export function findFacts(
 		order.push(element);
 		return order.length - 1;
 	};
-	const hits = selectors.map((selector) => {
+	const hits = sought.map((one) => {
 		try {
-			const found = [...document.querySelectorAll(selector)];
+			const found =
+				typeof one === 'string'
+					? [...document.querySelectorAll(one)]
+					: [elementByPath(document, one)].filter((element) => element !== null);
 			if (found.length > most || order.length > 10 * most) return null;
 			return found.map((element) => {
 				hit.add(element);

@@ -9,7 +9,9 @@ export function elementByPath(document: Document, path: readonly number[]): Elem
 export function pathOf(element: Element): number[] {
 	const path: number[] = [];
 	for (let at = element; at.parentElement; at = at.parentElement) {
-		path.unshift([...at.parentElement.children].indexOf(at));
+		let before = 0;
+		for (let one = at.previousElementSibling; one; one = one.previousElementSibling) before++;
+		path.unshift(before);
 	}
 	return path;
 }

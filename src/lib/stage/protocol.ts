@@ -1,11 +1,11 @@
 import type { ElementBox } from '../probe/box.ts';
 import type { ElementAnswer, Moving } from '../probe/cascade.ts';
 import type { ContainingBlock } from '../probe/containing.ts';
-import type { ElementFacts, FactsFound } from '../probe/facts.ts';
+import type { ElementFacts, FactsFound, Sought } from '../probe/facts.ts';
 import type { Snapshot } from '../probe/snapshot.ts';
 import type { Unseen } from '../probe/unseen.ts';
 
-export type { ContainingBlock, ElementAnswer, ElementFacts, Moving, FactsFound, Unseen };
+export type { ContainingBlock, ElementAnswer, ElementFacts, Moving, FactsFound, Sought, Unseen };
 
 /** What the application and a stage say to each other. */
 
@@ -195,8 +195,8 @@ export interface StageHost {
 	containing(frame: string, path: readonly number[]): ContainingBlock | null;
 	/** What animations and transitions move on an element of a frame now. */
 	moving(frame: string, path: readonly number[]): Moving[];
-	/** What selectors hit in a frame, as far as that is few, with some computed longhands; see `findFacts`. */
-	facts(frame: string, selectors: readonly string[], most: number, longhands: readonly string[]): FactsFound;
+	/** What selectors hit in a frame, or what is at a path, as far as that is few, with some computed longhands; see `findFacts`. */
+	facts(frame: string, sought: readonly Sought[], most: number, longhands: readonly string[]): FactsFound;
 	/** Every computed longhand of elements in a frame, by name; nothing where it has no such element. */
 	computed(frame: string, paths: readonly (readonly number[])[]): ReadonlyMap<string, string>[];
 	/** Measures a page at some widths in a frame that nobody sees; each is reported as it is had. */

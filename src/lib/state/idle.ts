@@ -7,9 +7,9 @@ import {
 	type NoEffect
 } from '../core/effect/index.ts';
 import { sliceOf } from '../core/css/index.ts';
-import { selectorOfPath, type ElementPath } from '../core/html/index.ts';
+import type { ElementPath } from '../core/html/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
-import type { ElementFacts } from '../stage/protocol.ts';
+import type { ElementFacts, Sought } from '../stage/protocol.ts';
 import { casesOf } from './cases.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
@@ -66,10 +66,10 @@ async function lookUp(
 	page: PageState,
 	stages: Stages,
 	vantage: Vantage,
-	selectors: readonly string[]
+	sought: readonly Sought[]
 ): Promise<Known & { readonly hits: readonly (readonly number[] | null)[] }> {
 	const cases = casesOf(page, stages, vantage);
-	const { elements, hits } = await stages.facts('lead', selectors, MOST, FACT_LONGHANDS);
+	const { elements, hits } = await stages.facts('lead', sought, MOST, FACT_LONGHANDS);
 	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(vantage.width)));
 	return { facts: factsFrom(elements, verdicts), verdicts, hits };
 }
@@ -81,7 +81,7 @@ export async function factsOf(
 	vantage: Vantage,
 	path: ElementPath
 ): Promise<Facts | undefined> {
-	const { facts, hits } = await lookUp(page, stages, vantage, [selectorOfPath(path)]);
+	const { facts, hits } = await lookUp(page, stages, vantage, [path]);
 	return facts[hits[0]?.[0] ?? -1];
 }
 

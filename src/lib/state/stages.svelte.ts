@@ -11,6 +11,7 @@ import type {
 	ContainingBlock,
 	ElementAnswer,
 	FactsFound,
+	Sought,
 	Moving,
 	PagePoint,
 	Pin,
@@ -147,7 +148,7 @@ export interface Stages {
 	/** What selectors hit in a frame, each no more than so many elements, with some computed longhands. */
 	facts(
 		frame: string,
-		selectors: readonly string[],
+		sought: readonly Sought[],
 		most: number,
 		longhands: readonly string[]
 	): Promise<FactsFound>;
@@ -238,8 +239,8 @@ export async function openStages(
 		cascade: async (frame, path, pseudo) => answers.parse(await stage.host.cascade(frame, path, pseudo)),
 		containing: async (frame, path) => containing.parse(await stage.host.containing(frame, path)),
 		moving: async (frame, path) => moving.parse(await stage.host.moving(frame, path)),
-		facts: async (frame, selectors, most, longhands) =>
-			facts.parse(await stage.host.facts(frame, selectors, most, longhands)),
+		facts: async (frame, sought, most, longhands) =>
+			facts.parse(await stage.host.facts(frame, sought, most, longhands)),
 		computed: async (frame, paths) => values.parse(await stage.host.computed(frame, paths)),
 		queue,
 		close() {

@@ -25,6 +25,15 @@ const INHERITED = new Set(
 	)
 );
 
+/** The longhands of what is around an element that bear on its cascade: inherited ones, and what its container is. */
+export const LONGHANDS_AROUND: readonly string[] = [
+	...INHERITED,
+	'container-type',
+	'container-name',
+	'inline-size',
+	'flex-direction'
+];
+
 /** Custom properties that a page registers, by name. */
 type Registry = ReadonlyMap<string, { readonly inherits: boolean }>;
 

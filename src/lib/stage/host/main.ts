@@ -185,8 +185,8 @@ const host: StageHost = {
 		const element = elementByPath(frameOf(frame).document(), path);
 		return element ? movingOn(element) : [];
 	},
-	facts: (frame, selectors, most, longhands) =>
-		findFacts(frameOf(frame).document(), selectors, most, asked.index, asked.containers, longhands),
+	facts: (frame, sought, most, longhands) =>
+		findFacts(frameOf(frame).document(), sought, most, asked.index, asked.containers, longhands),
 	computed: (frame, paths) =>
 		paths.map((path) => {
 			const element = elementByPath(frameOf(frame).document(), path);
