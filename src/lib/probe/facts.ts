@@ -20,8 +20,11 @@ export interface FactsFound {
 	readonly hits: readonly (readonly number[] | null)[];
 }
 
-const hasWords = (element: Element): boolean =>
-	[...element.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.nodeValue?.trim() !== '');
+function hasWords(element: Element): boolean {
+	for (let node = element.firstChild; node; node = node.nextSibling)
+		if (node.nodeType === Node.TEXT_NODE && node.nodeValue?.trim() !== '') return true;
+	return false;
+}
 
 /** A selector, or the path of one element. */
 export type Sought = string | readonly number[];
@@ -64,7 +67,15 @@ export function findFacts(
 			return null;
 		}
 	});
-	for (const element of hit) for (const child of element.children) list(child);
+	/** What declarations are asked of: what was hit, what is in it and its parent. */
+	const near = new Set(hit);
+	for (const element of hit) {
+		if (element.parentElement) near.add(element.parentElement);
+		for (const child of element.children) {
+			list(child);
+			near.add(child);
+		}
+	}
 	const held = containersHold(order, containers);
 	const window = document.defaultView;
 	const elements = order.map((element, i): ElementFacts => {
@@ -75,7 +86,7 @@ export function findFacts(
 			parent: element.parentElement ? (listed.get(element.parentElement) ?? -1) : -1,
 			words: hasWords(element),
 			whole: hit.has(element),
-			matches: index.matches(element),
+			matches: near.has(element) ? index.matches(element) : [],
 			containers: held[i] ?? [],
 			computed: new Map(longhands.map((name) => [name, style?.getPropertyValue(name) ?? '']))
 		};

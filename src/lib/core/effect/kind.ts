@@ -4,7 +4,10 @@ export interface Facts {
 	readonly tag: string;
 	/** A computed longhand; '' where it is not known. */
 	computed(longhand: string): string;
-	/** What the cascade gives a longhand, as written; undefined where nothing of the page's own does. */
+	/**
+	 * What the cascade gives a longhand, as written; undefined where nothing of the page’s own does. Told of the element,
+	 * its parent and what is straight in it.
+	 */
 	specified(longhand: string): string | undefined;
 	readonly parent: Facts | null;
 	/** Whether words stand straight in it. */
