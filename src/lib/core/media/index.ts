@@ -5,4 +5,5 @@ export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';
 export * from './write.ts';
+export { moveBreakpoint } from './breakpoint.ts';
 export { lengthContext } from './relation.ts';

@@ -17,3 +17,15 @@ export function applyChanges(source: string, changes: readonly Change[]): string
 	}
 	return text + source.slice(at);
 }
+
+/** The changes that take changes of a text back, in the text that these lead to. None of them may overlap. */
+export function inverted(source: string, changes: readonly Change[]): Change[] {
+	let moved = 0;
+	return [...changes]
+		.sort((a, b) => a.start - b.start || a.end - b.end)
+		.map(({ start, end, text }) => {
+			const at = start + moved;
+			moved += text.length - (end - start);
+			return { start: at, end: at + text.length, text: source.slice(start, end) };
+		});
+}

@@ -1,0 +1,107 @@
+import type { Change } from '../../text/index.ts';
+import { sliceOf, type AtRule, type Declaration, type Node, type Rule, type Sheet } from '../node.ts';
+import { handOf, hasSemicolon } from './hand.ts';
+import { commentsAfter, indentAt, isFirstOnLine } from './line.ts';
+
+/** A declaration as it is to be. */
+export interface Wished {
+	readonly property: string;
+	readonly value: string;
+	readonly important?: boolean;
+}
+
+const isDeclaration = (node: Node): node is Declaration => node.kind === 'declaration';
+
+/** A custom property keeps its case (CSS Variables 1 §2). */
+const nameOf = (property: string): string => (property.startsWith('--') ? property : property.toLowerCase());
+
+/** The last declaration of a property straight in a block: the one that counts there. */
+export const declarationIn = (block: Rule | AtRule, property: string): Declaration | undefined =>
+	block.children.filter(isDeclaration).findLast((one) => one.property === nameOf(property));
+
+export const written = ({ value, important = false }: Wished): string =>
+	important ? `${value} !important` : value;
+
+/** The end of what belongs to a declaration: its semicolon, and comments after it on its line. */
+function endOf(source: string, { span }: Declaration): number {
+	const [close = ''] = /^(?:\s|\/\*[\s\S]*?\*\/)*;/.exec(source.slice(span.end)) ?? [];
+	const end = span.end + close.length;
+	return end + commentsAfter(source, end);
+}
+
+/** The first part of a property's name, by which neighbours are of its kind: `margin`, `grid`, `flex`. */
+const familyOf = (property: string): string => /^(--|-\w+-)?[^-]*/.exec(property)?.[0] ?? property;
+
+/** The declaration after which another of a property is at home: the last of its family, else the last one. */
+function neighbourOf(block: Rule | AtRule, property: string): Declaration | undefined {
+	const nested = block.children.findIndex((node) => node.kind === 'rule' || node.kind === 'at-rule');
+	const own = (nested < 0 ? block.children : block.children.slice(0, nested)).filter(isDeclaration);
+	return own.findLast((one) => familyOf(one.property) === familyOf(property)) ?? own.at(-1);
+}
+
+/** A new declaration, after the one that it is at home beside, or at the head of its block. */
+function inserted(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] {
+	const { source } = sheet;
+	const hand = handOf(sheet);
+	const text = `${wished.property}:${hand.afterColon}${written(wished)}`;
+	const beside = neighbourOf(block, wished.property);
+	if (beside) {
+		const end = endOf(source, beside);
+		const closed = hasSemicolon(source, beside);
+		const space = isFirstOnLine(source, beside.span.start) ? `\n${indentAt(source, beside.span.start)}` : ' ';
+		// A last declaration without a semicolon stays one: the new one takes its place.
+		if (closed) return [{ start: end, end, text: `${space}${text};` }];
+		return [
+			{ start: beside.span.end, end: beside.span.end, text: ';' },
+			{ start: end, end, text: `${space}${text}` }
+		];
+	}
+	const head = block.block?.start;
+	if (head === undefined) return [];
+	const inner = source.slice(head + 1, (block.block?.end ?? head) - 1);
+	const close = hand.lastSemicolon ? ';' : '';
+	if (inner.trim() === '') {
+		const outer = indentAt(source, block.span.start);
+		const filled = hand.oneLine ? ` ${text}${close} ` : `\n${outer}${hand.indent}${text}${close}\n${outer}`;
+		return [{ start: head + 1, end: head + 1 + inner.length, text: filled }];
+	}
+	const [space = ''] = /^\s*/.exec(inner) ?? [];
+	return [{ start: head + 1, end: head + 1, text: `${space || ' '}${text};` }];
+}
+
+/**
+ * Sets a property straight in a rule (or in a condition within one): the value of the declaration that counts there is
+ * replaced; where none is, one is added. No changes where it is so already, or where the block is left open.
+ */
+export function setDeclaration(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] {
+	const { source } = sheet;
+	const known = declarationIn(block, wished.property);
+	if (!known) return source[(block.block?.end ?? 0) - 1] === '}' ? inserted(sheet, block, wished) : [];
+	const same =
+		sliceOf(source, known.value) === wished.value && known.important === (wished.important ?? false);
+	if (same) return [];
+	const end = known.important === (wished.important ?? false) ? known.value.end : known.span.end;
+	const text = known.important && wished.important ? wished.value : written(wished);
+	return [{ start: known.value.start, end, text }];
+}
+
+/** Takes a declaration out; its line with it, where nothing else stands on it. Comments stay. */
+export function removeDeclaration({ source }: Sheet, declaration: Declaration): Change[] {
+	const { start } = declaration.span;
+	const [after = ''] = /^\s*;/.exec(source.slice(declaration.span.end)) ?? [];
+	const end = declaration.span.end + after.length;
+	const rest = source.slice(end);
+	if (isFirstOnLine(source, start) && /^[^\S\n]*\n/.test(rest)) {
+		const line = source.lastIndexOf('\n', start - 1) + 1;
+		return [{ start: line, end: end + (rest.indexOf('\n') + 1), text: '' }];
+	}
+	const [space = ''] = /^[^\S\n]*/.exec(rest) ?? [];
+	if (!rest.slice(space.length).startsWith('}')) return [{ start, end: end + space.length, text: '' }];
+	const [before = ''] = /[^\S\n]*$/.exec(source.slice(0, start)) ?? [];
+	return [{ start: start - before.length, end, text: '' }];
+}
+
+/** Gives a declaration another property; nothing else of it changes. */
+export const renameDeclaration = ({ name }: Declaration, property: string): Change[] => [
+	{ ...name, text: property }
+];

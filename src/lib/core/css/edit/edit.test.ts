@@ -1,0 +1,224 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { applyChanges, inverted, type Change } from '../../text/index.ts';
+import { parseSheet, sliceOf, walk, type Block, type Declaration, type Rule, type Sheet } from '../index.ts';
+import {
+	declarationIn,
+	removeDeclaration,
+	renameDeclaration,
+	setDeclaration,
+	writeInto,
+	type Wished
+} from './index.ts';
+
+const ruleOf = (sheet: Sheet, selector: string): Rule | undefined =>
+	sheet.children.find(
+		(node): node is Rule => node.kind === 'rule' && sliceOf(sheet.source, node.prelude) === selector
+	);
+
+/** A sheet after a property of its rule `a` was set. */
+function set(source: string, property: string, value: string, important = false): string {
+	const sheet = parseSheet(source);
+	const rule = ruleOf(sheet, 'a');
+	return rule ? applyChanges(source, setDeclaration(sheet, rule, { property, value, important })) : source;
+}
+
+describe('a declaration', () => {
+	it.each([
+		['a { color: red }', 'color', 'blue', 'a { color: blue }'],
+		['a { color: red; COLOR: lime /* l */; }', 'color', 'blue', 'a { color: red; COLOR: blue /* l */; }'],
+		['a { margin: 0 }', 'color', 'blue', 'a { margin: 0; color: blue }'],
+		['a { margin: 0; }', 'color', 'blue', 'a { margin: 0; color: blue; }'],
+		['a{margin:0}', 'color', 'blue', 'a{margin:0; color:blue}'],
+		[
+			'a {\n\tmargin: 0;\n\tcolor: red;\n}\n',
+			'margin-top',
+			'1px',
+			'a {\n\tmargin: 0;\n\tmargin-top: 1px;\n\tcolor: red;\n}\n'
+		],
+		[
+			'a {\n  margin: 0; /* of the page */\n  b { c: d }\n}\n',
+			'color',
+			'blue',
+			'a {\n  margin: 0; /* of the page */\n  color: blue;\n  b { c: d }\n}\n'
+		],
+		['a {}\nb {\n  c: d;\n}', 'color', 'blue', 'a {\n  color: blue;\n}\nb {\n  c: d;\n}'],
+		['a { }\nb { c: d }', 'color', 'blue', 'a { color: blue }\nb { c: d }'],
+		['a { b { c: d } }', 'color', 'blue', 'a { color: blue; b { c: d } }'],
+		['a { --X: 1; --x: 2 }', '--X', '3', 'a { --X: 3; --x: 2 }']
+	])('%j with %s: %s', (source, property, value, result) => {
+		expect(set(source, property, value)).toBe(result);
+	});
+
+	it('keeps, takes and loses its flag', () => {
+		expect(set('a { b: c !important }', 'b', 'd', true)).toBe('a { b: d !important }');
+		expect(set('a { b: c }', 'b', 'c', true)).toBe('a { b: c !important }');
+		expect(set('a { b: c !important; d: e }', 'b', 'c')).toBe('a { b: c; d: e }');
+	});
+
+	it.each([
+		['a {\n\tb: c;\n\td: e;\n}', 'd', 'a {\n\tb: c;\n}'],
+		['a {\n\tb: c; /* why */\n\td: e;\n}', 'b', 'a {\n\t/* why */\n\td: e;\n}'],
+		['a { b: c; d: e }', 'b', 'a { d: e }'],
+		['a { b: c; d: e }', 'd', 'a { b: c; }']
+	])('goes out of %j: %s', (source, property, result) => {
+		const sheet = parseSheet(source);
+		const rule = ruleOf(sheet, 'a');
+		const one = rule && declarationIn(rule, property);
+		expect(one && applyChanges(source, removeDeclaration(sheet, one))).toBe(result);
+	});
+
+	it('is given another name', () => {
+		const sheet = parseSheet('a { margin-LEFT : 1px }');
+		const rule = ruleOf(sheet, 'a');
+		const one = rule && declarationIn(rule, 'margin-left');
+		expect(one && applyChanges(sheet.source, renameDeclaration(one, 'margin-inline-start'))).toBe(
+			'a { margin-inline-start : 1px }'
+		);
+	});
+});
+
+const WIDE = { text: '(width >= 700px)', same: (query: string) => /^\(width >= 700px\)$/.test(query) };
+const GAP: Wished = { property: 'gap', value: '20px' };
+
+/** Changes of writing into a sheet; `a` is what is overridden. */
+function changesOf(
+	sheet: Sheet,
+	selector: string,
+	condition: typeof WIDE | null,
+	wished = GAP
+): readonly Change[] {
+	const base = ruleOf(sheet, 'a');
+	const done = writeInto(sheet, { selector, condition, ...(base ? { base } : {}) }, wished);
+	return 'changes' in done ? done.changes : [];
+}
+const into = (source: string, condition: typeof WIDE | null, selector = 'a'): string =>
+	applyChanges(source, changesOf(parseSheet(source), selector, condition));
+
+describe('a value written into a band', () => {
+	it.each([
+		[
+			'the rule of the block that is there',
+			'a { b: c }\n@media (width >= 700px) { a { gap: 1px } }',
+			'a { b: c }\n@media (width >= 700px) { a { gap: 20px } }'
+		],
+		[
+			'a new rule of that block',
+			'a { b: c }\n@media (width >= 700px) {\n\td { e: f }\n}',
+			'a { b: c }\n@media (width >= 700px) {\n\td { e: f }\n\ta { gap: 20px }\n}'
+		],
+		[
+			'no block that it would lose to',
+			'@media (width >= 700px) { a { gap: 1px } }\na { b: c }\n',
+			'@media (width >= 700px) { a { gap: 1px } }\na { b: c }\n@media (width >= 700px) {\n\ta { gap: 20px }\n}\n'
+		],
+		[
+			'a block beside the rule, after its others, where conditions stand so',
+			'a {\n  b: c;\n}\n\n@media (x) {\n  a {\n    b: d;\n  }\n}\n\ne {\n  f: g;\n}\n',
+			'a {\n  b: c;\n}\n\n@media (x) {\n  a {\n    b: d;\n  }\n}\n\n@media (width >= 700px) {\n  a {\n    gap: 20px;\n  }\n}\n\ne {\n  f: g;\n}\n'
+		],
+		[
+			'a block at the end, where conditions stand so',
+			'a {\n\tb: c;\n}\n\ne {\n\tf: g;\n}\n\n@media (x) {\n\te {\n\t\tf: h;\n\t}\n}\n',
+			'a {\n\tb: c;\n}\n\ne {\n\tf: g;\n}\n\n@media (x) {\n\te {\n\t\tf: h;\n\t}\n}\n\n@media (width >= 700px) {\n\ta {\n\t\tgap: 20px;\n\t}\n}\n'
+		],
+		[
+			'the rule itself, where conditions are nested',
+			'a {\n\tb: c\n}\n\ne {\n\tf: g;\n\n\t@media (x) {\n\t\tf: h;\n\t}\n}\n',
+			'a {\n\tb: c;\n\n\t@media (width >= 700px) {\n\t\tgap: 20px;\n\t}\n}\n\ne {\n\tf: g;\n\n\t@media (x) {\n\t\tf: h;\n\t}\n}\n'
+		]
+	])('%s', (_, source, result) => {
+		expect(into(source, WIDE)).toBe(result);
+	});
+
+	it('or into a new rule after what it overrides, in its layer', () => {
+		expect(into('a { b: c } /* of a */\nd { e: f }\n', null, 'a b')).toBe(
+			'a { b: c } /* of a */\na b { gap: 20px }\nd { e: f }\n'
+		);
+		const sheet = parseSheet('@layer x {\n\ta { b: c }\n}\n');
+		const base = [...walk(sheet)].find((node) => node.kind === 'rule');
+		const done = writeInto(sheet, { selector: 'a', condition: WIDE, ...(base ? { base } : {}) }, GAP);
+		expect('changes' in done && applyChanges(sheet.source, done.changes)).toBe(
+			'@layer x {\n\ta { b: c }\n\n\t@media (width >= 700px) {\n\t\ta { gap: 20px }\n\t}\n}\n'
+		);
+	});
+
+	it('is refused, with the place, where its block is never closed', () => {
+		const sheet = parseSheet('d { e: f }\n@media (width >= 700px) {\n\ta { b: c }\n');
+		expect(writeInto(sheet, { selector: 'x', condition: WIDE }, GAP)).toEqual({
+			refused: 'The block that begins here is never closed.',
+			at: 11
+		});
+		expect(writeInto(sheet, { selector: 'x', condition: null }, GAP)).toMatchObject({ at: 35 });
+	});
+});
+
+/** Every declaration with all around it, in order, and the comments. */
+function said(source: string): { declarations: string[]; comments: string[] } {
+	const sheet = parseSheet(source);
+	const around = (block: Block): string =>
+		block.kind === 'sheet'
+			? ''
+			: `${around(block.parent)}${block.kind === 'rule' ? '' : `@${block.name} `}${sliceOf(source, block.prelude)} { `;
+	const nodes = [...walk(sheet)];
+	return {
+		declarations: nodes
+			.filter((node): node is Declaration => node.kind === 'declaration')
+			.map(
+				(one) =>
+					`${around(one.parent)}${one.property}: ${sliceOf(source, one.value)}${one.important ? '!' : ''}`
+			),
+		comments: nodes.filter(({ kind }) => kind === 'comment').map(({ span }) => sliceOf(source, span))
+	};
+}
+
+it('changes what is meant and nothing else, is taken back to the byte, and does nothing the second time', () => {
+	const declaration = fc.constantFrom(
+		'b: c',
+		'gap: 1px',
+		'gap: 2px !important',
+		'margin : 0',
+		'--x: {y}',
+		'GAP:3px'
+	);
+	const body = fc
+		.array(declaration, { maxLength: 4 })
+		.chain((all) =>
+			fc.constantFrom(
+				`{ ${all.join('; ')} }`,
+				`{${all.join(';')}}`,
+				`{\n\t${all.map((one) => `${one}; /* n */`).join('\n\t')}\n}`,
+				`{\n  ${all.join(';\n  ')}\n}`
+			)
+		);
+	const rule = fc
+		.tuple(fc.constantFrom('a', 'a b', '.x'), body)
+		.map(([selector, text]) => `${selector} ${text}`);
+	const block = fc
+		.tuple(fc.constantFrom('(width >= 700px)', '(x)', 'print'), fc.array(rule, { maxLength: 3 }))
+		.map(([query, rules]) => `@media ${query} {\n${rules.join('\n')}\n}`);
+	const piece = fc.oneof(rule, block, fc.constantFrom('/* c */', '', '@import "x";'));
+	fc.assert(
+		fc.property(
+			fc.array(piece, { maxLength: 6 }).map((all) => all.join('\n')),
+			fc.constantFrom('a', 'a b', '.new'),
+			fc.constantFrom(WIDE, null),
+			(source, selector, condition) => {
+				const changes = changesOf(parseSheet(source), selector, condition);
+				const after = applyChanges(source, changes);
+				expect(applyChanges(after, inverted(source, changes))).toBe(source);
+				expect(changesOf(parseSheet(after), selector, condition)).toEqual([]);
+				const [was, is] = [said(source), said(after)];
+				expect(is.comments).toEqual(was.comments);
+				const isMeant = (one: string): boolean =>
+					condition === null
+						? one.startsWith(`${selector} { gap: `)
+						: /^(@media \(width >= 700px\) \{ .* \{|a \{ @media \(width >= 700px\) \{) gap: /.test(one);
+				const others = (all: string[]): string[] => all.filter((one) => !isMeant(one));
+				expect(others(is.declarations)).toEqual(others(was.declarations));
+				expect(is.declarations.filter(isMeant).some((one) => one.endsWith('gap: 20px'))).toBe(true);
+			}
+		),
+		{ numRuns: 600 }
+	);
+});

@@ -1,0 +1,122 @@
+import type { Block, Declaration, Node, Sheet } from '../node.ts';
+import { indentAt, isFirstOnLine } from './line.ts';
+
+/** How a sheet sets its rules and declarations out, read from the sheet itself. */
+export interface Hand {
+	/** One step of indentation. */
+	readonly indent: string;
+	/** What stands between a property's colon and its value. */
+	readonly afterColon: string;
+	/** Whether a rule of one declaration stands on one line. */
+	readonly oneLine: boolean;
+	/** Whether the last declaration of a block is closed by a semicolon. */
+	readonly lastSemicolon: boolean;
+	/** What stands between a selector and its brace. */
+	readonly beforeBrace: string;
+	/** Whether an empty line stands between rules. */
+	readonly apart: boolean;
+	/** Where conditions stand: in the rule that they are about, after it, or together after all rules. */
+	readonly media: 'nested' | 'beside' | 'end';
+}
+
+/** Counts answers to a question. */
+class Votes {
+	#yes = 0;
+	#no = 0;
+	readonly #otherwise: boolean;
+
+	/** `otherwise` is the answer where none is given, or both are as many. */
+	constructor(otherwise: boolean) {
+		this.#otherwise = otherwise;
+	}
+
+	count(yes: boolean): void {
+		if (yes) this.#yes++;
+		else this.#no++;
+	}
+
+	get yes(): boolean {
+		return this.#yes === this.#no ? this.#otherwise : this.#yes > this.#no;
+	}
+}
+
+/** Whether a semicolon closes a declaration, comments before it left out. */
+export const hasSemicolon = (source: string, { span, parent }: Declaration): boolean =>
+	/^(\s|\/\*[\s\S]*?\*\/)*;/.test(source.slice(span.end, parent.span.end));
+
+/** Of a longer block so many runs of so many pieces are read, evenly over all of it. */
+const [RUNS, RUN] = [20, 12];
+
+/** The places of what is read of a block with so many pieces. */
+function placesRead(count: number): number[] {
+	if (count <= RUNS * RUN) return Array.from({ length: count }, (_, i) => i);
+	return Array.from({ length: RUNS * RUN }, (_, i) => {
+		const run = Math.floor(i / RUN);
+		return Math.floor((run * (count - RUN)) / (RUNS - 1)) + (i % RUN);
+	});
+}
+
+const hands = new WeakMap<Sheet, Hand>();
+
+/** How a sheet sets its rules out; as is usual where it does not tell. Read once. */
+export function handOf(sheet: Sheet): Hand {
+	let hand = hands.get(sheet);
+	if (!hand) hands.set(sheet, (hand = readHand(sheet)));
+	return hand;
+}
+
+function readHand(sheet: Sheet): Hand {
+	const { source } = sheet;
+	const [spaced, oneLine, closed, braced, apart] = [true, false, true, true, true].map(
+		(otherwise) => new Votes(otherwise)
+	) as [Votes, Votes, Votes, Votes, Votes];
+	const [nested, followed] = [new Votes(false), new Votes(false)];
+	const indents = new Map<string, number>();
+
+	/** The space between two that stand side by side; a comment belongs to what is before it on its line, and else to what follows. */
+	function between(node: Node, next: Node): void {
+		if (node.kind === 'declaration' || next.kind === 'declaration') return;
+		const space = source.slice(node.span.end, next.span.start);
+		if (!space.includes('\n') || (node.kind === 'comment' && isFirstOnLine(source, node.span.start))) return;
+		apart.count(/\n[^\S\n]*\n/.test(space));
+	}
+
+	function read(block: Block): void {
+		const { children } = block;
+		const lastRule = children.findLastIndex(({ kind }) => kind === 'rule');
+		const outer = block.kind === 'sheet' ? '' : indentAt(source, block.span.start);
+		for (const i of placesRead(children.length)) {
+			const node = children[i] as Node;
+			const next = children[i + 1];
+			if (next) between(node, next);
+			if (block.kind !== 'sheet' && isFirstOnLine(source, node.span.start)) {
+				const step = indentAt(source, node.span.start).slice(outer.length);
+				if (step !== '') indents.set(step, (indents.get(step) ?? 0) + 1);
+			}
+			if (node.kind === 'declaration') {
+				spaced.count(/\s/.test(source.slice(node.name.end, node.value.start)));
+				if (!next) closed.count(hasSemicolon(source, node));
+			}
+			if (node.kind === 'at-rule' && node.name === 'media') {
+				nested.count(block.kind === 'rule');
+				if (block.kind !== 'rule') followed.count(i < lastRule);
+			}
+			if (node.kind === 'rule') {
+				braced.count(node.block.start > node.prelude.end);
+				if (node.children.length === 1)
+					oneLine.count(!source.slice(node.block.start, node.block.end).includes('\n'));
+			}
+			if (node.kind === 'rule' || node.kind === 'at-rule') read(node);
+		}
+	}
+	read(sheet);
+	return {
+		indent: [...indents].sort((a, b) => b[1] - a[1])[0]?.[0] ?? '\t',
+		afterColon: spaced.yes ? ' ' : '',
+		oneLine: oneLine.yes,
+		lastSemicolon: closed.yes,
+		beforeBrace: braced.yes ? ' ' : '',
+		apart: apart.yes,
+		media: nested.yes ? 'nested' : followed.yes ? 'beside' : 'end'
+	};
+}

@@ -1,0 +1,8 @@
+export {
+	declarationIn,
+	removeDeclaration,
+	renameDeclaration,
+	setDeclaration,
+	type Wished
+} from './declaration.ts';
+export { writeInto, type Into, type WishedCondition, type Written } from './rule.ts';

@@ -1,0 +1,76 @@
+import fc from 'fast-check';
+import { expect, it } from 'vitest';
+import { equal, rationalFromDecimal, rationalFromNumber, type Rational } from '../interval/index.ts';
+import { applyChanges } from '../text/index.ts';
+import { PLAIN } from '../vantage/index.ts';
+import { moveBreakpoint, parseMediaQueryList, solve } from './index.ts';
+
+const EM = rationalFromNumber(16);
+const px = (text: string): Rational => rationalFromDecimal(text) ?? rationalFromNumber(NaN);
+const moved = (queries: readonly string[], from: string, to: string): string[] => {
+	const changes = moveBreakpoint(queries, px(from), px(to), EM);
+	return queries.map((text, i) => applyChanges(text, changes[i] ?? []));
+};
+
+it.each([
+	['(min-width: 700px)', '(min-width: 720px)'],
+	['(max-width: 699px)', '(max-width: 719px)'],
+	['(max-width:699.98px)', '(max-width:719.98px)'],
+	['screen and (width < 700px), print', 'screen and (width < 720px), print'],
+	['(min-width: 43.75em) and (max-width: 60em)', '(min-width: 45em) and (max-width: 60em)'],
+	['(max-width: 43.7488EM)', '(max-width: 44.9988EM)'],
+	['(400px <= width <= 700px)', '(400px <= width <= 720px)'],
+	['not ((width >= 700px) or (width = 700px))', 'not ((width >= 720px) or (width = 720px))'],
+	// Neither another feature, nor what is more than a px off, nor what is calculated.
+	['(min-height: 700px)', '(min-height: 700px)'],
+	['(max-width: 698px)', '(max-width: 698px)'],
+	['(max-width: 700.5px)', '(max-width: 700.5px)'],
+	['(min-width: calc(700px))', '(min-width: calc(700px))'],
+	['(min-width: 700px', '(min-width: 720px']
+])('%s to 720', (query, result) => {
+	expect(moved([query], '700', '720')).toEqual([result]);
+});
+
+it('takes 701 for the other half of 700 only where nothing begins at 700', () => {
+	expect(moved(['(max-width: 700px)', '(min-width: 701px)'], '700', '640')).toEqual([
+		'(max-width: 640px)',
+		'(min-width: 641px)'
+	]);
+	expect(moved(['(min-width: 700px)', '(min-width: 701px)'], '700', '640')).toEqual([
+		'(min-width: 640px)',
+		'(min-width: 701px)'
+	]);
+});
+
+it('leaves no gap and no overlap that was not there, and goes back the same way', () => {
+	const half = fc.constantFrom(
+		'(min-width: Npx)',
+		'(width >= Npx)',
+		'(width < Npx)',
+		'(max-width: N-0.02px)',
+		'(max-width: N-1px)',
+		'(min-width: Nem)',
+		'(max-width: N-0.02em)'
+	);
+	const put = (text: string, at: number): string =>
+		text.replace(/N(-[\d.]+)?(px|em)/, (_, less: string | undefined, unit: string) => {
+			const value = at + Number(less ?? 0);
+			return `${unit === 'em' ? String(value / 16) : String(Number(value.toFixed(2)))}${unit}`;
+		});
+	fc.assert(
+		fc.property(
+			fc.array(half, { minLength: 1, maxLength: 5 }),
+			fc.integer({ min: 200, max: 2000 }),
+			fc.integer({ min: 200, max: 2000 }),
+			(halves, from, to) => {
+				const [was, is] = [from, to].map((at) => halves.map((one) => put(one, at))) as [string[], string[]];
+				const there = moved(was, String(from), String(to));
+				there.forEach((text, i) => {
+					const widths = (query: string) => solve(parseMediaQueryList(query), PLAIN);
+					expect(equal(widths(text), widths(is[i] ?? ''))).toBe(true);
+				});
+				expect(moved(there, String(to), String(from))).toEqual(moved(was, String(from), String(from)));
+			}
+		)
+	);
+});

@@ -1,0 +1,123 @@
+import { T, textOf, tokensOf } from '../css/tokens.ts';
+import {
+	add,
+	compare,
+	divide,
+	multiply,
+	printRational,
+	rationalFromDecimal,
+	rational,
+	sign,
+	subtract,
+	type Rational
+} from '../interval/index.ts';
+import type { Change } from '../text/index.ts';
+import type { Operator } from './feature.ts';
+import { parseMediaQueryList } from './parse.ts';
+import type { Condition } from './query.ts';
+
+/** A width that a query compares the viewport's with, as it is written. */
+interface Compared {
+	/** Its place in the query's text. */
+	readonly start: number;
+	readonly end: number;
+	/** CSS px. */
+	readonly px: Rational;
+	readonly unit: string;
+	/** Whether the condition holds from it on up, up to it, or at it alone. */
+	readonly side: 'from' | 'to' | 'at';
+}
+
+const SIDES: Readonly<Record<Operator, Compared['side']>> = {
+	'<': 'to',
+	'<=': 'to',
+	'=': 'at',
+	'>=': 'from',
+	'>': 'from'
+};
+
+function featuresOf(condition: Condition | null): (Condition & { kind: 'feature' })[] {
+	switch (condition?.kind) {
+		case 'not':
+			return featuresOf(condition.of);
+		case 'and':
+		case 'or':
+			return condition.of.flatMap(featuresOf);
+		case 'feature':
+			return [condition];
+		default:
+			return [];
+	}
+}
+
+/** The widths in a list of media queries that are plain lengths in px, em or rem; what is calculated is left out. */
+function comparedIn(text: string, em: Rational): Compared[] {
+	return parseMediaQueryList(text)
+		.flatMap(({ condition }) => featuresOf(condition))
+		.filter(({ feature }) => feature.name === 'width')
+		.flatMap(({ comparisons, span }): Compared[] => {
+			const inner = text.slice(span.start, span.end);
+			const tokens = tokensOf(inner);
+			const all = Array.from({ length: tokens.count }, (_, i) => i);
+			const lengths = all.filter((i) => tokens.types[i] === T.Dimension);
+			const isPlain =
+				all.every((i) => tokens.types[i] !== T.Function) && lengths.length === comparisons.length;
+			if (!isPlain) return [];
+			return lengths.flatMap((i, n) => {
+				const [, number = '', unit = ''] = /^(.*?\d)([a-z]+)$/i.exec(textOf(tokens, i)) ?? [];
+				const value = rationalFromDecimal(number);
+				const operator = comparisons[n]?.operator;
+				if (!value || !operator || !/^(px|r?em)$/i.test(unit)) return [];
+				const start = span.start + (tokens.starts[i] as number);
+				return [
+					{
+						start,
+						end: start + textOf(tokens, i).length,
+						px: unit.toLowerCase() === 'px' ? value : multiply(value, em),
+						unit,
+						side: SIDES[operator]
+					}
+				];
+			});
+		});
+}
+
+const ONE_PIXEL = rational(1);
+
+/** How far a width lies off a breakpoint as its other half may: at most a px below where it ends, above where it begins. */
+function offset({ px, side }: Compared, from: Rational): Rational | undefined {
+	const off = subtract(px, from);
+	const wrongSide = side === 'at' ? sign(off) !== 0 : side === 'to' ? sign(off) > 0 : sign(off) < 0;
+	const far = compare(sign(off) < 0 ? subtract(from, px) : off, ONE_PIXEL) > 0;
+	return wrongSide || far ? undefined : off;
+}
+
+/**
+ * Moves a breakpoint in lists of media queries, each given as its text: every width that is it, and every one that is
+ * its other half (`699px`, `699.98px` and `43.7488em` of 700 px; where nothing begins at 700 itself, `701px` of
+ * `max-width: 700px`), keeps its distance from it and its unit. Gives the changes of each text. `em` is the px of one
+ * em in a query.
+ */
+export function moveBreakpoint(
+	queries: readonly string[],
+	from: Rational,
+	to: Rational,
+	em: Rational
+): Change[][] {
+	const all = queries.map((text) =>
+		comparedIn(text, em).flatMap((one) => {
+			const off = offset(one, from);
+			return off ? [{ ...one, off }] : [];
+		})
+	);
+	const begins = all.some((list) => list.some(({ side, off }) => side === 'from' && sign(off) === 0));
+	return all.map((list) =>
+		list
+			.filter(({ side, off }) => !(side === 'from' && sign(off) > 0 && begins))
+			.map(({ start, end, off, unit }) => {
+				const px = add(to, off);
+				const value = unit.toLowerCase() === 'px' ? px : divide(px, em);
+				return { start, end, text: `${printRational(value).replace('≈', '')}${unit}` };
+			})
+	);
+}
