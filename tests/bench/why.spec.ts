@@ -175,3 +175,21 @@ test('where a container flips inside a band is told to the pixel, with the conta
 		/rgb\(2, 2, 2\)/
 	]);
 });
+
+test('a container that flips twice within a few pixels is found too', async ({ page, empty }) => {
+	const site = await bring(empty, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><body><div class=wrap><p class=in>words</p></div></body>',
+		'a.css': `.wrap { container: wide / inline-size; width: max(200px, min(100vw - 360px, 1060px - 100vw)) }
+.in { color: rgb(1, 1, 1) }
+@container wide (width >= 333px) { .in { color: rgb(2, 2, 2) } }
+`
+	});
+	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.0.0');
+	await page.keyboard.press('h');
+	await openRow(page, 'color');
+	// 100vw - 360 px is 333 at 693; 1060 px - 100vw is, at 727, for the last time.
+	await expect(row(page, 'color').locator('dt')).toHaveText(['<693', '693–<728', '≥728'], {
+		timeout: 90_000
+	});
+});

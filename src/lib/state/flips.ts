@@ -5,21 +5,28 @@ import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
 
-/** For an element and each of its ancestors, which container conditions hold; by width. */
+/** For an element and each of its ancestors, which container conditions hold. */
+type Held = readonly (readonly boolean[])[];
+
+/** What container conditions answer, by width. */
 export interface Flips {
 	/** What holds at a width. */
-	at(width: number): readonly (readonly boolean[])[];
+	at(width: number): Held;
 	/** Whole px inside of bands from which on something else holds than one px below. */
 	readonly cuts: readonly number[];
+	/** Px between the widths that were looked at; what flips twice between two of them is missing. 1 is exact. */
+	readonly step: number;
+	/** What was measured. */
+	readonly known: ReadonlyMap<number, Held>;
 }
 
-/** The stretch of widths that is looked at, and the grid on which flips are sought first, px. */
-const [FROM, TO, STEP] = [240, 2560, 64];
+/** The stretch of widths that is looked at, the grid on which flips are sought first, px, and how much finer each next is. */
+const [FROM, TO, STEP, FINER] = [240, 2560, 64, 4];
 
 /**
- * Where container conditions flip for an element and what is around it: measured at the edges of every band and on
- * a grid, then by halves to the pixel wherever two neighbours differ. A condition that flips twice between two
- * points of the grid is not seen.
+ * Where container conditions flip for an element and what is around it. At first measured at the edges of every band
+ * and on a grid, then by halves to the pixel wherever two neighbours differ; with what that has found `before`, on a finer
+ * grid, in the end at every whole width.
  */
 export async function flipsOf(
 	page: PageState,
@@ -27,15 +34,18 @@ export async function flipsOf(
 	path: ElementPath,
 	vantage: SeenVantage,
 	{ bands }: Bands,
-	conditions: readonly string[]
+	conditions: readonly string[],
+	before?: Flips,
+	signal?: AbortSignal
 ): Promise<Flips> {
 	const content = { ...page.content(stages.prefix, vantage), asked: { path, conditions } };
-	const known = new Map<number, readonly (readonly boolean[])[]>();
+	const known = new Map(before?.known);
+	const step = before ? Math.max(1, before.step / FINER) : STEP;
 	async function look(widths: readonly number[]): Promise<void> {
 		const viewport = { width: vantage.width, height: vantage.height, density: vantage.density };
-		for await (const { width, held } of stages.queue.measure({ content, viewport, widths, priority: 1 })) {
-			known.set(width, held ?? []);
-		}
+		const unknown = widths.filter((width) => !known.has(width));
+		const job = { content, viewport, widths: unknown, priority: before ? 0 : 1, ...(signal && { signal }) };
+		for await (const { width, held } of stages.queue.measure(job)) known.set(width, held ?? []);
 	}
 	const stretches = bands.flatMap(({ interval }) => {
 		const set = fromInterval(interval);
@@ -46,7 +56,7 @@ export async function flipsOf(
 		}
 		const [first, last] = [widths[0], widths.at(-1)];
 		if (first === undefined || last === undefined) return [];
-		return [[...new Set([...widths.filter((_, i) => i % STEP === 0), last])]];
+		return [[...new Set([...widths.filter((_, i) => i % step === 0), last])]];
 	});
 	await look(stretches.flat());
 	const same = (a: number, b: number): boolean =>
@@ -68,6 +78,8 @@ export async function flipsOf(
 	const measured = [...known.keys()].sort((a, b) => a - b);
 	return {
 		cuts,
+		step,
+		known,
 		at(width) {
 			// Between two that were measured nothing flips: any of the same piece will do.
 			const band = bands.find(({ interval }) => contains(fromInterval(interval), rationalFromNumber(width)));

@@ -64,8 +64,11 @@ export interface Trace {
 	): ReturnType<typeof wouldWin>;
 	/** Whole px inside of bands at which containers flip; none until `refined`. */
 	readonly cuts: readonly number[];
-	/** The same with what containers answer at every width; undefined where nothing on the element asks them. */
-	readonly refined: ((bands: Bands) => Promise<Trace>) | undefined;
+	/**
+	 * The same with what containers answer at other widths, on a grid that is finer each time, in the end at every
+	 * whole one; undefined where nothing on the element asks them, or all is known.
+	 */
+	readonly refined: ((bands: Bands, signal: AbortSignal) => Promise<Trace>) | undefined;
 	/** The container that a condition asks, by what it is called and how wide it is; '' where there is none. */
 	containerOf(condition: string): string;
 	/** The pseudo-elements of the element that the page's own sheets speak of. */
@@ -189,16 +192,16 @@ export async function traceOf(
 		},
 		cuts: flips?.cuts ?? [],
 		refined:
-			flips || asking.length === 0
+			flips?.step === 1 || asking.length === 0
 				? undefined
-				: async (bands) =>
+				: async (bands, signal) =>
 						traceOf(
 							page,
 							stages,
 							path,
 							vantage,
 							pseudo,
-							await flipsOf(page, stages, path, vantage, bands, cases.containers)
+							await flipsOf(page, stages, path, vantage, bands, cases.containers, flips, signal)
 						),
 		containerOf(condition) {
 			const [, name = ''] =

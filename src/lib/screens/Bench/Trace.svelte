@@ -40,14 +40,21 @@
 		// What the answer depends on, besides what is asked.
 		void page.conditions;
 		let current = true;
+		const gone = new AbortController();
 		void trace(path, pseudo).then(async (answer) => {
 			if (!current) return;
 			found = answer;
 			pseudos = answer?.pseudos ?? [];
-			const refined = await answer?.refined?.(bands);
-			if (current && refined) found = refined;
+			for (let next = answer; next?.refined;) {
+				next = await next.refined(bands, gone.signal);
+				if (gone.signal.aborted) return;
+				found = next;
+			}
 		});
-		return () => (current = false);
+		return () => {
+			current = false;
+			gone.abort();
+		};
 	});
 
 	const element = $derived(elementAt(page.page, path));
