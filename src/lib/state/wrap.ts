@@ -1,4 +1,5 @@
 import { habitsOf, parseSheet, unwrapRules, wrapRules, type Sheet } from '../core/css/index.ts';
+import { handOf } from '../core/css/edit/index.ts';
 import { equal, rationalFromNumber, type Interval } from '../core/interval/index.ts';
 import { parseMediaQueryList, solve, writeCondition } from '../core/media/index.ts';
 import type { Change } from '../core/text/index.ts';
@@ -40,7 +41,7 @@ export function wrapSelection(file: FileText, interval: Interval, join: boolean)
 	const wished = widthsOf(condition);
 	const changes = wrapRules(at.sheet, first - at.from, last - at.from, {
 		condition,
-		indent: habits.indent,
+		indent: handOf(at.sheet).indent,
 		join,
 		same: (query) => equal(widthsOf(query), wished)
 	});
@@ -51,6 +52,6 @@ export function wrapSelection(file: FileText, interval: Interval, join: boolean)
 export function unwrapSelection(file: FileText): string | null {
 	const { head } = file.state.selection.main;
 	const at = sheetAt(file, head);
-	const changes = at ? unwrapRules(at.sheet, head - at.from, habitsOf(at.sheet).indent) : [];
+	const changes = at ? unwrapRules(at.sheet, head - at.from, handOf(at.sheet).indent) : [];
 	return apply(file, changes, at?.from ?? 0, 'The caret is in no @media.');
 }

@@ -1,9 +1,7 @@
 import { sliceOf, walk, type Sheet } from './node.ts';
 
-/** How a sheet is written where it could be written otherwise. */
+/** How a sheet writes widths in its queries; how it sets out its rules is in `edit/hand.ts`. */
 export interface Habits {
-	/** One step of indentation. */
-	readonly indent: string;
 	/** Whether widths in queries are written as ranges (`width >= 700px`) or with prefixes (`min-width: 700px`). */
 	readonly query: 'range' | 'prefix';
 	/** The unit of widths in queries, and what a prefix query takes off for "under": 0.02 of 700 px is 699.98. */
@@ -18,13 +16,7 @@ function mostFrequent<X extends string>(words: readonly X[], otherwise: X): X {
 	return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? otherwise;
 }
 
-function indentOf(source: string): string {
-	const steps = [...source.matchAll(/\{[^\S\n]*\n([ \t]+)/g)].map(([, step]) => step as string);
-	const least = [...steps].sort((a, b) => a.length - b.length)[0];
-	return least?.startsWith('\t') ? '\t' : (least ?? '\t');
-}
-
-/** The habits of a sheet, read from the sheet itself. */
+/** The habits of a sheet's queries, read from the sheet itself. */
 export function habitsOf(sheet: Sheet): Habits {
 	const { source } = sheet;
 	const queries: string[] = [];
@@ -42,7 +34,6 @@ export function habitsOf(sheet: Sheet): Habits {
 	const wholes = [...all.matchAll(/max-width\s*:\s*\d+(?![.\d])/gi)].map(() => '1');
 	const unit = mostFrequent<'px' | 'em' | 'rem'>(units, 'px');
 	return {
-		indent: indentOf(source),
 		query: mostFrequent<'range' | 'prefix'>([...ranges, ...prefixes], 'range'),
 		unit,
 		less: mostFrequent([...wholes, ...fractions], unit === 'px' ? '0.02' : '0.001')

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { applyChanges } from '../text/index.ts';
 import { habitsOf, parseSheet, unwrapRules, walk, wrapRules } from './index.ts';
+import { handOf } from './edit/index.ts';
 
 /** A sheet with `|` at the ends of the selection, after rules were wrapped. */
 function wrapped(marked: string, condition = '(width >= 700px)', join = false): string {
@@ -88,5 +89,6 @@ it.each([
 	['a {\n    b: c\n}\n@media (width >= 700px) {}', '    ', 'range', 'px', '0.02'],
 	['@media (max-width: 599px) {}', '\t', 'prefix', 'px', '1']
 ])('habits of %j', (source, indent, query, unit, less) => {
-	expect(habitsOf(parseSheet(source))).toEqual({ indent, query, unit, less });
+	const sheet = parseSheet(source);
+	expect({ indent: handOf(sheet).indent, ...habitsOf(sheet) }).toEqual({ indent, query, unit, less });
 });

@@ -225,7 +225,7 @@ describe('a condition written for an interval', () => {
 		hi: hi === null ? null : rational(hi),
 		hiClosed
 	});
-	const range: Habits = { indent: '\t', query: 'range', unit: 'px', less: '0.02' };
+	const range: Habits = { query: 'range', unit: 'px', less: '0.02' };
 	const prefix: Habits = { ...range, query: 'prefix' };
 
 	it.each<[Interval, Habits, string | undefined]>([
