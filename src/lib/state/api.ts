@@ -44,17 +44,19 @@ async function ask(path: string, init: RequestInit = {}): Promise<Response> {
 	);
 }
 
-/** Browsers let a page leave no more than 64 KiB to be sent after it; what is longer, in UTF-16 units, is sent while it is there. */
+const sending = (method: string, value: unknown): RequestInit => ({
+	method,
+	headers: { 'content-type': 'application/json' },
+	body: JSON.stringify(value)
+});
+
+/** Browsers let a page leave no more than 64 KiB to be sent after it is gone, of all that it sends together. */
 const OUTLIVES = 16_000;
 
-function sending(method: string, value: unknown): RequestInit {
-	const body = JSON.stringify(value);
-	return {
-		method,
-		headers: { 'content-type': 'application/json' },
-		body,
-		keepalive: body.length < OUTLIVES
-	};
+/** The same for a choice that a click makes, which the page may be left straight after; drafts have their own way. */
+function outliving(value: unknown): RequestInit {
+	const init = sending('PUT', value);
+	return { ...init, keepalive: String(init.body).length < OUTLIVES };
 }
 
 export interface BringReply {
@@ -84,14 +86,14 @@ export const api = {
 	keepDraft: (id: number, draft: Omit<DraftRecord, 'at'>) =>
 		ask(`/api/sites/${id}/drafts`, sending('PUT', draft)),
 	keepVantages: async (id: number, base: string, vantages: readonly VantageWish[]): Promise<VantageList> =>
-		(await ask(`/api/sites/${id}/vantages`, sending('PUT', { base, vantages }))).json(),
+		(await ask(`/api/sites/${id}/vantages`, outliving({ base, vantages }))).json(),
 	keepList: async <K extends KeptKind>(
 		id: number,
 		kind: K,
 		base: string,
 		list: readonly KeptFields[K][]
 	): Promise<KeptListRecord<K>> =>
-		(await ask(`/api/sites/${id}/kept/${kind}`, sending('PUT', { base, list }))).json(),
+		(await ask(`/api/sites/${id}/kept/${kind}`, outliving({ base, list }))).json(),
 	support: async (): Promise<SupportTable> => (await ask('/api/support')).json(),
 	revisions: async (id: number): Promise<RevisionRecord[]> =>
 		(await ask(`/api/sites/${id}/revisions`)).json(),
