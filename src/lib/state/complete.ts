@@ -5,7 +5,8 @@ import {
 	type CompletionResult
 } from '@codemirror/autocomplete';
 import { htmlCompletionSource } from '@codemirror/lang-html';
-import type { Extension } from '@codemirror/state';
+import { syntaxTree } from '@codemirror/language';
+import type { EditorState, Extension } from '@codemirror/state';
 import { caretAt, type Caret } from '../core/css/index.ts';
 import type { Words } from '../core/site/index.ts';
 import { sheetPartAt } from './css.ts';
@@ -150,9 +151,28 @@ async function inPage(context: CompletionContext): Promise<CompletionResult | nu
 	return htmlCompletionSource(context);
 }
 
+/**
+ * Where the outermost rule begins that a place of a sheet is in, or the one before it: what stands before that has no
+ * bearing on what may be written there. The text's start where the sheet has not been read so far.
+ */
+function pieceStart(state: EditorState, pos: number): number {
+	const tree = syntaxTree(state);
+	if (tree.length < pos) return 0;
+	let node = tree.resolveInner(pos, -1);
+	if (!node.parent) return node.childBefore(pos)?.from ?? 0;
+	while (node.parent?.parent) node = node.parent;
+	return node.from;
+}
+
+function inSheet(context: CompletionContext): Promise<CompletionResult | null> {
+	const { state, pos } = context;
+	const start = pieceStart(state, pos);
+	return complete(context, state.sliceDoc(start, pos), start);
+}
+
 /** Completion by where the caret is: grammar for properties and values, the page and its sheets for names. */
 export const completing = (kind: 'page' | 'sheet'): Extension =>
 	autocompletion({
 		icons: false,
-		override: [kind === 'page' ? inPage : (context) => complete(context, context.state.doc.toString(), 0)]
+		override: [kind === 'page' ? inPage : inSheet]
 	});
