@@ -91,6 +91,10 @@ export function* walk(block: Block): Generator<Node> {
 	}
 }
 
+/** Whether a brace closes a block; one that is left open ends with the text. */
+export const isClosed = (source: string, { block }: Rule | AtRule): boolean =>
+	block !== null && source[block.end - 1] === '}';
+
 /** The innermost rule that an offset lies in, or at an end of; undefined where it is in none. */
 export function ruleAt(sheet: Sheet, offset: number): Rule | undefined {
 	let found: Rule | undefined;

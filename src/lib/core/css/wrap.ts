@@ -1,5 +1,7 @@
 import type { Change } from '../text/index.ts';
+import { indentAt, isFirstOnLine } from './edit/line.ts';
 import {
+	isClosed,
 	leadingComments,
 	sliceOf,
 	walk,
@@ -39,12 +41,6 @@ function runAt(sheet: Sheet, from: number, to: number): Run | undefined {
 	return { parent, nodes, start, end: last.span.end };
 }
 
-/** The white space before an offset on its line; null where something else stands there. */
-function indentBefore(source: string, offset: number): string | null {
-	const line = source.slice(source.lastIndexOf('\n', offset - 1) + 1, offset);
-	return /^\s*$/.test(line) ? line : null;
-}
-
 const indented = (text: string, indent: string): string => text.replace(/\n(?=[^\n])/g, `\n${indent}`);
 
 /**
@@ -67,7 +63,7 @@ export function wrapRules(
 	const run = runAt(sheet, from, to);
 	if (!run) return [];
 	const { condition, indent, join, same } = wish;
-	const outer = indentBefore(source, run.start) ?? '';
+	const outer = isFirstOnLine(source, run.start) ? indentAt(source, run.start) : '';
 	const text = source.slice(run.start, run.end);
 	const target = join
 		? run.parent.children.findLast(
@@ -82,8 +78,7 @@ export function wrapRules(
 		const wrapped = `@media ${condition} {\n${outer}${indent}${indented(text, indent)}\n${outer}}`;
 		return [{ start: run.start, end: run.end, text: wrapped }];
 	}
-	const closes = source[target.block.end - 1] === '}';
-	const at = closes ? target.block.end - 1 : target.block.end;
+	const at = target.block.end - (isClosed(source, target) ? 1 : 0);
 	const before = source.slice(0, at).trimEnd().length;
 	const inserted = `\n\n${outer}${indent}${indented(text, indent)}\n${outer}`;
 	// What is left where the rules were: their line's indentation, and one of the empty lines around them.
@@ -104,8 +99,8 @@ export function unwrapRules(sheet: Sheet, offset: number, indent: string): Chang
 		}
 	}
 	if (!found?.block) return [];
-	const closes = source[found.block.end - 1] === '}';
-	const inner = source.slice(found.block.start + 1, found.block.end - (closes ? 1 : 0)).trim();
+	const end = found.block.end - (isClosed(source, found) ? 1 : 0);
+	const inner = source.slice(found.block.start + 1, end).trim();
 	const text = inner.replaceAll(`\n${indent}`, '\n');
 	return [{ start: found.span.start, end: found.span.end, text }];
 }

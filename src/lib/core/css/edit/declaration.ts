@@ -1,6 +1,14 @@
 import type { Change } from '../../text/index.ts';
-import { sliceOf, type AtRule, type Declaration, type Node, type Rule, type Sheet } from '../node.ts';
-import { handOf, hasSemicolon } from './hand.ts';
+import {
+	isClosed,
+	sliceOf,
+	type AtRule,
+	type Declaration,
+	type Node,
+	type Rule,
+	type Sheet
+} from '../node.ts';
+import { closeOf, handOf, type Hand } from './hand.ts';
 import { commentsAfter, indentAt, isFirstOnLine } from './line.ts';
 
 /** A declaration as it is to be. */
@@ -19,15 +27,11 @@ const nameOf = (property: string): string => (property.startsWith('--') ? proper
 export const declarationIn = (block: Rule | AtRule, property: string): Declaration | undefined =>
 	block.children.filter(isDeclaration).findLast((one) => one.property === nameOf(property));
 
-export const written = ({ value, important = false }: Wished): string =>
-	important ? `${value} !important` : value;
+const written = ({ value, important = false }: Wished): string => (important ? `${value} !important` : value);
 
-/** The end of what belongs to a declaration: its semicolon, and comments after it on its line. */
-function endOf(source: string, { span }: Declaration): number {
-	const [close = ''] = /^(?:\s|\/\*[\s\S]*?\*\/)*;/.exec(source.slice(span.end)) ?? [];
-	const end = span.end + close.length;
-	return end + commentsAfter(source, end);
-}
+/** A new declaration in a sheet's hand, without its semicolon. */
+export const declarationText = (hand: Hand, wished: Wished): string =>
+	`${wished.property}:${hand.afterColon}${written(wished)}`;
 
 /** The first part of a property's name, by which neighbours are of its kind: `margin`, `grid`, `flex`. */
 const familyOf = (property: string): string => /^(--|-\w+-)?[^-]*/.exec(property)?.[0] ?? property;
@@ -43,14 +47,14 @@ function neighbourOf(block: Rule | AtRule, property: string): Declaration | unde
 function inserted(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] {
 	const { source } = sheet;
 	const hand = handOf(sheet);
-	const text = `${wished.property}:${hand.afterColon}${written(wished)}`;
+	const text = declarationText(hand, wished);
 	const beside = neighbourOf(block, wished.property);
 	if (beside) {
-		const end = endOf(source, beside);
-		const closed = hasSemicolon(source, beside);
+		const close = closeOf(source, beside);
+		const end = beside.span.end + close + commentsAfter(source, beside.span.end + close);
 		const space = isFirstOnLine(source, beside.span.start) ? `\n${indentAt(source, beside.span.start)}` : ' ';
 		// A last declaration without a semicolon stays one: the new one takes its place.
-		if (closed) return [{ start: end, end, text: `${space}${text};` }];
+		if (close > 0) return [{ start: end, end, text: `${space}${text};` }];
 		return [
 			{ start: beside.span.end, end: beside.span.end, text: ';' },
 			{ start: end, end, text: `${space}${text}` }
@@ -76,7 +80,7 @@ function inserted(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] 
 export function setDeclaration(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] {
 	const { source } = sheet;
 	const known = declarationIn(block, wished.property);
-	if (!known) return source[(block.block?.end ?? 0) - 1] === '}' ? inserted(sheet, block, wished) : [];
+	if (!known) return isClosed(source, block) ? inserted(sheet, block, wished) : [];
 	const same =
 		sliceOf(source, known.value) === wished.value && known.important === (wished.important ?? false);
 	if (same) return [];

@@ -40,9 +40,9 @@ class Votes {
 	}
 }
 
-/** Whether a semicolon closes a declaration, comments before it left out. */
-export const hasSemicolon = (source: string, { span, parent }: Declaration): boolean =>
-	/^(\s|\/\*[\s\S]*?\*\/)*;/.test(source.slice(span.end, parent.span.end));
+/** How long what closes a declaration is: its semicolon, with the space and comments before that; 0 where none does. */
+export const closeOf = (source: string, { span, parent }: Declaration): number =>
+	/^(?:\s|\/\*[\s\S]*?\*\/)*;/.exec(source.slice(span.end, parent.span.end))?.[0].length ?? 0;
 
 /** Of a longer block so many runs of so many pieces are read, evenly over all of it. */
 const [RUNS, RUN] = [20, 12];
@@ -95,7 +95,7 @@ function readHand(sheet: Sheet): Hand {
 			}
 			if (node.kind === 'declaration') {
 				spaced.count(/\s/.test(source.slice(node.name.end, node.value.start)));
-				if (!next) closed.count(hasSemicolon(source, node));
+				if (!next) closed.count(closeOf(source, node) > 0);
 			}
 			if (node.kind === 'at-rule' && node.name === 'media') {
 				nested.count(block.kind === 'rule');

@@ -1,7 +1,7 @@
 import type { Change } from '../../text/index.ts';
-import { sliceOf, type AtRule, type Block, type Node, type Rule, type Sheet } from '../node.ts';
-import { setDeclaration, written, type Wished } from './declaration.ts';
-import { handOf, hasSemicolon, type Hand } from './hand.ts';
+import { isClosed, sliceOf, type AtRule, type Block, type Node, type Rule, type Sheet } from '../node.ts';
+import { declarationText, setDeclaration, type Wished } from './declaration.ts';
+import { closeOf, handOf, type Hand } from './hand.ts';
 import { commentsAfter, indentAt } from './line.ts';
 
 /** A condition of widths, as the sheet would write it. */
@@ -25,16 +25,16 @@ export type Written = { readonly changes: Change[] } | { readonly refused: strin
 
 const plain = (selector: string): string => selector.replace(/\s+/g, ' ').trim();
 
-/** Where a block's content ends: its closing brace, or the text's end. */
-const isClosed = (source: string, { block }: Rule | AtRule): boolean =>
-	block !== null && source[block.end - 1] === '}';
-
-const isMedia = (node: Node): node is AtRule & { block: NonNullable<AtRule['block']> } =>
+const isMedia = (node: Node): node is AtRule =>
 	node.kind === 'at-rule' && node.name === 'media' && node.block !== null && !node.opaque;
+
+/** A rule's only declaration in a sheet's hand, with its semicolon where that has one. */
+const onlyDeclaration = (hand: Hand, wished: Wished): string =>
+	declarationText(hand, wished) + (hand.lastSemicolon ? ';' : '');
 
 /** A rule as a sheet's hand sets it, every line after the first indented by `outer`. */
 function ruleText(hand: Hand, selector: string, wished: Wished, outer: string): string {
-	const declaration = `${wished.property}:${hand.afterColon}${written(wished)}${hand.lastSemicolon ? ';' : ''}`;
+	const declaration = onlyDeclaration(hand, wished);
 	const open = `${selector}${hand.beforeBrace}{`;
 	return hand.oneLine
 		? `${open} ${declaration} }`
@@ -52,7 +52,7 @@ function atEndOf(sheet: Sheet, block: Rule | AtRule, text: (outer: string) => st
 	const last = start + inner.trimEnd().length;
 	const before = block.children.findLast(({ kind }) => kind !== 'comment');
 	const closing: Change[] =
-		before?.kind === 'declaration' && !hasSemicolon(source, before)
+		before?.kind === 'declaration' && closeOf(source, before) === 0
 			? [{ start: before.span.end, end: before.span.end, text: ';' }]
 			: [];
 	if (inner.trim() === '') {
@@ -72,12 +72,16 @@ function after(sheet: Sheet, node: Node, text: (outer: string) => string, hand: 
 	return [{ start: at, end: at, text: `${gapOf(hand)}${outer}${text(outer)}` }];
 }
 
+/** Changes within a block, unless that is left open. */
+const ifClosed = ({ source }: Sheet, block: Rule | AtRule, changes: () => Change[]): Written =>
+	isClosed(source, block)
+		? { changes: changes() }
+		: { refused: 'The block that begins here is never closed.', at: block.span.start };
+
 /** Puts a text at the end of a block or sheet. */
 function last(sheet: Sheet, block: Block, text: (outer: string) => string, hand: Hand): Written {
 	if (block.kind !== 'sheet') {
-		return isClosed(sheet.source, block)
-			? { changes: atEndOf(sheet, block, text, hand) }
-			: { refused: 'The block that begins here is never closed.', at: block.span.start };
+		return ifClosed(sheet, block, () => atEndOf(sheet, block, text, hand));
 	}
 	const { source } = sheet;
 	if (sheet.closing !== '') {
@@ -92,32 +96,19 @@ function last(sheet: Sheet, block: Block, text: (outer: string) => string, hand:
 	};
 }
 
-const found = (block: Block, selector: string): Rule | undefined =>
-	block.children.findLast(
-		(node): node is Rule => node.kind === 'rule' && plain(nodeSelector(node)) === plain(selector)
-	);
+const isFor = ({ source }: Sheet, rule: Rule, selector: string): boolean =>
+	plain(sliceOf(source, rule.prelude)) === plain(selector);
 
-/** The selector of a rule, as written. */
-function nodeSelector(rule: Rule): string {
-	let sheet: Block = rule;
-	while (sheet.kind !== 'sheet') sheet = sheet.parent;
-	return sliceOf(sheet.source, rule.prelude);
-}
-
-/** Sets a property in a block of its own, if that is closed. */
-function into(sheet: Sheet, block: Rule | AtRule, wished: Wished): Written {
-	return isClosed(sheet.source, block)
-		? { changes: setDeclaration(sheet, block, wished) }
-		: { refused: 'The block that begins here is never closed.', at: block.span.start };
-}
+const found = (sheet: Sheet, block: Block, selector: string): Rule | undefined =>
+	block.children.findLast((node): node is Rule => node.kind === 'rule' && isFor(sheet, node, selector));
 
 /** The conditions straight after a rule that are about its selector: a further one comes after them. */
-function lastBeside(rule: Rule, selector: string): Node {
+function lastBeside(sheet: Sheet, rule: Rule, selector: string): Node {
 	const siblings = rule.parent.children;
 	let end: Node = rule;
 	for (const node of siblings.slice(siblings.indexOf(rule) + 1)) {
 		if (node.kind === 'comment') continue;
-		if (!isMedia(node) || !found(node, selector)) break;
+		if (!isMedia(node) || !found(sheet, node, selector)) break;
 		end = node;
 	}
 	return end;
@@ -131,41 +122,37 @@ function lastBeside(rule: Rule, selector: string): Node {
 export function writeInto(sheet: Sheet, { selector, condition, base }: Into, wished: Wished): Written {
 	const hand = handOf(sheet);
 	const home: Block = base?.parent ?? sheet;
+	const isOwn = base !== undefined && isFor(sheet, base, selector);
+	const set = (block: Rule | AtRule): Written =>
+		ifClosed(sheet, block, () => setDeclaration(sheet, block, wished));
 	const rule = (outer: string): string => ruleText(hand, selector, wished, outer);
 	if (!condition) {
-		const known = base && plain(nodeSelector(base)) === plain(selector) ? base : found(home, selector);
-		if (known) return into(sheet, known, wished);
+		const known = isOwn ? base : found(sheet, home, selector);
+		if (known) return set(known);
 		return base ? { changes: after(sheet, base, rule, hand) } : last(sheet, home, rule, hand);
 	}
-	if (base && plain(nodeSelector(base)) === plain(selector)) {
-		const nested = base.children.findLast(
-			(node) => isMedia(node) && condition.same(sliceOf(sheet.source, node.prelude))
-		);
-		if (nested?.kind === 'at-rule') return into(sheet, nested, wished);
-	}
-	const blocks = home.children.filter(
-		(node) =>
-			isMedia(node) &&
-			node.span.start > (base?.span.start ?? -1) &&
-			condition.same(sliceOf(sheet.source, node.prelude))
-	) as AtRule[];
-	const holding = blocks.findLast((block) => found(block, selector));
-	const known = holding && found(holding, selector);
-	if (known) return into(sheet, known, wished);
+	const isSame = (node: Node): node is AtRule =>
+		isMedia(node) && condition.same(sliceOf(sheet.source, node.prelude));
+	const nested = isOwn ? base.children.findLast(isSame) : undefined;
+	if (nested) return set(nested);
+	const blocks = home.children.filter(isSame).filter(({ span }) => span.start > (base?.span.start ?? -1));
+	const holding = blocks.findLast((block) => found(sheet, block, selector));
+	const known = holding && found(sheet, holding, selector);
+	if (known) return set(known);
 	const block = blocks.at(-1);
 	if (block) return last(sheet, block, rule, hand);
-	const media = (outer: string): string =>
-		`@media ${condition.text} {\n${outer}${hand.indent}${rule(outer + hand.indent)}\n${outer}}`;
-	if (base && hand.media === 'nested' && plain(nodeSelector(base)) === plain(selector)) {
-		const declaration = `${wished.property}:${hand.afterColon}${written(wished)}${hand.lastSemicolon ? ';' : ''}`;
+	const media =
+		(inner: (outer: string) => string) =>
+		(outer: string): string =>
+			`@media ${condition.text} {\n${outer}${hand.indent}${inner(outer + hand.indent)}\n${outer}}`;
+	if (isOwn && hand.media === 'nested')
 		return last(
 			sheet,
 			base,
-			(outer) => `@media ${condition.text} {\n${outer}${hand.indent}${declaration}\n${outer}}`,
+			media(() => onlyDeclaration(hand, wished)),
 			hand
 		);
-	}
 	if (base && hand.media === 'beside')
-		return { changes: after(sheet, lastBeside(base, selector), media, hand) };
-	return last(sheet, home, media, hand);
+		return { changes: after(sheet, lastBeside(sheet, base, selector), media(rule), hand) };
+	return last(sheet, home, media(rule), hand);
 }
