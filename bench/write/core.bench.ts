@@ -5,7 +5,11 @@ import { median, timeOf, type Bench } from '../bench.ts';
 import { largeSheet } from '../sheets.ts';
 
 const LONG = `${largeSheet(140_000).split('\n').slice(0, 5000).join('\n')}\n`;
-const CONDITION = { text: '(width >= 900px)', same: (query: string) => query === '(width >= 900px)' };
+const CONDITION = {
+	text: '(width >= 900px)',
+	same: (query: string) => query === '(width >= 900px)',
+	before: () => false
+};
 
 /** Median time of writing a value into a band of a rule, ms; each sheet is read for the first time. */
 function edits(): number {

@@ -75,10 +75,16 @@ export function casesOf(page: PageState, stages: Stages, vantage: Vantage): Case
 	}
 	const holdsAt = (width: number, held: readonly boolean[]) => {
 		const here = rationalFromNumber(width);
-		return (condition: Condition): boolean => {
+		const known = new Map<Condition, boolean>();
+		const evaluate = (condition: Condition): boolean => {
 			if (condition.kind === 'media') return contains(page.widthsOf(condition.queries, vantage), here);
 			if (condition.kind === 'supports') return CSS.supports(condition.text);
 			return held[containers.indexOf(condition.text)] ?? false;
+		};
+		return (condition: Condition): boolean => {
+			let holds = known.get(condition);
+			if (holds === undefined) known.set(condition, (holds = evaluate(condition)));
+			return holds;
 		};
 	};
 	return {

@@ -1,7 +1,7 @@
 export { askingOf, type Asked, type Asking, type Match } from './ask.ts';
 export { isInherited } from './inherited.ts';
 export { ranksOf } from './layers.ts';
-export { outcomeOf, type Outcome } from './outcome.ts';
+export { decider, outcomeOf, type Outcome } from './outcome.ts';
 export { lossSentence } from './sentence.ts';
 export { physicalOf, type Writing } from './logical.ts';
 export {
@@ -18,6 +18,7 @@ export { substituted, variableSteps, type Registration, type VariableStep } from
 export { hintDeclarations } from './hints.ts';
 export { styleDeclarations } from './style.ts';
 export {
+	candidatesOf,
 	compareCandidates,
 	declarationsOn,
 	propertiesSet,

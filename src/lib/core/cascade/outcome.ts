@@ -1,6 +1,6 @@
 import type { PageCascade } from './sheets.ts';
 import { isInherited } from './inherited.ts';
-import { verdictOf, type Case, type Verdict } from './verdict.ts';
+import { verdictOf, type Candidate, type Case, type Verdict } from './verdict.ts';
 
 /** Where a property's value comes from in the end. */
 export type Outcome = {
@@ -58,3 +58,7 @@ export function outcomeOf(
 	}
 	return { own, kind: 'browser', up: cases.length - 1 };
 }
+
+/** The declaration that a value comes from, be it of the element or of one around it. */
+export const decider = (outcome: Outcome): Candidate | undefined =>
+	outcome.kind === 'inherited' ? outcome.from.winner : outcome.own.winner;

@@ -119,6 +119,7 @@ export function compareCandidates(
 
 /** What an element's declarations are decided by, besides themselves. */
 export interface Case {
+	/** Cases of one element at several widths share this list; no other case may have it. */
 	readonly applying: readonly Applying[];
 	readonly style: readonly StyleDeclaration[];
 	/** What its presentational attributes say. */
@@ -134,34 +135,46 @@ export interface Case {
 const isOfAll = (property: string): boolean =>
 	!property.startsWith('--') && property !== 'direction' && property !== 'unicode-bidi';
 
-/** Every candidate of a longhand or custom property, in no order; with what is not valid in any of its widths. */
-function candidatesOf(
-	property: string,
-	{ applying, style, hints, physical, engine }: Case
-): {
-	readonly valid: Candidate[];
-	readonly invalid: { readonly candidate: Candidate; readonly why: Loss }[];
-} {
-	const valid: Candidate[] = [];
-	const invalid: { candidate: Candidate; why: Loss }[] = [];
-	const wanted = physical(property);
+/** The candidates of a longhand or custom property, in no order; with what is not valid. */
+interface Candidates {
+	readonly valid: readonly Candidate[];
+	readonly invalid: readonly { readonly candidate: Candidate; readonly why: Loss }[];
+}
+
+const NO_CANDIDATES: Candidates = { valid: [], invalid: [] };
+
+/** By the declarations of an element, which are told apart by the list of those that apply: what bears on each property. */
+const indexes = new WeakMap<readonly Applying[], ReadonlyMap<string, Candidates>>();
+
+/** Every candidate of a property; they are sorted by property once for an element. */
+export function candidatesOf(property: string, of: Case): Candidates {
+	let index = indexes.get(of.applying);
+	if (!index) indexes.set(of.applying, (index = indexOf(of)));
+	const own = index.get(property.startsWith('--') ? property : of.physical(property)) ?? NO_CANDIDATES;
+	const everything = isOfAll(property) ? (index.get('all')?.valid ?? []) : [];
+	return everything.length > 0 ? { ...own, valid: [...own.valid, ...everything] } : own;
+}
+
+/** Where the declarations of a case stand for longhands by their physical names; those of `all` are under its own. */
+function indexOf({ applying, style, hints, physical, engine }: Case): Map<string, Candidates> {
+	const index = new Map<string, { valid: Candidate[]; invalid: { candidate: Candidate; why: Loss }[] }>();
+	const at = (name: string) => {
+		let found = index.get(name);
+		if (!found) index.set(name, (found = { valid: [], invalid: [] }));
+		return found;
+	};
 	const put = (name: string, written: string, candidate: (value: string) => Candidate): void => {
 		if (name.startsWith('--')) {
-			if (name === property) valid.push(candidate(written));
+			at(name).valid.push(candidate(written));
 			return;
 		}
 		const set = engine.expand(name, written);
-		if (set && name === 'all') {
-			if (isOfAll(property)) valid.push(candidate(written));
-		} else if (set) {
-			for (const [longhand, value] of set) {
-				if (physical(longhand) === wanted) valid.push(candidate(value));
-			}
-		} else if (physical(name) === wanted || name === property) {
-			invalid.push({
-				candidate: candidate(written),
-				why: { kind: engine.knows(name) ? 'not-valid' : 'unknown-name' }
-			});
+		if (set && name === 'all') at(name).valid.push(candidate(written));
+		else if (set) {
+			for (const [longhand, value] of set) at(physical(longhand)).valid.push(candidate(value));
+		} else {
+			const why: Loss = { kind: engine.knows(name) ? 'not-valid' : 'unknown-name' };
+			at(physical(name)).invalid.push({ candidate: candidate(written), why });
 		}
 	};
 	for (const { declared, hit } of applying) {
@@ -203,7 +216,7 @@ function candidatesOf(
 			node: null
 		}));
 	});
-	return { valid, invalid };
+	return index;
 }
 
 /** Everything that is declared on an element, as written, in no order. */
@@ -232,6 +245,18 @@ export function propertiesSet(of: Case): Set<string> {
 	return found;
 }
 
+const ranksOfCases = new WeakMap<Case, LayerRanks>();
+
+/** The ranks of the layers that are in force in a case. */
+function layerRanks(of: Case): LayerRanks {
+	let ranks = ranksOfCases.get(of);
+	if (!ranks) {
+		ranks = ranksOf(of.layers.filter(({ conditions }) => conditions.every(of.holds)));
+		ranksOfCases.set(of, ranks);
+	}
+	return ranks;
+}
+
 const keywordOf = (value: string): string => value.trim().toLowerCase();
 
 /**
@@ -239,7 +264,7 @@ const keywordOf = (value: string): string => value.trim().toLowerCase();
  * and `revert-layer` are followed; what they lead to stands as the winner, or none does.
  */
 export function verdictOf(property: string, of: Case): Verdict {
-	const ranks = ranksOf(of.layers.filter(({ conditions }) => conditions.every(of.holds)));
+	const ranks = layerRanks(of);
 	const { valid, invalid } = candidatesOf(property, of);
 	const losers: { candidate: Candidate; why: Loss }[] = [];
 	const out: { candidate: Candidate; why: Loss }[] = [...invalid];
@@ -285,7 +310,7 @@ export function wouldWin(
 ): { readonly wins: true } | { readonly wins: false; readonly to: Candidate; readonly criterion: Criterion } {
 	const { winner } = verdictOf(property, of);
 	if (!winner) return { wins: true };
-	const ranks = ranksOf(of.layers.filter(({ conditions }) => conditions.every(of.holds)));
+	const ranks = layerRanks(of);
 	const wished: Candidate = {
 		...winner,
 		important: false,

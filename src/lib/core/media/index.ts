@@ -7,3 +7,4 @@ export * from './bands.ts';
 export * from './write.ts';
 export { moveBreakpoint } from './breakpoint.ts';
 export { lengthContext } from './relation.ts';
+export { directionOf, standsBefore, type Direction } from './direction.ts';

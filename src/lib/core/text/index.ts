@@ -4,3 +4,4 @@ export * from './change.ts';
 export { expressionOf, matchesIn, replacementOf, type Match, type Search } from './search.ts';
 export { blanked } from './blank.ts';
 export { nearest } from './nearest.ts';
+export * from './edit.ts';

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import {
+		decider,
 		lossSentence,
 		variableSteps,
 		type Candidate,
@@ -22,7 +23,7 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import TracePlace from './TracePlace.svelte';
-	import { decider, traceWords } from './traceWords.ts';
+	import { traceWords } from './traceWords.ts';
 
 	interface Props {
 		page: PageState;

@@ -34,7 +34,3 @@ export function traceWords(page: PageState, trace: Trace) {
 		}
 	};
 }
-
-/** The declaration that a value comes from, be it of the element or of one around it. */
-export const decider = (outcome: Outcome): Candidate | undefined =>
-	outcome.kind === 'inherited' ? outcome.from.winner : outcome.own.winner;

@@ -1,8 +1,10 @@
 import type { Change } from '../../text/index.ts';
 import {
 	isClosed,
+	leadingComments,
 	sliceOf,
 	type AtRule,
+	type Block,
 	type Declaration,
 	type Node,
 	type Rule,
@@ -103,6 +105,31 @@ export function removeDeclaration({ source }: Sheet, declaration: Declaration): 
 	if (!rest.slice(space.length).startsWith('}')) return [{ start, end: end + space.length, text: '' }];
 	const [before = ''] = /[^\S\n]*$/.exec(source.slice(0, start)) ?? [];
 	return [{ start: start - before.length, end, text: '' }];
+}
+
+/**
+ * Takes a declaration out, and with it the rule and the conditions around it that nothing is left of. What holds or
+ * has comments stays.
+ */
+export function takeOut(sheet: Sheet, declaration: Declaration): Change[] {
+	const { source } = sheet;
+	let emptied: Rule | AtRule | undefined;
+	for (let at: Block = declaration.parent; at.kind !== 'sheet'; at = at.parent) {
+		if (at.children.length > 1 || leadingComments(source, at).length > 0 || !isClosed(source, at)) break;
+		emptied = at;
+	}
+	if (!emptied) return removeDeclaration(sheet, declaration);
+	const { start, end } = emptied.span;
+	const [rest = ''] = /^[^\S\n]*(?:\n(?:[^\S\n]*\n)?|$)/.exec(source.slice(end)) ?? [];
+	if (rest === '' || !isFirstOnLine(source, start)) {
+		const [space = ''] = /^[^\S\n]*/.exec(source.slice(end)) ?? [];
+		return [{ start, end: end + space.length, text: '' }];
+	}
+	// Of the empty lines around it one is left before what follows, and none before a block's end.
+	const line = source.lastIndexOf('\n', start - 1) + 1;
+	const isLast = /^\s*(\}|$)/.test(source.slice(end + rest.length));
+	const [above = '\n'] = isLast ? (/\n(?:[^\S\n]*\n)*$/.exec(source.slice(0, line)) ?? []) : [];
+	return [{ start: line - above.length + 1, end: end + rest.length, text: '' }];
 }
 
 /** Gives a declaration another property; nothing else of it changes. */

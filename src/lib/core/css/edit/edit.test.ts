@@ -7,6 +7,7 @@ import {
 	removeDeclaration,
 	renameDeclaration,
 	setDeclaration,
+	takeOut,
 	writeInto,
 	type Wished
 } from './index.ts';
@@ -68,6 +69,22 @@ describe('a declaration', () => {
 		expect(one && applyChanges(source, removeDeclaration(sheet, one))).toBe(result);
 	});
 
+	it.each([
+		['a { b: c }\n\n@media (x) {\n\ta {\n\t\tb: d;\n\t}\n}\n\ne { f: g }\n', 'a { b: c }\n\ne { f: g }\n'],
+		['a { b: c }\n\n@media (x) {\n\ta { b: d }\n}\n', 'a { b: c }\n'],
+		['@media (x) {\n\te { f: g }\n\n\ta {\n\t\tb: d;\n\t}\n}\n', '@media (x) {\n\te { f: g }\n}\n'],
+		['@media (x) { /* n */ a { b: d } }\n', '@media (x) { /* n */ a { } }\n'],
+		['@media (x) {\n\t/* of a */\n\ta {\n\t\tb: d;\n\t}\n}\n', '@media (x) {\n\t/* of a */\n\ta {\n\t}\n}\n'],
+		['a { b: d } e { f: g }', 'e { f: g }'],
+		['a { b: d; f: g }', 'a { f: g }']
+	])('leaves nothing empty behind: %j', (source, result) => {
+		const sheet = parseSheet(source);
+		const one = [...walk(sheet)].find(
+			(node): node is Declaration => node.kind === 'declaration' && sliceOf(source, node.span) === 'b: d'
+		);
+		expect(one && applyChanges(source, takeOut(sheet, one))).toBe(result);
+	});
+
 	it('is given another name', () => {
 		const sheet = parseSheet('a { margin-LEFT : 1px }');
 		const rule = ruleOf(sheet, 'a');
@@ -78,7 +95,11 @@ describe('a declaration', () => {
 	});
 });
 
-const WIDE = { text: '(width >= 700px)', same: (query: string) => /^\(width >= 700px\)$/.test(query) };
+const WIDE = {
+	text: '(width >= 700px)',
+	same: (query: string) => query === '(width >= 700px)',
+	before: (query: string) => query === '(width >= 900px)'
+};
 const GAP: Wished = { property: 'gap', value: '20px' };
 
 /** Changes of writing into a sheet; `a` is what is overridden. */
@@ -129,6 +150,35 @@ describe('a value written into a band', () => {
 		]
 	])('%s', (_, source, result) => {
 		expect(into(source, WIDE)).toBe(result);
+	});
+
+	it.each([
+		[
+			'end',
+			'a {\n\tb: c;\n}\n\n@media (width >= 500px) {\n\td {\n\t\te: f;\n\t}\n}\n\n/* wide */\n@media (width >= 900px) {\n\ta {\n\t\tb: d;\n\t}\n}\n',
+			'a {\n\tb: c;\n}\n\n@media (width >= 500px) {\n\td {\n\t\te: f;\n\t}\n}\n\n@media (width >= 700px) {\n\ta {\n\t\tgap: 20px;\n\t}\n}\n\n/* wide */\n@media (width >= 900px) {\n\ta {\n\t\tb: d;\n\t}\n}\n'
+		],
+		[
+			'beside',
+			'a { b: c }\n@media (width >= 900px) {\n\ta { b: d }\n}\ne { f: g }\n',
+			'a { b: c }\n@media (width >= 700px) {\n\ta { gap: 20px }\n}\n@media (width >= 900px) {\n\ta { b: d }\n}\ne { f: g }\n'
+		],
+		[
+			'nested',
+			'a {\n\tb: c;\n\n\t@media (width >= 900px) {\n\t\tb: d;\n\t}\n}\n',
+			'a {\n\tb: c;\n\n\t@media (width >= 700px) {\n\t\tgap: 20px;\n\t}\n\n\t@media (width >= 900px) {\n\t\tb: d;\n\t}\n}\n'
+		]
+	])('a new block stands before a finer one: %s', (_, source, result) => {
+		expect(into(source, WIDE)).toBe(result);
+	});
+
+	it('comes after the condition that decides so far', () => {
+		const sheet = parseSheet('@media (width >= 700px) { a { gap: 1px } }\n@media (x) { a { gap: 2px } }\n');
+		const base = [...walk(sheet)].findLast((node) => node.kind === 'rule');
+		const done = writeInto(sheet, { selector: 'a', condition: WIDE, ...(base ? { base } : {}) }, GAP);
+		expect('changes' in done && applyChanges(sheet.source, done.changes)).toBe(
+			`${sheet.source}@media (width >= 700px) {\n\ta { gap: 20px }\n}\n`
+		);
 	});
 
 	it('or into a new rule after what it overrides, in its layer', () => {

@@ -3,6 +3,7 @@ export {
 	removeDeclaration,
 	renameDeclaration,
 	setDeclaration,
+	takeOut,
 	type Wished
 } from './declaration.ts';
 export { handOf } from './hand.ts';

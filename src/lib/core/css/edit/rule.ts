@@ -1,5 +1,15 @@
+import { wholeSelector } from '../../selector/index.ts';
 import type { Change } from '../../text/index.ts';
-import { isClosed, sliceOf, type AtRule, type Block, type Node, type Rule, type Sheet } from '../node.ts';
+import {
+	isClosed,
+	leadingComments,
+	sliceOf,
+	type AtRule,
+	type Block,
+	type Node,
+	type Rule,
+	type Sheet
+} from '../node.ts';
 import { declarationText, setDeclaration, type Wished } from './declaration.ts';
 import { closeOf, handOf, type Hand } from './hand.ts';
 import { commentsAfter, indentAt } from './line.ts';
@@ -9,6 +19,8 @@ export interface WishedCondition {
 	readonly text: string;
 	/** Whether another, as it is written, holds at the same widths. */
 	same(prelude: string): boolean;
+	/** Whether a block of it stands before a block of another, by the sheet's order: what is finer overrides. */
+	before(prelude: string): boolean;
 }
 
 /** Where a value is to go. */
@@ -16,7 +28,7 @@ export interface Into {
 	readonly selector: string;
 	/** Null for every width. */
 	readonly condition: WishedCondition | null;
-	/** The rule that is to be overridden, or that says it so far; the new one comes after it, in the same block. */
+	/** The rule that is to be overridden, or that says it so far; what is new comes after it, in the same layer. */
 	readonly base?: Rule;
 }
 
@@ -72,6 +84,13 @@ function after(sheet: Sheet, node: Node, text: (outer: string) => string, hand: 
 	return [{ start: at, end: at, text: `${gapOf(hand)}${outer}${text(outer)}` }];
 }
 
+/** Puts a text before a node of a block, and before the comments that belong to it. */
+function ahead(sheet: Sheet, node: Node, text: (outer: string) => string, hand: Hand): Change[] {
+	const at = leadingComments(sheet.source, node)[0]?.span.start ?? node.span.start;
+	const outer = indentAt(sheet.source, at);
+	return [{ start: at, end: at, text: `${text(outer)}${gapOf(hand)}${outer}` }];
+}
+
 /** Changes within a block, unless that is left open. */
 const ifClosed = ({ source }: Sheet, block: Rule | AtRule, changes: () => Change[]): Written =>
 	isClosed(source, block)
@@ -97,45 +116,67 @@ function last(sheet: Sheet, block: Block, text: (outer: string) => string, hand:
 }
 
 const isFor = ({ source }: Sheet, rule: Rule, selector: string): boolean =>
-	plain(sliceOf(source, rule.prelude)) === plain(selector);
+	plain(wholeSelector(source, rule)) === plain(selector);
 
 const found = (sheet: Sheet, block: Block, selector: string): Rule | undefined =>
 	block.children.findLast((node): node is Rule => node.kind === 'rule' && isFor(sheet, node, selector));
 
-/** The conditions straight after a rule that are about its selector: a further one comes after them. */
-function lastBeside(sheet: Sheet, rule: Rule, selector: string): Node {
+/** The conditions straight after a rule that are about its selector: a further one comes after or among them. */
+function besides(sheet: Sheet, rule: Node, selector: string): AtRule[] {
 	const siblings = rule.parent.children;
-	let end: Node = rule;
+	const all: AtRule[] = [];
 	for (const node of siblings.slice(siblings.indexOf(rule) + 1)) {
 		if (node.kind === 'comment') continue;
 		if (!isMedia(node) || !found(sheet, node, selector)) break;
-		end = node;
+		all.push(node);
 	}
-	return end;
+	return all;
+}
+
+/** The layer, `@scope` or sheet that a rule is in, and what of that holds the rule. */
+function homeOf(
+	sheet: Sheet,
+	base: Rule | undefined
+): { readonly home: Block; readonly anchor: Node | null } {
+	if (!base) return { home: sheet, anchor: null };
+	let anchor: Rule | AtRule = base;
+	const passed = new Set(['media', 'supports', 'container']);
+	for (;;) {
+		const parent: Block = anchor.parent;
+		if (parent.kind === 'sheet' || (parent.kind === 'at-rule' && !passed.has(parent.name)))
+			return { home: parent, anchor };
+		anchor = parent;
+	}
 }
 
 /**
  * Writes a value into a sheet in the sheet's own hand: into the rule of that selector (in the block of that condition,
  * after what it overrides) where there is one, else into a new rule in that block, else into a new block where this
- * sheet has its conditions. Nothing that stands there is set otherwise, and no comment is lost.
+ * sheet has its conditions, before those that are finer. Nothing that stands there is set otherwise, and no comment
+ * is lost.
  */
 export function writeInto(sheet: Sheet, { selector, condition, base }: Into, wished: Wished): Written {
 	const hand = handOf(sheet);
-	const home: Block = base?.parent ?? sheet;
+	const { home, anchor } = homeOf(sheet, base);
+	const from = anchor?.span.start ?? -1;
 	const isOwn = base !== undefined && isFor(sheet, base, selector);
 	const set = (block: Rule | AtRule): Written =>
 		ifClosed(sheet, block, () => setDeclaration(sheet, block, wished));
 	const rule = (outer: string): string => ruleText(hand, selector, wished, outer);
 	if (!condition) {
-		const known = isOwn ? base : found(sheet, home, selector);
+		// Under a condition it says it for some widths only; the rule for all of them is another.
+		const known = isOwn && anchor === base ? base : found(sheet, home, selector);
 		if (known) return set(known);
-		return base ? { changes: after(sheet, base, rule, hand) } : last(sheet, home, rule, hand);
+		return anchor ? { changes: after(sheet, anchor, rule, hand) } : last(sheet, home, rule, hand);
 	}
 	const isSame = (node: Node): node is AtRule =>
 		isMedia(node) && condition.same(sliceOf(sheet.source, node.prelude));
-	const nested = isOwn ? base.children.findLast(isSame) : undefined;
+	const isFiner = (node: Node): boolean =>
+		isMedia(node) && condition.before(sliceOf(sheet.source, node.prelude));
+	const own = isOwn && base.parent === home ? base : undefined;
+	const nested = own?.children.findLast(isSame);
 	if (nested) return set(nested);
-	const blocks = home.children.filter(isSame).filter(({ span }) => span.start > (base?.span.start ?? -1));
+	const blocks = home.children.filter(isSame).filter(({ span }) => span.start >= from);
 	const holding = blocks.findLast((block) => found(sheet, block, selector));
 	const known = holding && found(sheet, holding, selector);
 	if (known) return set(known);
@@ -145,14 +186,19 @@ export function writeInto(sheet: Sheet, { selector, condition, base }: Into, wis
 		(inner: (outer: string) => string) =>
 		(outer: string): string =>
 			`@media ${condition.text} {\n${outer}${hand.indent}${inner(outer + hand.indent)}\n${outer}}`;
-	if (isOwn && hand.media === 'nested')
-		return last(
-			sheet,
-			base,
-			media(() => onlyDeclaration(hand, wished)),
-			hand
-		);
-	if (base && hand.media === 'beside')
-		return { changes: after(sheet, lastBeside(sheet, base, selector), media(rule), hand) };
-	return last(sheet, home, media(rule), hand);
+	if (own && hand.media === 'nested') {
+		const text = media(() => onlyDeclaration(hand, wished));
+		const finer = own.children.find(isFiner);
+		return finer ? ifClosed(sheet, own, () => ahead(sheet, finer, text, hand)) : last(sheet, own, text, hand);
+	}
+	if (anchor && hand.media === 'beside') {
+		const others = besides(sheet, anchor, selector);
+		const finer = others.find(isFiner);
+		const changes = finer
+			? ahead(sheet, finer, media(rule), hand)
+			: after(sheet, others.at(-1) ?? anchor, media(rule), hand);
+		return { changes };
+	}
+	const finer = home.children.find((node) => node.span.start > from && isFiner(node));
+	return finer ? { changes: ahead(sheet, finer, media(rule), hand) } : last(sheet, home, media(rule), hand);
 }

@@ -1,0 +1,201 @@
+import {
+	candidatesOf,
+	decider,
+	isInherited,
+	outcomeOf,
+	propertiesSet,
+	type Candidate,
+	type Case,
+	type Condition,
+	type Outcome,
+	type PageCascade
+} from '../cascade/index.ts';
+import { GROUPS, groupOf, type Group } from './group.ts';
+
+/** The value of one row in one column. */
+export interface Cell {
+	readonly outcome: Outcome;
+	/** The declaration that it comes from; undefined where no sheet of the page's says anything. */
+	readonly from: Candidate | undefined;
+	/** The value as it is written for the row's property; '' where nothing is. */
+	readonly text: string;
+	/** Whether it is the same declaration's as in the column left of it. */
+	readonly same: boolean;
+	/** What the element would have without this declaration, where that says the same: it could go. */
+	readonly needless: Candidate | undefined;
+}
+
+/** What a collation has of one property, or of several that the same shorthands set: a cell a column. */
+export interface Row {
+	/** A longhand, a shorthand that sets just these longhands, or several longhands with commas between. */
+	readonly name: string;
+	readonly longhands: readonly string[];
+	/** Longhands that `name` sets besides, and that have rows of their own. */
+	readonly without: readonly string[];
+	readonly group: Group;
+	readonly cells: readonly Cell[];
+}
+
+export interface Collated {
+	/** Sorted by group, then by name. */
+	readonly rows: readonly Row[];
+}
+
+export interface CollateWish {
+	/** The cases of the element and of each of its ancestors, itself first: for each column, at a width of it. */
+	readonly columns: readonly (readonly Case[])[];
+	/** Whether the computed value of a property of the element so many generations up is that of its parent. */
+	readonly sameAsParent: (property: string, up: number) => boolean;
+	readonly registered: PageCascade['registered'];
+	/** Properties, shorthands too, that are to have rows though nobody declares them. */
+	readonly also?: readonly string[];
+}
+
+const placeOf = ({ file, span }: Candidate): string => `${file}:${span.start}`;
+
+/** Tells one outcome from another: by the declaration, and by whose it is. */
+const identity = (outcome: Outcome): string => {
+	const from = decider(outcome);
+	return `${outcome.kind === 'inherited' ? outcome.up : ''} ${from ? placeOf(from) : outcome.kind}`;
+};
+
+/** Every condition that bears on a property of an element, or of what it may inherit it from. */
+function conditionsOn(property: string, cases: readonly Case[], inherited: boolean): Condition[] {
+	// The ranks of layers may hang on conditions too.
+	const found = new Set<Condition>(cases[0]?.layers.flatMap(({ conditions }) => conditions));
+	for (const of of inherited ? cases : cases.slice(0, 1)) {
+		for (const { conditions } of candidatesOf(property, of).valid)
+			for (const one of conditions) found.add(one);
+	}
+	return [...found];
+}
+
+/** An outcome in each column; columns in which the same conditions hold share one. */
+function outcomesOf(property: string, { columns, sameAsParent, registered }: CollateWish): Outcome[] {
+	const [first] = columns;
+	if (!first) return [];
+	const inherited = isInherited(property, registered);
+	const conditions = conditionsOn(property, first, inherited);
+	// What containers answer is another matter for each element around.
+	const sharing = conditions.every(({ kind }) => kind !== 'container');
+	const known = new Map<string, Outcome | undefined>();
+	return columns.flatMap((cases) => {
+		const key = conditions.map((one) => (cases[0]?.holds(one) ? '1' : '0')).join('');
+		let outcome = sharing ? known.get(key) : undefined;
+		outcome ??= outcomeOf(property, cases, (up) => sameAsParent(property, up), registered);
+		known.set(key, outcome);
+		return outcome ?? [];
+	});
+}
+
+/** Of the element's own declarations that gave way to the winner, the strongest, where it says the same. */
+function needlessBeside(outcome: Outcome): Candidate | undefined {
+	const { winner, losers } = outcome.own;
+	if (outcome.kind !== 'own' || !winner || winner.conditions.length === 0) return undefined;
+	const next = losers.find(({ why }) => why.kind === 'beaten' || why.kind === 'set-again')?.candidate;
+	return next && next.value !== '' && next.value === winner.value && next.important === winner.important
+		? next
+		: undefined;
+}
+
+interface Together {
+	readonly longhands: string[];
+	readonly outcomes: readonly Outcome[];
+}
+
+/** What a group of longhands is called, and what its name would set besides. */
+function nameOf(
+	{ longhands, outcomes }: Together,
+	setBy: (shorthand: string, value: string) => readonly string[]
+): { readonly name: string; readonly without: readonly string[] } {
+	const [only] = longhands;
+	const written = outcomes.flatMap((one) => {
+		const from = decider(one);
+		return from ? [{ name: from.property, sets: setBy(from.property, from.written) }] : [];
+	});
+	const isWhole = (sets: readonly string[]): boolean =>
+		sets.length === longhands.length && longhands.every((one) => sets.includes(one));
+	const whole = written.find(({ sets }) => isWhole(sets));
+	if (whole) return { name: whole.name, without: [] };
+	if (longhands.length === 1 && only !== undefined) return { name: only, without: [] };
+	const [short] = written;
+	if (short && short.sets.length - longhands.length <= longhands.length && short.name !== 'all')
+		return { name: short.name, without: short.sets.filter((one) => !longhands.includes(one)) };
+	return { name: longhands.join(', '), without: [] };
+}
+
+/** What a cell says of a row's property. */
+function textOf(outcome: Outcome, name: string, longhands: readonly string[]): string {
+	const from = decider(outcome);
+	if (!from) return outcome.kind === 'initial' ? (outcome.own.winner?.written ?? '') : '';
+	if (from.property === name || longhands.length > 1 || from.value === '') return from.written;
+	return from.value;
+}
+
+/**
+ * The declared values of an element, a row a property and a column a band: every property that the element's own
+ * declarations set, every inherited one that something around it sets, and those asked for. Longhands that the same
+ * shorthands decide in every column are one row.
+ */
+export function collate(wish: CollateWish): Collated {
+	const { columns, registered, also = [] } = wish;
+	const [first] = columns;
+	const own = first?.[0];
+	if (!first || !own) return { rows: [] };
+	const { engine, physical } = own;
+	const properties = propertiesSet(own);
+	for (const around of first.slice(1)) {
+		for (const property of propertiesSet(around))
+			if (isInherited(property, registered)) properties.add(property);
+	}
+	const asked = new Map<string, readonly string[]>();
+	for (const name of also) {
+		const longhands = name.startsWith('--') ? [name] : [...(engine.expand(name, 'inherit')?.keys() ?? [])];
+		const physicals = longhands.map(physical);
+		asked.set(name, physicals);
+		for (const one of physicals) properties.add(one);
+	}
+	const groups = new Map<string, Together>();
+	for (const property of properties) {
+		const outcomes = outcomesOf(property, wish);
+		const froms = outcomes.map(decider);
+		const isShort = froms.some((from) => from && physical(from.property) !== property);
+		const untouched = froms.every((from) => from === undefined);
+		const name = untouched ? [...asked].find(([, all]) => all.includes(property))?.[0] : undefined;
+		const key = isShort ? outcomes.map(identity).join('|') : (name ?? property);
+		const group = groups.get(key);
+		if (group) group.longhands.push(property);
+		else groups.set(key, { longhands: [property], outcomes });
+	}
+	const setBy = (name: string, value: string): readonly string[] =>
+		name.startsWith('--') ? [name] : [...(engine.expand(name, value)?.keys() ?? [])].map(physical);
+	const rows = [...groups].map(([key, group]): Row => {
+		const { longhands, outcomes } = group;
+		const named = asked.get(key)?.length === longhands.length ? { name: key, without: [] } : undefined;
+		const { name, without } = named ?? nameOf(group, setBy);
+		const cells = outcomes.map((outcome, i): Cell => {
+			const left = outcomes[i - 1];
+			return {
+				outcome,
+				from: decider(outcome),
+				text: textOf(outcome, name, longhands),
+				same: left !== undefined && identity(left) === identity(outcome),
+				needless: needlessBeside(outcome)
+			};
+		});
+		return { name, longhands, without, group: groupOf(name), cells };
+	});
+	const order = ({ group }: Row): number => GROUPS.indexOf(group);
+	return { rows: rows.sort((a, b) => order(a) - order(b) || a.name.localeCompare(b.name)) };
+}
+
+/** Whether a row's values differ between columns. */
+export const differs = ({ cells }: Row): boolean => cells.some(({ same }, i) => i > 0 && !same);
+
+/** Columns side by side in which every row says the same, each stretch by its first column and the one after its last. */
+export function alikeColumns({ rows }: Collated, count: number): (readonly [from: number, to: number])[] {
+	const starts = Array.from({ length: count }, (_, i) => i).filter(
+		(i) => i === 0 || rows.some(({ cells }) => cells[i]?.same === false)
+	);
+	return starts.map((from, i) => [from, starts[i + 1] ?? count]);
+}

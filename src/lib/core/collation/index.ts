@@ -1,0 +1,2 @@
+export { alikeColumns, collate, differs, type Cell, type Collated, type Row } from './collate.ts';
+export { GROUPS, groupOf, type Group } from './group.ts';

@@ -1,0 +1,48 @@
+import fc from 'fast-check';
+import { expect, it } from 'vitest';
+import { applyChanges, changedLines } from './index.ts';
+
+it.each([
+	['a\nb\nc', [{ start: 2, end: 3, text: 'x' }], [{ line: 2, before: ['b'], after: ['x'] }]],
+	['a\nb\nc', [{ start: 1, end: 1, text: '\nnew' }], [{ line: 2, before: [], after: ['new'] }]],
+	['a\nb\nc', [{ start: 2, end: 4, text: '' }], [{ line: 2, before: ['b'], after: [] }]],
+	[
+		'a b\nc\nd',
+		[
+			{ start: 0, end: 1, text: 'x' },
+			{ start: 2, end: 3, text: 'y' },
+			{ start: 6, end: 7, text: 'z' }
+		],
+		[
+			{ line: 1, before: ['a b'], after: ['x y'] },
+			{ line: 3, before: ['d'], after: ['z'] }
+		]
+	],
+	['a', [{ start: 0, end: 1, text: 'a' }], []]
+])('lines of %j that change', (source, changes, hunks) => {
+	expect(changedLines(source, changes)).toEqual(hunks);
+});
+
+it('put in place of the old lines, the new ones make the new text', () => {
+	const text = fc.array(fc.constantFrom('a', 'b', '', 'c c'), { minLength: 1, maxLength: 8 });
+	fc.assert(
+		fc.property(
+			text.map((lines) => lines.join('\n')),
+			fc.array(fc.tuple(fc.nat(20), fc.nat(4), fc.constantFrom('', 'x', '\n', 'x\ny\n')), { maxLength: 3 }),
+			(source, wished) => {
+				let at = 0;
+				const changes = wished.flatMap(([skip, length, inserted]) => {
+					const start = Math.min(source.length, at + skip);
+					const end = Math.min(source.length, start + length);
+					at = end + 1;
+					return start < source.length || at > source.length ? [{ start, end, text: inserted }] : [];
+				});
+				const kept = changes.filter(({ start }, i) => i === 0 || start > (changes[i - 1]?.end ?? 0));
+				const lines = source.split('\n');
+				for (const { line, before, after } of changedLines(source, kept).toReversed())
+					lines.splice(line - 1, before.length, ...after);
+				expect(lines.join('\n')).toBe(applyChanges(source, kept));
+			}
+		)
+	);
+});
