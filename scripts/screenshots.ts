@@ -54,7 +54,7 @@ await page.waitForTimeout(500);
 await shot('trace');
 await page.goto(`${server.url}/site/1/bench?page=home.html&file=css/sailings.css&at=1.2.0.1`);
 await painted();
-await page.keyboard.press('c');
+await page.keyboard.press('Shift+R');
 await page.getByLabel('would win').fill('width');
 await page.waitForTimeout(800);
 await shot('reach');

@@ -10,7 +10,7 @@ const SITE = {
 const open = async (page: Page, server: Parameters<typeof bring>[0], at: string): Promise<number> => {
 	const site = await bring(server, SITE);
 	await openBench(page, server, site, `?page=index.html&file=a.css&at=${at}`);
-	await page.keyboard.press('c');
+	await page.keyboard.press('Shift+R');
 	return site;
 };
 const panel = (page: Page) => page.getByRole('region', { name: 'What is selected' });
@@ -74,7 +74,7 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	await line.getByLabel('given').check();
 	await kept;
 	await openBench(page, empty, site, '?page=index.html&file=index.html&at=1.1');
-	await page.keyboard.press('c');
+	await page.keyboard.press('Shift+R');
 	await expect(row(page, '#sec-8f3a21')).toContainText('looks made by a tool');
 	await panel(page).getByLabel('Give it a class').fill('strip');
 	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
@@ -108,7 +108,7 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 
 	await openBench(page, empty, site, '?page=index.html&at=1.1');
 	for (const frame of pageFrames(page)) await expect(frame.locator('#sec-11bc90.strip')).toHaveCount(1);
-	await page.keyboard.press('c');
+	await page.keyboard.press('Shift+R');
 	await expect(row(page, '.strip').getByRole('cell').nth(1)).toHaveText('1');
 });
 
@@ -138,7 +138,7 @@ test('a given sheet is locked, its classes are marked in Reach, and a newer save
 
 	await openBench(page, empty, site, '?page=index.html&file=own.css&at=1.0');
 	for (const frame of pageFrames(page)) await expect(frame.locator('p')).toHaveText('S\u00fcd');
-	await page.keyboard.press('c');
+	await page.keyboard.press('Shift+R');
 	await expect(row(page, '.from-host')).toContainText('it belongs to host.css, which is given');
 	await page.keyboard.press('a');
 	await page.getByLabel('Find', { exact: true }).fill('color');

@@ -15,7 +15,7 @@ test('Reach names selectors for what is selected, what each hits here and on the
 	const site = await bring(empty, SITE);
 	await context.grantPermissions(['clipboard-read', 'clipboard-write'], { origin: empty.url });
 	await openBench(page, empty, site, '?page=index.html&at=1.1.0');
-	await page.keyboard.press('c');
+	await page.keyboard.press('Shift+R');
 	const row = (selector: string) =>
 		page.getByRole('row').filter({ has: page.getByRole('button', { name: selector, exact: true }) });
 	const cells = (selector: string) => row(selector).getByRole('cell');
@@ -42,7 +42,7 @@ test('Reach names selectors for what is selected, what each hits here and on the
 	expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('.cards > .card');
 
 	await openBench(page, empty, site, '?page=index.html&at=1.1');
-	await page.keyboard.press('c');
+	await page.keyboard.press('Shift+R');
 	await expect(row('#sec-8f3a21')).toContainText('the id sec-8f3a21 looks made by a tool');
 	await expect(cells('#sec-8f3a21').nth(1)).toHaveText('1');
 });

@@ -1,47 +1,6 @@
-/**
- * One page at one viewport, as columns with an entry an element in document order. Lengths are CSS px of the
- * page; boxes are border boxes from the page's top left corner, whatever the scroll.
- */
-export interface Snapshot {
-	readonly width: number;
-	readonly height: number;
-	/** Scroll size of the root. */
-	readonly pageWidth: number;
-	readonly pageHeight: number;
-	readonly count: number;
-	readonly tags: readonly string[];
-	/** Index of the parent; -1 for the root. */
-	readonly parent: Int32Array;
-	/** Left, top, width, height. */
-	readonly boxes: Float64Array;
-	/** Scroll width and height, client width and height. */
-	readonly insides: Float32Array;
-	readonly flags: Uint32Array;
-	/** Index of the nearest ancestor that clips; -1 for none. */
-	readonly clip: Int32Array;
-	readonly fontSize: Float32Array;
-	/** NaN for `normal`. */
-	readonly lineHeight: Float32Array;
-	readonly order: Int32Array;
-	/** Natural width and height of pictures; 0 for others and for what has not come. */
-	readonly natural: Float32Array;
-}
+import { FLAG, type Snapshot } from '../core/snapshot/index.ts';
 
-/** Bits of `Snapshot.flags`. */
-export const FLAG = {
-	shown: 1 << 0,
-	fixed: 1 << 1,
-	sticky: 1 << 2,
-	positioned: 1 << 3,
-	clips: 1 << 4,
-	flexContainer: 1 << 5,
-	gridContainer: 1 << 6,
-	item: 1 << 7,
-	focusable: 1 << 8,
-	replaced: 1 << 9,
-	before: 1 << 10,
-	after: 1 << 11
-} as const;
+export type { Snapshot };
 
 const FOCUSABLE =
 	'a[href],area[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),select:not([disabled]),textarea:not([disabled]),summary,[tabindex],[contenteditable]:not([contenteditable=false]),audio[controls],video[controls]';

@@ -84,6 +84,16 @@ export interface Placement {
 	readonly top: number;
 	readonly scale: number;
 	readonly viewport: Viewport;
+	/** What of the viewport is drawn, CSS px of it; all of it where that is left out. */
+	readonly part?: Part;
+}
+
+/** A part of a viewport, CSS px from its left upper corner. */
+export interface Part {
+	readonly left: number;
+	readonly top: number;
+	readonly width: number;
+	readonly height: number;
 }
 
 /** A key pressed with the focus in a frame. */

@@ -23,6 +23,7 @@ import { moving } from './moves.ts';
 import { muting } from './muting.ts';
 import { nudging } from './nudge.ts';
 import { pictureDrop } from './pictureDrop.ts';
+import { stepMarks } from './steps.ts';
 
 const colours = HighlightStyle.define([
 	{ tag: tags.comment, color: 'var(--ink-2)', fontStyle: 'italic' },
@@ -77,6 +78,7 @@ export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extensio
 	forceBars,
 	foldGutter(),
 	history(),
+	stepMarks,
 	drawSelection(),
 	EditorState.allowMultipleSelections.of(true),
 	indentOnInput(),

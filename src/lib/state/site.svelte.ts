@@ -9,6 +9,7 @@ import {
 } from '../api.ts';
 import { api, Refused } from './api.ts';
 import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
+import { followStep } from './steps.ts';
 import { openTabs, tabName } from './tab.ts';
 import { FileText } from './texts.svelte.ts';
 import { KeptList } from './keptList.svelte.ts';
@@ -77,7 +78,10 @@ export class SiteState {
 				(file) =>
 					new FileText(
 						file,
-						(changed) => this.#drafts.note(changed),
+						(changed, transactions) => {
+							this.#drafts.note(changed);
+							for (const one of transactions) followStep(this.texts, changed, one);
+						},
 						() => this.given.has(file.path)
 					)
 			);

@@ -1,6 +1,6 @@
 import { EditorState, type Transaction, type TransactionSpec } from '@codemirror/state';
 import type { FileRecord } from '../api.ts';
-import { blanked } from '../core/text/index.ts';
+import { applyChanges, blanked, type Change } from '../core/text/index.ts';
 import type { Piece } from '../core/css/index.ts';
 import { editorExtensions } from './editor.ts';
 
@@ -33,7 +33,7 @@ export class FileText {
 	#behind: number | null = null;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	readonly dirty = $derived(this.text !== this.saved);
-	readonly #changed: (file: FileText) => void;
+	readonly #changed: (file: FileText, transactions: readonly Transaction[]) => void;
 	readonly #given: () => boolean;
 	/** What is given is changed by nothing but a newer save of it. */
 	readonly #lock = EditorState.changeFilter.of(() => !this.#given());
@@ -42,11 +42,16 @@ export class FileText {
 	muted = $state.raw<readonly Piece[]>([]);
 	/** The same by their places in the editor's text, which may be ahead. */
 	#mutedAhead: readonly Piece[] = [];
-	/** The text that frames and answers go by: without what is muted, every other place as it is. */
+	/** Changes of `text` that are tried: in force, and not made yet. */
+	trial = $state.raw<readonly Change[]>([]);
+	/** The text that frames and answers go by: without what is muted, with what is tried, every other place as it is. */
 	readonly inForce = $derived(
-		blanked(
-			this.text,
-			this.muted.map(({ span }) => span)
+		applyChanges(
+			blanked(
+				this.text,
+				this.muted.map(({ span }) => span)
+			),
+			this.trial
 		)
 	);
 
@@ -58,6 +63,11 @@ export class FileText {
 	/** Whether it came with the page and is left alone. */
 	get isGiven(): boolean {
 		return this.#given();
+	}
+
+	/** Whether an editor has shown it, so that what was done to it can be taken back. */
+	get isOpen(): boolean {
+		return this.#opened;
 	}
 
 	get isBehind(): boolean {
@@ -84,7 +94,7 @@ export class FileText {
 
 	constructor(
 		{ path, kind, hash, text }: FileRecord,
-		changed: (file: FileText) => void,
+		changed: (file: FileText, transactions: readonly Transaction[]) => void,
 		given: () => boolean
 	) {
 		this.path = path;
@@ -123,9 +133,16 @@ export class FileText {
 				}))
 				.filter(({ span }) => span.start < span.end);
 		}
+		this.trial = [];
 		if (this.state.doc.length > LONG) this.#settleSoon();
 		else this.settle();
-		this.#changed(this);
+		this.#changed(this, transactions);
+	}
+
+	/** Takes over a transaction that was made outside of the editor. */
+	take(transaction: Transaction): void {
+		this.follow([transaction]);
+		this.settle();
 	}
 
 	/** Takes a piece of the text out of force. */
@@ -148,8 +165,7 @@ export class FileText {
 
 	/** Changes the text from outside the editor. */
 	dispatch(spec: TransactionSpec): void {
-		this.follow([this.state.update(spec)]);
-		this.settle();
+		this.take(this.state.update(spec));
 	}
 
 	/** Replaces the whole text, given or not, as one step that can be undone. */

@@ -7,7 +7,6 @@ import {
 	verdictOf,
 	wouldWin,
 	type Candidate,
-	type Case,
 	type Outcome,
 	type Registration
 } from '../core/cascade/index.ts';
@@ -16,9 +15,9 @@ import { noEffectOf, type NoEffect } from '../core/effect/index.ts';
 import { elementAt, nameOfElement, type ElementPath } from '../core/html/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
-import { casesOf } from './cases.ts';
 import { flipsOf, type Flips } from './flips.ts';
 import { factsOf } from './idle.ts';
+import { lineageOf } from './lineage.ts';
 import { sharesOf } from './shares.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
@@ -86,48 +85,26 @@ export async function traceOf(
 	pseudo = '',
 	flips?: Flips
 ): Promise<Trace> {
-	/** The element so many generations up; a pseudo-element is a child of its own. */
-	const pathUp = (up: number): ElementPath =>
-		path.slice(0, path.length - (pseudo === '' ? up : Math.max(0, up - 1)));
-	const cases = casesOf(page, stages, vantage);
-	const { cascade, engine } = cases;
-	const [answers, moving, containing, facts] = await Promise.all([
-		stages.cascade('lead', path, pseudo),
+	const [lineage, moving, containing, facts] = await Promise.all([
+		lineageOf(page, stages, path, vantage, pseudo, flips),
 		// What moves, and what boxes are around, is asked of elements alone.
 		pseudo === '' ? stages.moving('lead', path) : [],
 		pseudo === '' ? stages.containing('lead', path) : null,
 		pseudo === '' ? factsOf(page, stages, vantage, path) : undefined
 	]);
-	const elements = answers.map((answer, up) => ({
-		computed: answer.computed,
-		at: cases.of(
-			pathUp(up),
-			answer,
-			// At the lead's own width the lead itself has answered.
-			flips &&
-				((width) =>
-					width === vantage.width
-						? answer.containers
-						: (flips.at(width)[pseudo === '' ? up : Math.max(0, up - 1)] ?? [])),
-			up === 0 ? pseudo : ''
-		)
-	}));
+	const { cascade, engine, answers } = lineage;
 	/** Container conditions on anything that bears on the element. */
-	const asking = elements.flatMap(({ at: of }) =>
-		of(vantage.width).applying.flatMap(({ declared }) =>
-			declared.conditions.filter(({ kind }) => kind === 'container')
-		)
-	);
-	const casesAt = (width: number): readonly Case[] => elements.map(({ at }) => at(width));
-	const first = casesAt(vantage.width)[0];
+	const asking = lineage
+		.at(vantage.width)
+		.flatMap(({ applying }) =>
+			applying.flatMap(({ declared }) => declared.conditions.filter(({ kind }) => kind === 'container'))
+		);
+	const first = lineage.at(vantage.width)[0];
 	const at: Trace['at'] = (property, width, up = 0) =>
 		outcomeOf(
 			property,
-			casesAt(width).slice(up),
-			(further) => {
-				const [own, around] = [elements[up + further], elements[up + further + 1]];
-				return property.startsWith('--') || own?.computed.get(property) === around?.computed.get(property);
-			},
+			lineage.at(width).slice(up),
+			(further) => lineage.sameAsParent(property, up + further),
 			cascade.registered
 		);
 	/** What an `@property` of the page makes of values of a custom property. */
@@ -162,7 +139,7 @@ export async function traceOf(
 		shares: (property, value) =>
 			sharesOf(property, value, {
 				page: page.page,
-				up: elements.map(({ computed }) => computed),
+				up: answers.map(({ computed }) => computed),
 				containing,
 				width: vantage.width
 			}),
@@ -173,7 +150,7 @@ export async function traceOf(
 		shorthands,
 		around(property, width) {
 			if (!isInherited(property, cascade.registered)) return undefined;
-			const outer = casesAt(width).slice(1);
+			const outer = lineage.at(width).slice(1);
 			for (const [i, one] of outer.entries()) {
 				const { winner } = verdictOf(property, one);
 				if (winner) return { up: i + 1, winner };
@@ -182,9 +159,9 @@ export async function traceOf(
 		},
 		noEffect: (property) =>
 			facts?.specified(property) === undefined ? undefined : noEffectOf(property, facts),
-		computed: (property) => elements[0]?.computed.get(property) ?? '',
+		computed: (property) => answers[0]?.computed.get(property) ?? '',
 		wouldWin(property, width, specificity, file) {
-			const [here] = casesAt(width);
+			const [here] = lineage.at(width);
 			const texts = cascade.declared.filter((one) => one.file === file).map(({ text }) => text);
 			return here
 				? wouldWin(property, specificity, texts.length > 0 ? Math.max(...texts) : Infinity, here)
@@ -201,22 +178,22 @@ export async function traceOf(
 							path,
 							vantage,
 							pseudo,
-							await flipsOf(page, stages, path, vantage, bands, cases.containers, flips, signal)
+							await flipsOf(page, stages, path, vantage, bands, lineage.containers, flips, signal)
 						),
 		containerOf(condition) {
 			const [, name = ''] =
 				/^\s*((?!not\b|style\b)[-\w]+)\s*(?:\(|$|and\b|not\b|style)/i.exec(condition) ?? [];
-			const up = elements.findIndex(
+			const up = answers.findIndex(
 				({ computed }, i) =>
 					i > 0 &&
 					computed.get('container-type') !== 'normal' &&
 					(name === '' || (computed.get('container-name') ?? '').split(/\s+/).includes(name))
 			);
-			const around = up < 0 ? undefined : elementAt(page.page, pathUp(up));
-			const width = elements[up]?.computed.get('inline-size') ?? '';
+			const around = up < 0 ? undefined : elementAt(page.page, lineage.path(up));
+			const width = answers[up]?.computed.get('inline-size') ?? '';
 			return around ? `${nameOfElement(around)}, ${width} wide` : '';
 		},
-		pseudos: answers[0] ? cases.pseudos(answers[0]) : [],
-		ancestor: pathUp
+		pseudos: answers[0] ? lineage.pseudos(answers[0]) : [],
+		ancestor: lineage.path
 	};
 }

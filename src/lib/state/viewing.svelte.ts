@@ -16,6 +16,10 @@ class Viewing {
 	lightTable = $state(false);
 	/** Whether the lead fills the work area at full size, with nothing beside it. */
 	alone = $state(localStorage.getItem(ALONE) === 'yes');
+	/** Whether the collation takes the whole width, a frame over each of its columns. */
+	wide = $state(false);
+	/** Whether the sheet is out beside it. */
+	drawer = $state(false);
 	/** Whether frames show the page as it was last saved. */
 	before = $state(false);
 	/** The carriage's width before the zoom was switched, and where the zoom brought it. */

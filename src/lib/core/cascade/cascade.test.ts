@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { parsePage } from '../html/index.ts';
 import { sourcesOf } from '../site/index.ts';
-import { caseOf, ENGINE } from './case.fixture.ts';
+import { caseOf } from './case.fixture.ts';
 import {
 	cascadeOf,
 	outcomeOf,

@@ -161,6 +161,8 @@ export function collate(wish: CollateWish): Collated {
 		const froms = outcomes.map(decider);
 		const isShort = froms.some((from) => from && physical(from.property) !== property);
 		const untouched = froms.every((from) => from === undefined);
+		// What is said for states or widths only that are none of these columns'.
+		if (untouched && ![...asked.values()].some((all) => all.includes(property))) continue;
 		const name = untouched ? [...asked].find(([, all]) => all.includes(property))?.[0] : undefined;
 		const key = isShort ? outcomes.map(identity).join('|') : (name ?? property);
 		const group = groups.get(key);

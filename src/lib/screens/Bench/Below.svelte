@@ -1,10 +1,11 @@
 <script lang="ts" module>
-	export type Tab = 'box' | 'outline' | 'trace' | 'reach' | 'states' | 'original';
+	export type Tab = 'box' | 'collation' | 'outline' | 'trace' | 'reach' | 'states' | 'original';
 </script>
 
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Unseen } from '$lib/core/presence/index.ts';
+	import type { Collating } from '$lib/state/collating.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { giveClassTo } from '$lib/state/giving.ts';
 	import type { Instead } from '$lib/state/instead.ts';
@@ -26,6 +27,8 @@
 	interface Props {
 		/** Which of its tabs is shown. */
 		tab: Tab;
+		/** The collation of what is selected; null until it is asked for. */
+		collating: Collating | null;
 		site: SiteState;
 		page: PageState;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
@@ -57,6 +60,7 @@
 
 	let {
 		tab = $bindable(),
+		collating,
 		site,
 		page,
 		original,
@@ -81,6 +85,12 @@
 	const on = $derived(states.pins.length + states.staged.length);
 	const tabs = $derived([
 		{ id: 'box', name: 'Box', title: 'The box of what is selected', mark: '' },
+		{
+			id: 'collation',
+			name: 'Collation',
+			title: 'What is declared on what is selected, a column a band',
+			mark: ''
+		},
 		{ id: 'outline', name: 'Outline', title: 'All elements of the page', mark: '' },
 		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
 		{ id: 'reach', name: 'Reach', title: 'Selectors for what is selected, and what else they hit', mark: '' },
@@ -137,6 +147,21 @@
 				Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to see
 				both side by side.
 			</p>
+		{:else if tab === 'collation'}
+			{#await import('./Collation.svelte') then { default: Collation }}
+				{#if collating}
+					<Collation
+						{page}
+						path={first}
+						{collating}
+						given={site.given}
+						{reach}
+						{onplace}
+						least={6.5}
+						names={7}
+					/>
+				{/if}
+			{/await}
 		{:else if tab === 'trace'}
 			<!-- What answers why is large: it comes when first asked for. -->
 			{#await import('./Trace.svelte') then { default: TraceView }}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
-	import { untrack } from 'svelte';
+	import { tick, untrack } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { seenVantage } from '$lib/core/vantage/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
@@ -14,13 +14,14 @@
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
+	import type { Collating } from '$lib/state/collating.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import type { Trace } from '$lib/state/trace.ts';
-	import { giveAnswers, reachOf, rulesOf } from './answers.ts';
+	import { giveAnswers, reachOf, rulesOf, type Hits } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
 	import FramesTable from './FramesTable.svelte';
 	import { benchKeys } from './benchKeys.ts';
-	import { Framing, marked } from './framing.svelte.ts';
+	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
 	import { placeName } from './placeName.ts';
 	import SheetPanel from './SheetPanel.svelte';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
@@ -71,6 +72,34 @@
 	let shown = $state('');
 	let tab = $state<Tab>('box');
 
+	let collating = $state.raw<Collating | null>(null);
+	const isCollating = $derived(tab === 'collation' || viewing.wide);
+	$effect(() => {
+		framing.columns = viewing.wide && collating ? collating.shown : null;
+	});
+	$effect(() => {
+		if (!isCollating || collating) return;
+		void import('$lib/state/collating.svelte.ts').then((module) => {
+			collating ??= new module.Collating(site);
+		});
+	});
+	const isHolding = $derived(collating?.hand != null);
+	$effect(() => {
+		if (!collating) return;
+		// What the answer depends on, besides what is asked.
+		void [page.conditions, isHolding, collating.also];
+		const [path] = selected;
+		const marks = marked(site).map(({ width }) => width);
+		const looked =
+			isCollating && stages && path
+				? { page, stages, path, lead, bands, file: shown, marks, range: carriage.range }
+				: null;
+		const gone = new AbortController();
+		untrack(() => void collating?.look(looked, gone.signal));
+		return () => gone.abort();
+	});
+
+	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
 	const placeOf = (place: Place): string => placeName(page, place);
 
 	let stages = $state.raw<Stages | null>(null);
@@ -89,6 +118,14 @@
 		const [at, inStages, on] = [page, stages, lead];
 		const { traceOf } = await import('$lib/state/trace.ts');
 		return inStages && traceOf(at, inStages, path, on, pseudo);
+	}
+
+	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
+	async function toSheet(menu: boolean): Promise<void> {
+		if (viewing.wide) viewing.drawer = true;
+		await tick();
+		if (menu) sheet?.openGo();
+		else sheet?.focus();
 	}
 
 	/** Shows a rule that hits what is selected: the last in the cascade's order first, at each further call the next. */
@@ -128,7 +165,7 @@
 			e: {
 				name: 'To the sheet',
 				withShift: 'What the sheet can go to and move: a letter chooses',
-				does: ({ shift }) => (shift ? sheet?.openGo() : sheet?.focus())
+				does: ({ shift }) => void toSheet(shift)
 			},
 			a: { name: 'Search all files', does: () => sheet?.search() },
 			g: {
@@ -156,10 +193,18 @@
 			},
 			i: { name: 'Box of what is selected', does: () => (tab = 'box') },
 			h: { name: 'Trace: how the values of what is selected come about', does: () => (tab = 'trace') },
-			c: { name: 'Reach: selectors for what is selected', does: () => (tab = 'reach') },
+			c: {
+				name: 'Collation at the whole width: a column and a frame a band; again: back',
+				withShift: 'Collation under the sheet',
+				does: ({ shift }) => (shift ? (tab = 'collation') : (viewing.wide = !viewing.wide))
+			},
 			t: { name: 'States held in the frames', does: () => (tab = 'states') },
 			o: { name: 'Originals of the page', does: () => (tab = 'original') },
-			r: { name: 'To the rule of what is selected; again to the next', does: () => void toRule() },
+			r: {
+				name: 'To the rule of what is selected; again to the next',
+				withShift: 'Reach: selectors for what is selected',
+				does: ({ shift }) => (shift ? (tab = 'reach') : void toRule())
+			},
 			...(selected.length > 0 && !viewing.use
 				? { escape: { name: 'Nothing selected', does: () => onselect([]) } }
 				: {})
@@ -177,8 +222,9 @@
 	onwidth={(width) => (carriage.width = width)}
 	onplace={({ file, span }) => onplace({ path: file, offset: span.start })}
 	{placeOf}
+	reach={isHolding ? (collating?.reach ?? null) : null}
 />
-<main class:alone={viewing.alone}>
+<main class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}>
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across">
 		<Pane defaultSize={61} minSize={30}>
 			<FramesTable
@@ -198,7 +244,31 @@
 				{onpress}
 				{config}
 				{vantagesHref}
-			/>
+			>
+				{#snippet below()}
+					{#if !selected[0]}
+						<p class="nothing">
+							Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
+						</p>
+					{:else if collating}
+						{#await import('./Collation.svelte') then { default: Collation }}
+							{#if collating}
+								<Collation
+									wide
+									{page}
+									path={selected[0] ?? []}
+									{collating}
+									given={site.given}
+									{reach}
+									{onplace}
+									least={LEAST_COLUMN}
+									names={NAMES}
+								/>
+							{/if}
+						{/await}
+					{/if}
+				{/snippet}
+			</FramesTable>
 		</Pane>
 		<PaneResizer class="across" aria-label="Width of the sheet" />
 		<Pane defaultSize={39} minSize={20} class="right">
@@ -232,6 +302,7 @@
 				<Pane defaultSize={36} minSize={8}>
 					<Below
 						bind:tab
+						{collating}
 						{site}
 						{page}
 						{original}
@@ -249,7 +320,7 @@
 						onwrite={(selector) => sheet?.write(selector)}
 						matching={(path, selectors) => stages?.matching('lead', path, selectors) ?? Promise.resolve([])}
 						{onplace}
-						reach={(selectors) => reachOf(site, page, stages, selectors)}
+						{reach}
 						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}
 						instead={async (path) => {
 							const { insteadOf } = await import('$lib/state/instead.ts');
@@ -293,6 +364,11 @@
 
 	main :global([data-pane-resizer]:is(:hover, :focus-visible)) {
 		background: var(--ink);
+	}
+
+	.nothing {
+		grid-area: table;
+		padding: 1.5rem;
 	}
 
 	.alone :global(.right),

@@ -4,6 +4,7 @@
 	import { bandAt, type MediaSite } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import CropMarks from '$lib/ui/CropMarks.svelte';
 	import type { SeenFrame } from './framing.svelte.ts';
 
@@ -73,7 +74,9 @@
 	{@const band = bandAt(page.bands(vantage).bands, viewport.width)}
 	{@const others = page.differing(lead, vantage)}
 	<CropMarks {left} {top} width={drawnWidth} height={drawnHeight}>
-		{#if frame === 'lead'}
+		{#if viewing.wide}
+			<!-- The column under it says what it is. -->
+		{:else if frame === 'lead'}
 			<b>{leadName}</b>
 			<span class="figures">{viewport.width} × {px(viewport.height)} · {percent(scale)}</span>
 			<span class="figures">{band.letter} {printInterval(band.interval)}</span>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { untrack, type Snippet } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Lie, Original } from '$lib/core/original/index.ts';
 	import { resolveAddress } from '$lib/core/site/index.ts';
@@ -39,6 +39,8 @@
 		/** The stages, once they are open. */
 		stages: Stages | null;
 		inStep: boolean;
+		/** What stands around the frames where they are over the columns of a collation. */
+		below: Snippet;
 	}
 
 	let {
@@ -56,7 +58,8 @@
 		config,
 		vantagesHref,
 		stages = $bindable(),
-		inStep = $bindable()
+		inStep = $bindable(),
+		below
 	}: Props = $props();
 
 	const earlier = $derived(new PageState(site, page.path, (path) => before.text(site, path)));
@@ -126,6 +129,9 @@
 		if (selectionView.reveal) stages?.reveal('lead', selectionView.reveal);
 	});
 
+	/** The frames over the columns of a collation that have been brought to what is selected. */
+	let over = '';
+
 	/** Brings the frames to what is written and where the carriage stands. */
 	export function show(): void {
 		if (!stages) return;
@@ -135,8 +141,13 @@
 		const contents = new Map(
 			framing.frames.map(({ frame, vantage }) => [frame, from.content(prefix, vantage, staged)])
 		);
+		const frames = framing.frames.map(({ frame }) => frame);
 		const shown = stages.live.show({ placements: framing.frames.map(placementOf), contents });
+		const isNew = frames.join() !== over;
+		over = viewing.wide ? frames.join() : '';
 		void shown.then((at) => {
+			const [path] = selected;
+			if (isNew && over !== '' && path) for (const frame of frames) stages?.reveal(frame, path);
 			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
 		});
 	}
@@ -144,7 +155,8 @@
 	$effect.pre(show);
 </script>
 
-<section class="frames" aria-label="Frames">
+<section class="frames" class:wide={viewing.wide} aria-label="Frames">
+	{#if viewing.wide}{@render below()}{/if}
 	<div
 		class="room"
 		class:scrolls={viewing.alone || framing.extent.width > framing.width}
@@ -169,7 +181,7 @@
 			onresize={(name, by) => framing.resize(name, by)}
 			onmove={(name, by) => site.vantages.move(name, by)}
 		/>
-		{#if selected[0] && framing.frames[0] && !viewing.alone}
+		{#if selected[0] && framing.frames[0] && !viewing.alone && !viewing.wide}
 			<Ladder bind:this={ladder} {page} path={selected[0]} lead={framing.frames[0]} {onselect} />
 		{/if}
 	</div>
@@ -182,6 +194,18 @@
 		grid-template: minmax(0, 1fr) auto / minmax(0, 1fr);
 		height: 100%;
 		min-width: 0;
+	}
+
+	.frames.wide {
+		grid-template:
+			'top' auto
+			'room' 24vh
+			'table' minmax(0, 1fr)
+			'foot' auto / minmax(0, 1fr);
+	}
+
+	.wide .room {
+		grid-area: room;
 	}
 
 	.room {

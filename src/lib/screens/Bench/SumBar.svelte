@@ -13,6 +13,8 @@
 
 	const whole = $derived(Math.max(sum, room ?? 0, 1));
 	const over = $derived(room === null ? 0 : sum - room);
+	/** What the rounding of layout may leave, px: boxes lie on 64ths. */
+	const LEAST = 1 / 32;
 	const share = (length: number): string => `${(100 * Math.max(0, length)) / whole}%`;
 </script>
 
@@ -26,7 +28,7 @@
 	<figcaption>
 		{parts.map(({ of, width }) => `${of} ${px(width)}`).join(' + ')} = <b>{px(sum)}</b>
 		{#if room !== null}
-			{#if over > 0.01}<em>{px(over)} px more than the {px(room)} there are</em>
+			{#if over > LEAST}<em>{px(over)} px more than the {px(room)} there are</em>
 			{:else}of {px(room)}{/if}
 		{/if}
 	</figcaption>

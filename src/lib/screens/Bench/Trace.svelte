@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Candidate } from '$lib/core/cascade/index.ts';
+	import { decider, type Candidate } from '$lib/core/cascade/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import type { Piece } from '$lib/core/css/index.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
@@ -9,7 +9,7 @@
 	import type { Trace } from '$lib/state/trace.ts';
 	import TracePlace from './TracePlace.svelte';
 	import TraceWhy from './TraceWhy.svelte';
-	import { decider, traceWords } from './traceWords.ts';
+	import { traceWords } from './traceWords.ts';
 
 	interface Props {
 		page: PageState;

@@ -7,11 +7,21 @@ import {
 	type Vantage
 } from '$lib/core/vantage/index.ts';
 import { carriage } from '$lib/state/carriage.svelte.ts';
+import { selectionView } from '$lib/state/selection.svelte.ts';
 import type { SiteState } from '$lib/state/site.svelte.ts';
 import { textScale } from '$lib/ui/textScale.ts';
 import { viewing } from '$lib/state/viewing.svelte.ts';
 import type { Placement, Viewport } from '$lib/stage/protocol.ts';
-import { extent, layAlone, layFrames, leadHeight, type Laid, type Room, type Small } from './layout.ts';
+import {
+	extent,
+	layAlone,
+	layColumns,
+	layFrames,
+	leadHeight,
+	type Laid,
+	type Room,
+	type Small
+} from './layout.ts';
 
 /** A frame with what is seen in it. */
 export interface SeenFrame extends Laid {
@@ -25,12 +35,13 @@ const viewportOf = (vantage: SeenVantage): Viewport => ({
 });
 
 /** What a stage is told of a frame: nothing that does not place it. */
-export const placementOf = ({ frame, left, top, scale, viewport }: Laid): Placement => ({
+export const placementOf = ({ frame, left, top, scale, viewport, part }: Laid): Placement => ({
 	frame,
 	left,
 	top,
 	scale,
-	viewport
+	viewport,
+	...(part ? { part } : {})
 });
 
 const SIZES = 'vantaggio-frame-sizes';
@@ -42,17 +53,45 @@ function readSizes(): Record<string, number> {
 	);
 }
 
+/** A column that a frame stands over. */
+export interface FramedColumn {
+	readonly letter: string;
+	/** CSS px. */
+	readonly width: number;
+}
+
+/** How wide the names of rows are in a collation at the whole width, and how much a column needs, rem. */
+export const [NAMES, LEAST_COLUMN] = [9.5, 9.5];
+
 /** The frames of the Bench: which there are, as what vantages, and where they lie in their room. */
 export class Framing {
 	readonly #site: SiteState;
+	#room = $state.raw<Room>({ width: 700, height: 500, text: textScale });
+	/** The room as it is while frames lie beside one another: a plain window keeps its height over columns. */
+	#table = $state.raw<Room>({ width: 700, height: 500, text: textScale });
+
 	/** The size of the room, px of the screen. */
-	width = $state(700);
-	height = $state(500);
-	readonly #room: Room = $derived({
-		width: this.width,
-		height: this.height,
-		text: textScale
-	});
+	get width(): number {
+		return this.#room.width;
+	}
+
+	set width(width: number) {
+		this.#fit({ ...this.#room, width });
+	}
+
+	get height(): number {
+		return this.#room.height;
+	}
+
+	set height(height: number) {
+		this.#fit({ ...this.#room, height });
+	}
+
+	#fit(room: Room): void {
+		this.#room = room;
+		if (!viewing.wide) this.#table = room;
+	}
+
 	/** How much larger than the others chorus frames are drawn, by the names of their vantages. */
 	#sizes = $state.raw<Readonly<Record<string, number>>>(readSizes());
 	readonly #chorus: readonly SeenVantage[] = $derived.by(() =>
@@ -73,11 +112,26 @@ export class Framing {
 	readonly lead: SeenVantage = $derived.by(() => {
 		const vantage = this.#chosen ?? {
 			...PLAIN,
-			height: leadHeight(this.#room, carriage.width * this.#zoom, this.#small, viewing.alone)
+			height: leadHeight(this.#table, carriage.width * this.#zoom, this.#small, viewing.alone)
 		};
 		return { ...seenVantage(vantage, viewing.switches), name: 'lead', width: carriage.width };
 	});
+	/** The columns of a collation at the whole width; null where none is. */
+	columns = $state.raw<readonly FramedColumn[] | null>(null);
+	readonly #overColumns: readonly SeenFrame[] = $derived.by(() => {
+		const over = (this.columns ?? []).map(({ letter, width }) => {
+			const frame = width === carriage.width ? 'lead' : `column ${letter}`;
+			const box = selectionView.boxes.find((one) => one.frame === frame)?.boxes[0] ?? null;
+			return { frame, viewport: { ...viewportOf(this.lead), width }, box };
+		});
+		return layColumns(this.#room, NAMES * 16 * textScale, over).map((one, i) => ({
+			...one,
+			vantage: { ...this.lead, name: this.columns?.[i]?.letter ?? '', width: one.viewport.width }
+		}));
+	});
 	readonly frames: readonly SeenFrame[] = $derived.by(() => {
+		// What is asked of the lead is asked of its frame.
+		if (this.#overColumns.some(({ frame }) => frame === 'lead')) return this.#overColumns;
 		if (viewing.alone) {
 			const alone = layAlone(this.#room, viewportOf(this.lead), this.#zoom);
 			return [{ ...alone, vantage: this.lead }];

@@ -1,4 +1,4 @@
-import type { Placement, Viewport } from '$lib/stage/protocol.ts';
+import type { Part, Placement, Viewport } from '$lib/stage/protocol.ts';
 
 export interface Room {
 	readonly width: number;
@@ -150,3 +150,46 @@ export const extent = (room: Room, frames: readonly Laid[]): Room => ({
 	height: Math.max(room.height, ...frames.map((one) => one.top + one.drawnHeight + label(room))),
 	text: room.text
 });
+
+/** Room left of the columns of a collation at the whole width, around them, and in each of them beside its frame. */
+const COLUMNS = { side: 16, inner: 16, top: 8, bottom: 8 } as const;
+
+/** A frame over a column: its id, its viewport, and the box in it that is to be seen, CSS px of the viewport. */
+export interface Over {
+	readonly frame: string;
+	readonly viewport: Viewport;
+	readonly box: Part | null;
+}
+
+/** How much around a box is drawn with it, as a share of the viewport's width. */
+const AROUND = 0.06;
+
+const within = (value: number, most: number): number => Math.min(Math.max(0, value), Math.max(0, most));
+
+/**
+ * Frames over the columns of a table whose first column is so wide: of each page that part is drawn, as large as its
+ * column lets it be, in which what is to be seen lies.
+ */
+export function layColumns(room: Room, names: number, columns: readonly Over[]): Laid[] {
+	const wide = (room.width - 2 * COLUMNS.side - names) / Math.max(1, columns.length) - COLUMNS.inner;
+	const high = Math.max(60, room.height - COLUMNS.top - COLUMNS.bottom);
+	return columns.map(({ frame, viewport, box }, i) => {
+		const wished = box && box.width > 0 ? box.width + 2 * AROUND * viewport.width : viewport.width;
+		const width = Math.min(viewport.width, Math.max(wide, wished));
+		const scale = Math.min(1, wide / width);
+		const height = Math.min(viewport.height, high / scale);
+		const part = {
+			width,
+			height,
+			left: within((box?.left ?? 0) - (width - (box?.width ?? 0)) / 2, viewport.width - width),
+			top: within((box?.top ?? 0) - AROUND * width, viewport.height - height)
+		};
+		const left = COLUMNS.side + names + i * (wide + COLUMNS.inner) + COLUMNS.inner / 2;
+		return {
+			...laid(frame, left, COLUMNS.top, scale, viewport),
+			part,
+			drawnWidth: width * scale,
+			drawnHeight: height * scale
+		};
+	});
+}

@@ -11,7 +11,9 @@ const sameElement = (a: SheetText, b: SheetText): boolean => a.element.join() ==
 
 /** Whether two pages are one but for the texts of their sheets. */
 const samePage = (a: PageContent, b: PageContent): boolean =>
-	(Object.keys(a) as (keyof PageContent)[]).every((key) => key === 'sheets' || a[key] === b[key]);
+	(Object.keys(a) as (keyof PageContent)[]).every(
+		(key) => key === 'sheets' || a[key] === b[key] || JSON.stringify(a[key]) === JSON.stringify(b[key])
+	);
 
 /** The sheets of `next` whose text is another than before; null where the sheets are not the same ones. */
 function changedSheets(before: readonly SheetText[], next: readonly SheetText[]): SheetText[] | null {

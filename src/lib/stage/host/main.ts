@@ -11,6 +11,7 @@ import {
 	type StageListener
 } from '../protocol.ts';
 import { computedValues } from '../../probe/box.ts';
+import { bringIntoSight } from '../../probe/sight.ts';
 import { answersUp, movingOn, selectorIndex, type SelectorIndex } from '../../probe/cascade.ts';
 import { containingBlock } from '../../probe/containing.ts';
 import { findFacts } from '../../probe/facts.ts';
@@ -119,12 +120,11 @@ const host: StageHost = {
 			frame.remove();
 			frames.delete(id);
 		}
-		for (const { frame: id, left, top, scale, viewport } of placements) {
-			let frame = frames.get(id);
-			if (!frame) frames.set(id, (frame = pageFrame(document.body, hooks)));
-			frame.box.style.left = `${left}px`;
-			frame.box.style.top = `${top}px`;
-			frame.size(viewport, scale);
+		for (const placement of placements) {
+			let frame = frames.get(placement.frame);
+			if (!frame) frames.set(placement.frame, (frame = pageFrame(document.body, hooks)));
+			frame.size(placement.viewport, placement.scale);
+			frame.place(placement);
 		}
 		selected.changed();
 		pictures.changed();
@@ -164,7 +164,7 @@ const host: StageHost = {
 	},
 	reveal(frame, path) {
 		const element = elementByPath(frameOf(frame).document(), path);
-		element?.scrollIntoView({ block: 'center', behavior: 'instant' });
+		if (element) bringIntoSight(element, frameOf(frame).window());
 	},
 	found: (frame, selector) => found(frameOf(frame).document(), selector, MOST_FOUND).map(pathOf),
 	unseen: (frame) => allUnseen(frameOf(frame).document()),

@@ -1,7 +1,7 @@
 import { elementByPath } from '../../probe/path.ts';
 import { forwardKeys } from './forwardKeys.ts';
 import { stage } from './staged.ts';
-import type { FrameKey, PageContent, SheetText, Viewport } from '../protocol.ts';
+import type { FrameKey, PageContent, Placement, SheetText, Viewport } from '../protocol.ts';
 
 export interface PageFrame {
 	readonly box: HTMLElement;
@@ -20,6 +20,10 @@ export interface PageFrame {
 	 * zoomed further, so that widths between pixels can be had; resolution queries then see the zoom.
 	 */
 	size(viewport: Viewport, scale: number, fineness?: number): void;
+	/** Puts it, or the part of it that is drawn, in its place on the stage. */
+	place(placement: Pick<Placement, 'left' | 'top' | 'scale' | 'viewport' | 'part'>): void;
+	/** What of it is drawn, px of the stage. */
+	seen(): DOMRect;
 	remove(): void;
 }
 
@@ -47,18 +51,22 @@ export interface FrameHooks {
 
 /** A page in an inner frame: no scripts, no navigation; `rules` are in force on every page. */
 export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): PageFrame {
+	/** What of the box is drawn. */
+	const opening = document.createElement('div');
 	const box = document.createElement('div');
 	const scaler = document.createElement('div');
 	const frame = document.createElement('iframe');
 	frame.setAttribute('sandbox', 'allow-same-origin');
 	frame.setAttribute('aria-hidden', 'true');
 	frame.tabIndex = -1;
+	opening.style.cssText = 'position:absolute;overflow:hidden';
 	box.style.cssText = 'position:absolute;overflow:hidden;background:#fff';
 	scaler.style.cssText = 'transform-origin:0 0';
 	frame.style.cssText = 'border:0;display:block;background:#fff';
 	scaler.append(frame);
 	box.append(scaler);
-	parent.append(box);
+	opening.append(box);
+	parent.append(opening);
 
 	let density = 1;
 	/** The rules of the page that was written; null before. */
@@ -162,8 +170,10 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		size(viewport, scale, fineness = 1) {
 			const { width, height } = viewport;
 			const zoom = (viewport.density * fineness) / devicePixelRatio;
-			box.style.width = `${width * scale}px`;
-			box.style.height = `${height * scale}px`;
+			for (const one of [opening, box]) {
+				one.style.width = `${width * scale}px`;
+				one.style.height = `${height * scale}px`;
+			}
 			scaler.style.width = `${width * zoom}px`;
 			scaler.style.transform = `scale(${scale / zoom})`;
 			frame.style.zoom = String(zoom);
@@ -174,7 +184,16 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 				adopt();
 			}
 		},
-		remove: () => box.remove()
+		place({ left, top, scale, viewport, part = { left: 0, top: 0, ...viewport } }) {
+			opening.style.left = `${left}px`;
+			opening.style.top = `${top}px`;
+			opening.style.width = `${part.width * scale}px`;
+			opening.style.height = `${part.height * scale}px`;
+			box.style.left = `${-part.left * scale}px`;
+			box.style.top = `${-part.top * scale}px`;
+		},
+		seen: () => opening.getBoundingClientRect(),
+		remove: () => opening.remove()
 	};
 	return self;
 }

@@ -57,14 +57,15 @@ export function selection(
 		});
 		if (boxes.some((box) => box) || ghosts.length > 0) {
 			const shown = elements.filter((element) => element !== null);
-			const { width, height } = frame.box.getBoundingClientRect();
+			const whole = frame.box.getBoundingClientRect();
+			const { width, height, left, top } = frame.seen();
 			const drawing = drawBoxes(
 				boxes.filter((box) => box !== null),
 				ghosts,
 				shown.flatMap((element) => [...element.getClientRects()].map(rectOf)),
 				gaps(shown),
-				width / frame.window().innerWidth,
-				{ left: 0, top: 0, width, height }
+				whole.width / frame.window().innerWidth,
+				{ left: left - whole.left, top: top - whole.top, width, height }
 			);
 			frame.box.append(drawing);
 			drawings.set(frame, drawing);

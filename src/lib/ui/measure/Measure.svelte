@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { scaleLog } from 'd3-scale';
-	import { printInterval, toNumber } from '$lib/core/interval/index.ts';
+	import { intervals, printInterval, toNumber, type IntervalSet } from '$lib/core/interval/index.ts';
 	import { bandAt, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
 	import { textScale } from '../textScale.ts';
 	import Carriage from './Carriage.svelte';
@@ -18,9 +18,11 @@
 		range: readonly [number, number];
 		vantages: readonly { name: string; width: number }[];
 		onwidth: (width: number) => void;
+		/** Widths that what is in the hand reaches. */
+		reach?: IntervalSet | null;
 	}
 
-	let { bands, others, width, range, vantages, onwidth, onplace, placeOf }: Props = $props();
+	let { bands, others, width, range, vantages, onwidth, onplace, placeOf, reach = null }: Props = $props();
 
 	let room = $state(0);
 	const scale = $derived(scaleLog([range[0], range[1]], [0, room]));
@@ -55,6 +57,15 @@
 	/** All lines in one drawing: a sheet can have hundreds of thresholds, which as elements slow every frame. */
 	const lines = $derived(seen.map((threshold) => `M${x(at(threshold)).toFixed(2)} 0v${LINE}`).join(''));
 
+	/** The stretches of what is in the hand: a bar at an end that belongs to it, a ring at one that does not. */
+	const reached = $derived(
+		(reach ? intervals(reach) : []).map(({ lo, hi, loClosed, hiClosed }) => ({
+			from: x(toNumber(lo)),
+			to: hi === null ? room : x(toNumber(hi)),
+			open: [!loClosed && lo.n > 0n, hi !== null && !hiClosed]
+		}))
+	);
+
 	/** Which band is under the pointer. */
 	let pointed = $state('');
 	function point({ clientX, currentTarget }: PointerEvent & { currentTarget: HTMLElement }): void {
@@ -78,6 +89,11 @@
 					{#if to - from > WORDS}<span>{printInterval(band.interval)}</span>{/if}
 				</div>
 			{/if}
+		{/each}
+		{#each reached as { from, to, open } (from)}
+			<i class="reach" style:left="{from}px" style:width="{to - from}px" aria-hidden="true">
+				<b class:open={open[0]}></b><b class:open={open[1]}></b>
+			</i>
 		{/each}
 		<svg class="lines" width="100%" height={LINE} aria-hidden="true"><path d={lines} /></svg>
 		<Carriage {width} {range} at={x(width)} toWidth={(px) => scale.invert(px)} band={here} {onwidth} />
@@ -188,6 +204,32 @@
 		stroke: var(--ink);
 		stroke-width: 1.5px;
 		pointer-events: none;
+	}
+
+	.reach {
+		position: absolute;
+		top: -0.3125rem;
+		z-index: 1;
+		display: flex;
+		justify-content: space-between;
+		border-top: 2px solid var(--blue);
+		pointer-events: none;
+	}
+
+	.reach b {
+		width: 2px;
+		height: 0.5rem;
+		margin: -0.3125rem -1px 0;
+		background: var(--blue);
+	}
+
+	.reach b.open {
+		width: 0.4375rem;
+		height: 0.4375rem;
+		margin: -0.28rem -0.21875rem 0;
+		border: 1.5px solid var(--blue);
+		border-radius: 50%;
+		background: var(--sheet);
 	}
 
 	.marks,

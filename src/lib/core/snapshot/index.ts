@@ -1,0 +1,2 @@
+export { FLAG, type Snapshot } from './snapshot.ts';
+export { elementOf, laidOut, type LaidOut } from './laidOut.ts';

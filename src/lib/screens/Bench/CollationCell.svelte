@@ -1,0 +1,250 @@
+<script lang="ts">
+	import type { Cell, Row } from '$lib/core/collation/index.ts';
+	import { addTo, numberAt } from '$lib/core/css/index.ts';
+	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
+	import type { Collating, ShownColumn } from '$lib/state/collating.svelte.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import { lineOf, placeName } from './placeName.ts';
+
+	interface Props {
+		page: PageState;
+		path: ElementPath;
+		row: Row;
+		cell: Cell;
+		column: ShownColumn;
+		collating: Collating;
+		given: ReadonlySet<string>;
+		onplace: (place: FilePlace) => void;
+		/** Whether it says something else than the column left of it, and whether it just goes on. */
+		other: boolean;
+		flat: boolean;
+		/** A key that may go to another cell. */
+		onwalk: (event: KeyboardEvent) => void;
+		/** What was in the hand has been let go. */
+		ondone: () => void;
+	}
+
+	let { page, path, row, cell, column, collating, given, onplace, other, flat, onwalk, ondone }: Props =
+		$props();
+
+	const hand = $derived(
+		collating.hand?.row === row && collating.hand.column === column ? collating.hand : null
+	);
+	const from = $derived(cell.from);
+	const isGiven = $derived(from !== undefined && given.has(from.file));
+	/** Whose value it is, where that is not the element itself. */
+	const around = $derived.by(() => {
+		const { outcome } = cell;
+		if (outcome.kind !== 'inherited') return '';
+		const one = elementAt(page.page, path.slice(0, path.length - outcome.up));
+		return one ? nameOfElement(one) : '';
+	});
+	const words = $derived(from ? cell.text : cell.outcome.kind === 'initial' ? cell.text : 'not said');
+	const place = $derived(
+		from ? (from.hit ? `:${lineOf(page, from)}` : from.attribute ? from.attribute : 'style') : ''
+	);
+	const title = $derived(
+		[
+			`${row.name}: ${words}`,
+			from ? placeName(page, from) : 'no sheet of the page says anything',
+			around === '' ? '' : `inherited from ${around}`,
+			isGiven ? 'given' : '',
+			cell.needless ? `says what ${placeName(page, cell.needless)} says anyway` : ''
+		]
+			.filter(Boolean)
+			.join('\n')
+	);
+
+	let list = $state.raw<readonly string[]>([]);
+	$effect(() => {
+		if (!hand) return;
+		void import('$lib/core/grammar/index.ts').then(({ keywordsOf }) => (list = keywordsOf(row.name)));
+	});
+
+	/** Changes the number at the caret by a step. */
+	function nudge(input: HTMLInputElement, step: number): boolean {
+		const found = numberAt(input.value, input.selectionStart ?? 0);
+		if (!found) return false;
+		const { start, end } = found.span;
+		const text = addTo(found.text, step);
+		input.value = input.value.slice(0, start) + text + input.value.slice(end);
+		input.setSelectionRange(start, start + text.length);
+		collating.put({ value: input.value });
+		return true;
+	}
+
+	function pressed(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {
+		event.stopPropagation();
+		const input = event.currentTarget;
+		if (event.key === 'Enter') {
+			event.preventDefault();
+			collating.keep(event.shiftKey);
+			if (!collating.hand) ondone();
+		} else if (event.key === 'Escape') {
+			event.preventDefault();
+			collating.drop();
+			ondone();
+		} else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+			const size = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
+			if (nudge(input, event.key === 'ArrowUp' ? size : -size)) event.preventDefault();
+		}
+	}
+
+	/** How far the pointer goes for one step, px. */
+	const STRIDE = 4;
+	let drag: { readonly x: number; done: number } | null = null;
+	/** With Alt held, a drag changes the number under the pointer, as in the sheet. */
+	function dragged(event: PointerEvent & { currentTarget: HTMLInputElement }): void {
+		if (!drag) return;
+		const due = Math.trunc((event.clientX - drag.x) / STRIDE);
+		if (due !== drag.done) nudge(event.currentTarget, due - drag.done);
+		drag.done = due;
+	}
+
+	const focused = (input: HTMLInputElement): void => {
+		input.focus();
+		input.select();
+		// What stands above has just grown.
+		requestAnimationFrame(() => input.scrollIntoView({ block: 'center' }));
+	};
+
+	function key(event: KeyboardEvent): void {
+		if (event.key !== 'Delete' && event.key !== 'Backspace') return onwalk(event);
+		event.preventDefault();
+		if (cell.outcome.kind === 'own' || cell.outcome.kind === 'initial') collating.takeOut([cell]);
+	}
+</script>
+
+{#if hand}
+	<input
+		class="field"
+		class:invalid={!collating.valid}
+		value={hand.value}
+		aria-label="{row.name}, {column.letter}"
+		list="collation-{row.name}"
+		spellcheck="false"
+		autocomplete="off"
+		{@attach focused}
+		oninput={(event) => collating.put({ value: event.currentTarget.value })}
+		onkeydown={pressed}
+		onpointerdown={(event) => {
+			if (!event.altKey) return;
+			drag = { x: event.clientX, done: 0 };
+			event.currentTarget.setPointerCapture(event.pointerId);
+		}}
+		onpointermove={dragged}
+		onpointerup={() => (drag = null)}
+	/>
+	<datalist id="collation-{row.name}">
+		{#each list as one (one)}<option value={one}></option>{/each}
+	</datalist>
+{:else}
+	<button
+		type="button"
+		class="value"
+		class:other
+		class:flat
+		class:unsaid={!from}
+		class:given={isGiven}
+		data-cell="{row.name}, {column.letter}"
+		aria-label="{row.name}, {column.letter}: {words}{flat ? ', as left of it' : ''}"
+		{title}
+		onclick={(event) =>
+			event.ctrlKey && from
+				? onplace({ path: from.file, offset: from.span.start })
+				: collating.begin(row, column)}
+		onkeydown={key}
+	>
+		{#if flat}<hr />{:else}
+			{#if other}<span class="sign" aria-hidden="true">≠</span>{/if}
+			<span class="text">{words}</span>
+			{#if around !== ''}<span class="from">↑ {around.replace(/^.*?(?=[.#])/, '')}</span>
+			{:else if place !== ''}<span class="from">{place}</span>{/if}
+			{#if cell.needless}<span class="needless">= anyway</span>{/if}
+		{/if}
+	</button>
+{/if}
+
+<style>
+	.value {
+		display: flex;
+		gap: 0.375rem;
+		align-items: baseline;
+		width: 100%;
+		height: 1.625rem;
+		padding: 0 0.25rem 0 0.625rem;
+		overflow: hidden;
+		border: 0;
+		background: none;
+		font: 0.8125rem/1.625rem var(--mono);
+		text-align: left;
+		white-space: nowrap;
+		cursor: text;
+	}
+
+	.value:hover {
+		background: var(--pick);
+	}
+
+	.value:focus-visible {
+		outline-offset: -2px;
+	}
+
+	.text {
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+
+	.other .text {
+		font-weight: 700;
+	}
+
+	.sign {
+		margin-left: -0.5rem;
+		margin-right: -0.125rem;
+		font-weight: 700;
+	}
+
+	.unsaid .text {
+		color: var(--pale);
+		font-style: italic;
+		padding-right: 2px;
+	}
+
+	.given .text {
+		color: var(--ink-2);
+	}
+
+	.from {
+		flex: none;
+		color: var(--ink-2);
+	}
+
+	.needless {
+		flex: none;
+		color: var(--ochre);
+	}
+
+	hr {
+		align-self: center;
+		width: 100%;
+		margin: 0;
+		border: 0;
+		border-top: 1px solid var(--pale);
+	}
+
+	.field {
+		width: 100%;
+		height: 1.625rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--ink);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	.invalid {
+		border-color: var(--rubric);
+		color: var(--rubric);
+	}
+</style>

@@ -1,0 +1,218 @@
+<script lang="ts">
+	import { isEmpty, printInterval, printIntervalSet } from '$lib/core/interval/index.ts';
+	import { elementsOf } from '$lib/core/selector/index.ts';
+	import { intervalOf, type Collating, type Extent, type Hand } from '$lib/state/collating.svelte.ts';
+	import { outlining } from '$lib/state/hits.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import type { Choice } from '$lib/state/targets.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import type { Hits } from './answers.ts';
+	import { placeName } from './placeName.ts';
+
+	interface Props {
+		page: PageState;
+		collating: Collating;
+		hand: Hand;
+		reach: (selectors: readonly string[]) => Promise<Hits>;
+		onplace: (place: FilePlace) => void;
+	}
+
+	let { page, collating, hand, reach, onplace }: Props = $props();
+
+	const EXTENTS: readonly (readonly [Extent, string])[] = [
+		['here', 'here only'],
+		['up', 'from here up'],
+		['down', 'from here down'],
+		['everywhere', 'everywhere']
+	];
+
+	const choice = $derived(hand.choices[hand.into]);
+	const target = $derived(choice?.target);
+	const selector = $derived(target?.kind === 'rule' ? target.selector : '');
+	const extents = $derived(
+		collating.columns.length < 2 || target?.kind === 'style'
+			? EXTENTS.filter(([of]) => of === 'everywhere')
+			: EXTENTS
+	);
+
+	const shortFile = (file: string): string => file.replace(/^.*\//, '');
+	const called = ({ target: to, exists }: Choice): string =>
+		to.kind === 'style'
+			? 'the style attribute'
+			: `${exists ? '' : 'new: '}${to.selector.replace(/\s+/g, ' ')} in ${shortFile(to.file)}`;
+
+	let hits = $state('');
+	$effect(() => {
+		hits = '';
+		if (selector === '') return;
+		let current = true;
+		const asked = elementsOf(selector);
+		outlining.show(asked);
+		void reach([asked]).then(({ here, elsewhere }) => {
+			if (!current) return;
+			const pages = [...elsewhere.values()].flatMap(([count]) => (count ? [count] : []));
+			const sum = pages.reduce((all, count) => all + count, 0);
+			const others = pages.length === 1 ? '1 other page' : `${pages.length} other pages`;
+			hits = `${here[0] ?? 0} here · ${pages.length === 0 ? 'none elsewhere' : `${sum} on ${others}`}`;
+		});
+		return () => {
+			current = false;
+			outlining.show('');
+		};
+	});
+
+	const wished = $derived(intervalOf(hand.extent, hand.column));
+	const words = $derived(wished ? printInterval(wished) : 'every width');
+</script>
+
+<div class="into">
+	<p>
+		<label>
+			Into
+			<select
+				value={hand.into}
+				onchange={(event) => collating.put({ into: Number(event.currentTarget.value) })}
+			>
+				{#each hand.choices as one, i (called(one))}<option value={i}>{called(one)}</option>{/each}
+			</select>
+		</label>
+		<span>{hits}</span>
+	</p>
+	<div role="radiogroup" aria-label="Over which widths">
+		{#each extents as [of, name] (of)}
+			<label>
+				<input
+					type="radio"
+					name="extent"
+					value={of}
+					checked={hand.extent === of}
+					onchange={() => collating.put({ extent: of })}
+				/>
+				{name}
+			</label>
+		{/each}
+		<span class="figures">{words}</span>
+	</div>
+	<p class="told" role="status">
+		{#if collating.refusal}
+			<em>{collating.refusal.sentence}</em>
+			{#if collating.refusal.place}
+				{@const at = collating.refusal.place}
+				<button type="button" onclick={() => onplace(at)}>show</button>
+			{/if}
+		{:else if !collating.valid}
+			<em>The browser does not take this value for {hand.row.name}.</em> Shift Enter writes it nevertheless.
+		{:else if collating.stronger}
+			{@const by = collating.stronger}
+			<em
+				>It would not hold: {placeName(page, by)} is stronger{by.hit
+					? ` (${by.hit.selector})`
+					: ''}{by.important ? ', !important' : ''}.</em
+			>
+		{:else if !isEmpty(collating.reach)}
+			changes {printIntervalSet(collating.reach)}
+		{:else}
+			<kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go, <kbd>↑</kbd> <kbd>↓</kbd> change its number
+		{/if}
+	</p>
+	{#each collating.lines as { path, hunks } (path)}
+		{#each hunks as { line, before, after } (line)}
+			<pre aria-label="{path}, line {line}"><span class="at">{shortFile(path)}:{line}</span
+				>{#each before as one, i (i)}<del>{one}</del>{/each}{#each after as one, i (i)}<ins>{one}</ins
+					>{/each}</pre>
+		{/each}
+	{/each}
+</div>
+
+<style>
+	.into {
+		padding-bottom: 0.25rem;
+		border-bottom: 1px solid var(--blue);
+		background: var(--sheet);
+		font-size: 0.8125rem;
+	}
+
+	p,
+	[role='radiogroup'] {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 0.75rem;
+		align-items: center;
+		min-height: 1.625rem;
+	}
+
+	label {
+		display: flex;
+		gap: 0.375rem;
+		align-items: center;
+		min-height: 1.5rem;
+	}
+
+	select {
+		max-width: 16rem;
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	span {
+		color: var(--ink-2);
+	}
+
+	.figures {
+		color: var(--blue);
+		font: 0.8125rem/1.4 var(--mono);
+	}
+
+	.told {
+		color: var(--ink-2);
+	}
+
+	em {
+		color: var(--rubric);
+		font-style: normal;
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		text-decoration: underline;
+		cursor: pointer;
+	}
+
+	kbd {
+		font: 0.8125rem/1.4 var(--mono);
+	}
+
+	pre {
+		display: grid;
+		max-height: 3.75rem;
+		margin: 2px 0 0;
+		overflow: auto;
+		font: 0.8125rem/1.35 var(--mono);
+		tab-size: 2;
+	}
+
+	.at {
+		color: var(--ink-2);
+	}
+
+	del {
+		color: var(--rubric);
+		text-decoration: none;
+	}
+
+	del::before {
+		content: '− ';
+	}
+
+	ins {
+		color: var(--verdigris);
+		text-decoration: none;
+	}
+
+	ins::before {
+		content: '+ ';
+	}
+</style>

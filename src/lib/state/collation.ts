@@ -1,0 +1,97 @@
+import { collate, type Collated } from '../core/collation/index.ts';
+import type { ElementPath } from '../core/html/index.ts';
+import {
+	contains,
+	fromInterval,
+	rational,
+	rationalFromNumber,
+	type Interval
+} from '../core/interval/index.ts';
+import { wholePixels, type Bands } from '../core/media/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import { carriage } from './carriage.svelte.ts';
+import type { Flips } from './flips.ts';
+import { lineageOf, type Lineage } from './lineage.ts';
+import type { PageState } from './page.svelte.ts';
+import type { Stages } from './stages.svelte.ts';
+
+/** A band, or a part of one between flips of a container. */
+export interface Column {
+	readonly letter: string;
+	readonly interval: Interval;
+}
+
+/** The columns of bands in which a whole px lies, parted where containers flip. */
+export function columnsOf(
+	{ bands }: Bands,
+	range: readonly [number, number],
+	cuts: readonly number[]
+): Column[] {
+	return bands.flatMap(({ letter, interval }): Column[] => {
+		if (!wholePixels(interval, range)) return [];
+		const inside = cuts.map((cut) => rational(cut)).filter((cut) => contains(fromInterval(interval), cut));
+		const starts = [null, ...inside];
+		return starts.map((start, i) => {
+			const next = starts[i + 1];
+			return {
+				letter: starts.length > 1 ? `${letter}${i + 1}` : letter,
+				interval: {
+					...interval,
+					...(start ? { lo: start, loClosed: true } : {}),
+					...(next ? { hi: next, hiClosed: false } : {})
+				}
+			};
+		});
+	});
+}
+
+/** Columns side by side as one. */
+export function joined(columns: readonly Column[]): Column {
+	const [first, last] = [columns[0], columns.at(-1)];
+	if (!first || !last) throw new RangeError('There is no column to join.');
+	const { hi, hiClosed } = last.interval;
+	return {
+		letter: first === last ? first.letter : `${first.letter}–${last.letter}`,
+		interval: { ...first.interval, hi, hiClosed }
+	};
+}
+
+/**
+ * The width at which a column is looked at, whole px: the carriage's where that is in it, else that of a vantage, else
+ * the middle.
+ */
+export function widthOf({ interval }: Column, marks: readonly number[]): number {
+	const set = fromInterval(interval);
+	const found = [carriage.width, ...marks].find(
+		(width) => width > 0 && contains(set, rationalFromNumber(width))
+	);
+	const [first = 240, last = first] = wholePixels(interval, [240, 2560]) ?? [];
+	return found ?? Math.round(interval.hi === null ? Math.min(last, first * 1.2) : (first + last) / 2);
+}
+
+/** What is declared on an element, a column a width. */
+export interface Collation extends Collated {
+	readonly widths: readonly number[];
+	readonly lineage: Lineage;
+}
+
+/** Asks the lead's frame about an element, and collates what is declared on it at some widths. */
+export async function collationOf(
+	page: PageState,
+	stages: Stages,
+	path: ElementPath,
+	vantage: SeenVantage,
+	widths: readonly number[],
+	also: readonly string[],
+	flips?: Flips
+): Promise<Collation> {
+	const lineage = await lineageOf(page, stages, path, vantage, '', flips);
+	const { sameAsParent, cascade } = lineage;
+	const collated = collate({
+		columns: widths.map(lineage.at),
+		sameAsParent,
+		registered: cascade.registered,
+		also
+	});
+	return { ...collated, widths, lineage };
+}

@@ -1,0 +1,206 @@
+import type { Candidate } from '../core/cascade/index.ts';
+import {
+	habitsOf,
+	parseSheet,
+	ruleAt,
+	sliceOf,
+	walk,
+	type Declaration,
+	type Rule,
+	type Sheet
+} from '../core/css/index.ts';
+import {
+	setDeclaration,
+	takeOut,
+	writeInto,
+	type Wished,
+	type WishedCondition
+} from '../core/css/edit/index.ts';
+import {
+	equal,
+	fromInterval,
+	isEverything,
+	rationalFromNumber,
+	type Interval,
+	type IntervalSet
+} from '../core/interval/index.ts';
+import {
+	directionOf,
+	parseMediaQueryList,
+	solve,
+	standsBefore,
+	writeCondition,
+	type Direction
+} from '../core/media/index.ts';
+import { wholeSelector } from '../core/selector/index.ts';
+import type { Change } from '../core/text/index.ts';
+import { PLAIN } from '../core/vantage/index.ts';
+import { sheetPartAt, sheetParts } from './css.ts';
+import type { FilePlace } from './texts.svelte.ts';
+import type { Working } from './working.ts';
+
+/** Where a value is to go. */
+export type Target =
+	| {
+			readonly kind: 'rule';
+			readonly file: string;
+			readonly selector: string;
+			/** Offset in the file of the rule that it overrides or that says it so far; null for a rule at the end. */
+			readonly after: number | null;
+	  }
+	/** The style attribute that says it so far: the place of the declaration. */
+	| { readonly kind: 'style'; readonly file: string; readonly start: number; readonly end: number };
+
+/** Why something cannot be written, with the place. */
+export interface Refusal {
+	readonly sentence: string;
+	readonly place?: FilePlace;
+}
+
+/** Texts that edits are made in, and which of them are given. */
+export interface Desk {
+	readonly working: Working;
+	readonly kind: (file: string) => 'page' | 'sheet';
+	readonly isGiven: (file: string) => boolean;
+}
+
+interface Part {
+	readonly sheet: Sheet;
+	/** Where it begins in the file. */
+	readonly from: number;
+}
+
+/** The sheet that an offset of a file, as it was before all changes, lies in; without one the file's last. */
+function partAt({ working, kind }: Desk, file: string, offset: number | null): Part | undefined {
+	const text = working.text(file);
+	if (text === undefined) return undefined;
+	const part =
+		offset === null
+			? sheetParts(text, kind(file)).at(-1)
+			: sheetPartAt(text, kind(file), working.now(file, offset));
+	return part && { sheet: parseSheet(text.slice(part.start, part.end)), from: part.start };
+}
+
+const moved = (changes: readonly Change[], by: number): Change[] =>
+	changes.map(({ start, end, text }) => ({ start: start + by, end: end + by, text }));
+
+const widthsOf = (query: string): IntervalSet => solve(parseMediaQueryList(query), PLAIN);
+
+/** Whether a sheet says the narrow first, by its conditions. */
+function sheetDirection(sheet: Sheet): Direction {
+	const found: IntervalSet[] = [];
+	for (const node of walk(sheet))
+		if (node.kind === 'at-rule' && node.name === 'media')
+			found.push(widthsOf(sliceOf(sheet.source, node.prelude)));
+	return directionOf(found);
+}
+
+/** The direction of the sheet that a target is in. */
+export function directionAt(desk: Desk, target: Target): Direction {
+	const part = target.kind === 'rule' ? partAt(desk, target.file, target.after) : undefined;
+	return part ? sheetDirection(part.sheet) : 'up';
+}
+
+/** A condition for an interval of widths as a sheet would write it; a refusal where it cannot. */
+function conditionFor(sheet: Sheet, interval: Interval): WishedCondition | Refusal {
+	const text = writeCondition(interval, habitsOf(sheet), rationalFromNumber(PLAIN.defaultFontSize));
+	if (text === undefined)
+		return { sentence: 'These widths cannot be written with min-width and max-width alone.' };
+	const widths = widthsOf(text);
+	const direction = sheetDirection(sheet);
+	return {
+		text,
+		same: (query) => equal(widthsOf(query), widths),
+		before: (query) => standsBefore(widths, widthsOf(query), direction)
+	};
+}
+
+const locked = (file: string): Refusal => ({ sentence: `${file} is given: it is left as it is.` });
+
+/** The rule that begins at an offset of a sheet. */
+function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {
+	for (const node of walk(sheet)) if (node.kind === 'rule' && node.span.start === offset) return node;
+	return undefined;
+}
+
+/**
+ * Writes a value into a target, for an interval of widths or (null) for all; undefined where that is done, else why it
+ * cannot be.
+ */
+export function writeValue(
+	desk: Desk,
+	target: Target,
+	interval: Interval | null,
+	wished: Wished
+): Refusal | undefined {
+	const { file } = target;
+	if (desk.isGiven(file)) return locked(file);
+	if (target.kind === 'style') {
+		if (interval) return { sentence: 'A style attribute holds at every width: it has no conditions.' };
+		const start = desk.working.now(file, target.start);
+		const css = (desk.working.text(file) ?? '').slice(start, desk.working.now(file, target.end));
+		const sheet = parseSheet(`*{${css}}`);
+		const [rule] = sheet.children;
+		if (rule?.kind !== 'rule') return { sentence: 'The style attribute cannot be read.' };
+		desk.working.change(file, moved(setDeclaration(sheet, rule, wished), start - 2));
+		return undefined;
+	}
+	const part = partAt(desk, file, target.after);
+	if (!part) return { sentence: `${file} has no sheet to write in.` };
+	const { sheet, from } = part;
+	const condition = interval && !isEverything(fromInterval(interval)) ? conditionFor(sheet, interval) : null;
+	if (condition && 'sentence' in condition) return condition;
+	const base =
+		target.after === null ? undefined : ruleFrom(sheet, desk.working.now(file, target.after) - from);
+	const into = { selector: target.selector, condition, ...(base ? { base } : {}) };
+	const done = writeInto(sheet, into, wished);
+	if ('refused' in done) return { sentence: done.refused, place: { path: file, offset: from + done.at } };
+	desk.working.change(file, moved(done.changes, from));
+	return undefined;
+}
+
+/** The declaration that begins at an offset of a file. */
+function declarationFrom(
+	desk: Desk,
+	file: string,
+	offset: number
+): { readonly part: Part; readonly node: Declaration } | undefined {
+	const part = partAt(desk, file, offset);
+	if (!part) return undefined;
+	const at = desk.working.now(file, offset) - part.from;
+	for (const node of walk(part.sheet))
+		if (node.kind === 'declaration' && node.span.start === at) return { part, node };
+	return undefined;
+}
+
+/** Takes declarations of sheets and style attributes out, by their places before all changes; undefined where that is done. */
+export function takeOutAll(desk: Desk, places: readonly Candidate[]): Refusal | undefined {
+	const given = places.find(({ file }) => desk.isGiven(file));
+	if (given) return locked(given.file);
+	for (const { file, span, hit } of places) {
+		if (!hit) {
+			const [start, end] = [desk.working.now(file, span.start), desk.working.now(file, span.end)];
+			const [close = ''] = /^\s*;?\s*/.exec(desk.working.text(file)?.slice(end) ?? '') ?? [];
+			desk.working.change(file, [{ start, end: end + close.length, text: '' }]);
+			continue;
+		}
+		const found = declarationFrom(desk, file, span.start);
+		if (!found)
+			return {
+				sentence: 'This declaration cannot be taken out by itself.',
+				place: { path: file, offset: span.start }
+			};
+		desk.working.change(file, moved(takeOut(found.part.sheet, found.node), found.part.from));
+	}
+	return undefined;
+}
+
+/** The rule that a candidate of a sheet stands in, by its selector and place; undefined for attributes. */
+export function ruleOf(
+	desk: Desk,
+	{ file, span, hit }: Candidate
+): { readonly selector: string; readonly after: number } | undefined {
+	const part = hit ? partAt(desk, file, span.start) : undefined;
+	const rule = part && ruleAt(part.sheet, span.start - part.from);
+	return rule && { selector: wholeSelector(part.sheet.source, rule), after: part.from + rule.span.start };
+}
