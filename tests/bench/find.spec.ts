@@ -94,7 +94,7 @@ test('menus open by key and a letter chooses; frames beside the lead are drawn a
 	await page.keyboard.press('Escape');
 
 	await page.keyboard.press('Shift+S');
-	await page.keyboard.press('Shift+R');
+	await page.keyboard.press('c');
 	await page.keyboard.press('Shift+K');
 	await expect(page.getByRole('button', { name: /Everything back/ }).last()).toBeVisible();
 	await page.keyboard.press('a');

@@ -27,6 +27,7 @@ import type { SiteState } from './site.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
 import { applyEdit } from './steps.ts';
 import { choicesFor, type Choice } from './targets.ts';
+import { tryEdit } from './trying.ts';
 import { directionAt, ruleOf, takeOutAll, writeValue, type Desk, type Refusal } from './writing.ts';
 import { Working } from './working.ts';
 
@@ -293,10 +294,7 @@ export class Collating {
 
 	#setTrial(edit: Edit | null): void {
 		this.#trial = edit;
-		for (const file of this.#site.texts.values()) {
-			const changes = edit?.files.find(({ path }) => path === file.path)?.changes ?? [];
-			if (changes.length > 0 || file.trial.length > 0) file.trial = changes;
-		}
+		tryEdit(this.#site.texts, edit);
 	}
 
 	/** The lines that what is in the hand changes, by file. */

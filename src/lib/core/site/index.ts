@@ -8,3 +8,4 @@ export { sheetsOfPage, type SheetUse } from './sheets.ts';
 export { remembered, sourcesOf, type Sources } from './sources.ts';
 export * from './said.ts';
 export { wordsOfPage, type Words } from './words.ts';
+export { queryPlaces, type QueryPlace } from './queryPlaces.ts';

@@ -16,13 +16,15 @@
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
+	import { Shifting } from '$lib/state/shifting.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
-	import { giveAnswers, reachOf, rulesOf, type Hits } from './answers.ts';
+	import { giveAnswers, pagesOf, reachOf, rulesOf, type Hits } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
 	import FramesTable from './FramesTable.svelte';
 	import { benchKeys } from './benchKeys.ts';
 	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
 	import { placeName } from './placeName.ts';
+	import Shift from './Shift.svelte';
 	import SheetPanel from './SheetPanel.svelte';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 
@@ -83,6 +85,7 @@
 			collating ??= new module.Collating(site);
 		});
 	});
+	const shifting = untrack(() => new Shifting(site));
 	const isHolding = $derived(collating?.hand != null);
 	$effect(() => {
 		if (!collating) return;
@@ -223,7 +226,16 @@
 	onplace={({ file, span }) => onplace({ path: file, offset: span.start })}
 	{placeOf}
 	reach={isHolding ? (collating?.reach ?? null) : null}
-/>
+	onshift={{
+		begin(threshold) {
+			collating?.drop();
+			shifting.begin(threshold, bands.thresholds);
+		},
+		put: (px) => shifting.put(px)
+	}}
+>
+	<Shift {shifting} pagesOf={(files) => pagesOf(site, files)} />
+</Measure>
 <main class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}>
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across">
 		<Pane defaultSize={61} minSize={30}>

@@ -7,6 +7,7 @@
 	import type { Choice } from '$lib/state/targets.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Hits } from './answers.ts';
+	import ChangedLines from './ChangedLines.svelte';
 	import { placeName } from './placeName.ts';
 
 	interface Props {
@@ -115,13 +116,7 @@
 			<kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go, <kbd>↑</kbd> <kbd>↓</kbd> change its number
 		{/if}
 	</p>
-	{#each collating.lines as { path, hunks } (path)}
-		{#each hunks as { line, before, after } (line)}
-			<pre aria-label="{path}, line {line}"><span class="at">{shortFile(path)}:{line}</span
-				>{#each before as one, i (i)}<del>{one}</del>{/each}{#each after as one, i (i)}<ins>{one}</ins
-					>{/each}</pre>
-		{/each}
-	{/each}
+	<div class="lines"><ChangedLines files={collating.lines} /></div>
 </div>
 
 <style>
@@ -185,34 +180,8 @@
 		font: 0.8125rem/1.4 var(--mono);
 	}
 
-	pre {
-		display: grid;
+	.lines {
 		max-height: 3.75rem;
-		margin: 2px 0 0;
 		overflow: auto;
-		font: 0.8125rem/1.35 var(--mono);
-		tab-size: 2;
-	}
-
-	.at {
-		color: var(--ink-2);
-	}
-
-	del {
-		color: var(--rubric);
-		text-decoration: none;
-	}
-
-	del::before {
-		content: '− ';
-	}
-
-	ins {
-		color: var(--verdigris);
-		text-decoration: none;
-	}
-
-	ins::before {
-		content: '+ ';
 	}
 </style>

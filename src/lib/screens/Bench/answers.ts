@@ -29,6 +29,15 @@ function pagesWith(site: SiteState, file: string): [path: string, page: Page][] 
 	});
 }
 
+/** The pages of a site that have any of some files, or are among them. */
+export const pagesOf = (site: SiteState, files: readonly string[]): string[] => [
+	...new Set(
+		files.flatMap((file) =>
+			site.texts.get(file)?.kind === 'page' ? [file] : pagesWith(site, file).map(([path]) => path)
+		)
+	)
+];
+
 /** What selectors hit: on the page in the frames, and on each other page of the site. */
 export interface Hits {
 	readonly here: readonly (number | null)[];

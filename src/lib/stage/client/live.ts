@@ -74,9 +74,14 @@ export function liveFrames(stage: Stage) {
 
 	async function drain(): Promise<Painted> {
 		let painted = 0;
-		for (let scene = waiting; scene; scene = waiting) {
-			waiting = undefined;
-			painted = Math.max(painted, await bring(scene));
+		try {
+			for (let scene = waiting; scene; scene = waiting) {
+				waiting = undefined;
+				painted = Math.max(painted, await bring(scene));
+			}
+		} finally {
+			// At once: a scene that comes when the last is done begins anew.
+			running = undefined;
 		}
 		return painted;
 	}
@@ -85,7 +90,7 @@ export function liveFrames(stage: Stage) {
 		/** Resolves when the frames show this scene, or a later one, on the screen. */
 		show(scene: Scene): Promise<Painted> {
 			waiting = scene;
-			return (running ??= drain().finally(() => (running = undefined)));
+			return (running ??= drain());
 		}
 	};
 }

@@ -1,12 +1,13 @@
 <script lang="ts">
 	import { scaleLog } from 'd3-scale';
+	import type { Snippet } from 'svelte';
 	import { intervals, printInterval, toNumber, type IntervalSet } from '$lib/core/interval/index.ts';
 	import { bandAt, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
 	import { textScale } from '../textScale.ts';
 	import Carriage from './Carriage.svelte';
 	import Numbers from './Numbers.svelte';
 	import Others from './Others.svelte';
-	import type { Places, Stated } from './places.ts';
+	import type { Places, Shift, Stated } from './places.ts';
 	import { clusters, fitWords } from './ticks.ts';
 
 	interface Props extends Places {
@@ -20,9 +21,25 @@
 		onwidth: (width: number) => void;
 		/** Widths that what is in the hand reaches. */
 		reach?: IntervalSet | null;
+		/** How thresholds are moved, where they can be. */
+		onshift?: Shift;
+		/** What hangs under it. */
+		children?: Snippet;
 	}
 
-	let { bands, others, width, range, vantages, onwidth, onplace, placeOf, reach = null }: Props = $props();
+	let {
+		bands,
+		others,
+		width,
+		range,
+		vantages,
+		onwidth,
+		onplace,
+		placeOf,
+		reach = null,
+		onshift,
+		children
+	}: Props = $props();
 
 	let room = $state(0);
 	const scale = $derived(scaleLog([range[0], range[1]], [0, room]));
@@ -76,7 +93,14 @@
 
 <section class="measure" aria-label="The Measure: viewport widths">
 	<div class="numbers">
-		<Numbers marks={seen.map((of) => ({ at: x(at(of)), of }))} {room} {placeOf} {onplace} />
+		<Numbers
+			marks={seen.map((of) => ({ at: x(at(of)), of }))}
+			{room}
+			{placeOf}
+			{onplace}
+			{onshift}
+			toWidth={(px) => scale.invert(px)}
+		/>
 		{#if textScale < LARGE}<p class="axis">the Measure: viewport width, px</p>{/if}
 	</div>
 	<div class="bar" role="presentation" bind:clientWidth={room} title={pointed} onpointermove={point}>
@@ -125,6 +149,7 @@
 			</p>
 		{/each}
 	</div>
+	{@render children?.()}
 </section>
 
 <style>

@@ -2,16 +2,20 @@
 	import { printRational } from '$lib/core/interval/index.ts';
 	import type { Threshold } from '$lib/core/media/index.ts';
 	import Causes from './Causes.svelte';
-	import type { Places } from './places.ts';
-	import { apart, clusters, middle, type Cluster } from './ticks.ts';
+	import type { Places, Shift } from './places.ts';
+	import { apart, clusters, middle, type Cluster, type Mark } from './ticks.ts';
 
 	interface Props extends Places {
 		/** Thresholds with their places on the bar, px. */
 		marks: readonly { readonly at: number; readonly of: Threshold }[];
 		room: number;
+		/** The width at a place on the bar, CSS px. */
+		toWidth: (px: number) => number;
+		/** A wish to move thresholds that stand together to a width; undefined where none can be moved. */
+		onshift?: Shift | undefined;
 	}
 
-	let { marks, room, placeOf, onplace }: Props = $props();
+	let { marks, room, placeOf, onplace, toWidth, onshift }: Props = $props();
 
 	let open = $state<number | null>(null);
 
@@ -22,6 +26,36 @@
 	};
 
 	const groups = $derived(apart(clusters(marks, 30), numbers));
+
+	/** How far the pointer goes before a press is a drag, px. */
+	const SLACK = 4;
+	let drag: { readonly x: number; readonly mark: Mark<Threshold>; moved: boolean } | null = null;
+
+	function take(event: PointerEvent & { currentTarget: HTMLElement }, group: Cluster<Threshold>): void {
+		if (!onshift || event.button !== 0) return;
+		event.currentTarget.setPointerCapture(event.pointerId);
+		// Of words that stand for several thresholds the nearer half is the one that is meant.
+		const { left, width } = event.currentTarget.getBoundingClientRect();
+		const mark = group.at(event.clientX < left + width / 2 ? 0 : -1);
+		if (mark) drag = { x: event.clientX, mark, moved: false };
+	}
+
+	function move(event: PointerEvent): void {
+		if (!drag) return;
+		const by = event.clientX - drag.x;
+		if (!drag.moved && Math.abs(by) < SLACK) return;
+		if (!drag.moved) onshift?.begin(drag.mark.of);
+		drag.moved = true;
+		open = null;
+		onshift?.put(Math.round(toWidth(drag.mark.at + by)));
+	}
+
+	/** The click that ends a drag is none. */
+	let dragged = false;
+	function release(): void {
+		dragged = drag?.moved ?? false;
+		drag = null;
+	}
 
 	function goToFirst(group: Cluster<Threshold>): void {
 		const cause = group[0]?.of.causes[0];
@@ -45,13 +79,27 @@
 			type="button"
 			aria-expanded={open === i}
 			aria-label="Threshold {numbers(group)}"
-			onclick={() => goToFirst(group)}>{numbers(group)}</button
+			class:shifts={onshift}
+			onpointerdown={(event) => take(event, group)}
+			onpointermove={move}
+			onpointerup={release}
+			onpointercancel={release}
+			onclick={() => {
+				if (!dragged) goToFirst(group);
+				dragged = false;
+			}}>{numbers(group)}</button
 		>
 		{#if open === i}
 			<Causes
 				thresholds={group.map(({ of }) => of)}
 				{placeOf}
 				{onplace}
+				onto={onshift &&
+					((threshold, px) => {
+						open = null;
+						onshift.begin(threshold);
+						onshift.put(px);
+					})}
 				shift={middle(group) < 150 ? 'right' : middle(group) > room - 220 ? 'left' : 'none'}
 			/>
 		{/if}
@@ -79,5 +127,10 @@
 
 	button:hover {
 		text-decoration: underline;
+	}
+
+	.shifts {
+		cursor: ew-resize;
+		touch-action: none;
 	}
 </style>

@@ -1,3 +1,4 @@
+import type { Threshold } from '$lib/core/media/index.ts';
 import type { MediaSite } from '$lib/core/media/index.ts';
 
 /** A place in the sources. */
@@ -12,4 +13,11 @@ export interface Stated extends Place {
 export interface Places {
 	readonly placeOf: (place: Place) => string;
 	readonly onplace: (place: Place) => void;
+}
+
+/** How a threshold is moved, with its other half. */
+export interface Shift {
+	begin(threshold: Threshold): void;
+	/** To a width, CSS px. */
+	put(px: number): void;
 }

@@ -1,0 +1,121 @@
+import {
+	add,
+	compare,
+	ONE,
+	printRational,
+	rationalFromNumber,
+	toNumber,
+	type Rational
+} from '../core/interval/index.ts';
+import { moveBreakpoint, type Threshold } from '../core/media/index.ts';
+import { queryPlaces, sourcesOf, type Sources } from '../core/site/index.ts';
+import { changedLines, type Edit, type Hunk } from '../core/text/index.ts';
+import { PLAIN } from '../core/vantage/index.ts';
+import type { SiteState } from './site.svelte.ts';
+import { applyEdit } from './steps.ts';
+import { tryEdit } from './trying.ts';
+import { Working } from './working.ts';
+
+/** How near a given threshold draws one of ours to it, px. */
+const SNAP = 4;
+
+/** A threshold on its way to another width, in all sheets and pages of ours at once; tried until it is written. */
+export class Shifting {
+	readonly #site: SiteState;
+	readonly #sources: Sources;
+	/** The threshold that is moved; null while none is. */
+	from = $state.raw<Rational | null>(null);
+	to = $state.raw<Rational | null>(null);
+	#edit = $state.raw<Edit | null>(null);
+	/** Thresholds of given files with their places. */
+	#fixed: ReadonlyMap<number, string> = new Map();
+
+	constructor(site: SiteState) {
+		this.#site = site;
+		this.#sources = sourcesOf((path) => site.texts.get(path)?.text);
+	}
+
+	/** Takes a threshold in the hand; of two halves (599 and 600) the one from which on the wider side holds. */
+	begin({ cut }: Threshold, all: readonly Threshold[]): void {
+		this.drop();
+		for (const file of this.#site.texts.values()) file.settle();
+		const half = all.find(
+			(one) => !one.cut.after && compare(one.cut.at, cut.at) > 0 && compare(one.cut.at, add(cut.at, ONE)) <= 0
+		);
+		this.from = cut.after && half ? half.cut.at : cut.at;
+		this.to = this.from;
+		const { given } = this.#site;
+		this.#fixed = new Map(
+			all.flatMap(({ cut, causes }) => {
+				const host = causes.find(({ file }) => given.has(file));
+				return host ? [[toNumber(cut.at), host.file] as const] : [];
+			})
+		);
+	}
+
+	/** Brings it to a width, CSS px; near a given threshold to that. */
+	put(px: number, snaps = true): void {
+		if (!this.from || !Number.isFinite(px) || px <= 0) return;
+		const near = snaps ? [...this.#fixed.keys()].find((at) => Math.abs(at - px) <= SNAP) : undefined;
+		this.to = rationalFromNumber(near ?? px);
+		this.#edit = this.#editFor(this.from, this.to);
+		tryEdit(this.#site.texts, this.#edit);
+	}
+
+	#editFor(from: Rational, to: Rational): Edit {
+		const { texts, given } = this.#site;
+		const em = rationalFromNumber(PLAIN.defaultFontSize);
+		const places = [...texts.values()].flatMap(({ path, kind, text }) =>
+			given.has(path) ? [] : queryPlaces(text, kind, this.#sources).map((place) => ({ path, ...place }))
+		);
+		const moved = moveBreakpoint(
+			places.map(({ text }) => text),
+			from,
+			to,
+			em
+		);
+		const working = new Working((path) => texts.get(path)?.text);
+		const byFile = new Map<string, { start: number; end: number; text: string }[]>();
+		moved.forEach((changes, i) => {
+			const place = places[i];
+			if (!place || changes.length === 0) return;
+			const { start: by } = place.span;
+			const list = byFile.get(place.path) ?? [];
+			byFile.set(place.path, list);
+			list.push(...changes.map(({ start, end, text }) => ({ start: start + by, end: end + by, text })));
+		});
+		for (const [path, changes] of byFile) working.change(path, changes);
+		return working.edit(`the threshold ${printRational(from)} goes to ${printRational(to)}`);
+	}
+
+	/** How many places are moved, and the lines that change, by file. */
+	readonly places: number = $derived.by(() =>
+		(this.#edit?.files ?? []).reduce((sum, { changes }) => sum + changes.length, 0)
+	);
+	readonly lines: readonly { readonly path: string; readonly hunks: readonly Hunk[] }[] = $derived.by(() =>
+		(this.#edit?.files ?? []).map(({ path, changes }) => ({
+			path,
+			hunks: changedLines(this.#site.texts.get(path)?.text ?? '', changes)
+		}))
+	);
+
+	/** The given file at whose threshold it stands now; '' where it stands at none. */
+	readonly meets: string = $derived.by(() => (this.to ? (this.#fixed.get(toNumber(this.to)) ?? '') : ''));
+	/** The given file that has the threshold itself, so that this place stays; '' where none has. */
+	readonly fixed: string = $derived.by(() => (this.from ? (this.#fixed.get(toNumber(this.from)) ?? '') : ''));
+
+	/** Writes it, as one step. */
+	keep(): void {
+		const edit = this.#edit;
+		this.drop();
+		if (edit) applyEdit(this.#site.texts, edit);
+	}
+
+	/** Lets it go: all is as before. */
+	drop(): void {
+		this.from = null;
+		this.to = null;
+		this.#edit = null;
+		tryEdit(this.#site.texts, null);
+	}
+}
