@@ -7,7 +7,7 @@ test('J08: a selector for the banner’s film on this page only: by place, or by
 }) => {
 	const work = await atWork(page, server, 'home.html', 'css/layout.css');
 	await work.select('video', 'video');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(reached(page, 'video').nth(1)).toHaveText('1');
 	// The banner’s class is on another page too; how many each hits there is told before anything is written.
 	await expect(reached(page, '.banner > video').nth(2)).toHaveText('–');
@@ -17,12 +17,12 @@ test('J08: a selector for the banner’s film on this page only: by place, or by
 	await expect(page.getByText('this page only')).toHaveCount(0);
 
 	await work.select('body', 'body');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await panel(page).getByLabel('Give it a class').fill('home');
 	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
 	await expect(panel(page)).toContainText('written into one element of home.html');
 	await work.select('video', 'video');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(page.getByText('this page only')).toBeVisible();
 	await expect(reached(page, '.home video').nth(1)).toHaveText('1');
 	await expect(reached(page, '.home video').nth(2)).toHaveText('–');

@@ -22,7 +22,7 @@ test('J14: a size set on the wrapper does nothing where the child has its own, a
 
 	// The heading of departures, with how far each selector for it reaches.
 	await work.select('this afternoon', 'h2');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(reached(page, '.board h2').nth(1)).toHaveText(/^\d+$/);
 	await panel(page).getByLabel('would win').fill('font-size');
 	await expect(reached(page, '.board h2').first()).toContainText(/would (win|lose)/);

@@ -7,14 +7,14 @@ test('J19: all pictures, this section’s, this one: the reach counted before wr
 }) => {
 	const work = await atWork(page, server, 'home.html', 'css/layout.css');
 	await work.select('img', 'img');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(reached(page, 'img').nth(1)).toHaveText('3');
 	await expect(reached(page, 'img').nth(2)).toHaveText('on 4');
 	await expect(reached(page, '.sail img').nth(1)).toHaveText('1');
 	await expect(page.getByText('this one', { exact: true }).first()).toBeVisible();
 
 	await work.select('board', 'section#sec-8f3a21.board');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(reached(page, '#sec-8f3a21').first()).toContainText('the id sec-8f3a21 looks made by a tool');
 	await expect(reached(page, '.board').nth(2)).toHaveText('sailings.html 1');
 	expect(work.actions()).toBeLessThanOrEqual(8);

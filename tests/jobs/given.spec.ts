@@ -70,18 +70,18 @@ test('J08 where the markup is given: the film of this page alone, by a class tha
 }) => {
 	const { site, work } = await atBaths(page, empty);
 	await work.select('video', 'video');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(reached(page, '.film').first()).toContainText('it belongs to host.css, which is given');
 	await expect(reached(page, '.film').nth(2)).toHaveText('about.html 1');
 	await work.select('body', 'body');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await panel(page).getByLabel('Give it a class').fill('front');
 	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
 	await expect(panel(page)).toContainText(
 		'index.html is given: one element in the frames has the class front'
 	);
 	await work.select('video', 'video');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(reached(page, '.front .film').nth(1)).toHaveText('1');
 	await expect(reached(page, '.front .film').nth(2)).toHaveText('–');
 	await work.write('.front .film { display: none }');
@@ -115,11 +115,11 @@ test('J14, J18, J19 where the markup is given: the size that does not reach, wha
 	);
 
 	await work.select('img', 'img');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(reached(page, 'img').nth(1)).toHaveText('1');
 	await expect(reached(page, 'img').nth(2)).toHaveText('about.html 2');
 	await work.select('block', 'section#block-88ab31.block');
-	await work.ask('c');
+	await work.ask('Shift+R');
 	await expect(reached(page, '#block-88ab31').first()).toContainText(
 		'the id block-88ab31 looks made by a tool'
 	);

@@ -279,16 +279,18 @@ export class Collating {
 	/** The declarations under conditions, of the same selector, that would keep a value from holding everywhere. */
 	#overrides(desk: Desk, { name, cells }: Row, { target }: Choice): Candidate[] {
 		if (target.kind === 'style') return [];
+		const all = cells.flatMap(({ outcome: { own } }) => [
+			...(own.winner ? [own.winner] : []),
+			...own.losers.map(({ candidate }) => candidate)
+		]);
 		return once(
-			cells.flatMap(({ outcome }) => {
-				const winner = outcome.kind === 'own' ? outcome.own.winner : undefined;
-				const isOverride =
-					winner?.property === name &&
-					winner.conditions.length > 0 &&
-					winner.file === target.file &&
-					ruleOf(desk, winner)?.selector === target.selector;
-				return isOverride ? [winner] : [];
-			})
+			all.filter(
+				(one) =>
+					one.property === name &&
+					one.conditions.length > 0 &&
+					one.file === target.file &&
+					ruleOf(desk, one)?.selector === target.selector
+			)
 		);
 	}
 

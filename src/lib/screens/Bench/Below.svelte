@@ -15,6 +15,7 @@
 	import { originals } from '$lib/state/originals.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import { states } from '$lib/state/states.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import type { Hits } from './answers.ts';
@@ -149,7 +150,9 @@
 			</p>
 		{:else if tab === 'collation'}
 			{#await import('./Collation.svelte') then { default: Collation }}
-				{#if collating}
+				{#if viewing.wide}
+					<p class="empty">It lies at the whole width; <kbd>C</kbd> brings it back here.</p>
+				{:else if collating}
 					<Collation
 						{page}
 						path={first}

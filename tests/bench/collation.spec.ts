@@ -1,0 +1,232 @@
+import { expect, openBench, pageFrames, bring, test, type Page } from '../fixtures.ts';
+
+const SHEET = `.card {
+  padding: 10px;
+  color: black;
+}
+
+@media (width >= 700px) {
+  .card {
+    padding: 20px;
+  }
+}
+
+@media (width >= 1000px) {
+  .card {
+    color: black;
+    padding: 30px;
+  }
+}
+`;
+
+const FILES = {
+	'index.html':
+		'<!doctype html><link rel=stylesheet href=a.css><body><div class=card id=one>one<i>a</i> <b>b</b></div><div class=card style="margin-top: 4px">two</div>',
+	'other.html': '<!doctype html><link rel=stylesheet href=a.css><p class=card>three',
+	'a.css': SHEET
+};
+
+const cell = (page: Page, name: string, column: string) =>
+	page.getByRole('button', { name: new RegExp(`^${name}, ${column}: `) });
+const field = (page: Page, name: string, column: string) =>
+	page.getByRole('combobox', { name: `${name}, ${column}`, exact: true });
+const into = (page: Page) => page.locator('.into');
+
+/** The text of the sheet that is shown. */
+const sheet = (page: Page): Promise<string> =>
+	page.locator('.cm-line').evaluateAll((lines) =>
+		lines
+			.map((line) => {
+				const text = line.cloneNode(true) as HTMLElement;
+				for (const said of text.querySelectorAll('[contenteditable=false]')) said.remove();
+				return text.textContent;
+			})
+			.join('\n')
+	);
+const padding = (page: Page) =>
+	pageFrames(page)[0]
+		?.locator('#one')
+		.evaluate((one) => getComputedStyle(one).paddingTop);
+
+async function open(page: Page, server: Parameters<typeof bring>[0], query = '&at=1.0'): Promise<void> {
+	const site = await bring(server, FILES);
+	await openBench(page, server, site, `?page=index.html&file=a.css${query}`);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+C');
+}
+
+test('a column a band: what goes on, what differs, what is said anyway; several bands are one until parted', async ({
+	page,
+	server
+}) => {
+	await open(page, server);
+	await expect(page.getByRole('columnheader').filter({ hasText: /^[A-Z]/ })).toHaveText([
+		/^A\s*<700/,
+		/^B\s*700–<1000/,
+		/^C\s*≥1000/
+	]);
+	await expect(cell(page, 'padding', 'A')).toContainText('10px :2');
+	await expect(cell(page, 'padding', 'B')).toContainText('≠ 20px :8');
+	await expect(cell(page, 'color', 'B')).toHaveAccessibleName('color, B: black, as left of it');
+	await expect(cell(page, 'color', 'C')).toContainText('= anyway');
+	// What layout gives: the box in each band, and in which order its children stand.
+	const laid = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'box, px' }) });
+	await expect(laid.getByRole('cell').first()).toHaveText(/^\d+ × \d/);
+	const reads = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'reads' }) });
+	await expect(reads.getByRole('cell').first()).toHaveText('i, b');
+
+	await page.getByRole('button', { name: 'Take out 1 that says what is so anyway' }).click();
+	await expect
+		.poll(() => sheet(page))
+		.toBe(SHEET.replace('    color: black;\n    padding: 30', '    padding: 30'));
+	await page.getByLabel('Property to have a row').fill('gap');
+	await page.keyboard.press('Enter');
+	await expect(cell(page, 'gap', 'A')).toHaveAccessibleName('gap, A: not said');
+});
+
+test('a value is tried in all frames and goes into its band alone; Escape lets it go, one undo takes it back', async ({
+	page,
+	server
+}) => {
+	await open(page, server);
+	await cell(page, 'padding', 'B').click();
+	await expect(into(page)).toContainText('2 here · 1 on 1 other page');
+	await expect(page.getByRole('radio', { name: 'from here up' })).toBeChecked();
+	await field(page, 'padding', 'B').fill('44px');
+	await expect.poll(() => padding(page)).toBe('44px');
+	await expect(into(page)).toContainText('changes 700–<1000');
+	expect(await sheet(page)).toBe(SHEET);
+	await page.keyboard.press('Escape');
+	await expect.poll(() => padding(page)).toBe('20px');
+	await expect(cell(page, 'padding', 'B')).toBeFocused();
+
+	// Here only: the same selector, in a block of its own for that band, before the wider one.
+	await page.keyboard.press('Enter');
+	await field(page, 'padding', 'B').fill('44px');
+	await page.keyboard.press('ArrowUp');
+	await page.getByRole('radio', { name: 'here only' }).check();
+	await expect(into(page)).toContainText('@media (700px <= width < 1000px) {');
+	await field(page, 'padding', 'B').press('Enter');
+	const written = SHEET.replace(
+		'@media (width >= 1000px)',
+		'@media (700px <= width < 1000px) {\n  .card {\n    padding: 45px;\n  }\n}\n\n@media (width >= 1000px)'
+	);
+	await expect.poll(() => sheet(page)).toBe(written);
+	await expect(cell(page, 'padding', 'B')).toContainText('45px');
+	await expect.poll(() => padding(page)).toBe('45px');
+
+	// Everywhere: what says otherwise goes.
+	await cell(page, 'padding', 'A').click();
+	await page.getByRole('radio', { name: 'everywhere' }).check();
+	await field(page, 'padding', 'A').fill('7px');
+	await field(page, 'padding', 'A').press('Enter');
+	await expect
+		.poll(() => sheet(page))
+		.toBe(
+			'.card {\n  padding: 7px;\n  color: black;\n}\n\n@media (width >= 1000px) {\n  .card {\n    color: black;\n  }\n}\n'
+		);
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+z');
+	await expect.poll(() => sheet(page)).toBe(written);
+
+	// An override is taken out with the block that held it alone.
+	await cell(page, 'padding', 'B').focus();
+	await page.keyboard.press('Delete');
+	await expect.poll(() => sheet(page)).toBe(SHEET);
+});
+
+test('what cannot be taken says so: a value, a broken place, a stronger rule, a given sheet', async ({
+	page,
+	server
+}) => {
+	await open(page, server);
+	await cell(page, 'padding', 'A').click();
+	await field(page, 'padding', 'A').fill('4 px');
+	await expect(into(page)).toContainText('The browser does not take this value for padding.');
+	await page.keyboard.press('Enter');
+	await expect(field(page, 'padding', 'A')).toBeVisible();
+	expect(await sheet(page)).toBe(SHEET);
+	await field(page, 'padding', 'A').fill('4px');
+	await into(page).getByRole('combobox', { name: /^Into/ }).selectOption({ label: 'new: div in a.css' });
+	await expect(into(page)).toContainText('It would not hold: a.css:2 is stronger (.card).');
+	await page.keyboard.press('Escape');
+
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+End');
+	await page.keyboard.insertText('@media (width >= 700px) { .card { padding: 21px; ');
+	await cell(page, 'padding', 'B').click();
+	await field(page, 'padding', 'B').fill('22px');
+	await expect(into(page)).toContainText('The block that begins here is never closed.');
+	await into(page).getByRole('button', { name: 'show' }).click();
+	await expect(page.locator('.cm-activeLine')).toContainText('.card { padding: 21px;');
+});
+
+test('a value of a style attribute is edited there; at the whole width each band has its own frame', async ({
+	page,
+	server
+}) => {
+	await open(page, server, '&at=1.1');
+	await page.keyboard.press('c');
+	await expect(cell(page, 'margin-top', 'A')).toContainText('4px style');
+	const live = () => pageFrames(page).filter((frame) => frame.parentFrame()?.url().includes('stage-0'));
+	await expect
+		.poll(async () =>
+			(await Promise.all(live().map((frame) => frame.evaluate(() => innerWidth)))).sort((a, b) => a - b)
+		)
+		.toEqual([320, 812, 1280]);
+	await cell(page, 'margin-top', 'A').click();
+	await expect(into(page).getByRole('combobox', { name: /^Into/ })).toHaveValue('0');
+	await field(page, 'margin-top', 'A').fill('9px');
+	for (const frame of live())
+		await expect
+			.poll(() => frame.locator('[style]').evaluate((one) => getComputedStyle(one).marginTop))
+			.toBe('9px');
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('c');
+	await expect.poll(() => live().length).toBe(4);
+	await page.getByRole('tab', { name: /index.html/ }).click();
+	await expect(page.locator('.cm-content')).toContainText('<div class=card style="margin-top: 9px">');
+});
+
+test('a threshold goes everywhere at once, with its other half, and back as one step', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css media="(min-width: 43.75em)"><style>@media (max-width: 699.98px) { p { color: red } }</style><img sizes="(max-width: 699px) 10px, 20px"><p>x',
+		'a.css': '@media (width >= 700px) { p { top: 1px } }\n@media (width >= 720px) { p { top: 2px } }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	const number = page.getByRole('button', { name: /^Threshold 699 … 720/ });
+	await number.focus();
+	await page.getByLabel('Width to which 700 goes everywhere, px').fill('800');
+	await page.keyboard.press('Enter');
+	const card = page.getByRole('dialog', { name: 'A threshold moves' });
+	await expect(card).toContainText('4 places in 2 files, on 1 page');
+	await expect(page.getByRole('button', { name: 'Threshold 799 … 800' })).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(card).toHaveCount(0);
+	await expect(number).toBeVisible();
+
+	const box = await number.boundingBox();
+	if (!box) throw new Error('The threshold is not shown.');
+	await page.mouse.move(box.x + 4, box.y + 10);
+	await page.mouse.down();
+	await page.mouse.move(box.x - 60, box.y + 10, { steps: 5 });
+	await expect(card).toContainText('4 places in 2 files');
+	await page.mouse.up();
+	await card.getByLabel('Width of the threshold, px').fill('600');
+	await page.keyboard.press('Enter');
+	await expect(page.locator('.cm-content')).toContainText('@media (width >= 600px)');
+	await page.getByRole('tab', { name: /index.html/ }).click();
+	await expect(page.locator('.cm-content')).toContainText(
+		'media="(min-width: 37.5em)"><style>@media (max-width: 599.98px) { p { color: red } }</style><img sizes="(max-width: 599px) 10px, 20px">'
+	);
+	// One undo, in either of the files.
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+z');
+	await expect(page.locator('.cm-content')).toContainText('(min-width: 43.75em)');
+	await page.getByRole('tab', { name: /a.css/ }).click();
+	await expect(page.locator('.cm-content')).toContainText('@media (width >= 700px)');
+});
