@@ -66,22 +66,24 @@ async function lookUp(
 	page: PageState,
 	stages: Stages,
 	vantage: Vantage,
-	sought: readonly Sought[]
+	sought: readonly Sought[],
+	frame = 'lead'
 ): Promise<Known & { readonly hits: readonly (readonly number[] | null)[] }> {
 	const cases = casesOf(page, stages, vantage);
-	const { elements, hits } = await stages.facts('lead', sought, MOST, FACT_LONGHANDS);
+	const { elements, hits } = await stages.facts(frame, sought, MOST, FACT_LONGHANDS);
 	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(vantage.width)));
 	return { facts: factsFrom(elements, verdicts), verdicts, hits };
 }
 
-/** The facts of one element of the lead, with what is in it and around it. */
+/** The facts of one element of a frame that shows the page as a vantage, with what is in it and around it. */
 export async function factsOf(
 	page: PageState,
 	stages: Stages,
 	vantage: Vantage,
-	path: ElementPath
+	path: ElementPath,
+	frame = 'lead'
 ): Promise<Facts | undefined> {
-	const { facts, hits } = await lookUp(page, stages, vantage, [path]);
+	const { facts, hits } = await lookUp(page, stages, vantage, [path], frame);
 	return facts[hits[0]?.[0] ?? -1];
 }
 

@@ -15,6 +15,8 @@ export interface Lineage extends Cases {
 	at(width: number): readonly Case[];
 	/** Whether a property computes to the same on the element so many generations up as on its parent. */
 	sameAsParent(property: string, up: number): boolean;
+	/** Whether a condition on containers bears on any of them. */
+	readonly asks: boolean;
 	/** The path of the element so many generations up; a pseudo-element is a child of its own. */
 	path(up: number): ElementPath;
 }
@@ -45,10 +47,14 @@ export async function lineageOf(
 			up === 0 ? pseudo : ''
 		)
 	);
+	const at = (width: number): readonly Case[] => elements.map((of) => of(width));
 	return {
 		...cases,
 		answers,
-		at: (width) => elements.map((of) => of(width)),
+		at,
+		asks: at(vantage.width).some(({ applying }) =>
+			applying.some(({ declared }) => declared.conditions.some(({ kind }) => kind === 'container'))
+		),
 		sameAsParent: (property, up) =>
 			property.startsWith('--') ||
 			answers[up]?.computed.get(property) === answers[up + 1]?.computed.get(property),

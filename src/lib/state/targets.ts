@@ -2,7 +2,7 @@ import type { Candidate, Case, Outcome } from '../core/cascade/index.ts';
 import { candidatesFor, compareSpecificity, type Specificity } from '../core/selector/index.ts';
 import { elementAt, type ElementPath } from '../core/html/index.ts';
 import type { PageState } from './page.svelte.ts';
-import { ruleOf, type Desk, type Target } from './writing.ts';
+import { ruleOf, type Desk, type Refusal, type Target } from './writing.ts';
 
 /** A place that a value can be written to, with what is known of it. */
 export interface Choice {
@@ -13,7 +13,7 @@ export interface Choice {
 }
 
 /** Files of a page that are ours, and hold sheets: in the order of its sheets. */
-export const ownFiles = (page: PageState, { isGiven }: Desk): string[] =>
+const ownFiles = (page: PageState, { isGiven }: Desk): string[] =>
 	page.sheets
 		.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : from.kind === 'inline' ? [page.path] : []))
 		.filter((file, i, all) => !isGiven(file) && all.lastIndexOf(file) === i);
@@ -78,22 +78,44 @@ function saying(desk: Desk, from: Candidate | undefined): Choice | undefined {
 	);
 }
 
+/** What is written for: selected elements of a page, and the file where new rules go. */
+export interface For {
+	readonly page: PageState;
+	readonly paths: readonly ElementPath[];
+	readonly file: string;
+}
+
+const keyOf = ({ target }: Choice): string =>
+	target.kind === 'rule' ? `${target.file} ${target.selector}` : 'style';
+
 /**
- * Where a value of an element can go, the likeliest first: what says it so far, where that is ours; then the rules of
- * ours that hit it, and selectors for new ones. `file` is where new rules go, where that is ours.
+ * Where a value of selected elements can go, the likeliest first: what says it so far on the first of them, where that
+ * is ours; then the rules of ours that hit it, and selectors for new ones. Of several elements those rules are left that
+ * hit them all. `cases` are those of each.
  */
 export function choicesFor(
 	desk: Desk,
-	page: PageState,
-	path: ElementPath,
-	of: Case,
-	outcome: Outcome | undefined,
-	file: string
-): Choice[] {
+	{ page, paths, file }: For,
+	cases: readonly Case[],
+	outcome: Outcome | undefined
+): Choice[] | Refusal {
+	const [of, ...others] = cases;
+	const [path] = paths;
+	if (!of || !path) return { sentence: 'Nothing is selected.' };
 	const own = ownFiles(page, desk);
 	const home = own.includes(file) ? file : own.at(-1);
 	const from = outcome?.kind === 'own' ? outcome.own.winner : undefined;
 	const first = saying(desk, from);
+	const rules = ownRules(desk, of);
+	if (others.length > 0) {
+		const shared = others.map((one) => new Set(ownRules(desk, one).map(keyOf)));
+		const common = [...(first ? [first] : []), ...rules].filter((choice) =>
+			shared.every((keys) => keys.has(keyOf(choice)))
+		);
+		return common.length > 0
+			? unique(common)
+			: { sentence: 'No rule of ours hits all that is selected: Reach can give them a class.' };
+	}
 	// What is given can be overridden by the same selector, in a file of ours.
 	const again: Choice[] =
 		from?.hit && !first && home !== undefined
@@ -108,12 +130,15 @@ export function choicesFor(
 	const all = [
 		...(first ? [first] : []),
 		...again,
-		...ownRules(desk, of),
+		...rules,
 		...(home === undefined ? [] : newRules(page, path, home))
 	];
+	return all.length > 0
+		? unique(all)
+		: { sentence: 'Every sheet of this page is given: there is none of ours to write in.' };
+}
+
+function unique(all: readonly Choice[]): Choice[] {
 	const keys = new Set<string>();
-	return all.filter(({ target }) => {
-		const key = target.kind === 'rule' ? `${target.file} ${target.selector}` : 'style';
-		return !keys.has(key) && keys.add(key);
-	});
+	return all.filter((one) => !keys.has(keyOf(one)) && keys.add(keyOf(one)));
 }

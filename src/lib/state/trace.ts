@@ -93,12 +93,6 @@ export async function traceOf(
 		pseudo === '' ? factsOf(page, stages, vantage, path) : undefined
 	]);
 	const { cascade, engine, answers } = lineage;
-	/** Container conditions on anything that bears on the element. */
-	const asking = lineage
-		.at(vantage.width)
-		.flatMap(({ applying }) =>
-			applying.flatMap(({ declared }) => declared.conditions.filter(({ kind }) => kind === 'container'))
-		);
 	const first = lineage.at(vantage.width)[0];
 	const at: Trace['at'] = (property, width, up = 0) =>
 		outcomeOf(
@@ -169,7 +163,7 @@ export async function traceOf(
 		},
 		cuts: flips?.cuts ?? [],
 		refined:
-			flips?.step === 1 || asking.length === 0
+			flips?.step === 1 || !lineage.asks
 				? undefined
 				: async (bands, signal) =>
 						traceOf(

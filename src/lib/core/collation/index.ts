@@ -1,2 +1,3 @@
 export { alikeColumns, collate, differs, type Cell, type Collated, type Row } from './collate.ts';
 export { GROUPS, groupOf, type Group } from './group.ts';
+export { sidesOf } from './sides.ts';

@@ -6,6 +6,7 @@
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Unseen } from '$lib/core/presence/index.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
+	import type { Hand } from '$lib/state/hand.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { giveClassTo } from '$lib/state/giving.ts';
 	import type { Instead } from '$lib/state/instead.ts';
@@ -28,8 +29,8 @@
 	interface Props {
 		/** Which of its tabs is shown. */
 		tab: Tab;
-		/** The collation of what is selected; null until it is asked for. */
-		collating: Collating | null;
+		/** The collation of what is selected and the value in the hand; null until they are asked for. */
+		table: { readonly collating: Collating; readonly hand: Hand } | null;
 		site: SiteState;
 		page: PageState;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
@@ -61,7 +62,7 @@
 
 	let {
 		tab = $bindable(),
-		collating,
+		table,
 		site,
 		page,
 		original,
@@ -152,11 +153,11 @@
 			{#await import('./Collation.svelte') then { default: Collation }}
 				{#if viewing.wide}
 					<p class="empty">It lies at the whole width; <kbd>C</kbd> brings it back here.</p>
-				{:else if collating}
+				{:else if table}
 					<Collation
 						{page}
-						path={first}
-						{collating}
+						paths={selected}
+						{...table}
 						given={site.given}
 						{reach}
 						{onplace}

@@ -15,6 +15,8 @@
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
+	import type { Hand } from '$lib/state/hand.svelte.ts';
+	import { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { Shifting } from '$lib/state/shifting.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
@@ -74,33 +76,58 @@
 	let shown = $state('');
 	let tab = $state<Tab>('box');
 
-	let collating = $state.raw<Collating | null>(null);
+	/** The collation of what is selected and the value in the hand, once they are asked for. */
+	let table = $state.raw<{ readonly collating: Collating; readonly hand: Hand } | null>(null);
 	const isCollating = $derived(tab === 'collation' || viewing.wide);
-	$effect(() => {
-		framing.columns = viewing.wide && collating ? collating.shown : null;
-	});
-	$effect(() => {
-		if (!isCollating || collating) return;
-		void import('$lib/state/collating.svelte.ts').then((module) => {
-			collating ??= new module.Collating(site);
-		});
-	});
 	const shifting = untrack(() => new Shifting(site));
-	const isHolding = $derived(collating?.hand != null);
+	const proposal = untrack(() => new Proposal(site));
 	$effect(() => {
+		if (!isCollating || table) return;
+		void Promise.all([import('$lib/state/collating.svelte.ts'), import('$lib/state/hand.svelte.ts')]).then(
+			([seen, held]) => {
+				const collating = new seen.Collating();
+				table ??= { collating, hand: new held.Hand(site, collating) };
+			}
+		);
+	});
+	$effect(() => {
+		framing.columns = viewing.wide && table ? table.collating.shown : null;
+	});
+	const over = $derived(framing.columns?.map(({ width }) => width).join() ?? '');
+	const frameAt = (width: number): string | undefined => {
+		if (width === carriage.width) return 'lead';
+		const column = framing.columns?.find((one) => one.width === width);
+		return column && `column ${column.letter}`;
+	};
+	$effect(() => {
+		const collating = table?.collating;
 		if (!collating) return;
 		// What the answer depends on, besides what is asked.
-		void [page.conditions, isHolding, collating.also];
-		const [path] = selected;
-		const marks = marked(site).map(({ width }) => width);
+		void [page.conditions, collating.held, collating.also, over];
 		const looked =
-			isCollating && stages && path
-				? { page, stages, path, lead, bands, file: shown, marks, range: carriage.range }
+			isCollating && stages && selected.length > 0
+				? {
+						page,
+						stages,
+						paths: selected,
+						lead,
+						bands,
+						file: shown,
+						marks: marked(site).map(({ width }) => width),
+						range: carriage.range,
+						frameAt
+					}
 				: null;
 		const gone = new AbortController();
-		untrack(() => void collating?.look(looked, gone.signal));
+		untrack(() => void collating.look(looked, gone.signal));
 		return () => gone.abort();
 	});
+	/** Lets go of everything that is tried, so that something else can be. */
+	function letGo(): void {
+		table?.hand.drop();
+		shifting.drop();
+		proposal.drop();
+	}
 
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
 	const placeOf = (place: Place): string => placeName(page, place);
@@ -225,10 +252,10 @@
 	onwidth={(width) => (carriage.width = width)}
 	onplace={({ file, span }) => onplace({ path: file, offset: span.start })}
 	{placeOf}
-	reach={isHolding ? (collating?.reach ?? null) : null}
+	reach={table?.hand.held ? table.hand.reach : null}
 	onshift={{
 		begin(threshold) {
-			collating?.drop();
+			letGo();
 			shifting.begin(threshold, bands.thresholds);
 		},
 		put: (px) => shifting.put(px)
@@ -262,14 +289,14 @@
 						<p class="nothing">
 							Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
 						</p>
-					{:else if collating}
+					{:else if table}
 						{#await import('./Collation.svelte') then { default: Collation }}
-							{#if collating}
+							{#if table}
 								<Collation
 									wide
 									{page}
-									path={selected[0] ?? []}
-									{collating}
+									paths={selected}
+									{...table}
 									given={site.given}
 									{reach}
 									{onplace}
@@ -314,7 +341,7 @@
 				<Pane defaultSize={36} minSize={8}>
 					<Below
 						bind:tab
-						{collating}
+						{table}
 						{site}
 						{page}
 						{original}

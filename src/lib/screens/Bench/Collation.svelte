@@ -5,6 +5,7 @@
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import type { Collating, ShownColumn } from '$lib/state/collating.svelte.ts';
+	import type { Hand } from '$lib/state/hand.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Hits } from './answers.ts';
@@ -13,8 +14,10 @@
 
 	interface Props {
 		page: PageState;
-		path: ElementPath;
+		/** What is selected: the first is collated. */
+		paths: readonly ElementPath[];
 		collating: Collating;
+		hand: Hand;
 		given: ReadonlySet<string>;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
@@ -25,8 +28,9 @@
 		wide?: boolean;
 	}
 
-	let { page, path, collating, given, reach, onplace, least, names, wide = false }: Props = $props();
+	let { page, paths, collating, hand, given, reach, onplace, least, names, wide = false }: Props = $props();
 
+	const path = $derived(paths[0] ?? []);
 	const element = $derived(elementAt(page.page, path));
 
 	let room = $state(0);
@@ -103,11 +107,14 @@
 {#if element}
 	<div class="collation" class:wide style:--names="{names}rem">
 		<div class="top">
-			{#if collating.hand}
-				<Into {collating} hand={collating.hand} {reach} {page} {onplace} />
+			{#if hand.held}
+				<Into {collating} {hand} held={hand.held} {reach} {page} {onplace} />
 			{:else}
 				<div class="head">
-					<p><b>{nameOfElement(element)}</b></p>
+					<p>
+						<b>{nameOfElement(element)}</b>
+						{#if paths.length > 1}<span>and {paths.length - 1} more: ≠ where they differ</span>{/if}
+					</p>
 					<form onsubmit={ask}>
 						<input
 							bind:value={word}
@@ -118,8 +125,9 @@
 						/>
 					</form>
 					<label><input type="checkbox" bind:checked={collating.parted} /> every band</label>
+					<label><input type="checkbox" bind:checked={collating.computing} /> computed</label>
 					{#if needless.length > 0}
-						<button type="button" class="act" onclick={() => collating.takeOut(needless)}
+						<button type="button" class="act" onclick={() => hand.takeOut(needless)}
 							>Take out {needless.length} that {needless.length === 1 ? 'says' : 'say'} what is so anyway</button
 						>
 					{/if}
@@ -142,7 +150,7 @@
 						</span>
 					{/if}
 				</div>
-				{#if collating.refusal}<p class="refusal" role="alert">{collating.refusal.sentence}</p>{/if}
+				{#if hand.refusal}<p class="refusal" role="alert">{hand.refusal.sentence}</p>{/if}
 			{/if}
 		</div>
 		<div class="scroll" bind:clientWidth={room}>
@@ -179,6 +187,7 @@
 												{cell}
 												{column}
 												{collating}
+												{hand}
 												{given}
 												{onplace}
 												other={isOther(row, cell, i)}
@@ -299,6 +308,10 @@
 	.more {
 		display: flex;
 		margin-left: auto;
+	}
+
+	.head span {
+		color: var(--ink-2);
 	}
 
 	.refusal {

@@ -3,6 +3,7 @@
 	import { addTo, numberAt } from '$lib/core/css/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import type { Collating, ShownColumn } from '$lib/state/collating.svelte.ts';
+	import type { Hand } from '$lib/state/hand.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { lineOf, placeName } from './placeName.ts';
@@ -14,6 +15,7 @@
 		cell: Cell;
 		column: ShownColumn;
 		collating: Collating;
+		hand: Hand;
 		given: ReadonlySet<string>;
 		onplace: (place: FilePlace) => void;
 		/** Whether it says something else than the column left of it, and whether it just goes on. */
@@ -25,12 +27,14 @@
 		ondone: () => void;
 	}
 
-	let { page, path, row, cell, column, collating, given, onplace, other, flat, onwalk, ondone }: Props =
+	let { page, path, row, cell, column, collating, hand, given, onplace, other, flat, onwalk, ondone }: Props =
 		$props();
 
-	const hand = $derived(
-		collating.hand?.row === row && collating.hand.column === column ? collating.hand : null
-	);
+	const held = $derived(hand.held?.row === row && hand.held.column === column ? hand.held : null);
+	const idle = $derived(cell.outcome.kind === 'own' ? collating.noEffect(row, column) : undefined);
+	const computed = $derived(collating.computing ? collating.computed(row, column) : '');
+	/** What else is selected and says something else. */
+	const others = $derived(collating.otherwise(row, column));
 	const from = $derived(cell.from);
 	const isGiven = $derived(from !== undefined && given.has(from.file));
 	/** Whose value it is, where that is not the element itself. */
@@ -50,6 +54,10 @@
 			from ? placeName(page, from) : 'no sheet of the page says anything',
 			around === '' ? '' : `inherited from ${around}`,
 			isGiven ? 'given' : '',
+			idle ? `does nothing: ${idle.reason} ${idle.instead}` : '',
+			others.length > 0
+				? `others of what is selected: ${others.map((one) => one || 'not said').join(', ')}`
+				: '',
 			cell.needless ? `says what ${placeName(page, cell.needless)} says anyway` : ''
 		]
 			.filter(Boolean)
@@ -58,8 +66,8 @@
 
 	let list = $state.raw<readonly string[]>([]);
 	$effect(() => {
-		if (!hand) return;
-		void import('$lib/core/grammar/index.ts').then(({ keywordsOf }) => (list = keywordsOf(row.name)));
+		if (!held) return;
+		void import('$lib/core/grammar/index.ts').then(({ keywordsOf }) => (list = keywordsOf(held.property)));
 	});
 
 	/** Changes the number at the caret by a step. */
@@ -70,7 +78,7 @@
 		const text = addTo(found.text, step);
 		input.value = input.value.slice(0, start) + text + input.value.slice(end);
 		input.setSelectionRange(start, start + text.length);
-		collating.put({ value: input.value });
+		hand.put({ value: input.value });
 		return true;
 	}
 
@@ -79,11 +87,11 @@
 		const input = event.currentTarget;
 		if (event.key === 'Enter') {
 			event.preventDefault();
-			collating.keep(event.shiftKey);
-			if (!collating.hand) ondone();
+			hand.keep(event.shiftKey);
+			if (!hand.held) ondone();
 		} else if (event.key === 'Escape') {
 			event.preventDefault();
-			collating.drop();
+			hand.drop();
 			ondone();
 		} else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
 			const size = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
@@ -112,21 +120,21 @@
 	function key(event: KeyboardEvent): void {
 		if (event.key !== 'Delete' && event.key !== 'Backspace') return onwalk(event);
 		event.preventDefault();
-		if (cell.outcome.kind === 'own' || cell.outcome.kind === 'initial') collating.takeOut([cell]);
+		if (cell.outcome.kind === 'own' || cell.outcome.kind === 'initial') hand.takeOut([cell]);
 	}
 </script>
 
-{#if hand}
+{#if held}
 	<input
 		class="field"
-		class:invalid={!collating.valid}
-		value={hand.value}
+		class:invalid={!hand.valid}
+		value={held.value}
 		aria-label="{row.name}, {column.letter}"
 		list="collation-{row.name}"
 		spellcheck="false"
 		autocomplete="off"
 		{@attach focused}
-		oninput={(event) => collating.put({ value: event.currentTarget.value })}
+		oninput={(event) => hand.put({ value: event.currentTarget.value })}
 		onkeydown={pressed}
 		onpointerdown={(event) => {
 			if (!event.altKey) return;
@@ -148,22 +156,25 @@
 		class:unsaid={!from}
 		class:given={isGiven}
 		data-cell="{row.name}, {column.letter}"
-		aria-label="{row.name}, {column.letter}: {words}{flat ? ', as left of it' : ''}"
+		aria-label="{row.name}, {column.letter}: {words}{flat ? ', as left of it' : ''}{idle
+			? ', does nothing'
+			: ''}"
 		{title}
 		onclick={(event) =>
-			event.ctrlKey && from
-				? onplace({ path: from.file, offset: from.span.start })
-				: collating.begin(row, column)}
+			event.ctrlKey && from ? onplace({ path: from.file, offset: from.span.start }) : hand.begin(row, column)}
 		onkeydown={key}
 	>
-		{#if flat}<hr />{:else}
+		{#if flat && !idle && others.length === 0}<hr />{:else}
 			{#if other}<span class="sign" aria-hidden="true">≠</span>{/if}
 			<span class="text">{words}</span>
 			{#if around !== ''}<span class="from">↑ {around.replace(/^.*?(?=[.#])/, '')}</span>
 			{:else if place !== ''}<span class="from">{place}</span>{/if}
+			{#if idle}<span class="dele" aria-hidden="true">₰</span>{/if}
+			{#if others.length > 0}<span class="needless">≠ {others.length}</span>{/if}
 			{#if cell.needless}<span class="needless">= anyway</span>{/if}
 		{/if}
 	</button>
+	{#if computed !== '' && computed !== words}<p class="computed" title={computed}>{computed}</p>{/if}
 {/if}
 
 <style>
@@ -224,6 +235,21 @@
 	.needless {
 		flex: none;
 		color: var(--ochre);
+	}
+
+	.dele {
+		flex: none;
+		color: var(--rubric);
+		font-weight: 700;
+	}
+
+	.computed {
+		padding: 0 0.25rem 2px 0.625rem;
+		overflow: hidden;
+		color: var(--ink-2);
+		font: 0.8125rem/1.2 var(--mono);
+		text-overflow: ellipsis;
+		white-space: nowrap;
 	}
 
 	hr {

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { isEmpty, printInterval, printIntervalSet } from '$lib/core/interval/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
-	import { intervalOf, type Collating, type Extent, type Hand } from '$lib/state/collating.svelte.ts';
+	import type { Collating } from '$lib/state/collating.svelte.ts';
+	import { intervalOf, type Extent, type Hand, type Held } from '$lib/state/hand.svelte.ts';
 	import { outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Choice } from '$lib/state/targets.ts';
@@ -14,11 +15,12 @@
 		page: PageState;
 		collating: Collating;
 		hand: Hand;
+		held: Held;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 	}
 
-	let { page, collating, hand, reach, onplace }: Props = $props();
+	let { page, collating, hand, held, reach, onplace }: Props = $props();
 
 	const EXTENTS: readonly (readonly [Extent, string])[] = [
 		['here', 'here only'],
@@ -27,7 +29,9 @@
 		['everywhere', 'everywhere']
 	];
 
-	const choice = $derived(hand.choices[hand.into]);
+	/** The element's own declaration that says it so far. */
+	const own = $derived(held.cell.outcome.kind === 'own' ? held.cell.outcome.own.winner : undefined);
+	const choice = $derived(held.choices[held.into]);
 	const target = $derived(choice?.target);
 	const selector = $derived(target?.kind === 'rule' ? target.selector : '');
 	const extents = $derived(
@@ -62,7 +66,7 @@
 		};
 	});
 
-	const wished = $derived(intervalOf(hand.extent, hand.column));
+	const wished = $derived(intervalOf(held.extent, held.column));
 	const words = $derived(wished ? printInterval(wished) : 'every width');
 </script>
 
@@ -70,14 +74,27 @@
 	<p>
 		<label>
 			Into
-			<select
-				value={hand.into}
-				onchange={(event) => collating.put({ into: Number(event.currentTarget.value) })}
-			>
-				{#each hand.choices as one, i (called(one))}<option value={i}>{called(one)}</option>{/each}
+			<select value={held.into} onchange={(event) => hand.put({ into: Number(event.currentTarget.value) })}>
+				{#each held.choices as one, i (called(one))}<option value={i}>{called(one)}</option>{/each}
 			</select>
 		</label>
 		<span>{hits}</span>
+		{#if held.sides.length > 0}
+			<label>
+				sides
+				<select value={held.property} onchange={(event) => hand.put({ property: event.currentTarget.value })}>
+					{#each held.sides as one (one)}<option>{one}</option>{/each}
+				</select>
+			</label>
+		{/if}
+		{#if own}
+			<button type="button" onclick={() => onplace({ path: own.file, offset: own.span.start })}
+				>{placeName(page, own)}</button
+			>
+			<button type="button" title="Delete, in the cell" onclick={() => hand.takeOut([held.cell])}
+				>take it out</button
+			>
+		{/if}
 	</p>
 	<div role="radiogroup" aria-label="Over which widths">
 		{#each extents as [of, name] (of)}
@@ -86,8 +103,8 @@
 					type="radio"
 					name="extent"
 					value={of}
-					checked={hand.extent === of}
-					onchange={() => collating.put({ extent: of })}
+					checked={held.extent === of}
+					onchange={() => hand.put({ extent: of })}
 				/>
 				{name}
 			</label>
@@ -95,28 +112,28 @@
 		<span class="figures">{words}</span>
 	</div>
 	<p class="told" role="status">
-		{#if collating.refusal}
-			<em>{collating.refusal.sentence}</em>
-			{#if collating.refusal.place}
-				{@const at = collating.refusal.place}
+		{#if hand.refusal}
+			<em>{hand.refusal.sentence}</em>
+			{#if hand.refusal.place}
+				{@const at = hand.refusal.place}
 				<button type="button" onclick={() => onplace(at)}>show</button>
 			{/if}
-		{:else if !collating.valid}
-			<em>The browser does not take this value for {hand.row.name}.</em> Shift Enter writes it nevertheless.
-		{:else if collating.stronger}
-			{@const by = collating.stronger}
+		{:else if !hand.valid}
+			<em>The browser does not take this value for {held.property}.</em> Shift Enter writes it nevertheless.
+		{:else if hand.stronger}
+			{@const by = hand.stronger}
 			<em
 				>It would not hold: {placeName(page, by)} is stronger{by.hit
 					? ` (${by.hit.selector})`
 					: ''}{by.important ? ', !important' : ''}.</em
 			>
-		{:else if !isEmpty(collating.reach)}
-			changes {printIntervalSet(collating.reach)}
+		{:else if !isEmpty(hand.reach)}
+			changes {printIntervalSet(hand.reach)}
 		{:else}
 			<kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go, <kbd>↑</kbd> <kbd>↓</kbd> change its number
 		{/if}
 	</p>
-	<div class="lines"><ChangedLines files={collating.lines} /></div>
+	<div class="lines"><ChangedLines files={hand.lines} /></div>
 </div>
 
 <style>

@@ -1,0 +1,253 @@
+import type { Candidate, Outcome } from '../core/cascade/index.ts';
+import { sidesOf, type Cell, type Row } from '../core/collation/index.ts';
+import type { Wished } from '../core/css/edit/index.ts';
+import {
+	equal,
+	EVERYTHING,
+	fromInterval,
+	intersection,
+	NOTHING,
+	union,
+	ZERO,
+	type Interval,
+	type IntervalSet
+} from '../core/interval/index.ts';
+import type { Edit } from '../core/text/index.ts';
+import type { Collating, ShownColumn } from './collating.svelte.ts';
+import type { Column } from './collation.ts';
+import { deskOf, linesOf, type FileLines } from './desk.ts';
+import type { SiteState } from './site.svelte.ts';
+import { applyEdit } from './steps.ts';
+import { choicesFor, type Choice } from './targets.ts';
+import { tryEdit } from './trying.ts';
+import { directionAt, ruleOf, takeOutAll, writeValue, type Desk, type Refusal } from './writing.ts';
+
+/** Over which widths a value is written, seen from a column. */
+export type Extent = 'here' | 'up' | 'down' | 'everywhere';
+
+/** A value in the hand. */
+export interface Held {
+	readonly row: Row;
+	readonly column: ShownColumn;
+	readonly cell: Cell;
+	/** The property that is written: the row's, or other sides of the box. */
+	readonly property: string;
+	/** The properties that could be written instead; none where there are no sides. */
+	readonly sides: readonly string[];
+	readonly value: string;
+	readonly extent: Extent;
+	readonly choices: readonly Choice[];
+	/** Which of the choices it goes to. */
+	readonly into: number;
+}
+
+/** What is written: the value without its flag, and whether it has one. */
+function wishedOf({ property, value }: Held): Wished & { readonly important: boolean } {
+	const [, bare = value, flag] = /^([\s\S]*?)\s*(!\s*important)?\s*$/i.exec(value) ?? [];
+	return { property, value: bare.trim(), important: flag !== undefined };
+}
+
+/** Declarations, each once. */
+const once = (all: readonly Candidate[]): Candidate[] =>
+	all.filter(
+		(one, i) => all.findIndex(({ file, span }) => file === one.file && span.start === one.span.start) === i
+	);
+
+/** The widths of an extent from a column; null where it has no condition. */
+export function intervalOf(extent: Extent, { interval }: Column): Interval | null {
+	if (extent === 'everywhere') return null;
+	const wished: Interval = {
+		...interval,
+		...(extent === 'up' ? { hi: null, hiClosed: false } : {}),
+		...(extent === 'down' ? { lo: ZERO, loClosed: false } : {})
+	};
+	return wished.lo.n <= 0n && wished.hi === null ? null : wished;
+}
+
+/** The widths of an extent as a set. */
+function widthsOf(extent: Extent, column: Column): IntervalSet {
+	const interval = intervalOf(extent, column);
+	return interval ? fromInterval(interval) : EVERYTHING;
+}
+
+/** The value of a collation that is being written: tried in all frames until it is kept or let go. */
+export class Hand {
+	readonly #site: SiteState;
+	readonly #collating: Collating;
+	held = $state.raw<Held | null>(null);
+	refusal = $state.raw<Refusal | null>(null);
+
+	constructor(site: SiteState, collating: Collating) {
+		this.#site = site;
+		this.#collating = collating;
+	}
+
+	/** Takes a value into the hand. */
+	begin(row: Row, column: ShownColumn): void {
+		this.drop();
+		const { looked, settled } = this.#collating;
+		const cell = this.#collating.cell(row, column);
+		if (!looked || !settled || !cell) return;
+		const desk = deskOf(this.#site);
+		const cases = [settled, ...this.#collating.others].flatMap(
+			({ lineage }) => lineage.at(column.width)[0] ?? []
+		);
+		const choices = choicesFor(desk, looked, cases, cell.outcome);
+		if ('sentence' in choices) {
+			this.refusal = choices;
+			return;
+		}
+		this.#collating.held = true;
+		this.#collating.kept = column;
+		this.held = {
+			row,
+			column,
+			cell,
+			property: row.name,
+			sides: sidesOf(row.name),
+			value: cell.text,
+			choices,
+			into: 0,
+			extent: this.#extentOf(cell.outcome, column, choices[0], desk)
+		};
+	}
+
+	/** The extent that a value has so far, where it is one seen from its column; else the sheet's own direction. */
+	#extentOf(outcome: Outcome, column: Column, choice: Choice | undefined, desk: Desk): Extent {
+		const { looked, columns } = this.#collating;
+		if (columns.length < 2 || choice?.target.kind === 'style') return 'everywhere';
+		const direction = choice ? directionAt(desk, choice.target) : 'up';
+		const winner = outcome.kind === 'own' ? outcome.own.winner : undefined;
+		const media = winner?.conditions.every(({ kind }) => kind === 'media') ?? false;
+		if (!winner || !looked || !media) return direction;
+		const widths = winner.conditions.reduce<IntervalSet>(
+			(set, one) =>
+				one.kind === 'media' ? intersection(set, looked.page.widthsOf(one.queries, looked.lead)) : set,
+			EVERYTHING
+		);
+		const all: readonly Extent[] = [direction, direction === 'up' ? 'down' : 'up', 'here'];
+		return all.find((one) => equal(widthsOf(one, column), widths)) ?? direction;
+	}
+
+	/** Changes what is in the hand, and tries it in all frames. */
+	put(change: Partial<Pick<Held, 'value' | 'extent' | 'into' | 'property'>>): void {
+		if (!this.held) return;
+		this.held = { ...this.held, ...change };
+		this.#try(this.held);
+	}
+
+	/** The longhands that what is in the hand sets, by their physical names; null for what the browser does not take. */
+	readonly #sets: readonly string[] | null = $derived.by(() => {
+		if (!this.held) return null;
+		const own = this.#collating.settled?.lineage.at(this.held.column.width)[0];
+		if (!own) return null;
+		const { property, value } = wishedOf(this.held);
+		if (property.startsWith('--')) return value === '' ? null : [property];
+		const set = value === '' ? null : own.engine.expand(property, value);
+		return set && [...set.keys()].map(own.physical);
+	});
+
+	/** Whether the browser takes what is in the hand. */
+	get valid(): boolean {
+		return this.#sets !== null;
+	}
+
+	#try(held: Held): void {
+		const { row, column, extent, choices, into } = held;
+		const wished = wishedOf(held);
+		const choice = choices[into];
+		if (!choice || wished.value === '') return this.#setTrial(null);
+		const desk = deskOf(this.#site);
+		const overridden = extent === 'everywhere' ? this.#overrides(desk, row, wished.property, choice) : [];
+		this.refusal =
+			takeOutAll(desk, overridden) ??
+			writeValue(desk, choice.target, intervalOf(extent, column), wished) ??
+			null;
+		const where = choice.target.kind === 'style' ? 'the style attribute' : choice.target.selector;
+		const does = `${wished.property}: ${wished.value} into ${where}`;
+		this.#setTrial(this.refusal ? null : desk.working.edit(does));
+	}
+
+	/** The declarations under conditions, of the same selector, that would keep a value from holding everywhere. */
+	#overrides(desk: Desk, { cells }: Row, property: string, { target }: Choice): Candidate[] {
+		if (target.kind === 'style') return [];
+		const all = cells.flatMap(({ outcome: { own } }) => [
+			...(own.winner ? [own.winner] : []),
+			...own.losers.map(({ candidate }) => candidate)
+		]);
+		return once(
+			all.filter(
+				(one) =>
+					one.property === property &&
+					one.conditions.length > 0 &&
+					one.file === target.file &&
+					ruleOf(desk, one)?.selector === target.selector
+			)
+		);
+	}
+
+	#setTrial(edit: Edit | null): void {
+		this.#collating.trial = edit;
+		tryEdit(this.#site.texts, edit);
+	}
+
+	/** The lines that what is in the hand changes, by file. */
+	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#collating.trial));
+
+	/** Cells of what is in the hand before it is tried and with it; undefined until that is known. */
+	readonly #change: { readonly before: readonly Cell[]; readonly now: readonly Cell[] } | undefined =
+		$derived.by(() => {
+			const [longhand] = this.#sets ?? [];
+			const { tried, trial, settled } = this.#collating;
+			if (!tried || tried.edit !== trial || longhand === undefined) return undefined;
+			const cells = (rows: readonly Row[] | undefined): readonly Cell[] =>
+				rows?.find(({ longhands }) => longhands.includes(longhand))?.cells ?? [];
+			return { before: cells(settled?.rows), now: cells(tried.found.rows) };
+		});
+
+	/** The widths at which what is in the hand changes the value. */
+	readonly reach: IntervalSet = $derived.by(() => {
+		const change = this.#change;
+		return this.#collating.all.reduce<IntervalSet>(
+			(set, { interval }, i) =>
+				change && change.now[i]?.text !== change.before[i]?.text ? union(set, fromInterval(interval)) : set,
+			NOTHING
+		);
+	});
+
+	/** The declaration that keeps what is in the hand from holding in its own column; undefined where it holds. */
+	readonly stronger: Candidate | undefined = $derived.by(() => {
+		const { held } = this;
+		const now = held && this.#change?.now[held.column.from];
+		if (!held || !now?.from) return undefined;
+		const { value } = wishedOf(held);
+		return now.text === value || now.from.written === value ? undefined : now.from;
+	});
+
+	/** Writes what is in the hand into the sheet; one that the browser does not take only where that is insisted on. */
+	keep(insist = false): void {
+		const edit = this.#collating.trial;
+		if (!this.held || !edit || (!this.valid && !insist)) return;
+		this.drop();
+		applyEdit(this.#site.texts, edit);
+	}
+
+	/** Lets go of what is in the hand; the frames are as before. */
+	drop(): void {
+		this.refusal = null;
+		if (!this.held) return;
+		this.held = null;
+		this.#collating.held = false;
+		this.#collating.kept = null;
+		this.#setTrial(null);
+	}
+
+	/** Takes the declarations of cells out, as one step. */
+	takeOut(cells: readonly Cell[]): void {
+		this.drop();
+		const desk = deskOf(this.#site);
+		const found = once(cells.flatMap(({ outcome }) => outcome.own.winner ?? []));
+		this.refusal = takeOutAll(desk, found) ?? null;
+		if (!this.refusal) applyEdit(this.#site.texts, desk.working.edit('taken out'));
+	}
+}

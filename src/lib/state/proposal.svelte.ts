@@ -1,0 +1,64 @@
+import type { Edit } from '../core/text/index.ts';
+import { deskOf, linesOf, type FileLines } from './desk.ts';
+import type { SiteState } from './site.svelte.ts';
+import { applyEdit } from './steps.ts';
+import { tryEdit } from './trying.ts';
+import type { Desk, Refusal } from './writing.ts';
+
+/** What was made of a wish: a sentence on what it does, and what else is to be known; or why it cannot be. */
+export type Proposed = { readonly does: string; readonly notes: readonly string[] } | Refusal;
+
+/** An edit that is shown, and tried in all frames, before it is made: it touches more than the value under the hand. */
+export class Proposal {
+	readonly #site: SiteState;
+	#edit = $state.raw<Edit | null>(null);
+	notes = $state.raw<readonly string[]>([]);
+	/** Why what was wished for last cannot be; null where it can. */
+	refusal = $state.raw<Refusal | null>(null);
+
+	constructor(site: SiteState) {
+		this.#site = site;
+	}
+
+	/** What it does; null while nothing is proposed. */
+	get sentence(): string | null {
+		return this.#edit?.sentence ?? null;
+	}
+
+	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#edit));
+
+	/** Makes a proposal: what is written on the desk is what it does. */
+	propose(make: (desk: Desk) => Proposed): void {
+		this.drop();
+		const desk = deskOf(this.#site);
+		const made = make(desk);
+		if ('sentence' in made) {
+			this.refusal = made;
+			return;
+		}
+		const edit = desk.working.edit(made.does);
+		if (edit.files.length === 0) {
+			this.refusal = { sentence: 'That is so already: nothing would change.' };
+			return;
+		}
+		this.notes = made.notes;
+		this.#edit = edit;
+		tryEdit(this.#site.texts, edit);
+	}
+
+	/** Makes it, as one step. */
+	keep(): void {
+		const edit = this.#edit;
+		this.drop();
+		if (edit) applyEdit(this.#site.texts, edit);
+	}
+
+	/** Lets it go: all is as before. */
+	drop(): void {
+		this.refusal = null;
+		this.notes = [];
+		if (!this.#edit) return;
+		this.#edit = null;
+		tryEdit(this.#site.texts, null);
+	}
+}

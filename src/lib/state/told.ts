@@ -1,0 +1,44 @@
+import { noEffectOf, type NoEffect } from '../core/effect/index.ts';
+import type { ElementPath } from '../core/html/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import { factsOf } from './idle.ts';
+import type { PageState } from './page.svelte.ts';
+import type { Stages } from './stages.svelte.ts';
+
+/** What a live frame tells of the values of an element. */
+export interface Told {
+	/** Why a longhand does nothing; undefined where it may do something, or nobody sets it. */
+	noEffect(longhand: string): NoEffect | undefined;
+	/** What a longhand computes to; '' where it has no value. */
+	computed(longhand: string): string;
+}
+
+interface Asked {
+	readonly page: PageState;
+	readonly stages: Stages;
+	readonly paths: readonly ElementPath[];
+	readonly lead: SeenVantage;
+}
+
+/** Asks a frame that shows a page at a width about an element; undefined where the frame is gone. */
+export async function toldBy(
+	{ page, stages, paths: [path], lead }: Asked,
+	frame: string,
+	width: number
+): Promise<Told | undefined> {
+	if (!path) return undefined;
+	try {
+		const [facts, [computed]] = await Promise.all([
+			factsOf(page, stages, { ...lead, width }, path, frame),
+			stages.computed(frame, [path])
+		]);
+		return {
+			noEffect: (longhand) =>
+				facts?.specified(longhand) === undefined ? undefined : noEffectOf(longhand, facts),
+			computed: (longhand) => computed?.get(longhand) ?? ''
+		};
+	} catch {
+		// Frames come and go with the columns.
+		return undefined;
+	}
+}
