@@ -71,3 +71,15 @@ export async function clickIn(
 	await page.mouse.click((drawn?.x ?? 0) + x * scale, (drawn?.y ?? 0) + y * scale);
 	if (key) await page.keyboard.up(key);
 }
+
+/** The text in the editor, without what is said beside its lines. */
+export const shownText = (page: Page): Promise<string> =>
+	page.locator('.cm-line').evaluateAll((lines) =>
+		lines
+			.map((line) => {
+				const text = line.cloneNode(true) as HTMLElement;
+				for (const said of text.querySelectorAll('[contenteditable=false]')) said.remove();
+				return text.textContent;
+			})
+			.join('\n')
+	);

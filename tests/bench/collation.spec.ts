@@ -1,4 +1,4 @@
-import { expect, openBench, pageFrames, bring, test, type Page } from '../fixtures.ts';
+import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
 
 const SHEET = `.card {
   padding: 10px;
@@ -32,17 +32,6 @@ const field = (page: Page, name: string, column: string) =>
 	page.getByRole('combobox', { name: `${name}, ${column}`, exact: true });
 const into = (page: Page) => page.locator('.into');
 
-/** The text of the sheet that is shown. */
-const sheet = (page: Page): Promise<string> =>
-	page.locator('.cm-line').evaluateAll((lines) =>
-		lines
-			.map((line) => {
-				const text = line.cloneNode(true) as HTMLElement;
-				for (const said of text.querySelectorAll('[contenteditable=false]')) said.remove();
-				return text.textContent;
-			})
-			.join('\n')
-	);
 const padding = (page: Page) =>
 	pageFrames(page)[0]
 		?.locator('#one')
@@ -77,7 +66,7 @@ test('a column a band: what goes on, what differs, what is said anyway; several 
 
 	await page.getByRole('button', { name: 'Take out 1 that says what is so anyway' }).click();
 	await expect
-		.poll(() => sheet(page))
+		.poll(() => shownText(page))
 		.toBe(SHEET.replace('    color: black;\n    padding: 30', '    padding: 30'));
 	await page.getByLabel('Property to have a row').fill('gap');
 	await page.keyboard.press('Enter');
@@ -95,7 +84,7 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 	await field(page, 'padding', 'B').fill('44px');
 	await expect.poll(() => padding(page)).toBe('44px');
 	await expect(into(page)).toContainText('changes 700–<1000');
-	expect(await sheet(page)).toBe(SHEET);
+	expect(await shownText(page)).toBe(SHEET);
 	await page.keyboard.press('Escape');
 	await expect.poll(() => padding(page)).toBe('20px');
 	await expect(cell(page, 'padding', 'B')).toBeFocused();
@@ -111,7 +100,7 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 		'@media (width >= 1000px)',
 		'@media (700px <= width < 1000px) {\n  .card {\n    padding: 45px;\n  }\n}\n\n@media (width >= 1000px)'
 	);
-	await expect.poll(() => sheet(page)).toBe(written);
+	await expect.poll(() => shownText(page)).toBe(written);
 	await expect(cell(page, 'padding', 'B')).toContainText('45px');
 	await expect.poll(() => padding(page)).toBe('45px');
 
@@ -121,18 +110,18 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 	await field(page, 'padding', 'A').fill('7px');
 	await field(page, 'padding', 'A').press('Enter');
 	await expect
-		.poll(() => sheet(page))
+		.poll(() => shownText(page))
 		.toBe(
 			'.card {\n  padding: 7px;\n  color: black;\n}\n\n@media (width >= 1000px) {\n  .card {\n    color: black;\n  }\n}\n'
 		);
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+z');
-	await expect.poll(() => sheet(page)).toBe(written);
+	await expect.poll(() => shownText(page)).toBe(written);
 
 	// An override is taken out with the block that held it alone.
 	await cell(page, 'padding', 'B').focus();
 	await page.keyboard.press('Delete');
-	await expect.poll(() => sheet(page)).toBe(SHEET);
+	await expect.poll(() => shownText(page)).toBe(SHEET);
 });
 
 test('what cannot be taken says so: a value, a broken place, a stronger rule, a given sheet', async ({
@@ -145,7 +134,7 @@ test('what cannot be taken says so: a value, a broken place, a stronger rule, a 
 	await expect(into(page)).toContainText('The browser does not take this value for padding.');
 	await page.keyboard.press('Enter');
 	await expect(field(page, 'padding', 'A')).toBeVisible();
-	expect(await sheet(page)).toBe(SHEET);
+	expect(await shownText(page)).toBe(SHEET);
 	await field(page, 'padding', 'A').fill('4px');
 	await into(page).getByRole('combobox', { name: /^Into/ }).selectOption({ label: 'new: div in a.css' });
 	await expect(into(page)).toContainText('It would not hold: a.css:2 is stronger (.card).');
@@ -186,6 +175,63 @@ test('a value of a style attribute is edited there; at the whole width each band
 	await expect.poll(() => live().length).toBe(4);
 	await page.getByRole('tab', { name: /index.html/ }).click();
 	await expect(page.locator('.cm-content')).toContainText('<div class=card style="margin-top: 9px">');
+});
+
+test('a column is copied into another, and a look without its place; several elements agree or differ', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><body><p class="badge tide">a</p><p class="badge berth">b</p>',
+		'a.css': `.badge {
+  position: absolute;
+  padding: 2px;
+}
+
+.tide {
+  left: 3px;
+  color: red;
+}
+
+@media (width >= 700px) {
+  .tide {
+    color: blue;
+    padding: 9px;
+  }
+}
+`
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css&at=1.0,1.1');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+C');
+	await expect(cell(page, 'color', 'A')).toContainText('≠ 1');
+	await expect(cell(page, 'position', 'A')).not.toContainText('≠');
+	await page.getByRole('button', { name: 'Give the second the look of the first' }).click();
+	const card = page.getByRole('dialog', { name: 'What would be written' });
+	await expect(card).toContainText('2 properties into .berth');
+	await expect(card).toContainText('Its place was left out: left.');
+	await expect
+		.poll(() =>
+			pageFrames(page)[0]
+				?.locator('.berth')
+				.evaluate((one) => getComputedStyle(one).color)
+		)
+		.toBe('rgb(0, 0, 255)');
+	await page.keyboard.press('Escape');
+	await expect(card).toHaveCount(0);
+
+	await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=a.css&at=1.0`);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+C');
+	await page.getByText('Copy into B').click();
+	await page.getByRole('button', { name: 'what A says' }).click();
+	await expect(card).toContainText('A is copied into B: 2 properties');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('    color: red;\n    padding: 2px;\n');
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+z');
+	await expect.poll(() => shownText(page)).toContain('    color: blue;\n    padding: 9px;\n');
 });
 
 test('a threshold goes everywhere at once, with its other half, and back as one step', async ({

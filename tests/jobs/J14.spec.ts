@@ -1,5 +1,5 @@
 import { expect, test } from '../fixtures.ts';
-import { atWork, panel, reached, traced } from './bench.ts';
+import { atWork, frameOf, panel, reached, traced, type Beside } from './bench.ts';
 
 test('J14: a size set on the wrapper does nothing where the child has its own, and both places say so', async ({
 	page,
@@ -8,11 +8,11 @@ test('J14: a size set on the wrapper does nothing where the child has its own, a
 	const work = await atWork(page, server, 'sailings.html', 'css/sailings.css');
 	await work.select('p.line', 'p.line');
 	await work.ask('h');
-	const size = await traced(page, 'font-size');
-	await expect(size).toContainText('font-size: 1.2rem of .corner .line');
-	await expect(size).toContainText('div.corner around it has font-size: 0.9rem at sailings.css:91');
-	await expect(size).toContainText('it does not reach this element, which has its own');
-	await size.getByRole('button', { name: 'sailings.css:91' }).click();
+	const traces = await traced(page, 'font-size');
+	await expect(traces).toContainText('font-size: 1.2rem of .corner .line');
+	await expect(traces).toContainText('div.corner around it has font-size: 0.9rem at sailings.css:91');
+	await expect(traces).toContainText('it does not reach this element, which has its own');
+	await traces.getByRole('button', { name: 'sailings.css:91' }).click();
 	const line = page.locator('.cm-activeLine');
 	await expect(line).toContainText('.corner { font-size: 0.9rem; }');
 	await expect(line.locator('.cm-dele')).toHaveAttribute(
@@ -27,4 +27,18 @@ test('J14: a size set on the wrapper does nothing where the child has its own, a
 	await panel(page).getByLabel('would win').fill('font-size');
 	await expect(reached(page, '.board h2').first()).toContainText(/would (win|lose)/);
 	expect(work.actions()).toBeLessThanOrEqual(8);
+
+	// Smaller under 560, a threshold that no sheet has yet; wide is as it was.
+	const size = (vantage: Beside) =>
+		frameOf(page, vantage)
+			.locator('.board h2')
+			.first()
+			.evaluate((one) => getComputedStyle(one).fontSize);
+	const wide = [await size('Slate'), await size('Notebook')];
+	expect(await size('Handset')).toBe('38.4px');
+	await work.collate('font-size', '1.5rem', { extent: 'under the width', at: 560 });
+	await expect.poll(() => size('Handset')).toBe('24px');
+	expect([await size('Slate'), await size('Notebook')]).toEqual(wide);
+	await expect(page.getByRole('button', { name: /^Threshold .*560/ })).toBeVisible();
+	expect(work.actions()).toBeLessThanOrEqual(15);
 });

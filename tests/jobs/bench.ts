@@ -54,6 +54,48 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 			await page.keyboard.press(key);
 			actions++;
 		},
+		/** Writes a value of what is selected in the column of the carriage, under the sheet. */
+		async collate(
+			property: string,
+			value: string,
+			{ into, extent, at }: { into?: RegExp; extent?: string; at?: number } = {}
+		): Promise<void> {
+			await page.getByText('Vantaggio', { exact: true }).click();
+			await page.keyboard.press('Shift+C');
+			await expect(page.getByLabel('Property to have a row')).toBeVisible();
+			const cell = page.locator('td.here button.value').and(page.locator(`[data-cell^="${property}, "]`));
+			if ((await cell.count()) === 0) {
+				await page.getByLabel('Property to have a row').fill(property);
+				await page.keyboard.press('Enter');
+				actions++;
+			}
+			await cell.click();
+			const choices = page.getByRole('combobox', { name: /^Into/ });
+			if (into) {
+				const wished = await choices
+					.locator('option')
+					.filter({ hasText: into })
+					.first()
+					.getAttribute('value');
+				if ((await choices.inputValue()) !== wished) {
+					await choices.selectOption(wished);
+					actions++;
+				}
+			}
+			if (extent) {
+				await page.getByRole('radio', { name: extent }).check();
+				actions++;
+			}
+			if (at !== undefined) {
+				await page.getByLabel('Width from or under which it is to hold, px').fill(String(at));
+				actions++;
+			}
+			const field = page.locator('input.field');
+			await field.fill(value);
+			await field.press('Enter');
+			await expect(field).toHaveCount(0);
+			actions += 4;
+		},
 		actions: () => actions
 	};
 }

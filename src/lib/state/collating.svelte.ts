@@ -70,12 +70,11 @@ export class Collating {
 		const stretches = this.parted
 			? all.map((_, i) => [i, i + 1] as const)
 			: alikeColumns(settled, all.length);
-		return stretches.map(([from, to]) => ({
-			...joined(all.slice(from, to)),
-			from,
-			to,
-			width: settled.widths[from] ?? 0
-		}));
+		return stretches.map(([from, to]) => {
+			const widths = settled.widths.slice(from, to);
+			const width = widths.find((one) => one === carriage.width) ?? widths[0] ?? 0;
+			return { ...joined(all.slice(from, to)), from, to, width };
+		});
 	});
 	readonly rows: readonly Row[] = $derived.by(() => this.settled?.rows ?? []);
 

@@ -2,17 +2,20 @@ import type { Candidate, Outcome } from '../core/cascade/index.ts';
 import { sidesOf, type Cell, type Row } from '../core/collation/index.ts';
 import type { Wished } from '../core/css/edit/index.ts';
 import {
+	contains,
 	equal,
 	EVERYTHING,
 	fromInterval,
 	intersection,
 	NOTHING,
+	rationalFromNumber,
 	union,
 	ZERO,
 	type Interval,
 	type IntervalSet
 } from '../core/interval/index.ts';
 import type { Edit } from '../core/text/index.ts';
+import { carriage } from './carriage.svelte.ts';
 import type { Collating, ShownColumn } from './collating.svelte.ts';
 import type { Column } from './collation.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
@@ -22,8 +25,8 @@ import { choicesFor, type Choice } from './targets.ts';
 import { tryEdit } from './trying.ts';
 import { directionAt, ruleOf, takeOutAll, writeValue, type Desk, type Refusal } from './writing.ts';
 
-/** Over which widths a value is written, seen from a column. */
-export type Extent = 'here' | 'up' | 'down' | 'everywhere';
+/** Over which widths a value is written: seen from a column, or from a width of one's own, which parts a band. */
+export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
 
 /** A value in the hand. */
 export interface Held {
@@ -36,6 +39,8 @@ export interface Held {
 	readonly sides: readonly string[];
 	readonly value: string;
 	readonly extent: Extent;
+	/** The width from which on, or under which, it is to hold, CSS px. */
+	readonly at: number;
 	readonly choices: readonly Choice[];
 	/** Which of the choices it goes to. */
 	readonly into: number;
@@ -54,8 +59,10 @@ const once = (all: readonly Candidate[]): Candidate[] =>
 	);
 
 /** The widths of an extent from a column; null where it has no condition. */
-export function intervalOf(extent: Extent, { interval }: Column): Interval | null {
+export function intervalOf(extent: Extent, { interval }: Column, at: number): Interval | null {
 	if (extent === 'everywhere') return null;
+	if (extent === 'from') return { lo: rationalFromNumber(at), loClosed: true, hi: null, hiClosed: false };
+	if (extent === 'under') return { lo: ZERO, loClosed: false, hi: rationalFromNumber(at), hiClosed: false };
 	const wished: Interval = {
 		...interval,
 		...(extent === 'up' ? { hi: null, hiClosed: false } : {}),
@@ -65,8 +72,8 @@ export function intervalOf(extent: Extent, { interval }: Column): Interval | nul
 }
 
 /** The widths of an extent as a set. */
-function widthsOf(extent: Extent, column: Column): IntervalSet {
-	const interval = intervalOf(extent, column);
+function widthsOf(extent: Extent, column: Column, at = 1): IntervalSet {
+	const interval = intervalOf(extent, column, at);
 	return interval ? fromInterval(interval) : EVERYTHING;
 }
 
@@ -108,6 +115,7 @@ export class Hand {
 			value: cell.text,
 			choices,
 			into: 0,
+			at: carriage.width,
 			extent: this.#extentOf(cell.outcome, column, choices[0], desk)
 		};
 	}
@@ -130,7 +138,7 @@ export class Hand {
 	}
 
 	/** Changes what is in the hand, and tries it in all frames. */
-	put(change: Partial<Pick<Held, 'value' | 'extent' | 'into' | 'property'>>): void {
+	put(change: Partial<Pick<Held, 'value' | 'extent' | 'into' | 'property' | 'at'>>): void {
 		if (!this.held) return;
 		this.held = { ...this.held, ...change };
 		this.#try(this.held);
@@ -161,7 +169,7 @@ export class Hand {
 		const overridden = extent === 'everywhere' ? this.#overrides(desk, row, wished.property, choice) : [];
 		this.refusal =
 			takeOutAll(desk, overridden) ??
-			writeValue(desk, choice.target, intervalOf(extent, column), wished) ??
+			writeValue(desk, choice.target, intervalOf(extent, column, held.at), wished) ??
 			null;
 		const where = choice.target.kind === 'style' ? 'the style attribute' : choice.target.selector;
 		const does = `${wished.property}: ${wished.value} into ${where}`;
@@ -208,6 +216,10 @@ export class Hand {
 	/** The widths at which what is in the hand changes the value. */
 	readonly reach: IntervalSet = $derived.by(() => {
 		const change = this.#change;
+		const { held } = this;
+		// A width of one's own lies within a column, where its ends are not looked at.
+		if (held && (held.extent === 'from' || held.extent === 'under'))
+			return change ? widthsOf(held.extent, held.column, held.at) : NOTHING;
 		return this.#collating.all.reduce<IntervalSet>(
 			(set, { interval }, i) =>
 				change && change.now[i]?.text !== change.before[i]?.text ? union(set, fromInterval(interval)) : set,
@@ -220,6 +232,8 @@ export class Hand {
 		const { held } = this;
 		const now = held && this.#change?.now[held.column.from];
 		if (!held || !now?.from) return undefined;
+		const widths = widthsOf(held.extent, held.column, held.at);
+		if (!contains(widths, rationalFromNumber(held.column.width))) return undefined;
 		const { value } = wishedOf(held);
 		return now.text === value || now.from.written === value ? undefined : now.from;
 	});

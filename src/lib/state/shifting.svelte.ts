@@ -9,12 +9,12 @@ import {
 } from '../core/interval/index.ts';
 import { moveBreakpoint, type Threshold } from '../core/media/index.ts';
 import { queryPlaces, sourcesOf, type Sources } from '../core/site/index.ts';
-import { changedLines, type Edit, type Hunk } from '../core/text/index.ts';
+import type { Edit } from '../core/text/index.ts';
 import { PLAIN } from '../core/vantage/index.ts';
+import { deskOf, linesOf, type FileLines } from './desk.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
 import { tryEdit } from './trying.ts';
-import { Working } from './working.ts';
 
 /** How near a given threshold draws one of ours to it, px. */
 const SNAP = 4;
@@ -38,7 +38,6 @@ export class Shifting {
 	/** Takes a threshold in the hand; of two halves (599 and 600) the one from which on the wider side holds. */
 	begin({ cut }: Threshold, all: readonly Threshold[]): void {
 		this.drop();
-		for (const file of this.#site.texts.values()) file.settle();
 		const half = all.find(
 			(one) => !one.cut.after && compare(one.cut.at, cut.at) > 0 && compare(one.cut.at, add(cut.at, ONE)) <= 0
 		);
@@ -63,10 +62,11 @@ export class Shifting {
 	}
 
 	#editFor(from: Rational, to: Rational): Edit {
-		const { texts, given } = this.#site;
+		const { working, isGiven } = deskOf(this.#site);
+		const { texts } = this.#site;
 		const em = rationalFromNumber(PLAIN.defaultFontSize);
 		const places = [...texts.values()].flatMap(({ path, kind, text }) =>
-			given.has(path) ? [] : queryPlaces(text, kind, this.#sources).map((place) => ({ path, ...place }))
+			isGiven(path) ? [] : queryPlaces(text, kind, this.#sources).map((place) => ({ path, ...place }))
 		);
 		const moved = moveBreakpoint(
 			places.map(({ text }) => text),
@@ -74,7 +74,6 @@ export class Shifting {
 			to,
 			em
 		);
-		const working = new Working((path) => texts.get(path)?.text);
 		const byFile = new Map<string, { start: number; end: number; text: string }[]>();
 		moved.forEach((changes, i) => {
 			const place = places[i];
@@ -92,12 +91,7 @@ export class Shifting {
 	readonly places: number = $derived.by(() =>
 		(this.#edit?.files ?? []).reduce((sum, { changes }) => sum + changes.length, 0)
 	);
-	readonly lines: readonly { readonly path: string; readonly hunks: readonly Hunk[] }[] = $derived.by(() =>
-		(this.#edit?.files ?? []).map(({ path, changes }) => ({
-			path,
-			hunks: changedLines(this.#site.texts.get(path)?.text ?? '', changes)
-		}))
-	);
+	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#edit));
 
 	/** The given file at whose threshold it stands now; '' where it stands at none. */
 	readonly meets: string = $derived.by(() => (this.to ? (this.#fixed.get(toNumber(this.to)) ?? '') : ''));

@@ -40,8 +40,7 @@
 	[role='tablist'] {
 		display: flex;
 		flex: none;
-		gap: 0.25rem;
-		padding: 0 0.875rem;
+		padding: 0 0.5rem;
 		border-bottom: 1px solid var(--hair);
 		overflow-x: auto;
 		scrollbar-width: thin;
@@ -51,11 +50,12 @@
 		flex: none;
 		min-height: 2.25rem;
 		max-width: 13.75rem;
-		padding: 0 0.625rem;
+		padding: 0 0.4375rem;
 		border: 0;
 		border-bottom: 2px solid transparent;
 		background: none;
 		color: var(--ink-2);
+		font-size: 0.8125rem;
 		text-overflow: ellipsis;
 		white-space: nowrap;
 		overflow: hidden;

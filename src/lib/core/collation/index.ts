@@ -1,3 +1,4 @@
 export { alikeColumns, collate, differs, type Cell, type Collated, type Row } from './collate.ts';
 export { GROUPS, groupOf, type Group } from './group.ts';
 export { sidesOf } from './sides.ts';
+export { isPlace } from './place.ts';

@@ -1,5 +1,5 @@
 <script lang="ts" module>
-	export type Tab = 'box' | 'collation' | 'outline' | 'trace' | 'reach' | 'states' | 'original';
+	export type Tab = 'box' | 'collation' | 'markup' | 'outline' | 'trace' | 'reach' | 'states' | 'original';
 </script>
 
 <script lang="ts">
@@ -10,6 +10,7 @@
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { giveClassTo } from '$lib/state/giving.ts';
 	import type { Instead } from '$lib/state/instead.ts';
+	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Lie, Original } from '$lib/core/original/index.ts';
@@ -31,6 +32,7 @@
 		tab: Tab;
 		/** The collation of what is selected and the value in the hand; null until they are asked for. */
 		table: { readonly collating: Collating; readonly hand: Hand } | null;
+		proposal: Proposal;
 		site: SiteState;
 		page: PageState;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
@@ -63,6 +65,7 @@
 	let {
 		tab = $bindable(),
 		table,
+		proposal,
 		site,
 		page,
 		original,
@@ -96,6 +99,7 @@
 		{ id: 'outline', name: 'Outline', title: 'All elements of the page', mark: '' },
 		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
 		{ id: 'reach', name: 'Reach', title: 'Selectors for what is selected, and what else they hit', mark: '' },
+		{ id: 'markup', name: 'Markup', title: 'The HTML of what is selected', mark: '' },
 		{
 			id: 'states',
 			name: 'States',
@@ -149,6 +153,10 @@
 				Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to see
 				both side by side.
 			</p>
+		{:else if tab === 'markup'}
+			{#await import('./Markup.svelte') then { default: Markup }}
+				<Markup {site} {page} paths={selected} {proposal} />
+			{/await}
 		{:else if tab === 'collation'}
 			{#await import('./Collation.svelte') then { default: Collation }}
 				{#if viewing.wide}
@@ -158,6 +166,8 @@
 						{page}
 						paths={selected}
 						{...table}
+						{site}
+						{proposal}
 						given={site.given}
 						{reach}
 						{onplace}

@@ -26,6 +26,7 @@
 	import { benchKeys } from './benchKeys.ts';
 	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
 	import { placeName } from './placeName.ts';
+	import Proposed from './Proposed.svelte';
 	import Shift from './Shift.svelte';
 	import SheetPanel from './SheetPanel.svelte';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
@@ -221,7 +222,11 @@
 				withShift: 'Outline of the page',
 				does: ({ shift }) => (shift ? (tab = 'outline') : frames?.toLadder())
 			},
-			i: { name: 'Box of what is selected', does: () => (tab = 'box') },
+			i: {
+				name: 'Box of what is selected',
+				withShift: 'Markup of what is selected',
+				does: ({ shift }) => (tab = shift ? 'markup' : 'box')
+			},
 			h: { name: 'Trace: how the values of what is selected come about', does: () => (tab = 'trace') },
 			c: {
 				name: 'Collation at the whole width: a column and a frame a band; again: back',
@@ -262,6 +267,7 @@
 	}}
 >
 	<Shift {shifting} pagesOf={(files) => pagesOf(site, files)} />
+	<Proposed {proposal} />
 </Measure>
 <main class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}>
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across">
@@ -297,6 +303,8 @@
 									{page}
 									paths={selected}
 									{...table}
+									{site}
+									{proposal}
 									given={site.given}
 									{reach}
 									{onplace}
@@ -342,6 +350,7 @@
 					<Below
 						bind:tab
 						{table}
+						{proposal}
 						{site}
 						{page}
 						{original}

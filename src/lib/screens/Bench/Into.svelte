@@ -26,7 +26,9 @@
 		['here', 'here only'],
 		['up', 'from here up'],
 		['down', 'from here down'],
-		['everywhere', 'everywhere']
+		['everywhere', 'everywhere'],
+		['from', 'from the width'],
+		['under', 'under the width']
 	];
 
 	/** The element's own declaration that says it so far. */
@@ -35,9 +37,11 @@
 	const target = $derived(choice?.target);
 	const selector = $derived(target?.kind === 'rule' ? target.selector : '');
 	const extents = $derived(
-		collating.columns.length < 2 || target?.kind === 'style'
+		target?.kind === 'style'
 			? EXTENTS.filter(([of]) => of === 'everywhere')
-			: EXTENTS
+			: collating.columns.length < 2
+				? EXTENTS.slice(3)
+				: EXTENTS
 	);
 
 	const shortFile = (file: string): string => file.replace(/^.*\//, '');
@@ -66,7 +70,7 @@
 		};
 	});
 
-	const wished = $derived(intervalOf(held.extent, held.column));
+	const wished = $derived(intervalOf(held.extent, held.column, held.at));
 	const words = $derived(wished ? printInterval(wished) : 'every width');
 </script>
 
@@ -109,6 +113,19 @@
 				{name}
 			</label>
 		{/each}
+		{#if target?.kind !== 'style'}
+			<input
+				class="at"
+				value={held.at}
+				inputmode="numeric"
+				aria-label="Width from or under which it is to hold, px"
+				oninput={(event) => {
+					const at = Number(event.currentTarget.value);
+					if (Number.isFinite(at) && at > 0)
+						hand.put({ at, extent: held.extent === 'under' ? 'under' : 'from' });
+				}}
+			/>
+		{/if}
 		<span class="figures">{words}</span>
 	</div>
 	<p class="told" role="status">
@@ -167,6 +184,15 @@
 
 	span {
 		color: var(--ink-2);
+	}
+
+	.at {
+		width: 4rem;
+		min-height: 1.5rem;
+		padding: 0 0.25rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	.figures {

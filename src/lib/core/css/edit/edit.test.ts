@@ -172,6 +172,11 @@ describe('a value written into a band', () => {
 		expect(into(source, WIDE)).toBe(result);
 	});
 
+	it('comes after the rule of the same selector, where nothing else is to be overridden', () => {
+		const source = '@media (width >= 700px) { d { e: f } }\nx { y: z }\n';
+		expect(into(source, WIDE, 'x')).toBe(`${source}@media (width >= 700px) {\n\tx { gap: 20px }\n}\n`);
+	});
+
 	it('comes after the condition that decides so far', () => {
 		const sheet = parseSheet('@media (width >= 700px) { a { gap: 1px } }\n@media (x) { a { gap: 2px } }\n');
 		const base = [...walk(sheet)].findLast((node) => node.kind === 'rule');

@@ -155,7 +155,10 @@ function homeOf(
  * sheet has its conditions, before those that are finer. Nothing that stands there is set otherwise, and no comment
  * is lost.
  */
-export function writeInto(sheet: Sheet, { selector, condition, base }: Into, wished: Wished): Written {
+export function writeInto(sheet: Sheet, into: Into, wished: Wished): Written {
+	const { selector, condition } = into;
+	// Under a condition it overrides what its own rule says for every width.
+	const base = into.base ?? found(sheet, sheet, selector);
 	const hand = handOf(sheet);
 	const { home, anchor } = homeOf(sheet, base);
 	const from = anchor?.span.start ?? -1;

@@ -1,0 +1,4 @@
+export { ATTRIBUTE_NAME, setAttribute, takeClass } from './attribute.ts';
+export { duplicate, moveAmong } from './place.ts';
+export { hasOnlyWords, setWords } from './text.ts';
+export { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';

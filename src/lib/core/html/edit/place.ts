@@ -1,0 +1,57 @@
+import { indentAt, isFirstOnLine } from '../../css/edit/line.ts';
+import { applyChanges, type Change } from '../../text/index.ts';
+import { attribute, type Page, type PageElement } from '../page.ts';
+import { freeId, setAttribute } from './attribute.ts';
+
+/** Exchanges an element with the sibling before (`-1`) or after it (`1`); what stands between both stays. */
+export function moveAmong({ source }: Page, element: PageElement, by: -1 | 1): Change[] {
+	const siblings = element.parent?.children ?? [];
+	const other = siblings[siblings.indexOf(element) + by];
+	if (!element.span || !other?.span) return [];
+	const [first, second] = by < 0 ? [other.span, element.span] : [element.span, other.span];
+	return [
+		{ ...first, text: source.slice(second.start, second.end) },
+		{ ...second, text: source.slice(first.start, first.end) }
+	];
+}
+
+/** Attributes that name ids: one, or several with spaces between. */
+const REFERS = /^(for|form|list|headers|usemap|popovertarget|aria-\w+)$/;
+
+/** A copy of an element's source in which every id is another, and what in it refers to one refers to the new one. */
+function withOtherIds(page: Page, element: PageElement): string {
+	const span = element.span;
+	if (!span) return '';
+	const within = page.elements.filter(
+		(one) => one.span && one.span.start >= span.start && one.span.end <= span.end
+	);
+	const ids = new Map(
+		within.flatMap((one) => {
+			const id = attribute(one, 'id');
+			return id ? [[id, freeId(page, id)] as const] : [];
+		})
+	);
+	const changes = within.flatMap((one) =>
+		[...one.attributes].flatMap(([name, { value }]): Change[] => {
+			const other =
+				name === 'id'
+					? ids.get(value)
+					: REFERS.test(name)
+						? value.replace(/\S+/g, (word) => ids.get(word) ?? word)
+						: /^#/.test(value) && name.endsWith('href')
+							? `#${ids.get(value.slice(1)) ?? value.slice(1)}`
+							: undefined;
+			return other === undefined || other === value ? [] : setAttribute(page, one, name, other);
+		})
+	);
+	const moved = changes.map((one) => ({ ...one, start: one.start - span.start, end: one.end - span.start }));
+	return applyChanges(page.source.slice(span.start, span.end), moved);
+}
+
+/** Puts a copy of an element after it, on lines of its own where the element has such; ids in it are made others. */
+export function duplicate(page: Page, element: PageElement): Change[] {
+	const { span } = element;
+	if (!span || !element.parent || /^(html|head|body)$/.test(element.tag)) return [];
+	const gap = isFirstOnLine(page.source, span.start) ? `\n${indentAt(page.source, span.start)}` : '';
+	return [{ start: span.end, end: span.end, text: gap + withOtherIds(page, element) }];
+}

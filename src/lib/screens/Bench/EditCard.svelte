@@ -1,0 +1,74 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import type { FileLines } from '$lib/state/desk.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import ChangedLines from './ChangedLines.svelte';
+
+	interface Props {
+		name: string;
+		lines: readonly FileLines[];
+		onkeep: () => void;
+		ondrop: () => void;
+		/** What it does, in words. */
+		children: Snippet;
+	}
+
+	let { name, lines, onkeep, ondrop, children }: Props = $props();
+
+	let card = $state<HTMLElement>();
+	$effect(() => (card?.querySelector('input') ?? card)?.focus());
+
+	function pressed(event: KeyboardEvent): void {
+		event.stopPropagation();
+		if (event.target instanceof HTMLButtonElement && event.key === 'Enter') return;
+		if (event.key === 'Enter') onkeep();
+		else if (event.key === 'Escape') ondrop();
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<div bind:this={card} class="card" role="dialog" aria-label={name} tabindex="-1" onkeydown={pressed}>
+	{@render children()}
+	<div class="lines"><ChangedLines files={lines} /></div>
+	<p class="acts">
+		<Button look="primary" onclick={onkeep} disabled={lines.length === 0}>Write it</Button>
+		<Button onclick={ondrop}>Let it go</Button>
+		<span><kbd>Enter</kbd>, <kbd>Esc</kbd></span>
+	</p>
+</div>
+
+<style>
+	.card {
+		position: absolute;
+		top: 100%;
+		right: 1.25rem;
+		z-index: 6;
+		width: min(30rem, 90vw);
+		padding: 0.625rem 0.75rem;
+		border: 1px solid var(--ink);
+		background: var(--sheet);
+		box-shadow: 0 6px 18px rgb(0 0 0 / 0.18);
+		font-size: 0.8125rem;
+	}
+
+	.lines {
+		max-height: 13rem;
+		margin: 0.375rem 0;
+		overflow: auto;
+	}
+
+	.acts {
+		display: flex;
+		gap: 0.5rem;
+		align-items: center;
+	}
+
+	span {
+		color: var(--ink-2);
+	}
+
+	kbd {
+		font: 0.8125rem/1.4 var(--mono);
+	}
+</style>
