@@ -4,7 +4,7 @@ import { attribute, type Page, type PageElement } from '../page.ts';
 import { escapedValue } from './escape.ts';
 
 /** What can be written as the name of an attribute (HTML §13.1.2.3). */
-export const ATTRIBUTE_NAME = /^[^\s"'<>/=\u0000-\u001f\u007f]+$/;
+export const ATTRIBUTE_NAME = /^[^\s"'<>/=\p{Cc}]+$/u;
 
 /**
  * Gives an attribute of an element a value, or takes it away (null): within its quotes where it has some, else in
