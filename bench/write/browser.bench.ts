@@ -1,0 +1,125 @@
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { pageBundle } from '../../tests/bundle.ts';
+import { LAUNCH } from '../../tests/launch.ts';
+import { median, type Bench } from '../bench.ts';
+import { keystroke, PAINTED, withSite } from '../browser.ts';
+import { largePage } from '../pages.ts';
+import type * as inPage from './inPage.ts';
+
+declare global {
+	var write: typeof inPage;
+}
+
+/** Properties with two values each, so that a band may say another. */
+const VALUES: readonly (readonly [string, string, string])[] = [
+	...['top', 'left', 'right', 'bottom', 'width', 'height', 'min-width', 'max-width', 'min-height'].map(
+		(name) => [name, '10px', '20px'] as const
+	),
+	...['margin', 'padding', 'border-width', 'border-radius', 'gap', 'outline-offset', 'letter-spacing'].map(
+		(name) => [name, '1px', '2px'] as const
+	),
+	['display', 'flex', 'grid'],
+	['position', 'relative', 'sticky'],
+	['color', 'red', 'blue'],
+	['background', '#eee', '#ddd'],
+	['font-size', '16px', '18px'],
+	['line-height', '1.4', '1.6'],
+	['flex-direction', 'row', 'column'],
+	['align-items', 'center', 'start']
+];
+const THRESHOLDS = [300, 400, 500, 600, 700, 800, 900, 1000, 1200, 1400, 1600];
+
+/** A sheet that declares 200 values for `#x` in 12 bands. */
+function sheet200(): string {
+	const at = (from: number, count: number, second: boolean): string =>
+		Array.from({ length: count }, (_, i) => {
+			const [name, one, two] = VALUES[(from + i) % VALUES.length] ?? ['color', 'red', 'blue'];
+			return `  ${name}: ${second ? two : one};`;
+		}).join('\n');
+	const base = `#x {\n${at(0, VALUES.length, false)}\n}\n`;
+	const each = Math.ceil((200 - VALUES.length) / THRESHOLDS.length);
+	const bands = THRESHOLDS.map(
+		(px, i) => `@media (width >= ${px}px) {\n#x {\n${at(i * 3, each, i % 2 === 0)}\n}\n}\n`
+	);
+	return base + bands.join('');
+}
+
+const collation: Bench = {
+	name: 'collation of an element with 200 declared values in 12 bands / one layout of its page of 6,000 elements',
+	goal: { atMost: 0.1 },
+	async run() {
+		const script = await pageBundle(join(import.meta.dirname, 'inPage.ts'), 'write');
+		const { 'index.html': html = '', 'look.css': look = '' } = largePage(6000);
+		const css = `${look}\n${sheet200()}`;
+		const page200 = html.replace('<h1>', '<h1 id="x">');
+		const browser = await chromium.launch(LAUNCH);
+		try {
+			const page = await browser.newPage({ viewport: { width: 1000, height: 800 } });
+			await page.setContent(page200.replace(/<link[^>]*>/, `<style>${css}</style>`));
+			await page.evaluate(script);
+			const { ratio, rows, values } = await page.evaluate(
+				([text, sheet, widths]) => globalThis.write.collated(text, sheet, widths),
+				[page200, css, [250, ...THRESHOLDS.map((px) => px + 20)]] as const
+			);
+			if (process.env.VERBOSE) console.log({ rows, values });
+			if (values < 200) throw new Error(`Only ${values} values are declared.`);
+			return ratio;
+		} finally {
+			await browser.close();
+		}
+	}
+};
+
+/** Median time from another width of a threshold in the hand to all frames painted, ms. */
+async function shifted(page: Page): Promise<number> {
+	await page.getByRole('button', { name: /^Threshold .*700/ }).focus();
+	await page.getByLabel('Width to which 700 goes everywhere, px').fill('701');
+	await page.keyboard.press('Enter');
+	const field = page.getByLabel('Width of the threshold, px');
+	await field.waitFor();
+	await page.waitForTimeout(1500);
+	const times = await field.evaluate(async (input: HTMLInputElement, mark) => {
+		const found: number[] = [];
+		for (let i = 0; i < 25; i++) {
+			await new Promise((resolve) => setTimeout(resolve, 60));
+			const painted = new Promise<number>((resolve) => {
+				const observer = new PerformanceObserver((list) => {
+					const [entry] = list.getEntriesByName(mark);
+					if (!entry) return;
+					observer.disconnect();
+					resolve(entry.startTime);
+				});
+				observer.observe({ entryTypes: ['mark'] });
+			});
+			const begun = performance.now();
+			input.value = String(702 + (i % 40));
+			input.dispatchEvent(new Event('input', { bubbles: true }));
+			found.push((await painted) - begun);
+		}
+		return found;
+	}, PAINTED);
+	return median(times.slice(5));
+}
+
+const dragging: Bench = {
+	name: 'a threshold in 60 places put to another width, to all frames painted / a keystroke to the same',
+	goal: { atMost: 1.5 },
+	run() {
+		const files = largePage(3000);
+		const places = Array.from(
+			{ length: 60 },
+			(_, i) => `@media (width >= 700px) { .c${i % 7} b { top: ${i}px } }`
+		);
+		const sheets = { ...files, 'look.css': `${files['look.css'] ?? ''}\n${places.join('\n')}\n` };
+		return withSite(sheets, async (page, server, site) => {
+			await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=look.css`);
+			const key = await keystroke(page);
+			await page.reload();
+			await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+			return (await shifted(page)) / key;
+		});
+	}
+};
+
+export const benches: readonly Bench[] = [collation, dragging];
