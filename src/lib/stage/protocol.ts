@@ -3,9 +3,10 @@ import type { ElementAnswer, Moving } from '../probe/cascade.ts';
 import type { ContainingBlock } from '../probe/containing.ts';
 import type { ElementFacts, FactsFound, Sought } from '../probe/facts.ts';
 import type { Snapshot } from '../probe/snapshot.ts';
+import type { SpaceFound } from '../probe/space.ts';
 import type { Unseen } from '../probe/unseen.ts';
 
-export type { ContainingBlock, ElementAnswer, ElementFacts, Moving, FactsFound, Sought, Unseen };
+export type { ContainingBlock, ElementAnswer, ElementFacts, Moving, FactsFound, Sought, SpaceFound, Unseen };
 
 /** What the application and a stage say to each other. */
 
@@ -203,6 +204,8 @@ export interface StageHost {
 	cascade(frame: string, path: readonly number[], pseudo: string): ElementAnswer[];
 	/** The containing block of an element of a frame; null where that is not told by a box. */
 	containing(frame: string, path: readonly number[]): ContainingBlock | null;
+	/** The space at each side of an element of a frame. */
+	spaces(frame: string, path: readonly number[]): SpaceFound[];
 	/** What animations and transitions move on an element of a frame now. */
 	moving(frame: string, path: readonly number[]): Moving[];
 	/** What selectors hit in a frame, or what is at a path, as far as that is few, with some computed longhands; see `findFacts`. */

@@ -12,6 +12,7 @@ import type {
 	ElementAnswer,
 	FactsFound,
 	Sought,
+	SpaceFound,
 	Moving,
 	PagePoint,
 	Pin,
@@ -85,6 +86,19 @@ const containing = z.nullable(
 const moving = z.array(
 	z.object({ property: z.string(), by: z.enum(['animation', 'transition']), name: z.string() })
 );
+const spaces = z.array(
+	z.object({
+		side: z.enum(['top', 'right', 'bottom', 'left']),
+		length,
+		margin: length,
+		auto: z.boolean(),
+		neighbour: z.nullable(length),
+		collapses: z.boolean(),
+		gap: length,
+		padding: length,
+		path: z.nullable(path)
+	})
+);
 const facts = z.object({
 	elements: z.array(
 		z.object({
@@ -143,6 +157,8 @@ export interface Stages {
 	cascade(frame: string, path: ElementPath, pseudo: string): Promise<readonly ElementAnswer[]>;
 	/** The containing block of an element of a frame; null where that is not told by a box. */
 	containing(frame: string, path: ElementPath): Promise<ContainingBlock | null>;
+	/** The space at each side of an element of a frame. */
+	spaces(frame: string, path: ElementPath): Promise<readonly SpaceFound[]>;
 	/** What animations and transitions move on an element of a frame now. */
 	moving(frame: string, path: ElementPath): Promise<readonly Moving[]>;
 	/** What selectors hit in a frame, each no more than so many elements, with some computed longhands. */
@@ -238,6 +254,7 @@ export async function openStages(
 		ask: (asked, containers) => void stage.host.ask(asked, containers),
 		cascade: async (frame, path, pseudo) => answers.parse(await stage.host.cascade(frame, path, pseudo)),
 		containing: async (frame, path) => containing.parse(await stage.host.containing(frame, path)),
+		spaces: async (frame, path) => spaces.parse(await stage.host.spaces(frame, path)),
 		moving: async (frame, path) => moving.parse(await stage.host.moving(frame, path)),
 		facts: async (frame, sought, most, longhands) =>
 			facts.parse(await stage.host.facts(frame, sought, most, longhands)),

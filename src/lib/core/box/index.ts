@@ -2,3 +2,4 @@ export { bottom, contentBox, figure, paddingBox, right, widthParts } from './box
 export type { ElementBox, Part, Rect, Side, Sides } from './box.ts';
 export { gapsAround, gapsBetween, type Gap } from './gaps.ts';
 export { twinValues, type TwinValue } from './twins.ts';
+export { partsOfSpace, type SpaceFacts, type SpacePart } from './space.ts';

@@ -20,6 +20,7 @@
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
+	import type { SpaceFound } from '$lib/stage/protocol.ts';
 	import type { Hits } from './answers.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
@@ -58,6 +59,8 @@
 		unseen: () => Promise<ReadonlyMap<string, Unseen>>;
 		/** What says the same as an element and shows where it does not. */
 		instead: (path: ElementPath) => Promise<readonly Instead[]>;
+		/** The space at each side of an element in the lead. */
+		spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
 		/** The computed values of elements in the lead. */
 		computed: (paths: readonly ElementPath[]) => Promise<readonly ReadonlyMap<string, string>[]>;
 	}
@@ -84,6 +87,7 @@
 		matching,
 		unseen,
 		instead,
+		spaces,
 		computed
 	}: Props = $props();
 
@@ -211,7 +215,7 @@
 				<Twins {page} paths={[first, second]} {computed} />
 			{/await}
 		{:else}
-			<Box {page} path={first} {named} {onselect} {instead} />
+			<Box {page} path={first} {named} {onselect} {instead} {spaces} />
 		{/if}
 	</div>
 </section>

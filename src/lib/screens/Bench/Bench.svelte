@@ -369,6 +369,7 @@
 						matching={(path, selectors) => stages?.matching('lead', path, selectors) ?? Promise.resolve([])}
 						{onplace}
 						{reach}
+						spaces={(path) => stages?.spaces('lead', path) ?? Promise.resolve([])}
 						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}
 						instead={async (path) => {
 							const { insteadOf } = await import('$lib/state/instead.ts');

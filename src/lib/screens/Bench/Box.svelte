@@ -7,6 +7,8 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 
+	import type { SpaceFound } from '$lib/stage/protocol.ts';
+	import Spaces from './Spaces.svelte';
 	import SumBar from './SumBar.svelte';
 
 	interface Props {
@@ -17,9 +19,11 @@
 		onselect: (paths: readonly ElementPath[]) => void;
 		/** What says the same as an element and shows where it does not. */
 		instead: (path: ElementPath) => Promise<readonly Instead[]>;
+		/** The space at each side of an element in the lead. */
+		spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
 	}
 
-	let { page, path, named, onselect, instead }: Props = $props();
+	let { page, path, named, onselect, instead, spaces }: Props = $props();
 
 	const element = $derived(elementAt(page.page, path));
 	const parent = $derived(element?.parent);
@@ -107,6 +111,7 @@
 			{/each}
 		</tbody>
 	</table>
+	<Spaces {page} {path} {spaces} {onselect} />
 	<p class="hint">
 		<kbd>D</kbd> held shows the distances to what is around it; Ctrl-click chooses a second one.
 	</p>

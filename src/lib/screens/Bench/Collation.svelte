@@ -145,7 +145,7 @@
 						{/each}
 					</tbody>
 				{/each}
-				<CollationLaid {collating} {element} />
+				<CollationLaid {collating} {element} {wide} />
 			</table>
 		</div>
 	</div>

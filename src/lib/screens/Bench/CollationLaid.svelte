@@ -1,14 +1,18 @@
 <script lang="ts">
-	import { figure as px } from '$lib/core/box/index.ts';
+	import { figure as px, widthParts } from '$lib/core/box/index.ts';
 	import { nameOfElement, type PageElement } from '$lib/core/html/index.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
+	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import SumBar from './SumBar.svelte';
 
 	interface Props {
 		collating: Collating;
 		element: PageElement;
+		/** Whether columns are wide enough for what is drawn. */
+		wide: boolean;
 	}
 
-	let { collating, element }: Props = $props();
+	let { collating, element, wide }: Props = $props();
 
 	const { shown, here } = $derived(collating);
 
@@ -31,6 +35,13 @@
 			? [{ name: 'reads', of: (i: number) => (laid[i] ? reads(laid[i].order) : '') }, ...rows]
 			: rows;
 	});
+	/** The box in the frame over each column. */
+	const boxes = $derived(
+		shown.map(({ width }) => {
+			const frame = collating.looked?.frameAt(width);
+			return selectionView.boxes.find((one) => one.frame === frame)?.boxes[0] ?? null;
+		})
+	);
 </script>
 
 <tbody>
@@ -45,6 +56,17 @@
 			{/each}
 		</tr>
 	{/each}
+	{#if wide && boxes.some((box) => box !== null)}
+		<tr>
+			<th scope="row">sum of widths</th>
+			{#each shown as column, i (column.letter)}
+				{@const box = boxes[i]}
+				<td class:here={collating.columns[here] === column} class="sum">
+					{#if box}<SumBar {...widthParts(box)} room={box.room} />{/if}
+				</td>
+			{/each}
+		</tr>
+	{/if}
 </tbody>
 
 <style>
@@ -54,6 +76,11 @@
 		font-family: var(--mono);
 		text-overflow: ellipsis;
 		white-space: nowrap;
+	}
+
+	.sum {
+		padding: 0 0.625rem;
+		vertical-align: top;
 	}
 
 	hr {

@@ -17,6 +17,7 @@ import { containingBlock } from '../../probe/containing.ts';
 import { findFacts } from '../../probe/facts.ts';
 import { found, hits, matching } from '../../probe/match.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
+import { spacesAround } from '../../probe/space.ts';
 import { allUnseen } from '../../probe/unseen.ts';
 import { forwardKeys } from './forwardKeys.ts';
 import { measure } from './measure.ts';
@@ -180,6 +181,10 @@ const host: StageHost = {
 	containing(frame, path) {
 		const element = elementByPath(frameOf(frame).document(), path);
 		return (element && containingBlock(element)) ?? null;
+	},
+	spaces(frame, path) {
+		const element = elementByPath(frameOf(frame).document(), path);
+		return element ? spacesAround(element) : [];
 	},
 	moving(frame, path) {
 		const element = elementByPath(frameOf(frame).document(), path);

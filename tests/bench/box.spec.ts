@@ -1,0 +1,56 @@
+import { bring, expect, openBench, test, type Page } from '../fixtures.ts';
+
+/** What is said of the space at each side: its length, what it ends at, and what it is made up of. */
+const spaces = async (page: Page): Promise<string[]> => {
+	const table = page.getByRole('table').filter({ has: page.getByRole('columnheader', { name: 'space' }) });
+	const rows = await table.locator('tbody tr').all();
+	return Promise.all(
+		rows.map(async (row) =>
+			(await row.locator('th, td').allTextContents()).map((text) => text.trim()).join(' | ')
+		)
+	);
+};
+
+test('the space at each side says what it ends at and where it comes from; widths are summed band by band', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': `<!doctype html><style>
+* { margin: 0; padding: 0; box-sizing: border-box }
+.stack { padding: 20px }
+.stack p { height: 30px }
+.a { margin-bottom: 24px }
+.b { margin-top: 16px; margin-bottom: 6px; width: 200px; margin-left: auto; border: 1px solid }
+.row { display: flex; gap: 30px; align-items: center; height: 100px }
+.c { margin-right: 5px; width: 50px; height: 20px }
+.d { width: 50px; height: 20px; margin-left: 10px }
+@media (width >= 700px) { .b { padding: 0 10px } }
+</style><body><div class=stack><p class=a>a</p><p class=b>b</p><p>c</p></div><div class=row><i class=c></i><i class=d></i></div>`
+	});
+	await openBench(page, server, site, '?page=index.html&at=1.0.1');
+	await expect
+		.poll(() => spaces(page))
+		.toEqual([
+			'above | 24 | p.a | both margins, collapsed 24',
+			'right | 20 | the edge of div.stack | its padding 20',
+			'below | 6 | p | own margin 6',
+			'left | 592 | the edge of div.stack | its padding 20 + own auto margin 572'
+		]);
+	await page.goto(`${server.url}/site/${site}/bench?page=index.html&at=1.1.0`);
+	await expect
+		.poll(() => spaces(page))
+		.toEqual([
+			'above | 40 | the edge of div.row | line height, alignment or free room 40',
+			'right | 45 | i.d | own margin 5 + gap 30 + its margin 10',
+			'below | 40 | the edge of div.row | line height, alignment or free room 40',
+			'left | 0 | the edge of div.row | nothing'
+		]);
+
+	await page.goto(`${server.url}/site/${site}/bench?page=index.html&at=1.0.1`);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('c');
+	const sums = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'sum of widths' }) });
+	await expect(sums.getByRole('cell').last()).toContainText('padding 10 + content 178 + padding 10');
+	await expect(sums.getByRole('cell').first()).not.toContainText('padding');
+});
