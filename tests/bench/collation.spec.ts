@@ -276,3 +276,19 @@ test('a threshold goes everywhere at once, with its other half, and back as one 
 	await page.getByRole('tab', { name: /a.css/ }).click();
 	await expect(page.locator('.cm-content')).toContainText('@media (width >= 700px)');
 });
+
+test('a stretch in which neither half of a breakpoint holds is closed as the sheet writes widths', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><p>x',
+		'a.css': '@media (max-width: 599px) { p { top: 1px } }\n@media (min-width: 600px) { p { top: 2px } }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await page.getByRole('button', { name: '599<–<600' }).click();
+	const card = page.getByRole('dialog', { name: 'What would be written' });
+	await expect(card).toContainText('Nothing is left between 599 and 600: 1 place.');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('@media (max-width: 599.98px) { p { top: 1px } }');
+});

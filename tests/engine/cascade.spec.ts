@@ -40,7 +40,7 @@ async function protocolOrders(page: Page, path: string, marks: readonly string[]
 	await session.send('CSS.enable');
 	const { root } = await session.send('DOM.getDocument', { depth: 0 });
 	const orders = new Map<string, string[]>();
-	for (const mark of marks) {
+	const ask = async (mark: string): Promise<void> => {
 		const { nodeId } = await session.send('DOM.querySelector', {
 			nodeId: root.nodeId,
 			selector: `[data-mark="${mark}"]`
@@ -54,7 +54,8 @@ async function protocolOrders(page: Page, path: string, marks: readonly string[]
 			return `${sheets.get(styleSheetId)} ${range.startLine}:${range.startColumn}`;
 		});
 		orders.set(mark, [...new Set(rules)]);
-	}
+	};
+	await Promise.all(marks.map(ask));
 	await session.detach();
 	return orders;
 }

@@ -3,15 +3,23 @@ import AxeBuilder from 'axe-core';
 import { bring, expect, openBench, test, type Page } from '../fixtures.ts';
 import { LAUNCH } from '../launch.ts';
 
-/** What axe finds on a screen, the pages in its frames left out. */
+/** What axe finds on a screen, the pages in its frames left out; at night colours are all that is another. */
 async function findings(page: Page): Promise<string[]> {
+	const day = await axe(page, '');
+	await page.emulateMedia({ colorScheme: 'dark' });
+	const night = await axe(page, ", runOnly: ['color-contrast']");
+	await page.emulateMedia({ colorScheme: 'light' });
+	return [...day, ...night.map((one) => `at night: ${one}`)];
+}
+
+async function axe(page: Page, options: string): Promise<string[]> {
 	// Run in a world of its own: the page's policy lets no other script in.
 	const session = await page.context().newCDPSession(page);
 	const { frameTree } = await session.send('Page.getFrameTree');
 	const { executionContextId } = await session.send('Page.createIsolatedWorld', {
 		frameId: frameTree.frame.id
 	});
-	const expression = `${AxeBuilder.source}; axe.run(document, { iframes: false }).then((result) => JSON.stringify(result.violations.flatMap(({ id, nodes }) => nodes.map(({ target, failureSummary }) => id + ' ' + target + ' ' + failureSummary))))`;
+	const expression = `${AxeBuilder.source}; axe.run(document, { iframes: false${options} }).then((result) => JSON.stringify(result.violations.flatMap(({ id, nodes }) => nodes.map(({ target, failureSummary }) => id + ' ' + target + ' ' + failureSummary))))`;
 	const { result } = await session.send('Runtime.evaluate', {
 		expression,
 		contextId: executionContextId,
@@ -20,70 +28,84 @@ async function findings(page: Page): Promise<string[]> {
 	return JSON.parse(String(result.value)) as string[];
 }
 
-for (const colorScheme of ['light', 'dark'] as const) {
-	test(`axe finds nothing on any screen, ${colorScheme}`, async ({ page, server, empty }) => {
-		await page.emulateMedia({ colorScheme });
-		await page.goto(empty.url);
-		await expect(page.getByRole('heading', { name: 'Open a page of yours' })).toBeVisible();
-		expect(await findings(page), 'first visit').toEqual([]);
-		await openBench(page, server);
-		await page.getByRole('button', { name: 'Threshold 700' }).focus();
-		expect(await findings(page), 'Bench').toEqual([]);
-		await page.getByText('Switches').click();
-		await page.getByLabel('right to left').check();
-		await page.getByText('Wrap', { exact: true }).click();
-		expect(await findings(page), 'Bench with a menu and a switch').toEqual([]);
-		await page.getByRole('button', { name: 'all off' }).click();
-		await page.getByRole('button', { name: 'Keys' }).click();
-		expect(await findings(page), 'keys').toEqual([]);
-		await page.keyboard.press('Escape');
-		await page.keyboard.press('/');
-		await page.keyboard.type('sail');
-		expect(await findings(page), 'find').toEqual([]);
-		await page.keyboard.press('Escape');
-		await page.keyboard.press('a');
-		await page.getByLabel('Find', { exact: true }).fill('sail');
-		expect(await findings(page), 'search in all files').toEqual([]);
-		await page.keyboard.press('Escape');
-		await page.goto(`${server.url}/site/1/bench?page=boats.html&at=1.1.1.0`);
-		await expect(page.locator('.name b')).toBeVisible();
-		expect(await findings(page), 'a selection').toEqual([]);
-		await page.getByRole('tab', { name: 'Trace' }).click();
-		await page.locator('.property').first().click();
-		expect(await findings(page), 'Trace').toEqual([]);
-		await page.getByRole('tab', { name: 'Reach' }).click();
-		await expect(page.getByText('this section only')).toBeVisible();
-		expect(await findings(page), 'Reach').toEqual([]);
-		await page.getByRole('tab', { name: 'Outline' }).click();
-		await expect(page.getByRole('treeitem', { selected: true })).toBeVisible();
-		expect(await findings(page), 'Outline').toEqual([]);
-		await page.getByText('Go', { exact: true }).click();
-		await page.getByRole('button', { name: 'Rules that hit nothing' }).click();
-		await expect(page.getByRole('dialog')).toContainText('on no page that has this file');
-		expect(await findings(page), 'leftovers').toEqual([]);
-		await page.keyboard.press('Escape');
-		await page.getByRole('tab', { name: 'Original' }).click();
-		expect(await findings(page), 'Originals').toEqual([]);
-		await page.getByRole('tab', { name: 'States' }).click();
-		await page.getByLabel('hover').check();
-		await page.getByRole('button', { name: 'New staged state' }).click();
-		expect(await findings(page), 'a staged state').toEqual([]);
-		await page.goto(`${server.url}/site/1/bench?page=boats.html&at=1.1.1.0,1.1.1.1`);
-		await expect(page.getByText('between them')).toBeVisible();
-		expect(await findings(page), 'twins').toEqual([]);
-		await page.goto(`${server.url}/site/1/site`);
-		await expect(page.getByRole('heading', { name: 'Missing' })).toBeVisible();
-		expect(await findings(page), 'Site').toEqual([]);
-		await page.getByRole('button', { name: 'Change Handset' }).click();
-		await page.getByLabel('Width, px').fill('0');
-		await page.getByRole('button', { name: 'Keep', exact: true }).click();
-		await expect(page.getByText('0 is less than 100')).toBeVisible();
-		expect(await findings(page), 'vantage form').toEqual([]);
-		await page.goto(`${server.url}/site/99/bench`);
-		await expect(page.getByText('There is no site 99 here')).toBeVisible();
-		expect(await findings(page), 'error').toEqual([]);
-	});
-}
+test('axe finds nothing on any screen, by day or by night', async ({ page, server, empty }) => {
+	await page.goto(empty.url);
+	await expect(page.getByRole('heading', { name: 'Open a page of yours' })).toBeVisible();
+	expect(await findings(page), 'first visit').toEqual([]);
+	await openBench(page, server);
+	await page.getByRole('button', { name: 'Threshold 700' }).focus();
+	expect(await findings(page), 'Bench').toEqual([]);
+	await page.getByText('Switches').click();
+	await page.getByLabel('right to left').check();
+	await page.getByText('Wrap', { exact: true }).click();
+	expect(await findings(page), 'Bench with a menu and a switch').toEqual([]);
+	await page.getByRole('button', { name: 'all off' }).click();
+	await page.getByRole('button', { name: 'Keys' }).click();
+	expect(await findings(page), 'keys').toEqual([]);
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('/');
+	await page.keyboard.type('sail');
+	expect(await findings(page), 'find').toEqual([]);
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('a');
+	await page.getByLabel('Find', { exact: true }).fill('sail');
+	expect(await findings(page), 'search in all files').toEqual([]);
+	await page.keyboard.press('Escape');
+	await page.goto(`${server.url}/site/1/bench?page=boats.html&at=1.1.1.0`);
+	await expect(page.locator('.name b')).toBeVisible();
+	expect(await findings(page), 'a selection').toEqual([]);
+	await page.getByRole('tab', { name: 'Trace' }).click();
+	await page.locator('.property').first().click();
+	expect(await findings(page), 'Trace').toEqual([]);
+	await page.getByRole('tab', { name: 'Reach' }).click();
+	await expect(page.getByText('this section only')).toBeVisible();
+	expect(await findings(page), 'Reach').toEqual([]);
+	await page.getByRole('tab', { name: 'Outline' }).click();
+	await expect(page.getByRole('treeitem', { selected: true })).toBeVisible();
+	expect(await findings(page), 'Outline').toEqual([]);
+	await page.getByText('Go', { exact: true }).click();
+	await page.getByRole('button', { name: 'Rules that hit nothing' }).click();
+	await expect(page.getByRole('dialog')).toContainText('on no page that has this file');
+	expect(await findings(page), 'leftovers').toEqual([]);
+	await page.keyboard.press('Escape');
+	await page.getByRole('tab', { name: 'Original' }).click();
+	expect(await findings(page), 'Originals').toEqual([]);
+	await page.getByRole('tab', { name: 'States' }).click();
+	await page.getByLabel('hover').check();
+	await page.getByRole('button', { name: 'New staged state' }).click();
+	expect(await findings(page), 'a staged state').toEqual([]);
+	await page.keyboard.press('Escape');
+	await page.getByRole('tab', { name: 'Markup' }).click();
+	await page.getByRole('button', { name: 'Duplicate' }).click();
+	await expect(page.getByRole('dialog')).toContainText('A copy of one element');
+	expect(await findings(page), 'Markup, and what would be written').toEqual([]);
+	await page.keyboard.press('Escape');
+	await page.goto(`${server.url}/site/1/bench?page=home.html&at=1.2.0`);
+	await expect(page.locator('.name b')).toBeVisible();
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('c');
+	await page.getByLabel('computed').check();
+	await expect(page.getByRole('rowheader', { name: 'sum of widths' })).toBeVisible();
+	expect(await findings(page), 'Collation at the whole width').toEqual([]);
+	await page.getByRole('button', { name: /^gap, F: / }).click();
+	await page.locator('input.field').fill('48px');
+	await expect(page.locator('.into')).toContainText('changes');
+	expect(await findings(page), 'a value in the hand').toEqual([]);
+	await page.goto(`${server.url}/site/1/bench?page=boats.html&at=1.1.1.0,1.1.1.1`);
+	await expect(page.getByText('between them')).toBeVisible();
+	expect(await findings(page), 'twins').toEqual([]);
+	await page.goto(`${server.url}/site/1/site`);
+	await expect(page.getByRole('heading', { name: 'Missing' })).toBeVisible();
+	expect(await findings(page), 'Site').toEqual([]);
+	await page.getByRole('button', { name: 'Change Handset' }).click();
+	await page.getByLabel('Width, px').fill('0');
+	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await expect(page.getByText('0 is less than 100')).toBeVisible();
+	expect(await findings(page), 'vantage form').toEqual([]);
+	await page.goto(`${server.url}/site/99/bench`);
+	await expect(page.getByText('There is no site 99 here')).toBeVisible();
+	expect(await findings(page), 'error').toEqual([]);
+});
 
 test('axe finds nothing with very long names and a hundred sheets, narrow, wide and with text of twice the size', async ({
 	page: usual,

@@ -8,10 +8,10 @@ import {
 	type Rational
 } from '../core/interval/index.ts';
 import { moveBreakpoint, type Threshold } from '../core/media/index.ts';
-import { queryPlaces, sourcesOf, type Sources } from '../core/site/index.ts';
+import { sourcesOf, type Sources } from '../core/site/index.ts';
 import type { Edit } from '../core/text/index.ts';
-import { PLAIN } from '../core/vantage/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
+import { EM, ownQueries, writeQueries } from './queries.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
 import { tryEdit } from './trying.ts';
@@ -22,7 +22,8 @@ const SNAP = 4;
 /** A threshold on its way to another width, in all sheets and pages of ours at once; tried until it is written. */
 export class Shifting {
 	readonly #site: SiteState;
-	readonly #sources: Sources;
+	/** The site's texts, each parsed once. */
+	readonly sources: Sources;
 	/** The threshold that is moved; null while none is. */
 	from = $state.raw<Rational | null>(null);
 	to = $state.raw<Rational | null>(null);
@@ -32,7 +33,7 @@ export class Shifting {
 
 	constructor(site: SiteState) {
 		this.#site = site;
-		this.#sources = sourcesOf((path) => site.texts.get(path)?.text);
+		this.sources = sourcesOf((path) => site.texts.get(path)?.text);
 	}
 
 	/** Takes a threshold in the hand; of two halves (599 and 600) the one from which on the wider side holds. */
@@ -62,29 +63,11 @@ export class Shifting {
 	}
 
 	#editFor(from: Rational, to: Rational): Edit {
-		const { working, isGiven } = deskOf(this.#site);
-		const { texts } = this.#site;
-		const em = rationalFromNumber(PLAIN.defaultFontSize);
-		const places = [...texts.values()].flatMap(({ path, kind, text }) =>
-			isGiven(path) ? [] : queryPlaces(text, kind, this.#sources).map((place) => ({ path, ...place }))
-		);
-		const moved = moveBreakpoint(
-			places.map(({ text }) => text),
-			from,
-			to,
-			em
-		);
-		const byFile = new Map<string, { start: number; end: number; text: string }[]>();
-		moved.forEach((changes, i) => {
-			const place = places[i];
-			if (!place || changes.length === 0) return;
-			const { start: by } = place.span;
-			const list = byFile.get(place.path) ?? [];
-			byFile.set(place.path, list);
-			list.push(...changes.map(({ start, end, text }) => ({ start: start + by, end: end + by, text })));
-		});
-		for (const [path, changes] of byFile) working.change(path, changes);
-		return working.edit(`the threshold ${printRational(from)} goes to ${printRational(to)}`);
+		const desk = deskOf(this.#site);
+		const places = ownQueries(this.#site, this.sources, desk);
+		const queries = places.map(({ text }) => text);
+		writeQueries(desk, places, moveBreakpoint(queries, from, to, EM));
+		return desk.working.edit(`the threshold ${printRational(from)} goes to ${printRational(to)}`);
 	}
 
 	/** How many places are moved, and the lines that change, by file. */

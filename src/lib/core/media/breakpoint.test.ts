@@ -3,7 +3,7 @@ import { expect, it } from 'vitest';
 import { equal, rationalFromDecimal, rationalFromNumber, type Rational } from '../interval/index.ts';
 import { applyChanges } from '../text/index.ts';
 import { PLAIN } from '../vantage/index.ts';
-import { moveBreakpoint, parseMediaQueryList, solve } from './index.ts';
+import { closeHalves, moveBreakpoint, parseMediaQueryList, solve } from './index.ts';
 
 const EM = rationalFromNumber(16);
 const px = (text: string): Rational => rationalFromDecimal(text) ?? rationalFromNumber(NaN);
@@ -73,4 +73,18 @@ it('leaves no gap and no overlap that was not there, and goes back the same way'
 			}
 		)
 	);
+});
+
+it.each([
+	['(max-width: 599px)', 'range', '(width < 600px)'],
+	['(max-width: 599px)', 'prefix', '(max-width: 599.98px)'],
+	['screen and (width <= 599px)', 'prefix', 'screen and (width < 600px)'],
+	['(400px <= width <= 599px)', 'range', '(400px <= width < 600px)'],
+	['(400px <= width <=599px)', 'prefix', '(400px <= width <600px)'],
+	['(max-width: 37.4375em)', 'prefix', '(max-width: 37.499em)'],
+	['(width < 599px)', 'range', '(width < 599px)'],
+	['(min-width: 599px)', 'range', '(min-width: 599px)']
+] as const)('%s closed up to 600 as %s', (query, style, result) => {
+	const [changes = []] = closeHalves([query], px('599'), px('600'), EM, style);
+	expect(applyChanges(query, changes)).toBe(result);
 });

@@ -26,6 +26,11 @@ interface Compared {
 	readonly unit: string;
 	/** Whether the condition holds from it on up, up to it, or at it alone. */
 	readonly side: 'from' | 'to' | 'at';
+	/** Whether it holds at the width itself. */
+	readonly closed: boolean;
+	/** The feature that it stands in, with its parentheses, and whether it is all that is compared there. */
+	readonly feature: { readonly start: number; readonly end: number };
+	readonly alone: boolean;
 }
 
 const SIDES: Readonly<Record<Operator, Compared['side']>> = {
@@ -75,7 +80,10 @@ function comparedIn(text: string, em: Rational): Compared[] {
 						end: start + textOf(tokens, i).length,
 						px: unit.toLowerCase() === 'px' ? value : multiply(value, em),
 						unit,
-						side: SIDES[operator]
+						side: SIDES[operator],
+						closed: operator.includes('='),
+						feature: span,
+						alone: comparisons.length === 1
 					}
 				];
 			});
@@ -119,5 +127,40 @@ export function moveBreakpoint(
 				const value = unit.toLowerCase() === 'px' ? px : divide(px, em);
 				return { start, end, text: `${printRational(value).replace('≈', '')}${unit}` };
 			})
+	);
+}
+
+/** How much less than a width a prefix query ends at, so that no screen has a width between, by unit. */
+const LESS: Readonly<Record<string, Rational>> = {
+	px: rational(2, 100),
+	em: rational(1, 1000),
+	rem: rational(1, 1000)
+};
+
+/**
+ * Closes the stretch between two halves of a breakpoint (neither `(max-width: 599px)` nor `(min-width: 600px)` holds at
+ * 599.5): what ends at `from` ends under `to` then, as a range (`width < 600px`) or, with prefixes, just below it
+ * (`max-width: 599.98px`). The same closes an overlap, where `from` is `to`. Gives the changes of each text.
+ */
+export function closeHalves(
+	queries: readonly string[],
+	from: Rational,
+	to: Rational,
+	em: Rational,
+	style: 'range' | 'prefix'
+): Change[][] {
+	return queries.map((text) =>
+		comparedIn(text, em).flatMap((one): Change[] => {
+			if (one.side !== 'to' || !one.closed || compare(one.px, from) !== 0) return [];
+			const unit = one.unit.toLowerCase();
+			const inUnit = unit === 'px' ? to : divide(to, em);
+			const written = (value: Rational): string => `${printRational(value).replace('≈', '')}${one.unit}`;
+			const [range, space = ''] = /<=(\s*)$/.exec(text.slice(0, one.start)) ?? [];
+			if (range !== undefined)
+				return [{ start: one.start - range.length, end: one.end, text: `<${space}${written(inUnit)}` }];
+			if (style === 'range' && one.alone) return [{ ...one.feature, text: `(width < ${written(inUnit)})` }];
+			const less = LESS[unit] ?? rational(0);
+			return [{ start: one.start, end: one.end, text: written(subtract(inUnit, less)) }];
+		})
 	);
 }

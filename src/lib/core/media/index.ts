@@ -5,6 +5,6 @@ export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';
 export * from './write.ts';
-export { moveBreakpoint } from './breakpoint.ts';
+export { closeHalves, moveBreakpoint } from './breakpoint.ts';
 export { lengthContext } from './relation.ts';
 export { directionOf, standsBefore, type Direction } from './direction.ts';

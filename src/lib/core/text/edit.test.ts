@@ -18,6 +18,7 @@ it.each([
 			{ line: 3, before: ['d'], after: ['z'] }
 		]
 	],
+	['\na', [{ start: 0, end: 0, text: '\n' }], [{ line: 2, before: [], after: [''] }]],
 	['a', [{ start: 0, end: 1, text: 'a' }], []]
 ])('lines of %j that change', (source, changes, hunks) => {
 	expect(changedLines(source, changes)).toEqual(hunks);

@@ -1,4 +1,5 @@
 import { applyChanges, type Change } from './change.ts';
+import { lineStart } from './lines.ts';
 
 /** Changes of one file's text. */
 export interface FileChanges {
@@ -25,7 +26,7 @@ export interface Hunk {
 export function changedLines(source: string, changes: readonly Change[]): Hunk[] {
 	const stretches: { start: number; end: number; changes: Change[] }[] = [];
 	for (const change of [...changes].sort((a, b) => a.start - b.start)) {
-		const start = source.lastIndexOf('\n', change.start - 1) + 1;
+		const start = lineStart(source, change.start);
 		const next = source.indexOf('\n', change.end);
 		const end = next < 0 ? source.length : next;
 		const last = stretches.at(-1);

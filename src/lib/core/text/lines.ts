@@ -22,3 +22,7 @@ export function placeAt(starts: readonly number[], offset: number): Place {
 	}
 	return { line: low + 1, column: offset - (starts[low] as number) + 1 };
 }
+
+/** The offset at which the line of an offset begins. */
+export const lineStart = (text: string, offset: number): number =>
+	offset === 0 ? 0 : text.lastIndexOf('\n', offset - 1) + 1;

@@ -16,6 +16,7 @@
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
 	import type { Hand } from '$lib/state/hand.svelte.ts';
+	import { proposeClosing } from '$lib/state/queries.ts';
 	import { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { Shifting } from '$lib/state/shifting.svelte.ts';
@@ -264,6 +265,10 @@
 			shifting.begin(threshold, bands.thresholds);
 		},
 		put: (px) => shifting.put(px)
+	}}
+	onjoin={({ lo, hi }) => {
+		letGo();
+		if (hi) proposeClosing(proposal, site, shifting.sources, lo, hi);
 	}}
 >
 	<Shift {shifting} pagesOf={(files) => pagesOf(site, files)} />

@@ -64,6 +64,23 @@
 			.join('\n')
 	);
 
+	/** What stands after a value: whose it is, or where it is said. */
+	const after = $derived(around === '' ? place : `↑ ${around.replace(/^.*?(?=[.#])/, '')}`);
+	/** A cell as it is read out: what is seen of it, and what signs mean. */
+	const spoken = $derived(
+		flat && !idle && others.length === 0
+			? `${words}, as left of it`
+			: [
+					words,
+					after,
+					others.length > 0 ? `≠ ${others.length}` : '',
+					cell.needless ? '= anyway' : '',
+					idle ? 'does nothing' : ''
+				]
+					.filter(Boolean)
+					.join(' ')
+	);
+
 	function key(event: KeyboardEvent): void {
 		if (event.key !== 'Delete' && event.key !== 'Backspace') return onwalk(event);
 		event.preventDefault();
@@ -82,9 +99,7 @@
 		class:unsaid={!from}
 		class:given={isGiven}
 		data-cell="{row.name}, {column.letter}"
-		aria-label="{row.name}, {column.letter}: {words}{flat ? ', as left of it' : ''}{idle
-			? ', does nothing'
-			: ''}"
+		aria-label="{row.name}, {column.letter}: {spoken}"
 		{title}
 		onclick={(event) =>
 			event.ctrlKey && from ? onplace({ path: from.file, offset: from.span.start }) : hand.begin(row, column)}
@@ -93,8 +108,7 @@
 		{#if flat && !idle && others.length === 0}<hr />{:else}
 			{#if other}<span class="sign" aria-hidden="true">≠</span>{/if}
 			<span class="text">{words}</span>
-			{#if around !== ''}<span class="from">↑ {around.replace(/^.*?(?=[.#])/, '')}</span>
-			{:else if place !== ''}<span class="from">{place}</span>{/if}
+			{#if after !== ''}<span class="from">{after}</span>{/if}
 			{#if idle}<span class="dele" aria-hidden="true">₰</span>{/if}
 			{#if others.length > 0}<span class="needless">≠ {others.length}</span>{/if}
 			{#if cell.needless}<span class="needless">= anyway</span>{/if}

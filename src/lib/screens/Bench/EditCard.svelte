@@ -30,7 +30,7 @@
 
 <div bind:this={card} class="card" role="dialog" aria-label={name} tabindex="-1" onkeydown={pressed}>
 	{@render children()}
-	<div class="lines"><ChangedLines files={lines} /></div>
+	<ChangedLines files={lines} most={13} />
 	<p class="acts">
 		<Button look="primary" onclick={onkeep} disabled={lines.length === 0}>Write it</Button>
 		<Button onclick={ondrop}>Let it go</Button>
@@ -50,12 +50,6 @@
 		background: var(--sheet);
 		box-shadow: 0 6px 18px rgb(0 0 0 / 0.18);
 		font-size: 0.8125rem;
-	}
-
-	.lines {
-		max-height: 13rem;
-		margin: 0.375rem 0;
-		overflow: auto;
 	}
 
 	.acts {

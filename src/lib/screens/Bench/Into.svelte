@@ -150,7 +150,7 @@
 			<kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go, <kbd>↑</kbd> <kbd>↓</kbd> change its number
 		{/if}
 	</p>
-	<div class="lines"><ChangedLines files={hand.lines} /></div>
+	<ChangedLines files={hand.lines} most={3.75} />
 </div>
 
 <style>
@@ -221,10 +221,5 @@
 
 	kbd {
 		font: 0.8125rem/1.4 var(--mono);
-	}
-
-	.lines {
-		max-height: 3.75rem;
-		overflow: auto;
 	}
 </style>

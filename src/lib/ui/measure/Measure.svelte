@@ -1,7 +1,13 @@
 <script lang="ts">
 	import { scaleLog } from 'd3-scale';
 	import type { Snippet } from 'svelte';
-	import { intervals, printInterval, toNumber, type IntervalSet } from '$lib/core/interval/index.ts';
+	import {
+		intervals,
+		printInterval,
+		toNumber,
+		type Interval,
+		type IntervalSet
+	} from '$lib/core/interval/index.ts';
 	import { bandAt, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
 	import { textScale } from '../textScale.ts';
 	import Carriage from './Carriage.svelte';
@@ -23,6 +29,8 @@
 		reach?: IntervalSet | null;
 		/** How thresholds are moved, where they can be. */
 		onshift?: Shift;
+		/** A wish to close a stretch that is narrower than a pixel. */
+		onjoin?: (stretch: Interval) => void;
 		/** What hangs under it. */
 		children?: Snippet;
 	}
@@ -38,6 +46,7 @@
 		placeOf,
 		reach = null,
 		onshift,
+		onjoin,
 		children
 	}: Props = $props();
 
@@ -143,7 +152,14 @@
 			<p style:left="{group[0]?.at}px" title="narrower than a pixel">
 				{#each group as { at: place, of } (of.letter)}
 					<span class="hole" style:left="{place - (group[0]?.at ?? 0)}px" aria-hidden="true"></span>
-					<span class="sliver">{printInterval(of.interval)}</span>
+					{#if onjoin}
+						<button
+							type="button"
+							class="sliver"
+							title="Neither half holds here: close it"
+							onclick={() => onjoin(of.interval)}>{printInterval(of.interval)}</button
+						>
+					{:else}<span class="sliver">{printInterval(of.interval)}</span>{/if}
 				{/each}
 				{#if textScale < LARGE}narrower than a pixel{/if}
 			</p>
@@ -329,6 +345,19 @@
 	}
 
 	.sliver {
-		font-family: var(--mono);
+		min-height: 1.25rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: inherit;
+		font: 0.8125rem/1 var(--mono);
+	}
+
+	button.sliver {
+		cursor: pointer;
+	}
+
+	button.sliver:hover {
+		text-decoration: underline;
 	}
 </style>

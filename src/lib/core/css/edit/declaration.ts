@@ -1,4 +1,4 @@
-import type { Change } from '../../text/index.ts';
+import { lineStart, type Change } from '../../text/index.ts';
 import {
 	isClosed,
 	leadingComments,
@@ -98,7 +98,7 @@ export function removeDeclaration({ source }: Sheet, declaration: Declaration): 
 	const end = declaration.span.end + after.length;
 	const rest = source.slice(end);
 	if (isFirstOnLine(source, start) && /^[^\S\n]*\n/.test(rest)) {
-		const line = source.lastIndexOf('\n', start - 1) + 1;
+		const line = lineStart(source, start);
 		return [{ start: line, end: end + (rest.indexOf('\n') + 1), text: '' }];
 	}
 	const [space = ''] = /^[^\S\n]*/.exec(rest) ?? [];
@@ -126,7 +126,7 @@ export function takeOut(sheet: Sheet, declaration: Declaration): Change[] {
 		return [{ start, end: end + space.length, text: '' }];
 	}
 	// Of the empty lines around it one is left before what follows, and none before a block's end.
-	const line = source.lastIndexOf('\n', start - 1) + 1;
+	const line = lineStart(source, start);
 	const isLast = /^\s*(\}|$)/.test(source.slice(end + rest.length));
 	const [above = '\n'] = isLast ? (/\n(?:[^\S\n]*\n)*$/.exec(source.slice(0, line)) ?? []) : [];
 	return [{ start: line - above.length + 1, end: end + rest.length, text: '' }];

@@ -1,10 +1,12 @@
+import { lineStart } from '../../text/index.ts';
+
 /** The white space at the start of the line that an offset is on. */
 export const indentAt = (source: string, offset: number): string =>
-	/^[^\S\n]*/.exec(source.slice(source.lastIndexOf('\n', offset - 1) + 1, offset))?.[0] ?? '';
+	/^[^\S\n]*/.exec(source.slice(lineStart(source, offset), offset))?.[0] ?? '';
 
 /** Whether nothing but white space stands before an offset on its line. */
 export const isFirstOnLine = (source: string, offset: number): boolean =>
-	source.slice(source.lastIndexOf('\n', offset - 1) + 1, offset).trim() === '';
+	source.slice(lineStart(source, offset), offset).trim() === '';
 
 /** How long the comments are that stand after an offset on its line, with the space before them. */
 export const commentsAfter = (source: string, offset: number): number =>

@@ -1,6 +1,6 @@
 import type { Span } from '../../css/node.ts';
 import { indentAt, isFirstOnLine } from '../../css/edit/line.ts';
-import type { Change } from '../../text/index.ts';
+import { lineStart, type Change } from '../../text/index.ts';
 import type { Page, PageElement } from '../page.ts';
 
 /** A tag that elements are wrapped into. */
@@ -70,7 +70,7 @@ export function unwrap({ source }: Page, { startTag, endTag, span }: PageElement
 	}
 	const outer = indentAt(source, startTag.start);
 	const line = (at: number): { start: number; end: number } => ({
-		start: source.lastIndexOf('\n', at - 1) + 1,
+		start: lineStart(source, at),
 		end: source.indexOf('\n', at) + 1 || source.length
 	});
 	const opened = line(startTag.start);
