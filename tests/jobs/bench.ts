@@ -83,7 +83,7 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 				}
 			}
 			if (extent) {
-				await page.getByRole('radio', { name: extent }).check();
+				await page.locator('.into').getByRole('combobox', { name: 'over' }).selectOption(extent);
 				actions++;
 			}
 			if (at !== undefined) {

@@ -1,5 +1,5 @@
 import { habitsOf, parseSheet, unwrapRules, wrapRules, type Sheet } from '../core/css/index.ts';
-import { handOf } from '../core/css/edit/index.ts';
+import { handOf } from '../core/css/edit/hand.ts';
 import { equal, rationalFromNumber, type Interval } from '../core/interval/index.ts';
 import { parseMediaQueryList, solve, writeCondition } from '../core/media/index.ts';
 import type { Change } from '../core/text/index.ts';

@@ -25,15 +25,14 @@
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import Tabs from '$lib/ui/Tabs.svelte';
-	import Box from './Box.svelte';
-	import States from './States.svelte';
 
 	interface Props {
 		/** Which of its tabs is shown. */
 		tab: Tab;
 		/** The collation of what is selected and the value in the hand; null until they are asked for. */
 		table: { readonly collating: Collating; readonly hand: Hand } | null;
-		proposal: Proposal;
+		/** What larger edits are proposed with; null until the frames are there. */
+		proposal: Proposal | null;
 		site: SiteState;
 		page: PageState;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
@@ -151,7 +150,9 @@
 				<Originals {site} page={page.path} current={original} {box} {onlie} />
 			{/await}
 		{:else if tab === 'states'}
-			<States {site} {page} {selected} {named} />
+			{#await import('./States.svelte') then { default: States }}
+				<States {site} {page} {selected} {named} />
+			{/await}
 		{:else if !first}
 			<p class="empty">
 				Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to see
@@ -159,13 +160,13 @@
 			</p>
 		{:else if tab === 'markup'}
 			{#await import('./Markup.svelte') then { default: Markup }}
-				<Markup {site} {page} paths={selected} {proposal} />
+				{#if proposal}<Markup {site} {page} paths={selected} {proposal} />{/if}
 			{/await}
 		{:else if tab === 'collation'}
 			{#await import('./Collation.svelte') then { default: Collation }}
 				{#if viewing.wide}
 					<p class="empty">It lies at the whole width; <kbd>C</kbd> brings it back here.</p>
-				{:else if table}
+				{:else if table && proposal}
 					<Collation
 						{page}
 						paths={selected}
@@ -215,7 +216,9 @@
 				<Twins {page} paths={[first, second]} {computed} />
 			{/await}
 		{:else}
-			<Box {page} path={first} {named} {onselect} {instead} {spaces} />
+			{#await import('./Box.svelte') then { default: Box }}
+				<Box {page} path={first} {named} {onselect} {instead} {spaces} />
+			{/await}
 		{/if}
 	</div>
 </section>

@@ -16,10 +16,9 @@
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
 	import type { Hand } from '$lib/state/hand.svelte.ts';
-	import { proposeClosing } from '$lib/state/queries.ts';
-	import { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
-	import { Shifting } from '$lib/state/shifting.svelte.ts';
+	import type * as editing from '$lib/state/edits.ts';
+	import type { Edits } from '$lib/state/edits.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import { giveAnswers, pagesOf, reachOf, rulesOf, type Hits } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
@@ -27,8 +26,6 @@
 	import { benchKeys } from './benchKeys.ts';
 	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
 	import { placeName } from './placeName.ts';
-	import Proposed from './Proposed.svelte';
-	import Shift from './Shift.svelte';
 	import SheetPanel from './SheetPanel.svelte';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 
@@ -81,8 +78,17 @@
 	/** The collation of what is selected and the value in the hand, once they are asked for. */
 	let table = $state.raw<{ readonly collating: Collating; readonly hand: Hand } | null>(null);
 	const isCollating = $derived(tab === 'collation' || viewing.wide);
-	const shifting = untrack(() => new Shifting(site));
-	const proposal = untrack(() => new Proposal(site));
+	/** What edits with a card of their own are made with: it comes when one is first wished for. */
+	let edits = $state.raw<Edits | null>(null);
+	let coming: Promise<typeof editing> | undefined;
+	async function withEdits(make: (edits: Edits, module: typeof editing) => void): Promise<void> {
+		const module = await (coming ??= import('$lib/state/edits.ts'));
+		edits ??= module.editsOf(site);
+		make(edits, module);
+	}
+	$effect(() => {
+		if (isCollating || tab === 'markup') void withEdits(() => undefined);
+	});
 	$effect(() => {
 		if (!isCollating || table) return;
 		void Promise.all([import('$lib/state/collating.svelte.ts'), import('$lib/state/hand.svelte.ts')]).then(
@@ -127,8 +133,8 @@
 	/** Lets go of everything that is tried, so that something else can be. */
 	function letGo(): void {
 		table?.hand.drop();
-		shifting.drop();
-		proposal.drop();
+		edits?.shifting.drop();
+		edits?.proposal.drop();
 	}
 
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
@@ -260,19 +266,24 @@
 	{placeOf}
 	reach={table?.hand.held ? table.hand.reach : null}
 	onshift={{
-		begin(threshold) {
+		begin: (threshold) =>
+			void withEdits(({ shifting }) => {
+				letGo();
+				shifting.begin(threshold, bands.thresholds);
+			}),
+		put: (px) => void withEdits(({ shifting }) => shifting.put(px))
+	}}
+	onjoin={({ lo, hi }) =>
+		void withEdits(({ proposal, shifting }, { proposeClosing }) => {
 			letGo();
-			shifting.begin(threshold, bands.thresholds);
-		},
-		put: (px) => shifting.put(px)
-	}}
-	onjoin={({ lo, hi }) => {
-		letGo();
-		if (hi) proposeClosing(proposal, site, shifting.sources, lo, hi);
-	}}
+			if (hi) proposeClosing(proposal, site, shifting.sources, lo, hi);
+		})}
 >
-	<Shift {shifting} pagesOf={(files) => pagesOf(site, files)} />
-	<Proposed {proposal} />
+	{#if edits}
+		{#await import('./EditCards.svelte') then { default: EditCards }}
+			{#if edits}<EditCards {edits} pagesOf={(files) => pagesOf(site, files)} />{/if}
+		{/await}
+	{/if}
 </Measure>
 <main class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}>
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across">
@@ -300,16 +311,16 @@
 						<p class="nothing">
 							Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
 						</p>
-					{:else if table}
+					{:else if table && edits}
 						{#await import('./Collation.svelte') then { default: Collation }}
-							{#if table}
+							{#if table && edits}
 								<Collation
 									wide
 									{page}
 									paths={selected}
 									{...table}
 									{site}
-									{proposal}
+									proposal={edits.proposal}
 									given={site.given}
 									{reach}
 									{onplace}
@@ -355,7 +366,7 @@
 					<Below
 						bind:tab
 						{table}
-						{proposal}
+						proposal={edits?.proposal ?? null}
 						{site}
 						{page}
 						{original}

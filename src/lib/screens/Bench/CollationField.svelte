@@ -63,8 +63,13 @@
 	const focused = (input: HTMLInputElement): void => {
 		input.focus();
 		input.select();
-		// What stands above has just grown.
-		requestAnimationFrame(() => input.scrollIntoView({ block: 'center' }));
+		// What stands above has just grown; nothing but the table is to move for it.
+		requestAnimationFrame(() => {
+			const around = input.closest('.scroll');
+			if (!around) return;
+			const [own, box] = [input.getBoundingClientRect(), around.getBoundingClientRect()];
+			around.scrollTop += own.top - box.top - (box.height - own.height) / 2;
+		});
 	};
 </script>
 

@@ -208,6 +208,10 @@
 		grid-area: room;
 	}
 
+	.wide :global(.foot) {
+		grid-area: foot;
+	}
+
 	.room {
 		position: relative;
 		min-width: 0;

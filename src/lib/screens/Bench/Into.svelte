@@ -83,6 +83,30 @@
 			</select>
 		</label>
 		<span>{hits}</span>
+	</p>
+	<p>
+		<label>
+			over
+			<select
+				value={held.extent}
+				onchange={(event) => hand.put({ extent: event.currentTarget.value as Extent })}
+			>
+				{#each extents as [of, name] (of)}<option value={of}>{name}</option>{/each}
+			</select>
+		</label>
+		{#if held.extent === 'from' || held.extent === 'under'}
+			<input
+				class="at"
+				value={held.at}
+				inputmode="numeric"
+				aria-label="Width from or under which it is to hold, px"
+				oninput={(event) => {
+					const at = Number(event.currentTarget.value);
+					if (Number.isFinite(at) && at > 0) hand.put({ at });
+				}}
+			/>
+		{/if}
+		<span class="figures">{words}</span>
 		{#if held.sides.length > 0}
 			<label>
 				sides
@@ -100,34 +124,6 @@
 			>
 		{/if}
 	</p>
-	<div role="radiogroup" aria-label="Over which widths">
-		{#each extents as [of, name] (of)}
-			<label>
-				<input
-					type="radio"
-					name="extent"
-					value={of}
-					checked={held.extent === of}
-					onchange={() => hand.put({ extent: of })}
-				/>
-				{name}
-			</label>
-		{/each}
-		{#if target?.kind !== 'style'}
-			<input
-				class="at"
-				value={held.at}
-				inputmode="numeric"
-				aria-label="Width from or under which it is to hold, px"
-				oninput={(event) => {
-					const at = Number(event.currentTarget.value);
-					if (Number.isFinite(at) && at > 0)
-						hand.put({ at, extent: held.extent === 'under' ? 'under' : 'from' });
-				}}
-			/>
-		{/if}
-		<span class="figures">{words}</span>
-	</div>
 	<p class="told" role="status">
 		{#if hand.refusal}
 			<em>{hand.refusal.sentence}</em>
@@ -161,8 +157,7 @@
 		font-size: 0.8125rem;
 	}
 
-	p,
-	[role='radiogroup'] {
+	p {
 		display: flex;
 		flex-wrap: wrap;
 		gap: 0 0.75rem;

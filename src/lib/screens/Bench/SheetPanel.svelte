@@ -10,7 +10,6 @@
 	import { muteFile, muteKey, muteOthers, toggleMute } from '$lib/state/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
-	import SearchAll from './SearchAll.svelte';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { Idle } from '$lib/state/idle.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
@@ -220,13 +219,15 @@
 	{/await}
 {/if}
 {#if searching !== null}
-	<SearchAll
-		files={[...site.texts.values()]}
-		words={searching}
-		{onplace}
-		{onedit}
-		onclose={() => (searching = null)}
-	/>
+	{#await import('./SearchAll.svelte') then { default: SearchAll }}
+		<SearchAll
+			files={[...site.texts.values()]}
+			words={searching ?? ''}
+			{onplace}
+			{onedit}
+			onclose={() => (searching = null)}
+		/>
+	{/await}
 {/if}
 
 <style>
