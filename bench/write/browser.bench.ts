@@ -2,8 +2,8 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { pageBundle } from '../../tests/bundle.ts';
 import { LAUNCH } from '../../tests/launch.ts';
-import { median, type Bench } from '../bench.ts';
-import { keystroke, PAINTED, withSite } from '../browser.ts';
+import type { Bench } from '../bench.ts';
+import { keystroke, PAINTED, toPainted, withSite } from '../browser.ts';
 import { largePage } from '../pages.ts';
 import type * as inPage from './inPage.ts';
 
@@ -79,27 +79,8 @@ async function shifted(page: Page): Promise<number> {
 	const field = page.getByLabel('Width of the threshold, px');
 	await field.waitFor();
 	await page.waitForTimeout(1500);
-	const times = await field.evaluate(async (input: HTMLInputElement, mark) => {
-		const found: number[] = [];
-		for (let i = 0; i < 25; i++) {
-			await new Promise((resolve) => setTimeout(resolve, 60));
-			const painted = new Promise<number>((resolve) => {
-				const observer = new PerformanceObserver((list) => {
-					const [entry] = list.getEntriesByName(mark);
-					if (!entry) return;
-					observer.disconnect();
-					resolve(entry.startTime);
-				});
-				observer.observe({ entryTypes: ['mark'] });
-			});
-			const begun = performance.now();
-			input.value = String(702 + (i % 40));
-			input.dispatchEvent(new Event('input', { bubbles: true }));
-			found.push((await painted) - begun);
-		}
-		return found;
-	}, PAINTED);
-	return median(times.slice(5));
+	await field.focus();
+	return toPainted(page);
 }
 
 const dragging: Bench = {

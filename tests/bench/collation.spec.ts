@@ -139,6 +139,8 @@ test('what cannot be taken says so: a value, a broken place, a stronger rule, a 
 	await field(page, 'padding', 'A').fill('4px');
 	await into(page).getByRole('combobox', { name: /^Into/ }).selectOption({ label: 'new: div in a.css' });
 	await expect(into(page)).toContainText('It would not hold: a.css:2 is stronger (.card).');
+	await into(page).getByRole('button', { name: 'as strong: .card (0, 1, 0)' }).click();
+	await expect(into(page)).toContainText('changes <700');
 	await page.keyboard.press('Escape');
 
 	await page.locator('.cm-content').click();

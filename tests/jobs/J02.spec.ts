@@ -31,4 +31,22 @@ test('J02: two pairs of steppers told apart, the space found in a style attribut
 	await expect.poll(margin).toBe('0px');
 	await expect(page.getByText('1 muted')).toBeVisible();
 	expect(work.actions()).toBeLessThanOrEqual(9);
+
+	// Taken out of the sheet, where it was put on trial; and the space is changed where it is said, in the attribute.
+	await page.keyboard.press('Shift+M');
+	await page.keyboard.press('Shift+C');
+	await page
+		.locator('td.here')
+		.getByRole('button', { name: /^margin-top, / })
+		.focus();
+	await page.keyboard.press('Delete');
+	await expect.poll(margin).toBe('0px');
+	await expect(page.getByRole('tab', { name: 'sailings.css •' })).toBeVisible();
+	await work.select('steppers', 'div.steppers.wide-only');
+	await work.collate('margin-top', '12px');
+	await work.open('home.html');
+	await expect(page.locator('.cm-content')).toContainText(
+		'<div class="steppers wide-only" style="margin-top: 12px">'
+	);
+	expect(work.actions()).toBeLessThanOrEqual(18);
 });

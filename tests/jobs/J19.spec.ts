@@ -1,5 +1,5 @@
 import { expect, test } from '../fixtures.ts';
-import { atWork, reached } from './bench.ts';
+import { atWork, frameOf, reached, type Beside } from './bench.ts';
 
 test('J19: all pictures, this section’s, this one: the reach counted before writing; an id of the host’s refused with its reason', async ({
 	page,
@@ -18,4 +18,20 @@ test('J19: all pictures, this section’s, this one: the reach counted before wr
 	await expect(reached(page, '#sec-8f3a21').first()).toContainText('the id sec-8f3a21 looks made by a tool');
 	await expect(reached(page, '.board').nth(2)).toHaveText('sailings.html 1');
 	expect(work.actions()).toBeLessThanOrEqual(8);
+
+	// This section's, a size smaller on narrow: into the rule that says its width, under a width of its own.
+	const share = (vantage: Beside) =>
+		frameOf(page, vantage)
+			.locator('.sail img')
+			.evaluate((one) => {
+				const around = one.parentElement?.getBoundingClientRect().width ?? NaN;
+				return one.getBoundingClientRect().width / around;
+			});
+	const wide = await share('Notebook');
+	await work.select('img', 'img');
+	await work.collate('width', '72%', { into: /^\.sail img in/, extent: 'under the width', at: 560 });
+	await expect.poll(() => share('Handset')).toBeCloseTo(0.72, 3);
+	expect(await share('Notebook')).toBe(wide);
+	await expect(page.getByRole('tab', { name: 'sailings.css •' })).toBeVisible();
+	expect(work.actions()).toBeLessThanOrEqual(17);
 });

@@ -238,6 +238,26 @@ export class Hand {
 		return now.text === value || now.from.written === value ? undefined : now.from;
 	});
 
+	/** Takes the selector, and the flag, of the declaration that is stronger: what would win at the least cost. */
+	asStrong(): void {
+		const { held, stronger } = this;
+		if (!held || !stronger?.hit) return;
+		const { selector, specificity } = stronger.hit;
+		const known = held.choices.findIndex(
+			({ target }) => target.kind === 'rule' && target.selector === selector
+		);
+		const home = held.choices.flatMap(({ target }) => (target.kind === 'rule' ? target.file : [])).at(-1);
+		if (known < 0 && home === undefined) return;
+		const target = { kind: 'rule' as const, file: home ?? '', selector, after: null };
+		const more = known < 0 ? [{ target, exists: false, specificity }] : [];
+		const flagged = stronger.important && !wishedOf(held).important;
+		this.held = { ...held, choices: [...held.choices, ...more] };
+		this.put({
+			into: known < 0 ? held.choices.length : known,
+			...(flagged ? { value: `${held.value} !important` } : {})
+		});
+	}
+
 	/** Writes what is in the hand into the sheet; one that the browser does not take only where that is insisted on. */
 	keep(insist = false): void {
 		const edit = this.#collating.trial;

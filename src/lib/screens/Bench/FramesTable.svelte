@@ -143,11 +143,13 @@
 		);
 		const frames = framing.frames.map(({ frame }) => frame);
 		const shown = stages.live.show({ placements: framing.frames.map(placementOf), contents });
-		const isNew = frames.join() !== over;
-		over = viewing.wide ? frames.join() : '';
+		const now = viewing.wide ? frames.join() : '';
+		// Over columns as beside the lead, frames that are new begin at what is selected.
+		const isNew = now !== over;
+		over = now;
 		void shown.then((at) => {
 			const [path] = selected;
-			if (isNew && over !== '' && path) for (const frame of frames) stages?.reveal(frame, path);
+			if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
 			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
 		});
 	}

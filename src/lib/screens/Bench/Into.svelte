@@ -135,11 +135,14 @@
 			<em>The browser does not take this value for {held.property}.</em> Shift Enter writes it nevertheless.
 		{:else if hand.stronger}
 			{@const by = hand.stronger}
-			<em
-				>It would not hold: {placeName(page, by)} is stronger{by.hit
-					? ` (${by.hit.selector})`
-					: ''}{by.important ? ', !important' : ''}.</em
-			>
+			<em>It would not hold: {placeName(page, by)} is stronger{by.hit ? ` (${by.hit.selector})` : ''}.</em>
+			{#if by.hit}
+				<button type="button" onclick={() => hand.asStrong()}
+					>as strong: {by.hit.selector} ({by.hit.specificity.join(', ')}){by.important
+						? ', !important'
+						: ''}</button
+				>
+			{/if}
 		{:else if !isEmpty(hand.reach)}
 			changes {printIntervalSet(hand.reach)}
 		{:else}
