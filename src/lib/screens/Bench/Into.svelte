@@ -70,6 +70,12 @@
 		};
 	});
 
+	/** Takes what is as strong; the keys go on to the field. */
+	function asStrong(): void {
+		hand.asStrong();
+		document.querySelector<HTMLInputElement>('input.field')?.focus();
+	}
+
 	const wished = $derived(intervalOf(held.extent, held.column, held.at));
 	const words = $derived(wished ? printInterval(wished) : 'every width');
 </script>
@@ -137,7 +143,7 @@
 			{@const by = hand.stronger}
 			<em>It would not hold: {placeName(page, by)} is stronger{by.hit ? ` (${by.hit.selector})` : ''}.</em>
 			{#if by.hit}
-				<button type="button" onclick={() => hand.asStrong()}
+				<button type="button" onclick={asStrong}
 					>as strong: {by.hit.selector} ({by.hit.specificity.join(', ')}){by.important
 						? ', !important'
 						: ''}</button

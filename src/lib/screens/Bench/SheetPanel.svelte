@@ -129,7 +129,12 @@
 	const IDLE_REST = 700;
 	/** Longer texts, in UTF-16 units, are not judged: all their declarations would have to be tried. */
 	const MOST_JUDGED = 400_000;
-	let doNothing = $state.raw<readonly Idle[]>([]);
+	/** What does nothing, in which file. */
+	let judged = $state.raw<{ readonly path: string; readonly found: readonly Idle[] }>({
+		path: '',
+		found: []
+	});
+	const doNothing = $derived(judged.path === shown?.path ? judged.found : []);
 	$effect(() => {
 		const path = shown?.path;
 		void page.conditions;
@@ -140,7 +145,7 @@
 		const timer = setTimeout(
 			() =>
 				void asked(path).then((found) => {
-					if (current) doNothing = found;
+					if (current) judged = { path, found };
 				}),
 			IDLE_REST
 		);

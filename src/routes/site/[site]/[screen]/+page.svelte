@@ -13,6 +13,7 @@
 	import { stageNotice } from '$lib/state/stages.svelte.ts';
 	import Bench from '$lib/screens/Bench/Bench.svelte';
 	import Find from '$lib/screens/shell/Find.svelte';
+	import Keys from '$lib/screens/shell/Keys.svelte';
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
 	import Stale from '$lib/screens/shell/Stale.svelte';
 	import Spine from '$lib/ui/Spine.svelte';
@@ -178,11 +179,7 @@
 	{/if}
 	<Stale {site} />
 	{#if finding}<Find {finds} onclose={() => (finding = false)} />{/if}
-	{#if keysOpen}
-		{#await import('$lib/screens/shell/Keys.svelte') then { default: Keys }}
-			<Keys keys={allKeys} onclose={() => (keysOpen = false)} />
-		{/await}
-	{/if}
+	{#if keysOpen}<Keys keys={allKeys} onclose={() => (keysOpen = false)} />{/if}
 </div>
 
 <style>
