@@ -120,6 +120,7 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 	await expect.poll(() => shownText(page)).toBe(written);
 
 	// An override is taken out with the block that held it alone.
+	await expect(cell(page, 'padding', 'B')).toContainText('45px');
 	await cell(page, 'padding', 'B').focus();
 	await page.keyboard.press('Delete');
 	await expect.poll(() => shownText(page)).toBe(SHEET);

@@ -177,7 +177,7 @@ function declarationFrom(
 export function takeOutAll(desk: Desk, places: readonly Candidate[]): Refusal | undefined {
 	const given = places.find(({ file }) => desk.isGiven(file));
 	if (given) return locked(given.file);
-	for (const { file, span, hit } of places) {
+	for (const { file, span, hit, written } of places) {
 		if (!hit) {
 			const [start, end] = [desk.working.now(file, span.start), desk.working.now(file, span.end)];
 			const [close = ''] = /^\s*;?\s*/.exec(desk.working.text(file)?.slice(end) ?? '') ?? [];
@@ -185,9 +185,10 @@ export function takeOutAll(desk: Desk, places: readonly Candidate[]): Refusal | 
 			continue;
 		}
 		const found = declarationFrom(desk, file, span.start);
-		if (!found)
+		// What is seen may be a moment behind the text: nothing else is taken out for it.
+		if (!found || sliceOf(found.part.sheet.source, found.node.value) !== written)
 			return {
-				sentence: 'This declaration cannot be taken out by itself.',
+				sentence: 'This declaration cannot be taken out as it stands now.',
 				place: { path: file, offset: span.start }
 			};
 		desk.working.change(file, moved(takeOut(found.part.sheet, found.node), found.part.from));
