@@ -1,6 +1,5 @@
 import { isPlace, type Row } from '../core/collation/index.ts';
-import type { Interval } from '../core/interval/index.ts';
-import { ZERO } from '../core/interval/index.ts';
+import { ZERO, type Interval } from '../core/interval/index.ts';
 import type { Collating, Looked, ShownColumn } from './collating.svelte.ts';
 import { joined, type Collation, type Column } from './collation.ts';
 import { deskOf } from './desk.ts';
@@ -8,18 +7,11 @@ import type { Hand } from './hand.svelte.ts';
 import type { Proposal, Proposed } from './proposal.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import { choicesFor, type Choice } from './targets.ts';
-import { directionAt, writeValue, type Desk } from './writing.ts';
+import { directionAt, wishedOf, writeValue, type Desk } from './writing.ts';
 
 /** A list of names as words; '' for none. */
 const named = (words: string, names: readonly string[]): string[] =>
 	names.length === 0 ? [] : [`${words}: ${names.join(', ')}.`];
-
-/** A value as it is written, its flag apart. */
-const wishedOf = (property: string, text: string) => ({
-	property,
-	value: text.replace(/\s*!\s*important\s*$/i, ''),
-	important: /!\s*important\s*$/i.test(text)
-});
 
 /** Writes into one column what another says, for every property that the element's own declarations set there. */
 export function copyColumn(

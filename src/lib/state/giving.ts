@@ -1,6 +1,7 @@
 import { errandFor, errandIn, givenClasses, unsteadyNames } from '../core/errand/index.ts';
 import { elementAt, giveClass, parsePage, type ElementPath } from '../core/html/index.ts';
 import { decodeText, type Decoder } from '../core/text/index.ts';
+import { inEditor } from './steps.ts';
 import type { FileText } from './texts.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 
@@ -14,7 +15,7 @@ function write(file: FileText, paths: readonly ElementPath[], name: string): num
 		return (element && giveClass(page, element, name)) ?? [];
 	});
 	file.dispatch({
-		changes: changes.map(({ start, end, text }) => ({ from: start, to: end, insert: text })),
+		changes: inEditor(changes),
 		userEvent: 'input.class'
 	});
 	return changes.length;

@@ -1,6 +1,5 @@
 import type { Candidate, Outcome } from '../core/cascade/index.ts';
 import { sidesOf, type Cell, type Row } from '../core/collation/index.ts';
-import type { Wished } from '../core/css/edit/index.ts';
 import {
 	contains,
 	equal,
@@ -23,7 +22,7 @@ import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
 import { choicesFor, type Choice } from './targets.ts';
 import { tryEdit } from './trying.ts';
-import { directionAt, ruleOf, takeOutAll, writeValue, type Desk, type Refusal } from './writing.ts';
+import { directionAt, ruleOf, takeOutAll, wishedOf, writeValue, type Desk, type Refusal } from './writing.ts';
 
 /** Over which widths a value is written: seen from a column, or from a width of one's own, which parts a band. */
 export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
@@ -44,12 +43,6 @@ export interface Held {
 	readonly choices: readonly Choice[];
 	/** Which of the choices it goes to. */
 	readonly into: number;
-}
-
-/** What is written: the value without its flag, and whether it has one. */
-function wishedOf({ property, value }: Held): Wished & { readonly important: boolean } {
-	const [, bare = value, flag] = /^([\s\S]*?)\s*(!\s*important)?\s*$/i.exec(value) ?? [];
-	return { property, value: bare.trim(), important: flag !== undefined };
 }
 
 /** Declarations, each once. */
@@ -149,7 +142,7 @@ export class Hand {
 		if (!this.held) return null;
 		const own = this.#collating.settled?.lineage.at(this.held.column.width)[0];
 		if (!own) return null;
-		const { property, value } = wishedOf(this.held);
+		const { property, value } = wishedOf(this.held.property, this.held.value);
 		if (property.startsWith('--')) return value === '' ? null : [property];
 		const set = value === '' ? null : own.engine.expand(property, value);
 		return set && [...set.keys()].map(own.physical);
@@ -162,7 +155,7 @@ export class Hand {
 
 	#try(held: Held): void {
 		const { row, column, extent, choices, into } = held;
-		const wished = wishedOf(held);
+		const wished = wishedOf(held.property, held.value);
 		const choice = choices[into];
 		if (!choice || wished.value === '') return this.#setTrial(null);
 		const desk = deskOf(this.#site);
@@ -234,7 +227,7 @@ export class Hand {
 		if (!held || !now?.from) return undefined;
 		const widths = widthsOf(held.extent, held.column, held.at);
 		if (!contains(widths, rationalFromNumber(held.column.width))) return undefined;
-		const { value } = wishedOf(held);
+		const { value } = wishedOf(held.property, held.value);
 		return now.text === value || now.from.written === value ? undefined : now.from;
 	});
 
@@ -250,7 +243,7 @@ export class Hand {
 		if (known < 0 && home === undefined) return;
 		const target = { kind: 'rule' as const, file: home ?? '', selector, after: null };
 		const more = known < 0 ? [{ target, exists: false, specificity }] : [];
-		const flagged = stronger.important && !wishedOf(held).important;
+		const flagged = stronger.important && !wishedOf(held.property, held.value).important;
 		this.held = { ...held, choices: [...held.choices, ...more] };
 		this.put({
 			into: known < 0 ? held.choices.length : known,

@@ -3,8 +3,10 @@ import { EditorSelection, type EditorState, type Extension } from '@codemirror/s
 import { EditorView, keymap, type Command } from '@codemirror/view';
 import { moveRule, parseSheet, sliceOf, walk } from '../core/css/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
+import { shifted } from '../core/text/index.ts';
 import { sheetPartAt } from './css.ts';
 import { rulesShown, type InForce } from './force.ts';
+import { inEditor } from './steps.ts';
 
 /** Where the definition of a custom property is, in the sheets of the page; the Bench puts it here. */
 export const definitions: { show: (name: string) => boolean } = { show: () => false };
@@ -28,11 +30,7 @@ export const moveRuleBy =
 		if (!move) return false;
 		const { start } = part;
 		view.dispatch({
-			changes: move.changes.map((one) => ({
-				from: start + one.start,
-				to: start + one.end,
-				insert: one.text
-			})),
+			changes: inEditor(shifted(move.changes, start)),
 			selection: { anchor: start + move.offset },
 			scrollIntoView: true,
 			userEvent: 'move.rule'

@@ -1,9 +1,9 @@
 import { habitsOf } from '../core/css/index.ts';
-import { printRational, rationalFromNumber, type Rational } from '../core/interval/index.ts';
+import { printRational, type Rational } from '../core/interval/index.ts';
 import { closeHalves } from '../core/media/index.ts';
 import { queryPlaces, type QueryPlace, type Sources } from '../core/site/index.ts';
-import type { Change } from '../core/text/index.ts';
-import { PLAIN } from '../core/vantage/index.ts';
+import { shifted, type Change } from '../core/text/index.ts';
+import { EM } from './condition.ts';
 import type { Proposal } from './proposal.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import type { Desk } from './writing.ts';
@@ -12,9 +12,6 @@ import type { Desk } from './writing.ts';
 interface Place extends QueryPlace {
 	readonly path: string;
 }
-
-/** The px of one em in a query. */
-export const EM = rationalFromNumber(PLAIN.defaultFontSize);
 
 /** Every list of media queries in the files of a site that are ours. */
 export const ownQueries = ({ texts }: SiteState, sources: Sources, { isGiven }: Desk): Place[] =>
@@ -30,11 +27,7 @@ export function writeQueries(
 ): number {
 	const byFile = new Map<string, Change[]>();
 	places.forEach(({ path, span: { start: by } }, i) => {
-		const moved = (changes[i] ?? []).map(({ start, end, text }) => ({
-			start: start + by,
-			end: end + by,
-			text
-		}));
+		const moved = shifted(changes[i] ?? [], by);
 		byFile.set(path, [...(byFile.get(path) ?? []), ...moved]);
 	});
 	for (const [path, all] of byFile) working.change(path, all);

@@ -1,10 +1,10 @@
-import { habitsOf, parseSheet, unwrapRules, wrapRules, type Sheet } from '../core/css/index.ts';
+import { parseSheet, unwrapRules, wrapRules, type Sheet } from '../core/css/index.ts';
 import { handOf } from '../core/css/edit/hand.ts';
-import { equal, rationalFromNumber, type Interval } from '../core/interval/index.ts';
-import { parseMediaQueryList, solve, writeCondition } from '../core/media/index.ts';
-import type { Change } from '../core/text/index.ts';
-import { PLAIN } from '../core/vantage/index.ts';
+import type { Interval } from '../core/interval/index.ts';
+import { shifted, type Change } from '../core/text/index.ts';
+import { conditionFor, NO_CONDITION } from './condition.ts';
 import { sheetPartAt } from './css.ts';
+import { inEditor } from './steps.ts';
 import type { FileText } from './texts.svelte.ts';
 
 /** The sheet that a selection of a file lies in: all of a sheet's file, or a `<style>` of a page. */
@@ -18,7 +18,7 @@ function sheetAt(file: FileText, offset: number): { sheet: Sheet; from: number }
 function apply(file: FileText, changes: readonly Change[], from: number, otherwise: string): string | null {
 	if (changes.length === 0) return otherwise;
 	file.dispatch({
-		changes: changes.map(({ start, end, text }) => ({ from: from + start, to: from + end, insert: text })),
+		changes: inEditor(shifted(changes, from)),
 		userEvent: 'input.wrap'
 	});
 	return null;
@@ -34,16 +34,13 @@ export function wrapSelection(file: FileText, interval: Interval, join: boolean)
 	const { from: first, to: last } = file.state.selection.main;
 	const at = sheetAt(file, first);
 	if (!at) return NO_RULE;
-	const habits = habitsOf(at.sheet);
-	const condition = writeCondition(interval, habits, rationalFromNumber(PLAIN.defaultFontSize));
-	if (condition === undefined) return 'These widths cannot be written with min-width and max-width alone.';
-	const widthsOf = (query: string) => solve(parseMediaQueryList(query), PLAIN);
-	const wished = widthsOf(condition);
+	const condition = conditionFor(at.sheet, interval);
+	if (!condition) return NO_CONDITION;
 	const changes = wrapRules(at.sheet, first - at.from, last - at.from, {
-		condition,
+		condition: condition.text,
 		indent: handOf(at.sheet).indent,
 		join,
-		same: (query) => equal(widthsOf(query), wished)
+		same: condition.same
 	});
 	return apply(file, changes, at.from, NO_RULE);
 }

@@ -1,6 +1,5 @@
 import type { Candidate } from '../core/cascade/index.ts';
 import {
-	habitsOf,
 	parseSheet,
 	ruleAt,
 	sliceOf,
@@ -9,32 +8,12 @@ import {
 	type Rule,
 	type Sheet
 } from '../core/css/index.ts';
-import {
-	setDeclaration,
-	takeOut,
-	writeInto,
-	type Wished,
-	type WishedCondition
-} from '../core/css/edit/index.ts';
-import {
-	equal,
-	fromInterval,
-	isEverything,
-	rationalFromNumber,
-	type Interval,
-	type IntervalSet
-} from '../core/interval/index.ts';
-import {
-	directionOf,
-	parseMediaQueryList,
-	solve,
-	standsBefore,
-	writeCondition,
-	type Direction
-} from '../core/media/index.ts';
+import { setDeclaration, takeOut, writeInto, type Wished } from '../core/css/edit/index.ts';
+import { fromInterval, isEverything, type Interval } from '../core/interval/index.ts';
+import type { Direction } from '../core/media/index.ts';
 import { wholeSelector } from '../core/selector/index.ts';
-import type { Change } from '../core/text/index.ts';
-import { PLAIN } from '../core/vantage/index.ts';
+import { shifted } from '../core/text/index.ts';
+import { conditionFor, NO_CONDITION, sheetDirection } from './condition.ts';
 import { sheetPartAt, sheetParts } from './css.ts';
 import type { FilePlace } from './texts.svelte.ts';
 import type { Working } from './working.ts';
@@ -50,6 +29,12 @@ export type Target =
 	  }
 	/** The style attribute that says it so far: the place of the declaration. */
 	| { readonly kind: 'style'; readonly file: string; readonly start: number; readonly end: number };
+
+/** What is to be written for a property: a value without its flag, and whether it has one. */
+export function wishedOf(property: string, written: string): Wished & { readonly important: boolean } {
+	const [, bare = written, flag] = /^([\s\S]*?)\s*(!\s*important)?\s*$/i.exec(written) ?? [];
+	return { property, value: bare.trim(), important: flag !== undefined };
+}
 
 /** Why something cannot be written, with the place. */
 export interface Refusal {
@@ -81,38 +66,10 @@ function partAt({ working, kind }: Desk, file: string, offset: number | null): P
 	return part && { sheet: parseSheet(text.slice(part.start, part.end)), from: part.start };
 }
 
-const moved = (changes: readonly Change[], by: number): Change[] =>
-	changes.map(({ start, end, text }) => ({ start: start + by, end: end + by, text }));
-
-const widthsOf = (query: string): IntervalSet => solve(parseMediaQueryList(query), PLAIN);
-
-/** Whether a sheet says the narrow first, by its conditions. */
-function sheetDirection(sheet: Sheet): Direction {
-	const found: IntervalSet[] = [];
-	for (const node of walk(sheet))
-		if (node.kind === 'at-rule' && node.name === 'media')
-			found.push(widthsOf(sliceOf(sheet.source, node.prelude)));
-	return directionOf(found);
-}
-
 /** The direction of the sheet that a target is in. */
 export function directionAt(desk: Desk, target: Target): Direction {
 	const part = target.kind === 'rule' ? partAt(desk, target.file, target.after) : undefined;
 	return part ? sheetDirection(part.sheet) : 'up';
-}
-
-/** A condition for an interval of widths as a sheet would write it; a refusal where it cannot. */
-function conditionFor(sheet: Sheet, interval: Interval): WishedCondition | Refusal {
-	const text = writeCondition(interval, habitsOf(sheet), rationalFromNumber(PLAIN.defaultFontSize));
-	if (text === undefined)
-		return { sentence: 'These widths cannot be written with min-width and max-width alone.' };
-	const widths = widthsOf(text);
-	const direction = sheetDirection(sheet);
-	return {
-		text,
-		same: (query) => equal(widthsOf(query), widths),
-		before: (query) => standsBefore(widths, widthsOf(query), direction)
-	};
 }
 
 const locked = (file: string): Refusal => ({ sentence: `${file} is given: it is left as it is.` });
@@ -142,20 +99,21 @@ export function writeValue(
 		const sheet = parseSheet(`*{${css}}`);
 		const [rule] = sheet.children;
 		if (rule?.kind !== 'rule') return { sentence: 'The style attribute cannot be read.' };
-		desk.working.change(file, moved(setDeclaration(sheet, rule, wished), start - 2));
+		desk.working.change(file, shifted(setDeclaration(sheet, rule, wished), start - 2));
 		return undefined;
 	}
 	const part = partAt(desk, file, target.after);
 	if (!part) return { sentence: `${file} has no sheet to write in.` };
 	const { sheet, from } = part;
-	const condition = interval && !isEverything(fromInterval(interval)) ? conditionFor(sheet, interval) : null;
-	if (condition && 'sentence' in condition) return condition;
+	const isConditional = interval !== null && !isEverything(fromInterval(interval));
+	const condition = isConditional ? conditionFor(sheet, interval) : null;
+	if (condition === undefined) return { sentence: NO_CONDITION };
 	const base =
 		target.after === null ? undefined : ruleFrom(sheet, desk.working.now(file, target.after) - from);
 	const into = { selector: target.selector, condition, ...(base ? { base } : {}) };
 	const done = writeInto(sheet, into, wished);
 	if ('refused' in done) return { sentence: done.refused, place: { path: file, offset: from + done.at } };
-	desk.working.change(file, moved(done.changes, from));
+	desk.working.change(file, shifted(done.changes, from));
 	return undefined;
 }
 
@@ -191,7 +149,7 @@ export function takeOutAll(desk: Desk, places: readonly Candidate[]): Refusal | 
 				sentence: 'This declaration cannot be taken out as it stands now.',
 				place: { path: file, offset: span.start }
 			};
-		desk.working.change(file, moved(takeOut(found.part.sheet, found.node), found.part.from));
+		desk.working.change(file, shifted(takeOut(found.part.sheet, found.node), found.part.from));
 	}
 	return undefined;
 }

@@ -5,6 +5,10 @@ export interface Change {
 	readonly text: string;
 }
 
+/** Changes of a part of a text as changes of the whole, where the part begins at `by`. */
+export const shifted = (changes: readonly Change[], by: number): Change[] =>
+	changes.map(({ start, end, text }) => ({ start: start + by, end: end + by, text }));
+
 /** A text with changes made; of two that overlap the one that begins first is kept. */
 export function applyChanges(source: string, changes: readonly Change[]): string {
 	if (changes.length === 0) return source;

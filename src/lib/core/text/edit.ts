@@ -1,4 +1,4 @@
-import { applyChanges, type Change } from './change.ts';
+import { applyChanges, shifted, type Change } from './change.ts';
 import { lineStart } from './lines.ts';
 
 /** Changes of one file's text. */
@@ -37,9 +37,8 @@ export function changedLines(source: string, changes: readonly Change[]): Hunk[]
 	}
 	return stretches.flatMap(({ start, end, changes: own }): Hunk[] => {
 		const text = source.slice(start, end);
-		const moved = own.map((one) => ({ ...one, start: one.start - start, end: one.end - start }));
 		const before = text.split('\n');
-		const after = applyChanges(text, moved).split('\n');
+		const after = applyChanges(text, shifted(own, -start)).split('\n');
 		let line = source.slice(0, start).split('\n').length;
 		while (before.length > 0 && after.length > 0 && before[0] === after[0]) {
 			before.shift();

@@ -31,7 +31,7 @@
 		tab: Tab;
 		/** The collation of what is selected and the value in the hand; null until they are asked for. */
 		table: { readonly collating: Collating; readonly hand: Hand } | null;
-		/** What larger edits are proposed with; null until the frames are there. */
+		/** What larger edits are proposed with; null until one is first wished for. */
 		proposal: Proposal | null;
 		site: SiteState;
 		page: PageState;
@@ -173,7 +173,6 @@
 						{...table}
 						{site}
 						{proposal}
-						given={site.given}
 						{reach}
 						{onplace}
 						least={6.5}

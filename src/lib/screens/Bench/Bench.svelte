@@ -321,7 +321,6 @@
 									{...table}
 									{site}
 									proposal={edits.proposal}
-									given={site.given}
 									{reach}
 									{onplace}
 									least={LEAST_COLUMN}

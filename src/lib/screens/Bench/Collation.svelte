@@ -22,7 +22,6 @@
 		paths: readonly ElementPath[];
 		collating: Collating;
 		hand: Hand;
-		given: ReadonlySet<string>;
 		proposal: Proposal;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
@@ -39,7 +38,6 @@
 		paths,
 		collating,
 		hand,
-		given,
 		proposal,
 		reach,
 		onplace,
@@ -131,7 +129,7 @@
 												{column}
 												{collating}
 												{hand}
-												{given}
+												given={site.given}
 												{onplace}
 												other={isOther(row, cell, i)}
 												flat={cell.same && i > 0}

@@ -9,11 +9,13 @@ export interface Scene {
 
 const sameElement = (a: SheetText, b: SheetText): boolean => a.element.join() === b.element.join();
 
+/** Whether two values are one; lists, which are made anew each time, by what is in them. */
+const sameValue = (a: unknown, b: unknown): boolean =>
+	a === b || (typeof a === 'object' && JSON.stringify(a) === JSON.stringify(b));
+
 /** Whether two pages are one but for the texts of their sheets. */
 const samePage = (a: PageContent, b: PageContent): boolean =>
-	(Object.keys(a) as (keyof PageContent)[]).every(
-		(key) => key === 'sheets' || a[key] === b[key] || JSON.stringify(a[key]) === JSON.stringify(b[key])
-	);
+	(Object.keys(a) as (keyof PageContent)[]).every((key) => key === 'sheets' || sameValue(a[key], b[key]));
 
 /** The sheets of `next` whose text is another than before; null where the sheets are not the same ones. */
 function changedSheets(before: readonly SheetText[], next: readonly SheetText[]): SheetText[] | null {

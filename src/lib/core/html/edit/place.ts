@@ -1,5 +1,5 @@
 import { indentAt, isFirstOnLine } from '../../css/edit/line.ts';
-import { applyChanges, type Change } from '../../text/index.ts';
+import { applyChanges, shifted, type Change } from '../../text/index.ts';
 import { attribute, type Page, type PageElement } from '../page.ts';
 import { freeId, setAttribute } from './attribute.ts';
 
@@ -44,8 +44,7 @@ function withOtherIds(page: Page, element: PageElement): string {
 			return other === undefined || other === value ? [] : setAttribute(page, one, name, other);
 		})
 	);
-	const moved = changes.map((one) => ({ ...one, start: one.start - span.start, end: one.end - span.start }));
-	return applyChanges(page.source.slice(span.start, span.end), moved);
+	return applyChanges(page.source.slice(span.start, span.end), shifted(changes, -span.start));
 }
 
 /** Puts a copy of an element after it, on lines of its own where the element has such; ids in it are made others. */

@@ -1,0 +1,42 @@
+import { habitsOf, sliceOf, walk, type Sheet } from '../core/css/index.ts';
+import type { WishedCondition } from '../core/css/edit/rule.ts';
+import { equal, rationalFromNumber, type Interval, type IntervalSet } from '../core/interval/index.ts';
+import {
+	directionOf,
+	parseMediaQueryList,
+	solve,
+	standsBefore,
+	writeCondition,
+	type Direction
+} from '../core/media/index.ts';
+import { PLAIN } from '../core/vantage/index.ts';
+
+/** The px of one em in a query. */
+export const EM = rationalFromNumber(PLAIN.defaultFontSize);
+
+/** Why there is no condition for some widths. */
+export const NO_CONDITION = 'These widths cannot be written with min-width and max-width alone.';
+
+const widthsOf = (query: string): IntervalSet => solve(parseMediaQueryList(query), PLAIN);
+
+/** Whether a sheet says the narrow first, by its conditions. */
+export function sheetDirection(sheet: Sheet): Direction {
+	const found: IntervalSet[] = [];
+	for (const node of walk(sheet))
+		if (node.kind === 'at-rule' && node.name === 'media')
+			found.push(widthsOf(sliceOf(sheet.source, node.prelude)));
+	return directionOf(found);
+}
+
+/** A condition for an interval of widths as a sheet would write it; undefined where it cannot. */
+export function conditionFor(sheet: Sheet, interval: Interval): WishedCondition | undefined {
+	const text = writeCondition(interval, habitsOf(sheet), EM);
+	if (text === undefined) return undefined;
+	const widths = widthsOf(text);
+	let direction: Direction | undefined;
+	return {
+		text,
+		same: (query) => equal(widthsOf(query), widths),
+		before: (query) => standsBefore(widths, widthsOf(query), (direction ??= sheetDirection(sheet)))
+	};
+}
