@@ -1,3 +1,4 @@
+import type { DraftRecord } from '../../src/lib/api.ts';
 import { expect, openBench, pageFrames, type Page } from '../fixtures.ts';
 import type { bring } from '../fixtures.ts';
 
@@ -13,8 +14,24 @@ export const frameOf = (page: Page, vantage: Beside) => {
 	return frame;
 };
 
+/** Lets go of what jobs before left unsaved: their tabs are gone, so that a new one would take it up. */
+async function asSaved({ url }: Server, site: number): Promise<void> {
+	const { drafts } = (await (await fetch(`${url}/api/sites/${site}`)).json()) as {
+		drafts: readonly DraftRecord[];
+	};
+	for (const { path, tab } of drafts) {
+		const query = new URLSearchParams({ path, tab }).toString();
+		const answer = await fetch(`${url}/api/sites/${site}/drafts?${query}`, {
+			method: 'DELETE',
+			headers: { origin: url }
+		});
+		if (!answer.ok) throw new Error(await answer.text());
+	}
+}
+
 /** The Bench with a page in its frames and a file in its sheet, and what was done there, counted. */
 export async function atWork(page: Page, server: Server, path: string, file: string, site = 1) {
+	await asSaved(server, site);
 	await openBench(page, server, site, `?page=${path}&file=${encodeURIComponent(file)}`);
 	await expect(page.locator('.cm-content')).toBeVisible();
 	let actions = 0;
