@@ -143,6 +143,16 @@ test('what cannot be taken says so: a value, a broken place, a stronger rule, a 
 	await into(page).getByRole('button', { name: 'as strong: .card (0, 1, 0)' }).click();
 	await expect(into(page)).toContainText('changes <700');
 	await page.keyboard.press('Escape');
+	// A flag is part of the value in the hand, and stays unless it is taken away.
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+End');
+	await page.keyboard.insertText('.card { gap: 1px !important }\n');
+	await cell(page, 'gap', 'A').click();
+	await expect(field(page, 'gap', 'A')).toHaveValue('1px !important');
+	await page.keyboard.press('Home');
+	await page.keyboard.press('ArrowUp');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('.card { gap: 2px !important }');
 
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+End');

@@ -7,7 +7,7 @@ import type { Hand } from './hand.svelte.ts';
 import type { Proposal, Proposed } from './proposal.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import { choicesFor, type Choice } from './targets.ts';
-import { directionAt, wishedOf, writeValue, type Desk } from './writing.ts';
+import { directionAt, wishedOf, withFlag, writeValue, type Desk } from './writing.ts';
 
 /** A list of names as words; '' for none. */
 const named = (words: string, names: readonly string[]): string[] =>
@@ -35,7 +35,7 @@ export function copyColumn(
 		const choices = choicesFor(desk, { ...looked, paths: looked.paths.slice(0, 1) }, [of], target.outcome);
 		const [choice] = 'sentence' in choices ? [] : choices;
 		const refusal = choice
-			? writeValue(desk, choice.target, to.interval, wishedOf(row.name, source.text))
+			? writeValue(desk, choice.target, to.interval, wishedOf(row.name, withFlag(source.text, source.from)))
 			: undefined;
 		if (!choice || refusal) left.push(row.name);
 		else copied.push(row.name);
@@ -55,8 +55,8 @@ interface Stretch {
 function stretchesOf({ cells }: Row, columns: readonly Column[]): Stretch[] {
 	const found: { columns: Column[]; text: string }[] = [];
 	columns.forEach((column, i) => {
-		const { outcome, text = '' } = cells[i] ?? {};
-		const said = outcome?.kind === 'own' ? text : '';
+		const cell = cells[i];
+		const said = cell?.outcome.kind === 'own' ? withFlag(cell.text, cell.from) : '';
 		const last = found.at(-1);
 		if (last?.text === said) last.columns.push(column);
 		else found.push({ columns: [column], text: said });

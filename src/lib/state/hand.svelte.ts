@@ -22,7 +22,16 @@ import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
 import { choicesFor, type Choice } from './targets.ts';
 import { tryEdit } from './trying.ts';
-import { directionAt, ruleOf, takeOutAll, wishedOf, writeValue, type Desk, type Refusal } from './writing.ts';
+import {
+	directionAt,
+	ruleOf,
+	takeOutAll,
+	wishedOf,
+	withFlag,
+	writeValue,
+	type Desk,
+	type Refusal
+} from './writing.ts';
 
 /** Over which widths a value is written: seen from a column, or from a width of one's own, which parts a band. */
 export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
@@ -105,7 +114,7 @@ export class Hand {
 			cell,
 			property: row.name,
 			sides: sidesOf(row.name),
-			value: cell.text,
+			value: withFlag(cell.text, cell.from),
 			choices,
 			into: 0,
 			at: carriage.width,

@@ -30,6 +30,10 @@ export type Target =
 	/** The style attribute that says it so far: the place of the declaration. */
 	| { readonly kind: 'style'; readonly file: string; readonly start: number; readonly end: number };
 
+/** A value as it is written by a declaration, with its flag. */
+export const withFlag = (text: string, from: Candidate | undefined): string =>
+	from?.important ? `${text} !important` : text;
+
 /** What is to be written for a property: a value without its flag, and whether it has one. */
 export function wishedOf(property: string, written: string): Wished & { readonly important: boolean } {
 	const [, bare = written, flag] = /^([\s\S]*?)\s*(!\s*important)?\s*$/i.exec(written) ?? [];
