@@ -1,4 +1,5 @@
 import { gzipSync } from 'node:zlib';
+import type { Response } from '@playwright/test';
 import { clientBundle } from '../../tests/bundle.ts';
 import type { Bench } from '../bench.ts';
 import { keystroke, PAINTED, reloading, withSite, type Files } from '../browser.ts';
@@ -89,19 +90,24 @@ export const benches: readonly Bench[] = [
 		goal: { atMost: 1 },
 		run: () =>
 			withSite({ 'index.html': '<p>x' }, async (page, server, site) => {
-				let size = 0;
-				// What comes once the frames are painted is not waited for.
-				let first = true;
-				const reading: Promise<void>[] = [];
+				const scripts: Response[] = [];
 				page.on('response', (response) => {
 					const isScript = response.request().resourceType() === 'script';
-					if (!first || !isScript || !response.url().startsWith(server.url)) return;
-					reading.push(response.body().then((body) => void (size += gzipSync(body).length)));
+					if (isScript && response.url().startsWith(server.url)) scripts.push(response);
 				});
 				await page.goto(`${server.url}/site/${site}/bench`);
 				await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
-				first = false;
-				await Promise.all(reading);
+				// What comes once the frames are painted is not waited for.
+				const later = await page.evaluate((mark) => {
+					const painted = performance.getEntriesByName(mark)[0]?.startTime ?? 0;
+					return performance
+						.getEntriesByType('resource')
+						.filter(({ startTime }) => startTime > painted)
+						.map(({ name }) => name);
+				}, PAINTED);
+				const first = scripts.filter((script) => !later.includes(script.url()));
+				const bodies = await Promise.all(first.map((script) => script.body()));
+				const size = bodies.reduce((sum, body) => sum + gzipSync(body).length, 0);
 				return size / 450_000;
 			})
 	}

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFile as readDisk } from 'node:fs/promises';
 import { join } from 'node:path';
 import { lookup } from 'mrmime';
@@ -14,15 +15,19 @@ const FILES =
 const policy = (script: string, applications: string): string =>
 	`default-src 'none'; script-src ${script}; ${FILES}; form-action 'none'; frame-ancestors ${applications}`;
 
-/** The page that is a stage. `Origin-Agent-Cluster` asks for a process of its own where there is a choice. */
-export function hostPage(request: Request, url: URL): Response {
+const script = (): Promise<Buffer> =>
+	readDisk(join(process.env.VANTAGGIO_HOME ?? process.cwd(), 'build', 'stage', 'host.js'));
+
+/** The page that is a stage; it names its script by what is in it, so that the browser keeps that. `Origin-Agent-Cluster` asks for a process of its own where there is a choice. */
+export async function hostPage(request: Request, url: URL): Promise<Response> {
 	const scheme = url.protocol;
 	const host = request.headers.get('host') ?? url.host;
 	const path = request.headers.has('x-vantaggio-stage')
 		? `/${HOST_SCRIPT}`
 		: url.pathname.replace(HOST_PAGE, HOST_SCRIPT);
 	const applications = request.headers.get('x-vantaggio-applications') ?? "'self'";
-	const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Stage</title><script src="${path}" defer></script></head><body></body></html>`;
+	const version = createHash('sha256').update(await script()).digest('hex').slice(0, 16);
+	const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Stage</title><script src="${path}?${version}" defer></script></head><body></body></html>`;
 	return new Response(html, {
 		headers: {
 			'content-type': 'text/html; charset=utf-8',
@@ -34,14 +39,13 @@ export function hostPage(request: Request, url: URL): Response {
 	});
 }
 
-export async function hostScript(): Promise<Response> {
-	const script = await readDisk(
-		join(process.env.VANTAGGIO_HOME ?? process.cwd(), 'build', 'stage', 'host.js')
-	);
-	return new Response(new Uint8Array(script), {
-		headers: { 'content-type': 'text/javascript; charset=utf-8', 'cache-control': 'no-cache' }
+export const hostScript = async (): Promise<Response> =>
+	new Response(new Uint8Array(await script()), {
+		headers: {
+			'content-type': 'text/javascript; charset=utf-8',
+			'cache-control': 'max-age=31536000, immutable'
+		}
 	});
-}
 
 /** A file of the site, as an address in a page names it. Opened by itself it can do nothing (`sandbox`). */
 export async function siteFile(site: number, path: string, request: Request): Promise<Response> {
@@ -66,13 +70,15 @@ export async function siteFile(site: number, path: string, request: Request): Pr
 
 /**
  * The application's page for a site's screen, with what it will ask for beginning to load beside its scripts:
- * the site, and on the Bench its stage.
+ * the sites, this one, and on the Bench its stage.
  */
 export function withSiteAhead(html: string, url: URL): string {
 	const [, site, screen] = /^\/site\/(\d{1,9})\/(\w+)$/.exec(url.pathname) ?? [];
 	if (site === undefined) return html;
-	const asked = `<link rel="preload" as="fetch" crossorigin="anonymous" href="/api/sites/${site}" />`;
-	const page = html.replace('</head>', `${asked}</head>`);
+	const asked = ['/api/sites', `/api/sites/${site}`].map(
+		(address) => `<link rel="preload" as="fetch" crossorigin="anonymous" href="${address}" />`
+	);
+	const page = html.replace('</head>', `${asked.join('')}</head>`);
 	if (screen !== 'bench') return page;
 	const host = stageHost(optionsFrom(process.env), 0, site);
 	const address = `${url.protocol}//${host}${url.port && `:${url.port}`}/${HOST_PAGE}`;

@@ -4,7 +4,6 @@ import {
 	type CompletionContext,
 	type CompletionResult
 } from '@codemirror/autocomplete';
-import { htmlCompletionSource } from '@codemirror/lang-html';
 import { syntaxTree } from '@codemirror/language';
 import type { EditorState, Extension } from '@codemirror/state';
 import { caretAt, type Caret } from '../core/css/index.ts';
@@ -148,6 +147,7 @@ async function inPage(context: CompletionContext): Promise<CompletionResult | nu
 	const text = context.state.doc.toString();
 	const part = sheetPartAt(text, 'page', context.pos);
 	if (part) return complete(context, text.slice(part.start, part.end), part.start);
+	const { htmlCompletionSource } = await import('@codemirror/lang-html');
 	return htmlCompletionSource(context);
 }
 

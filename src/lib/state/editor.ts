@@ -1,7 +1,6 @@
 import { closeBrackets, closeBracketsKeymap, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap, indentWithTab } from '@codemirror/commands';
 import { css } from '@codemirror/lang-css';
-import { html } from '@codemirror/lang-html';
 import {
 	bracketMatching,
 	foldGutter,
@@ -11,8 +10,15 @@ import {
 	syntaxHighlighting
 } from '@codemirror/language';
 import { highlightSelectionMatches, searchKeymap } from '@codemirror/search';
-import { EditorState, type Extension } from '@codemirror/state';
-import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
+import { Compartment, EditorState, type Extension } from '@codemirror/state';
+import {
+	drawSelection,
+	EditorView,
+	highlightActiveLine,
+	keymap,
+	lineNumbers,
+	ViewPlugin
+} from '@codemirror/view';
 import { tags } from '@lezer/highlight';
 import { completing } from './complete.ts';
 import { forceBars } from './force.ts';
@@ -22,6 +28,7 @@ import { notesAtLines } from './notes.ts';
 import { moving } from './moves.ts';
 import { muting } from './muting.ts';
 import { nudging } from './nudge.ts';
+import { afterFrames } from './painted.ts';
 import { pictureDrop } from './pictureDrop.ts';
 import { stepMarks } from './steps.ts';
 
@@ -70,6 +77,30 @@ const theme = EditorView.theme({
 	'.cm-goto': { background: 'var(--pick)' }
 });
 
+const language = new Compartment();
+
+/** HTML brings the languages that stand in pages: it comes with the first page that is opened, after the frames. */
+const htmlWhenCome = ViewPlugin.fromClass(
+	class {
+		#gone = false;
+
+		constructor(view: EditorView) {
+			void this.#come(view);
+		}
+
+		async #come(view: EditorView): Promise<void> {
+			await afterFrames();
+			const { html } = await import('@codemirror/lang-html');
+			const has = language.get(view.state) as readonly Extension[] | undefined;
+			if (!this.#gone && has?.length === 0) view.dispatch({ effects: language.reconfigure(html()) });
+		}
+
+		destroy(): void {
+			this.#gone = true;
+		}
+	}
+);
+
 /** What every text is edited with; CSS or HTML by its kind. */
 export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extension => [
 	fileOfEditor.of(path),
@@ -89,7 +120,7 @@ export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extensio
 	syntaxHighlighting(colours),
 	theme,
 	EditorView.cspNonce.of(document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce ?? ''),
-	kind === 'page' ? html() : css(),
+	kind === 'page' ? [language.of([]), htmlWhenCome] : css(),
 	notesAtLines(kind),
 	muting,
 	deles,

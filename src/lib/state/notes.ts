@@ -10,6 +10,7 @@ import {
 import { parseSheet, type Sheet, type Span } from '../core/css/index.ts';
 import { pageNotes, parsePage } from '../core/html/index.ts';
 import { sheetParts } from './css.ts';
+import { afterFrames } from './painted.ts';
 import { support } from './support.ts';
 
 interface Remark {
@@ -19,11 +20,11 @@ interface Remark {
 
 type Lint = (sheet: Sheet) => readonly { readonly span: Span; readonly sentence: string }[];
 
-/** Null until the grammar has come. */
+/** Null until the grammar has come; nothing is remarked on before. */
 let lint: Lint | null = null;
 
-/** The grammar is large: it comes after the first texts are shown. */
-const grammar = new Promise((resolve) => requestIdleCallback(resolve, { timeout: 4000 }))
+/** The grammar is large: it comes after the frames. */
+const grammar = afterFrames()
 	.then(() => import('../core/grammar/index.ts'))
 	.then(({ lint: ofGrammar }) => {
 		lint = (sheet) => ofGrammar(sheet, (property, value) => CSS.supports(property, value));
@@ -105,14 +106,14 @@ const REST = 250;
 export const notesAtLines = (kind: 'page' | 'sheet'): Extension =>
 	ViewPlugin.fromClass(
 		class {
-			decorations: DecorationSet;
+			decorations: DecorationSet = Decoration.none;
 			#timer: ReturnType<typeof setTimeout> | undefined;
 			readonly #deaf: () => void;
 
 			constructor(view: EditorView) {
-				this.decorations = decorate(view.state.doc, kind);
 				this.#deaf = support.listen(() => this.#again(view));
-				if (!lint) void grammar.then(() => this.#again(view));
+				if (lint) this.decorations = decorate(view.state.doc, kind);
+				else void grammar.then(() => this.#again(view));
 			}
 
 			#again(view: EditorView): void {

@@ -6,6 +6,7 @@
 	import { before } from '$lib/state/before.svelte.ts';
 	import type { Press } from '$lib/state/keys.ts';
 	import { originals } from '$lib/state/originals.svelte.ts';
+	import { framesPainted } from '$lib/state/painted.ts';
 	import { PageState } from '$lib/state/page.svelte.ts';
 	import { picked, selectionView, type Pick } from '$lib/state/selection.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
@@ -151,6 +152,7 @@
 			const [path] = selected;
 			if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
 			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
+			framesPainted();
 		});
 	}
 
