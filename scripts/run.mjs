@@ -1,5 +1,5 @@
 // The tasks of package.json. Plain Node, so that it runs on a fresh clone before anything is installed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
@@ -17,6 +17,8 @@ if (major !== 20 || minor < 19) {
 const root = join(import.meta.dirname, '..');
 const [task = '', ...rest] = process.argv.slice(2);
 
+const PATH = `${join(root, 'node_modules', '.bin')}:${process.env.PATH ?? ''}`;
+
 /**
  * @param {string} command
  * @param {readonly string[]} args
@@ -24,16 +26,32 @@ const [task = '', ...rest] = process.argv.slice(2);
  * @returns {number}
  */
 function run(command, args, env = {}) {
-	const bin = join(root, 'node_modules', '.bin');
-	const path = `${bin}:${process.env.PATH ?? ''}`;
 	const { status, error } = spawnSync(command, args, {
 		cwd: root,
 		stdio: 'inherit',
-		env: { ...process.env, ...env, PATH: path }
+		env: { ...process.env, ...env, PATH }
 	});
 	if (error) console.error(`${command} cannot be run: ${error.message}`);
 	return status ?? 1;
 }
+
+/**
+ * Runs a command beside others: what it prints is kept until it has ended.
+ * @param {string} command
+ * @param {readonly string[]} args
+ * @returns {Promise<{ status: number, output: string }>}
+ */
+const runBeside = (command, args) =>
+	new Promise((resolve) => {
+		const child = spawn(command, args, { cwd: root, env: { ...process.env, PATH } });
+		let output = '';
+		for (const stream of [child.stdout, child.stderr])
+			stream.setEncoding('utf8').on('data', (/** @type {string} */ text) => (output += text));
+		child.on('error', ({ message }) =>
+			resolve({ status: 1, output: `${command} cannot be run: ${message}` })
+		);
+		child.on('close', (status) => resolve({ status: status ?? 1, output }));
+	});
 
 /** @param {string} what @param {string} command @param {readonly string[]} args */
 function must(what, command, args) {
@@ -120,7 +138,7 @@ switch (task) {
 	case 'test': {
 		install();
 		const { test } = await import('./test.mjs');
-		process.exit(await test({ run, build, rest }));
+		process.exit(await test({ run, runBeside, build }));
 		break;
 	}
 	case 'bench':

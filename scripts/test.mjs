@@ -48,18 +48,20 @@ function haveChromium(run) {
 }
 
 /**
- * @param {{ run: (command: string, args: readonly string[], env?: NodeJS.ProcessEnv) => number, build: () => void, rest: readonly string[] }} tools
+ * @param {{
+ *   run: (command: string, args: readonly string[]) => number,
+ *   runBeside: (command: string, args: readonly string[]) => Promise<{ status: number, output: string }>,
+ *   build: () => void
+ * }} tools
  * @returns {Promise<number>}
  */
-export async function test({ run, build }) {
+export async function test({ run, runBeside, build }) {
 	rmSync(results, { recursive: true, force: true });
 	mkdirSync(results, { recursive: true });
 	/** @type {Sum} */
 	const sum = { passed: 0, failed: 0 };
-	/** @param {string} name @param {() => number} step */
-	const stage = (name, step) => {
-		console.log(`\n== ${name}`);
-		const status = step();
+	/** @param {string} name @param {number} status */
+	const told = (name, status) => {
 		if (status !== 0) console.error(`== ${name}: failed`);
 		return status;
 	};
@@ -68,21 +70,28 @@ export async function test({ run, build }) {
 		sum.passed += part.passed;
 		sum.failed += part.failed || (status !== 0 || part.passed === 0 ? 1 : 0);
 	};
-	for (const [name, script] of [
-		['lint', 'lint'],
-		['types', 'types']
-	]) {
-		if (stage(name ?? '', () => run('npm', ['run', '--silent', script ?? ''])) !== 0) sum.failed++;
+	// Side by side, told in this order.
+	run('svelte-kit', ['sync']);
+	const lint = runBeside('npm', ['run', '--silent', 'lint']);
+	const types = runBeside('npm', ['run', '--silent', 'types']);
+	const unit = runBeside('vitest', [
+		'run',
+		'--reporter=dot',
+		'--reporter=json',
+		'--outputFile.json=.cache/results/unit.json'
+	]);
+	for (const [name, task] of Object.entries({ lint, types, unit })) {
+		const { status, output } = await task;
+		console.log(`\n== ${name}\n${output}`);
+		told(name, status);
+		if (name === 'unit') count(unitSum(), status);
+		else if (status !== 0) sum.failed++;
 	}
-	const unit = stage('unit', () =>
-		run('vitest', ['run', '--reporter=dot', '--reporter=json', '--outputFile.json=.cache/results/unit.json'])
-	);
-	count(unitSum(), unit);
 	console.log('\n== build');
 	build();
 	if (haveChromium(run)) {
-		const end = stage('end-to-end', () => run('playwright', ['test']));
-		count(endSum(), end);
+		console.log('\n== end-to-end');
+		count(endSum(), told('end-to-end', run('playwright', ['test'])));
 	} else sum.failed++;
 	console.log(`\n${sum.passed} passed, ${sum.failed} failed`);
 	return sum.failed === 0 && sum.passed > 0 ? 0 : 1;

@@ -26,7 +26,10 @@ export async function hostPage(request: Request, url: URL): Promise<Response> {
 		? `/${HOST_SCRIPT}`
 		: url.pathname.replace(HOST_PAGE, HOST_SCRIPT);
 	const applications = request.headers.get('x-vantaggio-applications') ?? "'self'";
-	const version = createHash('sha256').update(await script()).digest('hex').slice(0, 16);
+	const version = createHash('sha256')
+		.update(await script())
+		.digest('hex')
+		.slice(0, 16);
 	const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Stage</title><script src="${path}?${version}" defer></script></head><body></body></html>`;
 	return new Response(html, {
 		headers: {
