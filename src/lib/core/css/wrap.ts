@@ -1,45 +1,7 @@
 import type { Change } from '../text/index.ts';
 import { indentAt, isFirstOnLine } from './edit/line.ts';
-import {
-	isClosed,
-	leadingComments,
-	sliceOf,
-	walk,
-	type AtRule,
-	type Block,
-	type Node,
-	type Rule,
-	type Sheet
-} from './node.ts';
-
-/** Nodes that stand side by side, in one block, with the comments that belong to the first. */
-interface Run {
-	readonly parent: Block;
-	readonly nodes: readonly (Rule | AtRule)[];
-	/** In the source: from the first comment's or node's start to the last node's end. */
-	readonly start: number;
-	readonly end: number;
-}
-
-const isBlock = (node: Node): node is Rule | AtRule => node.kind === 'rule' || node.kind === 'at-rule';
-
-/**
- * The rules that a selection touches: those of the innermost block, other than a rule, that holds all of it.
- * Undefined where it touches none.
- */
-function runAt(sheet: Sheet, from: number, to: number): Run | undefined {
-	let parent: Block = sheet;
-	for (const node of walk(sheet)) {
-		if (node.kind !== 'at-rule' || node.opaque || !node.block || !node.children.some(isBlock)) continue;
-		if (node.block.start < from && to < node.block.end) parent = node;
-	}
-	const nodes = parent.children.filter(isBlock).filter(({ span }) => span.start <= to && span.end >= from);
-	const first = nodes[0];
-	const last = nodes.at(-1);
-	if (!first || !last) return undefined;
-	const start = leadingComments(sheet.source, first)[0]?.span.start ?? first.span.start;
-	return { parent, nodes, start, end: last.span.end };
-}
+import { isClosed, sliceOf, walk, type AtRule, type Sheet } from './node.ts';
+import { runAt } from './run.ts';
 
 const indented = (text: string, indent: string): string => text.replace(/\n(?=[^\n])/g, `\n${indent}`);
 

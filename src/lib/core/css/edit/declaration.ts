@@ -8,10 +8,13 @@ import {
 	type Declaration,
 	type Node,
 	type Rule,
-	type Sheet
+	type Sheet,
+	type Span
 } from '../node.ts';
-import { closeOf, handOf, type Hand } from './hand.ts';
+import { closeOf, handOf } from './hand.ts';
 import { commentsAfter, indentAt, isFirstOnLine } from './line.ts';
+import { neighbourOf } from './order.ts';
+import { spelled } from './value.ts';
 
 /** A declaration as it is to be. */
 export interface Wished {
@@ -32,25 +35,17 @@ export const declarationIn = (block: Rule | AtRule, property: string): Declarati
 const written = ({ value, important = false }: Wished): string => (important ? `${value} !important` : value);
 
 /** A new declaration in a sheet's hand, without its semicolon. */
-export const declarationText = (hand: Hand, wished: Wished): string =>
-	`${wished.property}:${hand.afterColon}${written(wished)}`;
-
-/** The first part of a property's name, by which neighbours are of its kind: `margin`, `grid`, `flex`. */
-const familyOf = (property: string): string => /^(--|-\w+-)?[^-]*/.exec(property)?.[0] ?? property;
-
-/** The declaration after which another of a property is at home: the last of its family, else the last one. */
-function neighbourOf(block: Rule | AtRule, property: string): Declaration | undefined {
-	const nested = block.children.findIndex((node) => node.kind === 'rule' || node.kind === 'at-rule');
-	const own = (nested < 0 ? block.children : block.children.slice(0, nested)).filter(isDeclaration);
-	return own.findLast((one) => familyOf(one.property) === familyOf(property)) ?? own.at(-1);
+export function declarationText(sheet: Sheet, wished: Wished): string {
+	const value = spelled(sheet, wished.value);
+	return `${wished.property}:${handOf(sheet).afterColon}${written({ ...wished, value })}`;
 }
 
 /** A new declaration, after the one that it is at home beside, or at the head of its block. */
 function inserted(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] {
 	const { source } = sheet;
 	const hand = handOf(sheet);
-	const text = declarationText(hand, wished);
-	const beside = neighbourOf(block, wished.property);
+	const text = declarationText(sheet, wished);
+	const beside = neighbourOf(sheet, block, wished.property);
 	if (beside) {
 		const close = closeOf(source, beside);
 		const end = beside.span.end + close + commentsAfter(source, beside.span.end + close);
@@ -79,12 +74,14 @@ function inserted(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] 
  * Sets a property straight in a rule (or in a condition within one): the value of the declaration that counts there is
  * replaced; where none is, one is added. No changes where it is so already, or where the block is left open.
  */
-export function setDeclaration(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] {
+export function setDeclaration(sheet: Sheet, block: Rule | AtRule, asked: Wished): Change[] {
 	const { source } = sheet;
-	const known = declarationIn(block, wished.property);
-	if (!known) return isClosed(source, block) ? inserted(sheet, block, wished) : [];
+	const known = declarationIn(block, asked.property);
+	if (!known) return isClosed(source, block) ? inserted(sheet, block, asked) : [];
+	const wished = { ...asked, value: spelled(sheet, asked.value) };
 	const same =
-		sliceOf(source, known.value) === wished.value && known.important === (wished.important ?? false);
+		[asked.value, wished.value].includes(sliceOf(source, known.value)) &&
+		known.important === (wished.important ?? false);
 	if (same) return [];
 	const end = known.important === (wished.important ?? false) ? known.value.end : known.span.end;
 	const text = known.important && wished.important ? wished.value : written(wished);
@@ -118,8 +115,11 @@ export function takeOut(sheet: Sheet, declaration: Declaration): Change[] {
 		if (at.children.length > 1 || leadingComments(source, at).length > 0 || !isClosed(source, at)) break;
 		emptied = at;
 	}
-	if (!emptied) return removeDeclaration(sheet, declaration);
-	const { start, end } = emptied.span;
+	return emptied ? removeBlock(sheet, emptied.span) : removeDeclaration(sheet, declaration);
+}
+
+/** Takes a rule or at-rule out with its line, and one of the empty lines around it. */
+export function removeBlock({ source }: Sheet, { start, end }: Span): Change[] {
 	const [rest = ''] = /^[^\S\n]*(?:\n(?:[^\S\n]*\n)?|$)/.exec(source.slice(end)) ?? [];
 	if (rest === '' || !isFirstOnLine(source, start)) {
 		const [space = ''] = /^[^\S\n]*/.exec(source.slice(end)) ?? [];

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { applyChanges, inverted, type Change } from '../../text/index.ts';
-import { parseSheet, sliceOf, walk, type Block, type Declaration, type Rule, type Sheet } from '../index.ts';
+import { parseSheet, sliceOf, walk, type Declaration, type Rule, type Sheet } from '../index.ts';
+import { said, SHEETS } from './sheets.fixture.ts';
 import {
 	declarationIn,
 	removeDeclaration,
@@ -49,6 +50,41 @@ describe('a declaration', () => {
 		['a { --X: 1; --x: 2 }', '--X', '3', 'a { --X: 3; --x: 2 }']
 	])('%j with %s: %s', (source, property, value, result) => {
 		expect(set(source, property, value)).toBe(result);
+	});
+
+	it.each([
+		// In the order of the alphabet, where the sheet has it so.
+		[
+			'a { b: 1; d: 2 } x { b: 1; c: 2; d: 3; e: 4 } y { b: 1; c: 2; d: 3; e: 4 } z { b: 1; c: 2; d: 3 }',
+			'c',
+			'a { b: 1; c: 9; d: 2 }'
+		],
+		[
+			'a { d: 2 } x { b: 1; c: 2; d: 3; e: 4 } y { b: 1; c: 2; d: 3; e: 4 } z { b: 1; c: 2; d: 3 }',
+			'c',
+			'a { c: 9; d: 2 }'
+		],
+		// As other rules have it, where it has not.
+		['a { y: 1; d: 2 } x { y: 1; q: 2; d: 3 }', 'q', 'a { y: 1; q: 9; d: 2 }'],
+		['a { d: 1; y: 2 } x { q: 2; d: 3; b: 0 }', 'q', 'a { q: 9; d: 1; y: 2 }'],
+		// With its family before all else; at the end where nothing tells.
+		[
+			'a { gap-x: 1; y: 1; d: 2 } x { y: 1; gap-y: 2; d: 3 }',
+			'gap-y',
+			'a { gap-x: 1; gap-y: 9; y: 1; d: 2 }'
+		],
+		['a { y: 1; d: 2 } x { y: 1; d: 3 }', 'q', 'a { y: 1; d: 2; q: 9 }']
+	])('has its place in %j: %s', (source, property, result) => {
+		expect(set(source, property, '9').slice(0, result.length)).toBe(result);
+	});
+
+	it.each([
+		['a { b: 0 } x { b: #AAF; c: #FFF }', '1px #abcdef #12', 'a { b: 1px #ABCDEF #12 }'],
+		['a { b: 0 } x { b: #aaf; c: #BBB; d: #ccc }', '#ABC url(#ABC)', 'a { b: #abc url(#ABC) }'],
+		["a { } x { b: 'c' }", '"d" "e\'s"', "a { b: 'd' \"e's\" }"],
+		['a { } x { b: #123 }', '#Abc "d"', 'a { b: #Abc "d" }']
+	])('is spelled as in %j: %s', (source, value, result) => {
+		expect(set(source, 'b', value).slice(0, result.length)).toBe(result);
 	});
 
 	it('keeps, takes and loses its flag', () => {
@@ -208,54 +244,10 @@ describe('a value written into a band', () => {
 	});
 });
 
-/** Every declaration with all around it, in order, and the comments. */
-function said(source: string): { declarations: string[]; comments: string[] } {
-	const sheet = parseSheet(source);
-	const around = (block: Block): string =>
-		block.kind === 'sheet'
-			? ''
-			: `${around(block.parent)}${block.kind === 'rule' ? '' : `@${block.name} `}${sliceOf(source, block.prelude)} { `;
-	const nodes = [...walk(sheet)];
-	return {
-		declarations: nodes
-			.filter((node): node is Declaration => node.kind === 'declaration')
-			.map(
-				(one) =>
-					`${around(one.parent)}${one.property}: ${sliceOf(source, one.value)}${one.important ? '!' : ''}`
-			),
-		comments: nodes.filter(({ kind }) => kind === 'comment').map(({ span }) => sliceOf(source, span))
-	};
-}
-
 it('changes what is meant and nothing else, is taken back to the byte, and does nothing the second time', () => {
-	const declaration = fc.constantFrom(
-		'b: c',
-		'gap: 1px',
-		'gap: 2px !important',
-		'margin : 0',
-		'--x: {y}',
-		'GAP:3px'
-	);
-	const body = fc
-		.array(declaration, { maxLength: 4 })
-		.chain((all) =>
-			fc.constantFrom(
-				`{ ${all.join('; ')} }`,
-				`{${all.join(';')}}`,
-				`{\n\t${all.map((one) => `${one}; /* n */`).join('\n\t')}\n}`,
-				`{\n  ${all.join(';\n  ')}\n}`
-			)
-		);
-	const rule = fc
-		.tuple(fc.constantFrom('a', 'a b', '.x'), body)
-		.map(([selector, text]) => `${selector} ${text}`);
-	const block = fc
-		.tuple(fc.constantFrom('(width >= 700px)', '(x)', 'print'), fc.array(rule, { maxLength: 3 }))
-		.map(([query, rules]) => `@media ${query} {\n${rules.join('\n')}\n}`);
-	const piece = fc.oneof(rule, block, fc.constantFrom('/* c */', '', '@import "x";'));
 	fc.assert(
 		fc.property(
-			fc.array(piece, { maxLength: 6 }).map((all) => all.join('\n')),
+			SHEETS,
 			fc.constantFrom('a', 'a b', '.new'),
 			fc.constantFrom(WIDE, null),
 			(source, selector, condition) => {

@@ -41,12 +41,13 @@ const isMedia = (node: Node): node is AtRule =>
 	node.kind === 'at-rule' && node.name === 'media' && node.block !== null && !node.opaque;
 
 /** A rule's only declaration in a sheet's hand, with its semicolon where that has one. */
-const onlyDeclaration = (hand: Hand, wished: Wished): string =>
-	declarationText(hand, wished) + (hand.lastSemicolon ? ';' : '');
+const onlyDeclaration = (sheet: Sheet, wished: Wished): string =>
+	declarationText(sheet, wished) + (handOf(sheet).lastSemicolon ? ';' : '');
 
 /** A rule as a sheet's hand sets it, every line after the first indented by `outer`. */
-function ruleText(hand: Hand, selector: string, wished: Wished, outer: string): string {
-	const declaration = onlyDeclaration(hand, wished);
+function ruleText(sheet: Sheet, selector: string, wished: Wished, outer: string): string {
+	const hand = handOf(sheet);
+	const declaration = onlyDeclaration(sheet, wished);
 	const open = `${selector}${hand.beforeBrace}{`;
 	return hand.oneLine
 		? `${open} ${declaration} }`
@@ -165,7 +166,7 @@ export function writeInto(sheet: Sheet, into: Into, wished: Wished): Written {
 	const isOwn = base !== undefined && isFor(sheet, base, selector);
 	const set = (block: Rule | AtRule): Written =>
 		ifClosed(sheet, block, () => setDeclaration(sheet, block, wished));
-	const rule = (outer: string): string => ruleText(hand, selector, wished, outer);
+	const rule = (outer: string): string => ruleText(sheet, selector, wished, outer);
 	if (!condition) {
 		// Under a condition it says it for some widths only; the rule for all of them is another.
 		const known = isOwn && anchor === base ? base : found(sheet, home, selector);
@@ -190,7 +191,7 @@ export function writeInto(sheet: Sheet, into: Into, wished: Wished): Written {
 		(outer: string): string =>
 			`@media ${condition.text} {\n${outer}${hand.indent}${inner(outer + hand.indent)}\n${outer}}`;
 	if (own && hand.media === 'nested') {
-		const text = media(() => onlyDeclaration(hand, wished));
+		const text = media(() => onlyDeclaration(sheet, wished));
 		const finer = own.children.find(isFiner);
 		return finer ? ifClosed(sheet, own, () => ahead(sheet, finer, text, hand)) : last(sheet, own, text, hand);
 	}

@@ -1,0 +1,103 @@
+import type { AtRule, Declaration, Node, Rule, Sheet } from '../node.ts';
+
+/** The first part of a property's name, by which neighbours are of its kind: `margin`, `grid`, `flex`. */
+const familyOf = (property: string): string => /^(--|-\w+-)?[^-]*/.exec(property)?.[0] ?? property;
+
+const isDeclaration = (node: Node): node is Declaration => node.kind === 'declaration';
+
+/** As many rules are read, evenly over the sheet. */
+const MOST_READ = 200;
+/** Fewer pairs tell nothing; of so many parts of them so many must be in the order of the alphabet. */
+const [LEAST_PAIRS, ORDERLY] = [8, 0.95];
+
+interface Order {
+	readonly alphabetical: boolean;
+	/** How often a property stands before another in a rule, by both their names. */
+	readonly before: ReadonlyMap<string, number>;
+}
+
+const orders = new WeakMap<Sheet, Order>();
+
+function rulesOf(sheet: Sheet): Rule[] {
+	const all: Rule[] = [];
+	const read = (children: readonly Node[]): void => {
+		const step = Math.max(1, Math.floor(children.length / MOST_READ));
+		for (let i = 0; i < children.length && all.length < 2 * MOST_READ; i += step) {
+			const node = children[i];
+			if (node?.kind === 'rule') all.push(node);
+			else if (node?.kind === 'at-rule' && node.name !== 'font-face') read(node.children);
+		}
+	};
+	read(sheet.children);
+	return all;
+}
+
+/** In which order a sheet has the properties of its rules. Read once. */
+function orderOf(sheet: Sheet): Order {
+	const known = orders.get(sheet);
+	if (known) return known;
+	const before = new Map<string, number>();
+	let [pairs, ascending] = [0, 0];
+	for (const rule of rulesOf(sheet)) {
+		const names = rule.children
+			.filter(isDeclaration)
+			.map(({ property }) => property)
+			.filter((name) => !name.startsWith('--'));
+		names.forEach((name, i) => {
+			const next = names[i + 1];
+			if (next !== undefined && next !== name) {
+				pairs++;
+				if (name < next) ascending++;
+			}
+			for (const later of names.slice(i + 1)) {
+				const key = `${name} ${later}`;
+				before.set(key, (before.get(key) ?? 0) + 1);
+			}
+		});
+	}
+	const alphabetical = pairs >= LEAST_PAIRS && ascending >= ORDERLY * pairs;
+	const order = { alphabetical, before };
+	orders.set(sheet, order);
+	return order;
+}
+
+/** How many of some properties stand before another, by what the sheet's rules have it before and after; undefined where they say nothing. */
+function learned({ before }: Order, property: string, known: readonly string[]): number | undefined {
+	const votes = known.map(
+		(one) => (before.get(`${one} ${property}`) ?? 0) - (before.get(`${property} ${one}`) ?? 0)
+	);
+	if (votes.every((vote) => vote === 0)) return undefined;
+	let [best, place, sum] = [-Infinity, known.length, 0];
+	const all = votes.reduce((total, vote) => total - vote, 0);
+	for (let i = 0; i <= votes.length; i++) {
+		if (i > 0) sum += 2 * (votes[i - 1] as number);
+		if (all + sum >= best) [best, place] = [all + sum, i];
+	}
+	return place;
+}
+
+/**
+ * The declaration of a block after which another of a property is at home: where the sheet has its properties in the
+ * order of the alphabet, by that; else after the last of its family, by the order that the sheet's other rules have
+ * it in, or after the last one. Null for a place before all of them, undefined where there are none.
+ */
+export function neighbourOf(
+	sheet: Sheet,
+	block: Rule | AtRule,
+	property: string
+): Declaration | null | undefined {
+	const nested = block.children.findIndex((node) => node.kind === 'rule' || node.kind === 'at-rule');
+	const own = (nested < 0 ? block.children : block.children.slice(0, nested)).filter(isDeclaration);
+	if (own.length === 0) return undefined;
+	const names = own.map((one) => one.property);
+	const isCustom = property.startsWith('--');
+	const order = isCustom ? undefined : orderOf(sheet);
+	const family = own.findLast((one) => familyOf(one.property) === familyOf(property));
+	if (order?.alphabetical) {
+		const place = names.findLastIndex((name) => name.startsWith('--') || name < property);
+		return own[place] ?? null;
+	}
+	if (family) return family;
+	const place = order && learned(order, property, names);
+	return place === undefined ? own.at(-1) : (own[place - 1] ?? null);
+}

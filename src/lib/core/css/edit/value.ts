@@ -1,0 +1,52 @@
+import type { Sheet } from '../node.ts';
+import { T, textOf, tokensOf } from '../tokens.ts';
+
+/** How a sheet writes what can be written in two ways. */
+interface Spelling {
+	/** Letters of hex colours; null where the sheet does not tell. */
+	readonly hex: 'upper' | 'lower' | null;
+	readonly quote: '"' | "'" | null;
+}
+
+const spellings = new WeakMap<Sheet, Spelling>();
+/** So much of a sheet's text is read, UTF-16 units. */
+const MOST_READ = 60_000;
+
+const count = (text: string, pattern: RegExp): number => text.match(pattern)?.length ?? 0;
+
+/** How a sheet spells hex colours and strings. Read once. */
+function spellingOf(sheet: Sheet): Spelling {
+	const known = spellings.get(sheet);
+	if (known) return known;
+	const text = sheet.source.slice(0, MOST_READ).replace(/\/\*[\s\S]*?\*\//g, '');
+	const colours = text.match(/[:\s,(]#(?:[\da-f]{3,4}|[\da-f]{6}|[\da-f]{8})(?=[\s;,)}])/gi) ?? [];
+	const upper = colours.filter((one) => /[A-F]/.test(one) && !/[a-f]/.test(one)).length;
+	const lower = colours.filter((one) => /[a-f]/.test(one) && !/[A-F]/.test(one)).length;
+	const double = count(text, /"[^"\n]*"/g);
+	const single = count(text, /'[^'\n]*'/g);
+	const spelling: Spelling = {
+		hex: upper === lower ? null : upper > lower ? 'upper' : 'lower',
+		quote: double === single ? null : double > single ? '"' : "'"
+	};
+	spellings.set(sheet, spelling);
+	return spelling;
+}
+
+/**
+ * A value as a sheet would spell it: hex colours in its case, strings in its quotes, where it tells and nothing in
+ * them would have to be escaped. All else stays to the letter.
+ */
+export function spelled(sheet: Sheet, value: string): string {
+	if (!/[#"']/.test(value)) return value;
+	const { hex, quote } = spellingOf(sheet);
+	const tokens = tokensOf(value);
+	return Array.from({ length: tokens.count }, (_, i) => {
+		const text = textOf(tokens, i);
+		const type = tokens.types[i];
+		if (type === T.Hash && hex && /^#(?:[\da-f]{3,4}|[\da-f]{6}|[\da-f]{8})$/i.test(text))
+			return hex === 'upper' ? text.toUpperCase() : text.toLowerCase();
+		if (type === T.String && quote && !/["'\\]/.test(text.slice(1, -1)) && text.length > 1)
+			return `${quote}${text.slice(1, -1)}${quote}`;
+		return text;
+	}).join('');
+}
