@@ -17,7 +17,8 @@ export const EM = rationalFromNumber(PLAIN.defaultFontSize);
 /** Why there is no condition for some widths. */
 export const NO_CONDITION = 'These widths cannot be written with min-width and max-width alone.';
 
-const widthsOf = (query: string): IntervalSet => solve(parseMediaQueryList(query), PLAIN);
+/** The widths at which a media query holds in a plain window. */
+export const widthsOf = (query: string): IntervalSet => solve(parseMediaQueryList(query), PLAIN);
 
 /** Whether a sheet says the narrow first, by its conditions. */
 export function sheetDirection(sheet: Sheet): Direction {

@@ -53,14 +53,15 @@ export interface Desk {
 	readonly isGiven: (file: string) => boolean;
 }
 
-interface Part {
+/** A sheet of a file: all of it, or a `<style>` of a page. */
+export interface Part {
 	readonly sheet: Sheet;
 	/** Where it begins in the file. */
 	readonly from: number;
 }
 
 /** The sheet that an offset of a file, as it was before all changes, lies in; without one the file's last. */
-function partAt({ working, kind }: Desk, file: string, offset: number | null): Part | undefined {
+export function partAt({ working, kind }: Desk, file: string, offset: number | null): Part | undefined {
 	const text = working.text(file);
 	if (text === undefined) return undefined;
 	const part =

@@ -17,8 +17,8 @@
 	import type { Collating } from '$lib/state/collating.svelte.ts';
 	import type { Hand } from '$lib/state/hand.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
-	import type * as editing from '$lib/state/edits.ts';
-	import type { Edits } from '$lib/state/edits.ts';
+	import type * as editing from '$lib/state/edits.svelte.ts';
+	import type { Edits } from '$lib/state/edits.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import { giveAnswers, pagesOf, reachOf, rulesOf, type Hits } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
@@ -82,8 +82,8 @@
 	let edits = $state.raw<Edits | null>(null);
 	let coming: Promise<typeof editing> | undefined;
 	async function withEdits(make: (edits: Edits, module: typeof editing) => void): Promise<void> {
-		const module = await (coming ??= import('$lib/state/edits.ts'));
-		edits ??= module.editsOf(site);
+		const module = await (coming ??= import('$lib/state/edits.svelte.ts'));
+		edits ??= new module.Edits(site);
 		make(edits, module);
 	}
 	$effect(() => {
@@ -133,8 +133,7 @@
 	/** Lets go of everything that is tried, so that something else can be. */
 	function letGo(): void {
 		table?.hand.drop();
-		edits?.shifting.drop();
-		edits?.proposal.drop();
+		edits?.drop();
 	}
 
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
@@ -157,6 +156,14 @@
 		const { traceOf } = await import('$lib/state/trace.ts');
 		return inStages && traceOf(at, inStages, path, on, pseudo);
 	}
+
+	/** Asks what is to be done to the rules at the sheet's caret. */
+	const arrange = (): void =>
+		void withEdits((edits) => {
+			const { from, to } = site.texts.get(shown)?.state.selection.main ?? { from: 0, to: 0 };
+			letGo();
+			edits.arranged = { file: shown, from, to };
+		});
 
 	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
 	async function toSheet(menu: boolean): Promise<void> {
@@ -205,7 +212,11 @@
 				withShift: 'What the sheet can go to and move: a letter chooses',
 				does: ({ shift }) => void toSheet(shift)
 			},
-			a: { name: 'Search all files', does: () => sheet?.search() },
+			a: {
+				name: 'Search all files',
+				withShift: 'Arrange the rules at the caret: part, join, move, name',
+				does: ({ shift }) => (shift ? arrange() : sheet?.search())
+			},
 			g: {
 				name: 'Fold what is not in force here',
 				withShift: 'Unfold all',
@@ -281,7 +292,7 @@
 >
 	{#if edits}
 		{#await import('./EditCards.svelte') then { default: EditCards }}
-			{#if edits}<EditCards {edits} pagesOf={(files) => pagesOf(site, files)} />{/if}
+			{#if edits}<EditCards {edits} {site} pagesOf={(files) => pagesOf(site, files)} {onplace} />{/if}
 		{/await}
 	{/if}
 </Measure>
@@ -357,6 +368,7 @@
 								return stages ? idleDeclarations(page, stages, lead, path) : [];
 							})}
 						onrule={toRule}
+						onarrange={arrange}
 						onedit={() => frames?.show()}
 					/>
 				</Pane>

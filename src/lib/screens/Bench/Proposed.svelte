@@ -4,9 +4,13 @@
 
 	interface Props {
 		proposal: Proposal;
+		/** The pages that have any of some files. */
+		pagesOf: (files: readonly string[]) => readonly string[];
 	}
 
-	let { proposal }: Props = $props();
+	let { proposal, pagesOf }: Props = $props();
+
+	const pages = $derived(pagesOf(proposal.lines.map(({ path }) => path)));
 </script>
 
 {#if proposal.sentence !== null}
@@ -17,6 +21,7 @@
 		ondrop={() => proposal.drop()}
 	>
 		<p role="status"><b>{proposal.sentence}</b></p>
+		{#if pages.length > 1}<p>It reaches {pages.length} pages: {pages.join(', ')}.</p>{/if}
 		{#each proposal.notes as note (note)}<p class="note">{note}</p>{/each}
 	</EditCard>
 {/if}

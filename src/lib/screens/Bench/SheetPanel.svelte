@@ -42,6 +42,8 @@
 		idle: ((file: string) => Promise<readonly Idle[]>) | null;
 		/** The rule of what is selected is to be shown. */
 		onrule: () => void;
+		/** The rules at the caret are to be arranged. */
+		onarrange: () => void;
 		/** A text was changed. */
 		onedit: () => void;
 	}
@@ -60,6 +62,7 @@
 		found,
 		idle,
 		onrule,
+		onarrange,
 		onedit,
 		rule = $bindable(),
 		shownPath = $bindable()
@@ -203,6 +206,7 @@
 		<SheetBar bind:this={bar} file={shown} {bands} here={bandAt(bands.bands, lead.width)} {onedit}>
 			{#if shown.isGiven}<p class="given">given: locked</p>{/if}
 			{#if heard}<p role="status">{heard}</p>{/if}
+			<button type="button" onclick={onarrange}>Arrange…</button>
 			<Menu label="Mute" bind:this={muteMenu}>
 				{#each mutes as [name, key, act] (name)}
 					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>

@@ -8,3 +8,5 @@ export {
 } from './declaration.ts';
 export { handOf } from './hand.ts';
 export { writeInto, type Into, type WishedCondition, type Written } from './rule.ts';
+export { commentOver, joinBlocks, partBlock, putRules, takeRules } from './arrange.ts';
+export { givenBy, inlineCustomProperty, isCustomName, useCustomProperty } from './customProperty.ts';

@@ -30,12 +30,17 @@ export interface Into {
 	readonly condition: WishedCondition | null;
 	/** The rule that is to be overridden, or that says it so far; what is new comes after it, in the same layer. */
 	readonly base?: Rule;
+	/** Whether a rule that is not there yet comes before all others. */
+	readonly first?: boolean;
 }
 
 /** What is done to a text, or why it cannot be, with the place. */
 export type Written = { readonly changes: Change[] } | { readonly refused: string; readonly at: number };
 
 const plain = (selector: string): string => selector.replace(/\s+/g, ' ').trim();
+
+const isBlock = (node: Node): boolean =>
+	node.kind === 'rule' || (node.kind === 'at-rule' && node.block !== null);
 
 const isMedia = (node: Node): node is AtRule =>
 	node.kind === 'at-rule' && node.name === 'media' && node.block !== null && !node.opaque;
@@ -171,6 +176,8 @@ export function writeInto(sheet: Sheet, into: Into, wished: Wished): Written {
 		// Under a condition it says it for some widths only; the rule for all of them is another.
 		const known = isOwn && anchor === base ? base : found(sheet, home, selector);
 		if (known) return set(known);
+		const first = into.first ? home.children.find(isBlock) : undefined;
+		if (first) return { changes: ahead(sheet, first, rule, hand) };
 		return anchor ? { changes: after(sheet, anchor, rule, hand) } : last(sheet, home, rule, hand);
 	}
 	const isSame = (node: Node): node is AtRule =>

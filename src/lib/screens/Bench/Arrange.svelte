@@ -1,0 +1,203 @@
+<script lang="ts">
+	import type { Edits } from '$lib/state/edits.svelte.ts';
+	import { deskOf } from '$lib/state/desk.ts';
+	import type { Proposed } from '$lib/state/proposal.svelte.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import * as arrange from '$lib/state/arrange.ts';
+	import type { Desk } from '$lib/state/writing.ts';
+	import Button from '$lib/ui/Button.svelte';
+
+	interface Props {
+		edits: Edits;
+		site: SiteState;
+		/** What is selected in the sheet. */
+		chosen: arrange.Chosen;
+		/** The pages that have any of some files. */
+		pagesOf: (files: readonly string[]) => readonly string[];
+		onplace: (place: FilePlace) => void;
+	}
+
+	let { edits, site, chosen, pagesOf, onplace }: Props = $props();
+
+	const id = $props.id();
+	const others = $derived(
+		[...site.texts.values()]
+			.filter(({ path, kind }) => kind === 'sheet' && path !== chosen.file && !site.given.has(path))
+			.map(({ path }) => path)
+	);
+	/** Files that no page has without the one that is shown: what that one gives is there too. */
+	const beside = $derived.by(() => {
+		const pages = new Set(pagesOf([chosen.file]));
+		return [...site.texts.keys()].filter((path) => {
+			const own = pagesOf([path]);
+			return own.length > 0 && own.every((one) => pages.has(one));
+		});
+	});
+	const here = $derived(arrange.valueHere(deskOf(site), chosen));
+
+	let words = $state('');
+	let target = $derived(others[0] ?? '');
+	let layer = $state('');
+	let name = $state('--');
+	let card = $state<HTMLElement>();
+	$effect(() => card?.querySelector<HTMLElement>('button, input')?.focus());
+
+	const { refusal } = $derived(edits.proposal);
+
+	function act(make: (desk: Desk) => Proposed): void {
+		edits.proposal.propose(make);
+		if (!edits.proposal.refusal) edits.arranged = null;
+	}
+
+	/** What a field's Enter does. */
+	const onEnter = (act: () => void) => (event: SubmitEvent) => {
+		event.preventDefault();
+		act();
+	};
+
+	function pressed(event: KeyboardEvent): void {
+		event.stopPropagation();
+		if (event.key !== 'Escape') return;
+		event.preventDefault();
+		edits.drop();
+	}
+</script>
+
+<div
+	bind:this={card}
+	class="card"
+	role="dialog"
+	aria-label="Arrange the rules at the caret"
+	tabindex="-1"
+	onkeydown={pressed}
+>
+	<h2>Arrange</h2>
+	<p>What is selected in {chosen.file}, or the rule at the caret. All is shown before it is written.</p>
+	<div class="acts">
+		<Button onclick={() => act((desk) => arrange.part(desk, chosen))}>Part its block here</Button>
+		<Button onclick={() => act((desk) => arrange.join(desk, chosen))}>Join blocks of its kind</Button>
+	</div>
+	<form onsubmit={onEnter(() => act((desk) => arrange.comment(desk, chosen, words)))}>
+		<label for="{id}-words">Comment over it</label>
+		<input id="{id}-words" bind:value={words} maxlength="2000" />
+		<Button type="submit" disabled={words.trim() === ''}>Write</Button>
+	</form>
+	<form onsubmit={onEnter(() => act((desk) => arrange.carry(desk, chosen, { file: target })))}>
+		<label for="{id}-file">To the end of</label>
+		<select id="{id}-file" bind:value={target} disabled={others.length === 0}>
+			{#each others as path (path)}<option>{path}</option>{/each}
+		</select>
+		<Button type="submit" disabled={others.length === 0}>Move</Button>
+	</form>
+	<form onsubmit={onEnter(() => act((desk) => arrange.carry(desk, chosen, { layer })))}>
+		<label for="{id}-layer">Into the layer</label>
+		<input id="{id}-layer" bind:value={layer} maxlength="200" />
+		<Button type="submit" disabled={layer.trim() === ''}>Move</Button>
+	</form>
+	{#if here?.name}
+		{@const asked = here.name}
+		<div class="row">
+			<span>Custom property</span>
+			<code>{asked}</code>
+			<Button onclick={() => act((desk) => arrange.valueBack(desk, asked, [...site.texts.keys()]))}>
+				Back to its value
+			</Button>
+		</div>
+	{:else if here}
+		{@const { value } = here}
+		<form
+			onsubmit={onEnter(() => act((desk) => arrange.nameValue(desk, chosen, value, name.trim(), beside)))}
+		>
+			<label for="{id}-name"><code>{value}</code> everywhere as</label>
+			<input id="{id}-name" bind:value={name} maxlength="200" />
+			<Button type="submit" disabled={name.trim().length < 3}>Name it</Button>
+		</form>
+	{/if}
+	{#if refusal}
+		<p class="refusal" role="alert">
+			‸ {refusal.sentence}
+			{#if refusal.place}
+				{@const { place } = refusal}
+				<button type="button" onclick={() => onplace(place)}>Show it</button>
+			{/if}
+		</p>
+	{/if}
+</div>
+
+<style>
+	.card {
+		position: absolute;
+		top: 100%;
+		right: 1.25rem;
+		z-index: 6;
+		display: grid;
+		gap: 0.5rem;
+		width: min(30rem, 90vw);
+		padding: 0.625rem 0.75rem 0.75rem;
+		border: 1px solid var(--ink);
+		background: var(--sheet);
+		box-shadow: 0 6px 18px rgb(0 0 0 / 0.18);
+		font-size: 0.8125rem;
+	}
+
+	h2,
+	p {
+		margin: 0;
+	}
+
+	h2 {
+		font-size: 1rem;
+	}
+
+	p {
+		color: var(--ink-2);
+	}
+
+	.acts {
+		display: flex;
+		gap: 0.5rem;
+	}
+
+	form,
+	.row {
+		display: grid;
+		grid-template-columns: 9.5rem minmax(0, 1fr) auto;
+		gap: 0.5rem;
+		align-items: center;
+	}
+
+	label,
+	span {
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+
+	input,
+	select {
+		min-width: 0;
+		min-height: 2.125rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--paper);
+		color: inherit;
+		font: 0.8125rem/1.3 var(--mono);
+	}
+
+	code {
+		font: 600 0.8125rem/1.3 var(--mono);
+	}
+
+	.refusal {
+		color: var(--rubric);
+	}
+
+	.refusal button {
+		border: 0;
+		background: none;
+		color: inherit;
+		text-decoration: underline;
+		cursor: pointer;
+	}
+</style>
