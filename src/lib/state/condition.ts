@@ -1,6 +1,6 @@
 import { habitsOf, sliceOf, walk, type Sheet } from '../core/css/index.ts';
 import type { WishedCondition } from '../core/css/edit/rule.ts';
-import { equal, rationalFromNumber, type Interval, type IntervalSet } from '../core/interval/index.ts';
+import { equal, type Interval, type IntervalSet } from '../core/interval/index.ts';
 import {
 	directionOf,
 	parseMediaQueryList,
@@ -9,10 +9,7 @@ import {
 	writeCondition,
 	type Direction
 } from '../core/media/index.ts';
-import { PLAIN } from '../core/vantage/index.ts';
-
-/** The px of one em in a query. */
-export const EM = rationalFromNumber(PLAIN.defaultFontSize);
+import { EM, PLAIN } from '../core/vantage/index.ts';
 
 /** Why there is no condition for some widths. */
 export const NO_CONDITION = 'These widths cannot be written with min-width and max-width alone.';

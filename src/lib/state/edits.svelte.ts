@@ -1,10 +1,9 @@
+import type { Rational } from '../core/interval/index.ts';
 import { Proposal } from './proposal.svelte.ts';
-import { proposeClosing } from './queries.ts';
+import { proposeClosing, proposeGathering, proposeName } from './queries.ts';
 import { Shifting } from './shifting.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import type { Chosen } from './arrange.ts';
-
-export { proposeClosing };
 
 /** The edits of a site that are shown before they are made; of all of them one is tried at a time. */
 export class Edits {
@@ -13,10 +12,23 @@ export class Edits {
 	/** What of the sheet is to be arranged; null while nothing is. */
 	arranged = $state.raw<Chosen | null>(null);
 
+	readonly #site: SiteState;
+
 	constructor(site: SiteState) {
+		this.#site = site;
 		this.shifting = new Shifting(site);
 		this.proposal = new Proposal(site);
 	}
+
+	/** Proposes to close a stretch between two halves, or their overlap. */
+	close = (from: Rational, to: Rational): void =>
+		proposeClosing(this.proposal, this.#site, this.shifting.sources, from, to);
+	/** Proposes to bring breakpoints together at one width. */
+	gather = (froms: readonly Rational[], to: Rational): void =>
+		proposeGathering(this.proposal, this.#site, this.shifting.sources, froms, to);
+	/** Proposes a name for a breakpoint. */
+	name = (at: Rational, name: string): void =>
+		proposeName(this.proposal, this.#site, this.shifting.sources, at, name);
 
 	/** Lets all of them go. */
 	drop(): void {

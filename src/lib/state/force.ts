@@ -9,13 +9,18 @@ import {
 } from '@codemirror/state';
 import { Decoration, EditorView, gutter, GutterMarker, WidgetType } from '@codemirror/view';
 import {
+	contains,
+	floor,
 	intervals,
+	rational,
 	printIntervalSet,
 	rationalFromNumber,
-	contains,
-	toNumber
+	toNumber,
+	type Interval,
+	type Rational
 } from '../core/interval/index.ts';
 import type { Force, Said } from '../core/site/index.ts';
+import { fileOfEditor } from './hover.ts';
 
 /** What is in force at which widths, and where the carriage stands. */
 export interface InForce {
@@ -29,13 +34,39 @@ export interface InForce {
 /** Tells an editor what of its text is in force. */
 export const setForce = StateEffect.define<InForce>();
 
+interface End {
+	/** Percent of the bar's length. */
+	readonly at: number;
+	readonly from: Rational;
+}
+
+/** What is done with the end of a bar that is dragged; the Bench puts it here. */
+export const barEnds: {
+	/** An end is taken: of the rule or block at an offset of a file. */
+	begin: (path: string, offset: number, from: Rational) => void;
+	/** It is to be at a width, CSS px. */
+	put: (px: number) => void;
+} = { begin: () => undefined, put: () => undefined };
+
+/** The breakpoints that an interval ends at; what ends at 699 or 699.98 ends at the breakpoint 700. */
+const endsOf = ({ lo, hi, hiClosed }: Interval, place: (px: number) => number): End[] => {
+	const upper = hi && (hiClosed ? rational(Number(floor(hi)) + 1) : hi);
+	return [...(lo.n > 0n ? [lo] : []), ...(upper ? [upper] : [])].map((from) => ({
+		at: place(toNumber(from)),
+		from
+	}));
+};
+
 /** The bar of one rule over the Measure: stretches in percent of its length, drawn at the same scale. */
 class Bar extends GutterMarker {
 	constructor(
 		readonly stretches: readonly (readonly [number, number])[],
 		readonly carriage: number,
 		readonly holds: boolean,
-		readonly words: string
+		readonly words: string,
+		/** The ends that are thresholds: where they are drawn, and the breakpoint that each is of. */
+		readonly ends: readonly End[],
+		readonly scale: readonly [number, number]
 	) {
 		super();
 	}
@@ -47,6 +78,7 @@ class Bar extends GutterMarker {
 	override toDOM(): HTMLElement {
 		const bar = document.createElement('span');
 		bar.className = this.holds ? 'cm-force' : 'cm-force cm-force-off';
+		if (this.ends.length > 0) bar.classList.add('cm-force-ends');
 		bar.title = `in force: ${this.words}`;
 		for (const [from, to] of this.stretches) {
 			const stretch = document.createElement('i');
@@ -101,7 +133,8 @@ function draw(doc: Text, { rules, said, width, range }: InForce): Drawn {
 		const stretches = intervals(widths).map(
 			({ lo, hi }) => [place(toNumber(lo)), place(hi ? toNumber(hi) : Infinity)] as const
 		);
-		const bar = new Bar(stretches, place(width), holds, printIntervalSet(widths));
+		const ends = intervals(widths).flatMap((one) => endsOf(one, place));
+		const bar = new Bar(stretches, place(width), holds, printIntervalSet(widths), ends, range);
 		if (!bars.has(first.from)) bars.set(first.from, bar.range(first.from));
 		if (holds) continue;
 		const last = doc.lineAt(span.end).number;
@@ -153,6 +186,7 @@ const look = EditorView.baseTheme({
 		height: '9px',
 		background: 'var(--brass-line)'
 	},
+	'.cm-force-ends': { cursor: 'ew-resize', touchAction: 'none' },
 	'.cm-force-off i': { background: 'var(--pale)', opacity: '0.6' },
 	'.cm-said': { marginLeft: '1.5em', color: 'var(--ink-2)', fontStyle: 'italic' },
 	'.cm-said-never': { color: 'var(--rubric) !important' },
@@ -168,9 +202,50 @@ export function rulesShown(state: EditorState): { from: number; holds: boolean }
 	return found;
 }
 
+/** How near the pointer takes an end, and how far it goes before a press is a drag, px. */
+const [NEAR, SLACK] = [9, 3];
+/** How much finer a drag with Shift is. */
+const FINE = 8;
+
+/** Takes the end of a bar that is near the pointer, until it is let go; true where there is one. */
+function take(view: EditorView, from: number, event: PointerEvent): boolean {
+	const drawn = event.target instanceof Element ? event.target.closest('.cm-force') : null;
+	let bar: Bar | undefined;
+	view.state.field(field).bars.between(from, from, (_from, _to, value) => {
+		if (value instanceof Bar) bar = value;
+	});
+	if (!drawn || !bar || event.button !== 0) return false;
+	const { left, width } = drawn.getBoundingClientRect();
+	const off = ({ at }: End): number => Math.abs((at / 100) * width + left - event.clientX);
+	const [end] = bar.ends.toSorted((a, b) => off(a) - off(b));
+	if (!end || off(end) > NEAR) return false;
+	const [least, most] = bar.scale;
+	const path = view.state.facet(fileOfEditor);
+	const gone = new AbortController();
+	const { signal } = gone;
+	let moved = false;
+	const move = ({ clientX, shiftKey }: PointerEvent): void => {
+		const by = clientX - event.clientX;
+		if (!moved && Math.abs(by) < SLACK) return;
+		if (!moved) barEnds.begin(path, from, end.from);
+		moved = true;
+		const part = by / width / (shiftKey ? FINE : 1);
+		const px = toNumber(end.from) * (most / least) ** part;
+		barEnds.put(Math.round(Math.min(most, Math.max(least, px))));
+	};
+	addEventListener('pointermove', move, { signal });
+	for (const type of ['pointerup', 'pointercancel']) addEventListener(type, () => gone.abort(), { signal });
+	event.preventDefault();
+	return true;
+}
+
 /** At a condition's line what it comes to; in the gutter a bar for each rule over the Measure, where it is in force; what is not at the carriage is pale. */
 export const forceBars: Extension = [
 	field,
-	gutter({ class: 'cm-forceGutter', markers: (view) => view.state.field(field).bars }),
+	gutter({
+		class: 'cm-forceGutter',
+		markers: (view) => view.state.field(field).bars,
+		domEventHandlers: { pointerdown: (view, line, event) => take(view, line.from, event as PointerEvent) }
+	}),
 	look
 ];

@@ -1,21 +1,22 @@
+import { sliceOf, walk } from '../core/css/index.ts';
 import {
 	add,
-	compare,
 	ONE,
 	printRational,
 	rationalFromNumber,
 	toNumber,
 	type Rational
 } from '../core/interval/index.ts';
-import { moveBreakpoint, type Threshold } from '../core/media/index.ts';
+import { breakpointOf, moveBreakpoint, type Threshold } from '../core/media/index.ts';
 import { sourcesOf, type Sources } from '../core/site/index.ts';
 import type { Edit } from '../core/text/index.ts';
+import { EM } from '../core/vantage/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
-import { EM } from './condition.ts';
 import { ownQueries, writeQueries } from './queries.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
 import { tryEdit } from './trying.ts';
+import { partAt } from './writing.ts';
 
 /** How near a given threshold draws one of ours to it, px. */
 const SNAP = 4;
@@ -29,8 +30,10 @@ export class Shifting {
 	from = $state.raw<Rational | null>(null);
 	to = $state.raw<Rational | null>(null);
 	#edit = $state.raw<Edit | null>(null);
-	/** Thresholds of given files with their places. */
-	#fixed: ReadonlyMap<number, string> = new Map();
+	/** Where it is drawn to: thresholds by their width, with the given file that has each ('' where it is ours). */
+	#near: ReadonlyMap<number, string> = new Map();
+	/** Where alone it is moved: one block's list of queries; null for all of them. */
+	#only: { readonly path: string; readonly start: number } | null = null;
 
 	constructor(site: SiteState) {
 		this.#site = site;
@@ -38,26 +41,47 @@ export class Shifting {
 	}
 
 	/** Takes a threshold in the hand; of two halves (599 and 600) the one from which on the wider side holds. */
-	begin({ cut }: Threshold, all: readonly Threshold[]): void {
+	begin(threshold: Threshold, all: readonly Threshold[]): void {
 		this.drop();
-		const half = all.find(
-			(one) => !one.cut.after && compare(one.cut.at, cut.at) > 0 && compare(one.cut.at, add(cut.at, ONE)) <= 0
-		);
-		this.from = cut.after && half ? half.cut.at : cut.at;
+		this.from = breakpointOf(threshold, all);
 		this.to = this.from;
+		this.#near = new Map([...this.#all(all)].filter(([, host]) => host !== ''));
+	}
+
+	/** Takes in the hand the threshold that one block of a file alone has: the innermost around an offset. */
+	beginBlock(path: string, offset: number, from: Rational, all: readonly Threshold[]): void {
+		this.drop();
+		const desk = deskOf(this.#site);
+		const part = partAt(desk, path, offset);
+		if (!part || desk.isGiven(path)) return;
+		for (const node of walk(part.sheet)) {
+			if (node.kind !== 'at-rule' || node.name !== 'media') continue;
+			const { prelude, span } = node;
+			if (span.start > offset - part.from || span.end < offset - part.from) continue;
+			const [changes = []] = moveBreakpoint([sliceOf(part.sheet.source, prelude)], from, add(from, ONE), EM);
+			if (changes.length > 0) this.#only = { path, start: part.from + prelude.start };
+		}
+		if (!this.#only) return;
+		this.from = from;
+		this.to = from;
+		this.#near = this.#all(all);
+	}
+
+	/** All thresholds, with the given file that has each. */
+	#all(all: readonly Threshold[]): Map<number, string> {
 		const { given } = this.#site;
-		this.#fixed = new Map(
-			all.flatMap(({ cut, causes }) => {
-				const host = causes.find(({ file }) => given.has(file));
-				return host ? [[toNumber(cut.at), host.file] as const] : [];
+		return new Map(
+			all.map((one) => {
+				const host = one.causes.find(({ file }) => given.has(file));
+				return [toNumber(host ? one.cut.at : breakpointOf(one, all)), host?.file ?? ''] as const;
 			})
 		);
 	}
 
-	/** Brings it to a width, CSS px; near a given threshold to that. */
+	/** Brings it to a width, CSS px; near a given threshold (one block: near any) to that. */
 	put(px: number, snaps = true): void {
 		if (!this.from || !Number.isFinite(px) || px <= 0) return;
-		const near = snaps ? [...this.#fixed.keys()].find((at) => Math.abs(at - px) <= SNAP) : undefined;
+		const near = snaps ? [...this.#near.keys()].find((at) => Math.abs(at - px) <= SNAP) : undefined;
 		this.to = rationalFromNumber(near ?? px);
 		this.#edit = this.#editFor(this.from, this.to);
 		tryEdit(this.#site.texts, this.#edit);
@@ -65,7 +89,10 @@ export class Shifting {
 
 	#editFor(from: Rational, to: Rational): Edit {
 		const desk = deskOf(this.#site);
-		const places = ownQueries(this.#site, this.sources, desk);
+		const only = this.#only;
+		const places = ownQueries(this.#site, this.sources, desk).filter(
+			({ path, span }) => !only || (path === only.path && span.start === only.start)
+		);
 		const queries = places.map(({ text }) => text);
 		writeQueries(desk, places, moveBreakpoint(queries, from, to, EM));
 		return desk.working.edit(`the threshold ${printRational(from)} goes to ${printRational(to)}`);
@@ -78,9 +105,13 @@ export class Shifting {
 	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#edit));
 
 	/** The given file at whose threshold it stands now; '' where it stands at none. */
-	readonly meets: string = $derived.by(() => (this.to ? (this.#fixed.get(toNumber(this.to)) ?? '') : ''));
+	readonly meets: string = $derived.by(() => (this.to ? (this.#near.get(toNumber(this.to)) ?? '') : ''));
+	/** Whether one block alone is moved. */
+	get isBlock(): boolean {
+		return this.from !== null && this.#only !== null;
+	}
 	/** The given file that has the threshold itself, so that this place stays; '' where none has. */
-	readonly fixed: string = $derived.by(() => (this.from ? (this.#fixed.get(toNumber(this.from)) ?? '') : ''));
+	readonly fixed: string = $derived.by(() => (this.from ? (this.#near.get(toNumber(this.from)) ?? '') : ''));
 
 	/** Writes it, as one step. */
 	keep(): void {
@@ -93,6 +124,7 @@ export class Shifting {
 	drop(): void {
 		this.from = null;
 		this.to = null;
+		this.#only = null;
 		this.#edit = null;
 		tryEdit(this.#site.texts, null);
 	}

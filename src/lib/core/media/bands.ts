@@ -1,5 +1,6 @@
 import {
 	ceil,
+	compare,
 	compareCuts,
 	contains,
 	equal,
@@ -12,7 +13,8 @@ import {
 	ZERO,
 	type Cut,
 	type Interval,
-	type IntervalSet
+	type IntervalSet,
+	type Rational
 } from '../interval/index.ts';
 import type { Span } from '../css/node.ts';
 import type { MediaQuery } from './query.ts';
@@ -127,3 +129,14 @@ export function jump(
 /** The conditions of a page that hold over other widths in one vantage than in another. */
 export const differing = (sites: readonly MediaSite[], a: Solver, b: Solver): MediaSite[] =>
 	sites.filter(({ queries }) => !equal(a(queries), b(queries)));
+
+/**
+ * Widths at which both halves of a breakpoint hold (`max-width: 700px` beside `min-width: 700px`), where they are two
+ * conditions: one that asks for the width alone is meant so.
+ */
+export const overlapsOf = ({ thresholds }: Pick<Bands, 'thresholds'>): Rational[] =>
+	thresholds.flatMap(({ cut, causes }, i) => {
+		const next = thresholds[i + 1];
+		const isPair = !cut.after && next?.cut.after && compare(next.cut.at, cut.at) === 0;
+		return isPair && causes.some((one) => !next.causes.includes(one)) ? [cut.at] : [];
+	});

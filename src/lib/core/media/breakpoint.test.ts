@@ -1,9 +1,28 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { equal, rationalFromDecimal, rationalFromNumber, type Rational } from '../interval/index.ts';
+import {
+	equal,
+	printRational,
+	rationalFromDecimal,
+	rationalFromNumber,
+	type Rational
+} from '../interval/index.ts';
 import { applyChanges } from '../text/index.ts';
 import { PLAIN } from '../vantage/index.ts';
-import { closeHalves, moveBreakpoint, parseMediaQueryList, solve } from './index.ts';
+import {
+	breakpointOf,
+	closeHalves,
+	gatherBreakpoints,
+	moveBreakpoint,
+	nameBreakpoint,
+	namesOf,
+	nearBreakpoints,
+	overlapsOf,
+	parseMediaQueryList,
+	solve,
+	type MediaSite,
+	type Threshold
+} from './index.ts';
 
 const EM = rationalFromNumber(16);
 const px = (text: string): Rational => rationalFromDecimal(text) ?? rationalFromNumber(NaN);
@@ -87,4 +106,76 @@ it.each([
 ] as const)('%s closed up to 600 as %s', (query, style, result) => {
 	const [changes = []] = closeHalves([query], px('599'), px('600'), EM, style);
 	expect(applyChanges(query, changes)).toBe(result);
+});
+
+const threshold = (at: string, after: boolean, ...causes: MediaSite[]): Threshold => ({
+	cut: { at: px(at), after },
+	causes
+});
+const site = (text: string): MediaSite => ({
+	file: 'a.css',
+	span: { start: 0, end: 0 },
+	text,
+	queries: [],
+	within: []
+});
+
+it('knows what may be meant as one breakpoint, and brings it together with its halves', () => {
+	const all = ['600', '700', '720', '1000', '1400', '1450'].map((at) => threshold(at, false));
+	const near = [...all, threshold('699.98', true), threshold('1020', true)];
+	expect(nearBreakpoints(px('700'), near).map(printRational)).toEqual(['720']);
+	expect(nearBreakpoints(px('1000'), near).map(printRational)).toEqual(['1020']);
+	expect(nearBreakpoints(px('600'), near)).toEqual([]);
+	expect(breakpointOf(threshold('699.98', true), near)).toEqual(px('700'));
+	const queries = ['(min-width: 701px)', '(max-width: 719.98px) and (min-width: 700px)', '(width < 720px)'];
+	const changes = gatherBreakpoints(queries, [px('701'), px('720'), px('700')], px('700'), EM);
+	expect(queries.map((text, i) => applyChanges(text, changes[i] ?? []))).toEqual([
+		'(min-width: 700px)',
+		'(max-width: 699.98px) and (min-width: 700px)',
+		'(width < 700px)'
+	]);
+});
+
+it('finds where both halves hold, unless one condition asks for just that', () => {
+	const [narrow, wide, just] = [
+		site('(max-width: 700px)'),
+		site('(min-width: 700px)'),
+		site('(width: 900px)')
+	];
+	const thresholds = [
+		threshold('700', false, wide),
+		threshold('700', true, narrow),
+		threshold('900', false, just),
+		threshold('900', true, just)
+	];
+	expect(overlapsOf({ thresholds })).toEqual([px('700')]);
+});
+
+it('gives a breakpoint a name after each of its widths, another, and none', () => {
+	const queries = [
+		'(min-width: 700px) and (max-width: 999.98px)',
+		'(max-width:699.98px)',
+		'(min-width: 701px)',
+		'print'
+	];
+	const name = (from: readonly string[], words: string): string[] => {
+		const changes = nameBreakpoint(from, px('700'), words, EM);
+		return from.map((text, i) => applyChanges(text, changes[i] ?? []));
+	};
+	const named = name(queries, 'quay */');
+	expect(named).toEqual([
+		'(min-width: 700px /* quay */) and (max-width: 999.98px)',
+		'(max-width:699.98px /* quay */)',
+		'(min-width: 701px)',
+		'print'
+	]);
+	expect(namesOf(named, px('700'), EM)).toEqual(['quay']);
+	expect(namesOf(named, px('1000'), EM)).toEqual([]);
+	expect(name(named, 'pier')[1]).toBe('(max-width:699.98px /* pier */)');
+	expect(name(named, 'quay')).toEqual(named);
+	expect(name(named, '')).toEqual(queries);
+	for (const [i, text] of named.entries())
+		expect(
+			equal(solve(parseMediaQueryList(text), PLAIN), solve(parseMediaQueryList(queries[i] ?? ''), PLAIN))
+		).toBe(true);
 });

@@ -9,15 +9,17 @@ import {
 	rational,
 	sign,
 	subtract,
+	toNumber,
 	type Rational
 } from '../interval/index.ts';
 import type { Change } from '../text/index.ts';
+import type { Threshold } from './bands.ts';
 import type { Operator } from './feature.ts';
 import { parseMediaQueryList } from './parse.ts';
 import type { Condition } from './query.ts';
 
 /** A width that a query compares the viewport's with, as it is written. */
-interface Compared {
+export interface Compared {
 	/** Its place in the query's text. */
 	readonly start: number;
 	readonly end: number;
@@ -56,7 +58,7 @@ function featuresOf(condition: Condition | null): (Condition & { kind: 'feature'
 }
 
 /** The widths in a list of media queries that are plain lengths in px, em or rem; what is calculated is left out. */
-function comparedIn(text: string, em: Rational): Compared[] {
+export function comparedIn(text: string, em: Rational): Compared[] {
 	return parseMediaQueryList(text)
 		.flatMap(({ condition }) => featuresOf(condition))
 		.filter(({ feature }) => feature.name === 'width')
@@ -93,7 +95,7 @@ function comparedIn(text: string, em: Rational): Compared[] {
 const ONE_PIXEL = rational(1);
 
 /** How far a width lies off a breakpoint as its other half may: at most a px below where it ends, above where it begins. */
-function offset({ px, side }: Compared, from: Rational): Rational | undefined {
+export function offset({ px, side }: Compared, from: Rational): Rational | undefined {
 	const off = subtract(px, from);
 	const wrongSide = side === 'at' ? sign(off) !== 0 : side === 'to' ? sign(off) > 0 : sign(off) < 0;
 	const far = compare(sign(off) < 0 ? subtract(from, px) : off, ONE_PIXEL) > 0;
@@ -128,6 +130,46 @@ export function moveBreakpoint(
 				return { start, end, text: `${printRational(value).replace('≈', '')}${unit}` };
 			})
 	);
+}
+
+/** Brings breakpoints together at one width, each with its other half; gives the changes of each text. */
+export function gatherBreakpoints(
+	queries: readonly string[],
+	froms: readonly Rational[],
+	to: Rational,
+	em: Rational
+): Change[][] {
+	const all: Change[][] = queries.map(() => []);
+	for (const from of froms) {
+		if (compare(from, to) === 0) continue;
+		moveBreakpoint(queries, from, to, em).forEach((changes, i) => {
+			const known = all[i] ?? [];
+			known.push(...changes.filter(({ start }) => !known.some((one) => one.start === start)));
+		});
+	}
+	return all.map((changes) => changes.sort((a, b) => a.start - b.start));
+}
+
+/** The breakpoint that a threshold is of: of two halves (599 and 600) the one from which on the wider side holds. */
+export function breakpointOf({ cut }: Threshold, all: readonly Threshold[]): Rational {
+	const half = all.find(
+		(one) =>
+			!one.cut.after && compare(one.cut.at, cut.at) > 0 && compare(one.cut.at, add(cut.at, ONE_PIXEL)) <= 0
+	);
+	return cut.after && half ? half.cut.at : cut.at;
+}
+
+/** How far apart breakpoints are at most that may be meant as one: px, and a part of the width. */
+const [NEAR_PX, NEAR_PART] = [24, 0.04];
+
+/** The other breakpoints of a page that may be meant as the same as one: so near that no layout needs both. */
+export function nearBreakpoints(at: Rational, all: readonly Threshold[]): Rational[] {
+	const found = new Map(all.map((one) => breakpointOf(one, all)).map((one) => [printRational(one), one]));
+	const here = toNumber(at);
+	return [...found.values()].filter((one) => {
+		const off = Math.abs(toNumber(one) - here);
+		return off > 0 && off <= Math.min(NEAR_PX, NEAR_PART * here);
+	});
 }
 
 /** How much less than a width a prefix query ends at, so that no screen has a width between, by unit. */

@@ -5,6 +5,13 @@ export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';
 export * from './write.ts';
-export { closeHalves, moveBreakpoint } from './breakpoint.ts';
+export {
+	breakpointOf,
+	closeHalves,
+	gatherBreakpoints,
+	moveBreakpoint,
+	nearBreakpoints
+} from './breakpoint.ts';
+export { nameBreakpoint, namesOf } from './name.ts';
 export { lengthContext } from './relation.ts';
 export { directionOf, standsBefore, type Direction } from './direction.ts';

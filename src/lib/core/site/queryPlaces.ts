@@ -7,13 +7,16 @@ import type { Sources } from './sources.ts';
 export interface QueryPlace {
 	readonly span: Span;
 	readonly text: string;
+	/** Whether it is an at-rule of a sheet, or an attribute of an element. */
+	readonly of: 'rule' | 'attribute';
 }
 
 function* inSheet(sheet: Sheet, offset: number): Generator<QueryPlace> {
 	const { source } = sheet;
 	const place = ({ start, end }: Span): QueryPlace => ({
 		span: { start: start + offset, end: end + offset },
-		text: source.slice(start, end)
+		text: source.slice(start, end),
+		of: 'rule'
 	});
 	for (const node of walk(sheet)) {
 		if (node.kind !== 'at-rule') continue;
@@ -37,7 +40,7 @@ function* inAttribute(
 	for (const text of conditions(value)) {
 		at = value.indexOf(text, at);
 		const start = span.start + within + at;
-		yield { span: { start, end: start + text.length }, text };
+		yield { span: { start, end: start + text.length }, text, of: 'attribute' };
 		at += text.length;
 	}
 }

@@ -1,7 +1,11 @@
+import { rationalFromNumber } from '../interval/index.ts';
 import { vantageSchema, type Vantage } from './vantage.ts';
 
 /** A desk-like vantage: mouse, density 1, light, text of 16 px. */
 export const PLAIN: Vantage = vantageSchema.parse({ name: 'Plain', width: 1280, height: 800 });
+
+/** The px of one em in a query of a plain window. */
+export const EM = rationalFromNumber(PLAIN.defaultFontSize);
 
 const TOUCH = { pointer: 'coarse', hover: 'none', anyPointer: ['coarse'], anyHover: 'none' } as const;
 const AREAS = PLAIN.safeAreas;

@@ -4,7 +4,16 @@
 	import type { Proposed } from '$lib/state/proposal.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import * as arrange from '$lib/state/arrange.ts';
+	import {
+		carry,
+		comment,
+		join,
+		nameValue,
+		part,
+		valueBack,
+		valueHere,
+		type Chosen
+	} from '$lib/state/arrange.ts';
 	import type { Desk } from '$lib/state/writing.ts';
 	import Button from '$lib/ui/Button.svelte';
 
@@ -12,7 +21,7 @@
 		edits: Edits;
 		site: SiteState;
 		/** What is selected in the sheet. */
-		chosen: arrange.Chosen;
+		chosen: Chosen;
 		/** The pages that have any of some files. */
 		pagesOf: (files: readonly string[]) => readonly string[];
 		onplace: (place: FilePlace) => void;
@@ -34,7 +43,7 @@
 			return own.length > 0 && own.every((one) => pages.has(one));
 		});
 	});
-	const here = $derived(arrange.valueHere(deskOf(site), chosen));
+	const here = $derived(valueHere(deskOf(site), chosen));
 
 	let words = $state('');
 	let target = $derived(others[0] ?? '');
@@ -75,22 +84,22 @@
 	<h2>Arrange</h2>
 	<p>What is selected in {chosen.file}, or the rule at the caret. All is shown before it is written.</p>
 	<div class="acts">
-		<Button onclick={() => act((desk) => arrange.part(desk, chosen))}>Part its block here</Button>
-		<Button onclick={() => act((desk) => arrange.join(desk, chosen))}>Join blocks of its kind</Button>
+		<Button onclick={() => act((desk) => part(desk, chosen))}>Part its block here</Button>
+		<Button onclick={() => act((desk) => join(desk, chosen))}>Join blocks of its kind</Button>
 	</div>
-	<form onsubmit={onEnter(() => act((desk) => arrange.comment(desk, chosen, words)))}>
+	<form onsubmit={onEnter(() => act((desk) => comment(desk, chosen, words)))}>
 		<label for="{id}-words">Comment over it</label>
 		<input id="{id}-words" bind:value={words} maxlength="2000" />
 		<Button type="submit" disabled={words.trim() === ''}>Write</Button>
 	</form>
-	<form onsubmit={onEnter(() => act((desk) => arrange.carry(desk, chosen, { file: target })))}>
+	<form onsubmit={onEnter(() => act((desk) => carry(desk, chosen, { file: target })))}>
 		<label for="{id}-file">To the end of</label>
 		<select id="{id}-file" bind:value={target} disabled={others.length === 0}>
 			{#each others as path (path)}<option>{path}</option>{/each}
 		</select>
 		<Button type="submit" disabled={others.length === 0}>Move</Button>
 	</form>
-	<form onsubmit={onEnter(() => act((desk) => arrange.carry(desk, chosen, { layer })))}>
+	<form onsubmit={onEnter(() => act((desk) => carry(desk, chosen, { layer })))}>
 		<label for="{id}-layer">Into the layer</label>
 		<input id="{id}-layer" bind:value={layer} maxlength="200" />
 		<Button type="submit" disabled={layer.trim() === ''}>Move</Button>
@@ -100,15 +109,13 @@
 		<div class="row">
 			<span>Custom property</span>
 			<code>{asked}</code>
-			<Button onclick={() => act((desk) => arrange.valueBack(desk, asked, [...site.texts.keys()]))}>
+			<Button onclick={() => act((desk) => valueBack(desk, asked, [...site.texts.keys()]))}>
 				Back to its value
 			</Button>
 		</div>
 	{:else if here}
 		{@const { value } = here}
-		<form
-			onsubmit={onEnter(() => act((desk) => arrange.nameValue(desk, chosen, value, name.trim(), beside)))}
-		>
+		<form onsubmit={onEnter(() => act((desk) => nameValue(desk, chosen, value, name.trim(), beside)))}>
 			<label for="{id}-name"><code>{value}</code> everywhere as</label>
 			<input id="{id}-name" bind:value={name} maxlength="200" />
 			<Button type="submit" disabled={name.trim().length < 3}>Name it</Button>

@@ -9,6 +9,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Stages } from '$lib/state/stages.svelte.ts';
 	import type { Lie } from '$lib/core/original/index.ts';
+	import { barEnds } from '$lib/state/force.ts';
 	import { support } from '$lib/state/support.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
@@ -81,10 +82,10 @@
 	/** What edits with a card of their own are made with: it comes when one is first wished for. */
 	let edits = $state.raw<Edits | null>(null);
 	let coming: Promise<typeof editing> | undefined;
-	async function withEdits(make: (edits: Edits, module: typeof editing) => void): Promise<void> {
+	async function withEdits(make: (edits: Edits) => void): Promise<void> {
 		const module = await (coming ??= import('$lib/state/edits.svelte.ts'));
 		edits ??= new module.Edits(site);
-		make(edits, module);
+		make(edits);
 	}
 	$effect(() => {
 		if (isCollating || tab === 'markup') void withEdits(() => undefined);
@@ -157,11 +158,24 @@
 		return inStages && traceOf(at, inStages, path, on, pseudo);
 	}
 
+	/** Proposes an edit, in place of what was tried before. */
+	const propose = (make: (edits: Edits) => void): Promise<void> =>
+		withEdits((edits) => {
+			letGo();
+			make(edits);
+		});
+
+	$effect(() => {
+		barEnds.begin = (path, offset, from) =>
+			void propose(({ shifting }) => shifting.beginBlock(path, offset, from, bands.thresholds));
+		barEnds.put = (px) => edits?.shifting.put(px);
+		return () => (barEnds.begin = barEnds.put = () => undefined);
+	});
+
 	/** Asks what is to be done to the rules at the sheet's caret. */
 	const arrange = (): void =>
-		void withEdits((edits) => {
+		void propose((edits) => {
 			const { from, to } = site.texts.get(shown)?.state.selection.main ?? { from: 0, to: 0 };
-			letGo();
 			edits.arranged = { file: shown, from, to };
 		});
 
@@ -277,18 +291,12 @@
 	{placeOf}
 	reach={table?.hand.held ? table.hand.reach : null}
 	onshift={{
-		begin: (threshold) =>
-			void withEdits(({ shifting }) => {
-				letGo();
-				shifting.begin(threshold, bands.thresholds);
-			}),
-		put: (px) => void withEdits(({ shifting }) => shifting.put(px))
+		begin: (threshold) => void propose(({ shifting }) => shifting.begin(threshold, bands.thresholds)),
+		put: (px) => void withEdits(({ shifting }) => shifting.put(px)),
+		gather: (froms, to) => void propose((edits) => edits.gather(froms, to)),
+		name: (at, name) => void propose((edits) => edits.name(at, name))
 	}}
-	onjoin={({ lo, hi }) =>
-		void withEdits(({ proposal, shifting }, { proposeClosing }) => {
-			letGo();
-			if (hi) proposeClosing(proposal, site, shifting.sources, lo, hi);
-		})}
+	onjoin={({ lo, hi }) => void propose((edits) => hi && edits.close(lo, hi))}
 >
 	{#if edits}
 		{#await import('./EditCards.svelte') then { default: EditCards }}

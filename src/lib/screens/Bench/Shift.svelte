@@ -17,7 +17,12 @@
 </script>
 
 {#if from && to}
-	<EditCard name="A threshold moves" {lines} onkeep={() => shifting.keep()} ondrop={() => shifting.drop()}>
+	<EditCard
+		name={shifting.isBlock ? 'A block’s threshold moves' : 'A threshold moves'}
+		{lines}
+		onkeep={() => shifting.keep()}
+		ondrop={() => shifting.drop()}
+	>
 		<p class="to">
 			<b>{printRational(from)}</b> →
 			<input
@@ -28,10 +33,10 @@
 			/>
 			px
 			<span role="status">
-				{counted(places, 'place')} in {counted(lines.length, 'file')}, on {counted(
-					pages.length,
-					'page'
-				)}{meets === '' ? '' : `; now where ${meets} changes too`}
+				{shifting.isBlock ? 'this block alone: ' : ''}{counted(places, 'place')} in {counted(
+					lines.length,
+					'file'
+				)}, on {counted(pages.length, 'page')}{meets === '' ? '' : `; now where ${meets} changes too`}
 			</span>
 		</p>
 		{#if fixed !== ''}<p class="fixed">{fixed} is given and stays at {printRational(from)}.</p>{/if}

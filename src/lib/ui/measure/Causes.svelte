@@ -1,31 +1,118 @@
 <script lang="ts">
-	import { printRational } from '$lib/core/interval/index.ts';
-	import type { Threshold } from '$lib/core/media/index.ts';
+	import { compare, printRational, type Rational } from '$lib/core/interval/index.ts';
+	import { breakpointOf, namesOf, nearBreakpoints, type Threshold } from '$lib/core/media/index.ts';
+	import { EM } from '$lib/core/vantage/index.ts';
 	import PlaceList from './PlaceList.svelte';
-	import type { Places } from './places.ts';
+	import type { Places, Shift } from './places.ts';
 
 	interface Props extends Places {
 		thresholds: readonly Threshold[];
+		/** Those of the whole page. */
+		all: readonly Threshold[];
 		/** To which side the card hangs, where there is no room for it in the middle. */
 		shift: 'none' | 'left' | 'right';
-		/** One of them is to stand at another width, CSS px. */
-		onto?: ((threshold: Threshold, px: number) => void) | undefined;
+		/** What can be done with them; undefined where nothing can. */
+		onshift?: Shift | undefined;
+		/** Something is done: the card is in the way. */
+		onchosen: () => void;
 	}
 
-	let { thresholds, placeOf, onplace, shift, onto }: Props = $props();
+	let { thresholds, all, placeOf, onplace, shift, onshift, onchosen }: Props = $props();
 
-	/** Takes what was typed into a field for a threshold. */
+	/** The breakpoints that they are, each once with its halves. */
+	const points = $derived.by(() => {
+		const sorted = [
+			...new Map(all.map((one) => breakpointOf(one, all)).map((at) => [printRational(at), at])).values()
+		];
+		const own = new Map(thresholds.map((one) => [printRational(breakpointOf(one, all)), one]));
+		return [...own.values()].map((threshold) => {
+			const at = breakpointOf(threshold, all);
+			const i = sorted.findIndex((one) => compare(one, at) === 0);
+			const texts = all
+				.filter((one) => compare(breakpointOf(one, all), at) === 0)
+				.flatMap(({ causes }) => causes.map(({ text }) => text));
+			return {
+				threshold,
+				at,
+				name: namesOf(texts, at, EM).join(', '),
+				near: nearBreakpoints(at, all),
+				beside: [sorted[i - 1], sorted[i + 1]].filter((one) => one !== undefined)
+			};
+		});
+	});
+
+	/** Takes what was typed into a field for a breakpoint. */
 	function go(event: SubmitEvent & { currentTarget: HTMLFormElement }, threshold: Threshold): void {
 		event.preventDefault();
 		const typed = String(new FormData(event.currentTarget).get('to') ?? '')
 			.replace(/px$/i, '')
 			.trim();
 		const px = Number(typed);
-		if (typed !== '' && Number.isFinite(px) && px > 0) onto?.(threshold, px);
+		if (typed === '' || !Number.isFinite(px) || px <= 0) return;
+		onchosen();
+		onshift?.begin(threshold);
+		onshift?.put(px);
+	}
+
+	function name(event: SubmitEvent & { currentTarget: HTMLFormElement }, at: Rational): void {
+		event.preventDefault();
+		const typed = String(new FormData(event.currentTarget).get('name') ?? '');
+		onchosen();
+		onshift?.name(at, typed);
+	}
+
+	function gather(froms: readonly Rational[], to: Rational): void {
+		onchosen();
+		onshift?.gather(froms, to);
 	}
 </script>
 
 <div class="card {shift}">
+	{#if onshift}
+		{#each points as { threshold, at, name: called, near, beside } (printRational(at))}
+			{@const words = printRational(at)}
+			<div class="acts" role="group" aria-label="Breakpoint {words}">
+				<form onsubmit={(event) => go(event, threshold)}>
+					<label>
+						{points.length > 1 ? words : ''} everywhere to
+						<input
+							name="to"
+							inputmode="decimal"
+							autocomplete="off"
+							aria-label="Width to which {words} goes everywhere, px"
+						/> px
+					</label>
+				</form>
+				<form onsubmit={(event) => name(event, at)}>
+					<label>
+						called
+						<input
+							class="name"
+							name="name"
+							value={called}
+							maxlength="60"
+							autocomplete="off"
+							aria-label="Name of {words}"
+						/>
+					</label>
+				</form>
+				{#if near.length > 0}
+					<p>
+						near it {near.map(printRational).join(', ')}
+						<button type="button" onclick={() => gather(near, at)}>Bring together at {words}</button>
+					</p>
+				{/if}
+				{#if beside.length > 0}
+					<p>
+						join the bands at it: all to
+						{#each beside as to (printRational(to))}
+							<button type="button" onclick={() => gather([at], to)}>{printRational(to)}</button>
+						{/each}
+					</p>
+				{/if}
+			</div>
+		{/each}
+	{/if}
 	{#each thresholds as threshold (`${printRational(threshold.cut.at)}${threshold.cut.after}`)}
 		{@const { cut, causes } = threshold}
 		<h2>
@@ -33,19 +120,6 @@
 			<small>{cut.after ? 'the width itself is still below' : 'the width itself is already above'}</small>
 		</h2>
 		<PlaceList stated={causes} {placeOf} {onplace} />
-		{#if onto}
-			<form onsubmit={(event) => go(event, threshold)}>
-				<label>
-					everywhere to
-					<input
-						name="to"
-						inputmode="decimal"
-						autocomplete="off"
-						aria-label="Width to which {printRational(cut.at)} goes everywhere, px"
-					/> px
-				</label>
-			</form>
-		{/if}
 	{/each}
 </div>
 
@@ -84,9 +158,20 @@
 		margin-top: 0.5rem;
 	}
 
-	form {
+	.acts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.25rem 1rem;
+		align-items: center;
+		margin-bottom: 0.5rem;
+		padding-bottom: 0.5rem;
+		border-bottom: 1px solid var(--hair);
 		color: var(--ink-2);
 		font-size: 0.8125rem;
+	}
+
+	p {
+		width: 100%;
 	}
 
 	input {
@@ -96,6 +181,23 @@
 		border: 1px solid var(--hair);
 		background: var(--sheet);
 		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	.name {
+		width: 8rem;
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		color: var(--ink);
+		cursor: pointer;
+	}
+
+	button:hover {
+		border-color: var(--ink);
 	}
 
 	small {

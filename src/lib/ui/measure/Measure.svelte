@@ -2,13 +2,14 @@
 	import { scaleLog } from 'd3-scale';
 	import type { Snippet } from 'svelte';
 	import {
+		compare,
 		intervals,
 		printInterval,
 		toNumber,
 		type Interval,
 		type IntervalSet
 	} from '$lib/core/interval/index.ts';
-	import { bandAt, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
+	import { bandAt, overlapsOf, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
 	import { textScale } from '../textScale.ts';
 	import Carriage from './Carriage.svelte';
 	import Numbers from './Numbers.svelte';
@@ -62,11 +63,15 @@
 			return from > to ? [] : [{ band, from: x(from), to: x(to), pixels: wholePixels(band.interval, range) }];
 		})
 	);
-	/** Bands in which no whole pixel lies: drawn as what they are, with words. */
+	/** Widths at which both halves of a breakpoint hold. */
+	const overlaps = $derived(overlapsOf(bands));
+	const isOverlap = ({ lo, hi }: Interval): boolean =>
+		hi !== null && compare(lo, hi) === 0 && overlaps.some((at) => compare(at, lo) === 0);
+	/** Bands in which no whole pixel lies, or both halves hold: drawn as what they are, with words. */
 	const slivers = $derived(
 		clusters(
 			stretches
-				.filter(({ pixels }) => !pixels)
+				.filter(({ pixels, band }) => !pixels || isOverlap(band.interval))
 				.map(({ band, from, to }) => ({ at: (from + to) / 2, of: band })),
 			250 * textScale
 		)
@@ -149,19 +154,21 @@
 	<div class="words">
 		<Others {others} {placeOf} {onplace} />
 		{#each slivers as group, i (i)}
-			<p style:left="{group[0]?.at}px" title="narrower than a pixel">
+			{@const both = group.filter(({ of }) => isOverlap(of.interval)).length}
+			<p style:left="{group[0]?.at}px">
 				{#each group as { at: place, of } (of.letter)}
 					<span class="hole" style:left="{place - (group[0]?.at ?? 0)}px" aria-hidden="true"></span>
 					{#if onjoin}
 						<button
 							type="button"
 							class="sliver"
-							title="Neither half holds here: close it"
+							title="{isOverlap(of.interval) ? 'Both halves hold' : 'Neither half holds'} here: close it"
 							onclick={() => onjoin(of.interval)}>{printInterval(of.interval)}</button
 						>
 					{:else}<span class="sliver">{printInterval(of.interval)}</span>{/if}
 				{/each}
-				{#if textScale < LARGE}narrower than a pixel{/if}
+				{#if textScale >= LARGE}{:else if both === 0}narrower than a pixel{:else if both === group.length}both
+					halves hold{/if}
 			</p>
 		{/each}
 	</div>

@@ -94,12 +94,9 @@
 				thresholds={group.map(({ of }) => of)}
 				{placeOf}
 				{onplace}
-				onto={onshift &&
-					((threshold, px) => {
-						open = null;
-						onshift.begin(threshold);
-						onshift.put(px);
-					})}
+				all={marks.map(({ of }) => of)}
+				{onshift}
+				onchosen={() => (open = null)}
 				shift={middle(group) < 150 ? 'right' : middle(group) > room - 220 ? 'left' : 'none'}
 			/>
 		{/if}

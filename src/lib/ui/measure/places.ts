@@ -1,3 +1,4 @@
+import type { Rational } from '$lib/core/interval/index.ts';
 import type { Threshold } from '$lib/core/media/index.ts';
 import type { MediaSite } from '$lib/core/media/index.ts';
 
@@ -15,9 +16,13 @@ export interface Places {
 	readonly onplace: (place: Place) => void;
 }
 
-/** How a threshold is moved, with its other half. */
+/** How a threshold is moved, with its other half, brought together with others, and named. */
 export interface Shift {
 	begin(threshold: Threshold): void;
 	/** To a width, CSS px. */
 	put(px: number): void;
+	/** Breakpoints are to be one, at a width. */
+	gather(froms: readonly Rational[], to: Rational): void;
+	/** A breakpoint is to have a name; '' for none. */
+	name(at: Rational, name: string): void;
 }
