@@ -1,0 +1,156 @@
+import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
+
+const FILES = {
+	'index.html':
+		'<!doctype html><link rel="stylesheet" href="css/a.css"><link rel="stylesheet" href="b.css"><p class="x">one <b>two</b>',
+	'other.html': '<!doctype html><link rel="stylesheet" href="b.css"><p class="x">three',
+	'css/a.css':
+		'.x { color: #0a7; background: url("sea.png"); }\n\n@media (min-width: 700px) {\n\t.x { top: 1px; left: 2px; }\n}\n\nb { color: #0a7; }\n\n@media (width >= 700px) {\n\tb { top: 3px; }\n}\n',
+	'b.css': 'p { color: #0a7; }\n'
+};
+
+/** Puts the caret before some words of the sheet, and asks what is to be done there. */
+async function at(page: Page, words: string): Promise<void> {
+	await page.locator('.cm-content').focus();
+	await page
+		.locator('.cm-line', { hasText: words })
+		.first()
+		.evaluate((line, sought) => {
+			const texts = document.createTreeWalker(line, NodeFilter.SHOW_TEXT);
+			let left = line.textContent.indexOf(sought);
+			for (let node = texts.nextNode(); node; left -= node.textContent?.length ?? 0, node = texts.nextNode())
+				if (left < (node.textContent?.length ?? 0)) return getSelection()?.collapse(node, left);
+		}, words);
+	await expect(page.locator('.cm-activeLine')).toContainText(words);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+A');
+	await expect(page.getByRole('dialog', { name: 'Arrange the rules at the caret' })).toBeVisible();
+}
+const proposed = (page: Page) => page.getByRole('dialog', { name: 'What would be written' });
+const colour = (page: Page) =>
+	pageFrames(page)[0]?.evaluate(() => getComputedStyle(document.querySelector('.x') as Element).color);
+
+test('rules at the caret are parted, joined, commented and carried, each shown before it is written', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, FILES);
+	await openBench(page, server, site, '?page=index.html&file=css/a.css');
+	await at(page, 'left');
+	await page.getByRole('button', { name: 'Part its block here' }).click();
+	await expect(proposed(page)).toContainText('.x { left: 2px; }');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('\t.x { top: 1px; }\n\n\t.x { left: 2px; }\n}');
+	await at(page, 'b {');
+	await page.getByLabel('Comment over it').fill('bold at sea');
+	await page.keyboard.press('Enter');
+	await proposed(page).getByRole('button', { name: 'Write it' }).click();
+	await expect.poll(() => shownText(page)).toContain('/* bold at sea */\nb { color');
+	await at(page, '@media (width');
+	await page.getByRole('button', { name: 'Join blocks of its kind' }).click();
+	await expect(proposed(page)).toContainText('2 blocks of one kind become one');
+	await expect(proposed(page)).toContainText('1 block of others between them');
+	await page.keyboard.press('Enter');
+	await expect
+		.poll(() => shownText(page))
+		.toMatch(
+			/b \{ color: #0a7; \}\n\n@media \(width >= 700px\) \{\n\t\.x \{ top: 1px; \}[^@]*\tb \{ top: 3px; \}\n\}\n$/
+		);
+
+	// Into another file and folder: its picture is found from there too, and one undo brings both files back.
+	await at(page, 'color');
+	await page.getByRole('button', { name: 'Move' }).first().click();
+	await expect(proposed(page)).toContainText('It reaches 2 pages: index.html, other.html.');
+	await page.keyboard.press('Enter');
+	await page.getByRole('tab', { name: /b.css/ }).click();
+	await expect.poll(() => shownText(page)).toContain('.x { color: #0a7; background: url("css/sea.png"); }');
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+z');
+	await expect.poll(() => shownText(page)).toBe('p { color: #0a7; }\n');
+	await page.getByRole('tab', { name: /a.css/ }).click();
+	await expect.poll(() => shownText(page)).toContain('.x { color: #0a7; background: url("sea.png"); }');
+
+	await at(page, 'color');
+	await page.getByLabel('Into the layer').fill('not a layer');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('alert')).toContainText('"not a layer" is no name of a layer');
+	await page.getByLabel('Into the layer').fill('look');
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('@layer look {\n\t.x { color: #0a7;');
+});
+
+test('a value gets a name wherever it is known, and goes back', async ({ page, server }) => {
+	const site = await bring(server, FILES);
+	await openBench(page, server, site, '?page=index.html&file=css/a.css');
+	const before = await shownText(page);
+	await at(page, 'color');
+	await page.getByLabel('#0a7 everywhere as').fill('--sea');
+	await page.keyboard.press('Enter');
+	// Not in b.css: another page has that without this file.
+	await expect(proposed(page)).toContainText('#0a7 is --sea, in 2 places.');
+	await expect(proposed(page)).toContainText(':root { --sea: #0a7; }');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('b { color: var(--sea); }');
+	await expect.poll(() => colour(page)).toBe('rgb(0, 170, 119)');
+	await at(page, 'color: var');
+	await page.getByRole('button', { name: 'Back to its value' }).click();
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toBe(before);
+});
+
+test('breakpoints are brought together, joined, named and closed; one block’s end goes alone', async ({
+	page,
+	server
+}) => {
+	const text = [
+		'@media (max-width: 700px) { p { top: 1px } }',
+		'@media (min-width: 700px) { p { top: 2px } }',
+		'@media (min-width: 720px) { p { top: 3px } }',
+		'@media (min-width: 900px) { p { top: 4px } }',
+		''
+	].join('\n');
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel="stylesheet" href="a.css"><p>x',
+		'a.css': text
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await page.getByTitle('Both halves hold here: close it').click();
+	await expect(proposed(page)).toContainText('One half holds at 700: 1 place.');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('(max-width: 699.98px)');
+
+	const number = page.getByRole('button', { name: /^Threshold 699.98/ });
+	const of = (at: string) => page.getByRole('group', { name: `Breakpoint ${at}` });
+	await number.focus();
+	await of('700').getByRole('button', { name: 'Bring together at 700' }).click();
+	await expect(proposed(page)).toContainText('What changes at 720 changes at 700: 1 place.');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('(min-width: 700px) { p { top: 3px }');
+	await page.getByRole('button', { name: /^Threshold 699.98/ }).focus();
+	await of('700').getByLabel('Name of 700').fill('quay');
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('(max-width: 699.98px /* quay */)');
+	await expect.poll(() => shownText(page)).toContain('(min-width: 700px /* quay */) { p { top: 3px }');
+	await page.getByRole('button', { name: 'Threshold 900' }).focus();
+	await of('900').getByRole('button', { name: '700', exact: true }).click();
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('(min-width: 700px) { p { top: 4px }');
+
+	// The end of the first bar: this block alone, drawn to what is there.
+	const bar = page.getByTitle('in force: ≤699.98').first();
+	const stretch = await bar.locator('i').boundingBox();
+	if (!stretch) throw new Error('The bar is not shown.');
+	const [x, y] = [stretch.x + stretch.width, stretch.y + 2];
+	await page.mouse.move(x, y);
+	await page.mouse.down();
+	await page.mouse.move(x - 8, y, { steps: 4 });
+	await page.mouse.up();
+	const card = page.getByRole('dialog', { name: 'A block’s threshold moves' });
+	await expect(card).toContainText('this block alone: 1 place in 1 file');
+	await card.getByLabel('Width of the threshold, px').fill('600');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('(max-width: 599.98px /* quay */)');
+	await expect.poll(() => shownText(page)).toContain('(min-width: 700px /* quay */)');
+});
