@@ -2,9 +2,9 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect, type Frame, type Page } from '@playwright/test';
-import { bring, Server } from './server.ts';
+import { bring, freshDemo, Server } from './server.ts';
 
-export { bring, expect, Server, type Page };
+export { bring, expect, freshDemo, Server, type Page };
 
 /** `server` has the demo as its site 1; `empty` has no site, and is this test's alone. */
 export const test = base.extend<{ empty: Server }, { server: Server }>({

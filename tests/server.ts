@@ -70,3 +70,9 @@ export async function bring(server: Server, files: Record<string, string | Uint8
 	if (!response.ok) throw new Error(await response.text());
 	return ((await response.json()) as { id: number }).id;
 }
+
+/** The demo once more, with no draft of another test. */
+export async function freshDemo({ url }: Server): Promise<number> {
+	const reply = await fetch(`${url}/api/sites?demo`, { method: 'POST', headers: { origin: url } });
+	return ((await reply.json()) as { id: number }).id;
+}

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { SHIPPED, type Vantage } from '../../src/lib/core/vantage/index.ts';
 import { LAUNCH } from '../launch.ts';
-import { bring, expect, pageFrames, test, type Server } from '../fixtures.ts';
+import { bring, expect, freshDemo, pageFrames, test, type Server } from '../fixtures.ts';
 import { fromFolder, originOf, plainServer, realPage, startAs } from './vantage/real.ts';
 import { isReady, LONGHANDS, readPage, type Reading } from './vantage/reading.ts';
 
@@ -90,12 +90,6 @@ async function show(server: Server, site: number, vantages: readonly Vantage[]):
 		})
 	});
 	if (!response.ok) throw new Error(await response.text());
-}
-
-/** The demo once more, with no draft of another test. */
-async function freshDemo({ url }: Server): Promise<number> {
-	const reply = await fetch(`${url}/api/sites?demo`, { method: 'POST', headers: { origin: url } });
-	return ((await reply.json()) as { id: number }).id;
 }
 
 async function framesOf(page: Page, server: Server, site: number, path: string, count: number) {

@@ -14,6 +14,14 @@ export const frameOf = (page: Page, vantage: Beside) => {
 	return frame;
 };
 
+/** What is drafted of a file of a site; '' where nothing is. */
+export async function draftOf({ url }: Server, path: string, site = 1): Promise<string> {
+	const record = (await (await fetch(`${url}/api/sites/${site}`)).json()) as {
+		drafts: readonly DraftRecord[];
+	};
+	return record.drafts.find((one) => one.path === path)?.text ?? '';
+}
+
 /** Lets go of what jobs before left unsaved: their tabs are gone, so that a new one would take it up. */
 async function asSaved({ url }: Server, site: number): Promise<void> {
 	const { drafts } = (await (await fetch(`${url}/api/sites/${site}`)).json()) as {

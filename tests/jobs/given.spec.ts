@@ -1,5 +1,5 @@
 import { bring, expect, test, type Page } from '../fixtures.ts';
-import { atWork, frameOf, panel, reached, traced } from './bench.ts';
+import { atWork, draftOf, frameOf, panel, reached, traced } from './bench.ts';
 
 /** A small site as saved from a host: its markup and its sheet are the host's, one sheet is ours. */
 const BATHS = {
@@ -39,7 +39,7 @@ test('J02 where the markup is given: the pairs told apart, the style attribute n
 	page,
 	empty
 }) => {
-	const { work } = await atBaths(page, empty);
+	const { site, work } = await atBaths(page, empty);
 	await work.select('steps', 'div.steps.wide');
 	await work.ask('i');
 	await expect(panel(page).locator('.instead')).toHaveText(
@@ -62,6 +62,10 @@ test('J02 where the markup is given: the pairs told apart, the style attribute n
 	expect(await margin()).toBe('-9px');
 	await culprit.getByRole('button', { name: 'mute it' }).click();
 	await expect.poll(margin).toBe('0px');
+	// The same space for the pair on narrow, band by band, in a sheet of ours.
+	await work.collate('margin-top', '12px', { extent: 'everywhere' });
+	await expect.poll(margin).toBe('12px');
+	await expect.poll(() => draftOf(empty, 'index.html', site)).toBe('');
 });
 
 test('J08 where the markup is given: the film of this page alone, by a class that is an errand', async ({
@@ -97,7 +101,7 @@ test('J14, J18, J19 where the markup is given: the size that does not reach, wha
 	page,
 	empty
 }) => {
-	const { work } = await atBaths(page, empty);
+	const { site, work } = await atBaths(page, empty);
 	await work.select('p.line', 'p.line');
 	await work.ask('h');
 	const size = await traced(page, 'font-size');
@@ -123,4 +127,17 @@ test('J14, J18, J19 where the markup is given: the size that does not reach, wha
 	await expect(reached(page, '#block-88ab31').first()).toContainText(
 		'the id block-88ab31 looks made by a tool'
 	);
+
+	// Both written band by band, into a sheet of ours; the host's files stay as they are.
+	await work.select('p.line', 'p.line');
+	await work.collate('font-size', '1rem', { extent: 'under the width', at: 560 });
+	const narrow = frameOf(page, 'Handset');
+	await expect(narrow.locator('p.line')).toHaveCSS('font-size', '16px');
+	await expect(frameOf(page, 'Slate').locator('p.line')).toHaveCSS('font-size', '19.2px');
+	await work.select('img', 'img');
+	await work.collate('max-width', '72%', { extent: 'under the width', at: 560 });
+	await expect(narrow.locator('img')).toHaveCSS('max-width', '72%');
+	await expect(frameOf(page, 'Slate').locator('img')).toHaveCSS('max-width', 'none');
+	await expect.poll(() => draftOf(empty, 'own.css', site)).toContain('560px');
+	for (const path of ['index.html', 'host.css']) expect(await draftOf(empty, path, site)).toBe('');
 });

@@ -66,6 +66,13 @@ it('has what is inherited from something around, and what was asked for', () => 
 	expect(of.rows.map(differs)).toEqual([false, false]);
 });
 
+it('gives what is asked for a row of its own, out of the shorthand that says it', () => {
+	const of = (also: string[]) =>
+		said(collated('<style>.x { margin: 1px }</style><p id=x class=x>', '', also));
+	expect(of(['margin-left'])).toEqual(['margin-left: 1px | – | –', 'margin-right: 1px | – | –']);
+	expect(of(['margin'])).toEqual(['margin: 1px | – | –']);
+});
+
 it('tells an override that says what would be anyway', () => {
 	const of = collated(
 		'<style>.x { width: 1px } @media (width >= 700px) { .x { width: 1px } } @media (width >= 1000px) { .x { width: 2px } }</style><p id=x class=x>'

@@ -101,6 +101,10 @@ function needlessBeside(outcome: Outcome): Candidate | undefined {
 interface Together {
 	readonly longhands: string[];
 	readonly outcomes: readonly Outcome[];
+	/** The outcomes of each of them. */
+	readonly each: (readonly Outcome[])[];
+	/** The name that asks for them, where one does. */
+	readonly asked?: string;
 }
 
 /** What a group of longhands is called, and what its name would set besides. */
@@ -130,6 +134,17 @@ function textOf(outcome: Outcome, name: string, longhands: readonly string[]): s
 	if (!from) return outcome.kind === 'initial' ? (outcome.own.winner?.written ?? '') : '';
 	if (from.property === name || longhands.length > 1 || from.value === '') return from.written;
 	return from.value;
+}
+
+/** What several longhands that are asked for as one come to, where a declaration of more sets them: their values. */
+function ofEach({ longhands, each }: Together, name: string, column: number): string | undefined {
+	if (longhands.length < 2) return undefined;
+	const values = each.map((outcomes) => {
+		const from = outcomes[column] && decider(outcomes[column]);
+		return from && from.property !== name ? from.value : '';
+	});
+	if (values.includes('')) return undefined;
+	return new Set(values).size === 1 ? values[0] : values.join(' ');
 }
 
 /**
@@ -162,25 +177,33 @@ export function collate(wish: CollateWish): Collated {
 		const isShort = froms.some((from) => from && physical(from.property) !== property);
 		const untouched = froms.every((from) => from === undefined);
 		// What is said for states or widths only that are none of these columns'.
-		if (untouched && ![...asked.values()].some((all) => all.includes(property))) continue;
-		const name = untouched ? [...asked].find(([, all]) => all.includes(property))?.[0] : undefined;
-		const key = isShort ? outcomes.map(identity).join('|') : (name ?? property);
+		const name = [...asked].find(([, all]) => all.includes(property))?.[0];
+		if (untouched && name === undefined) continue;
+		// What is asked for by name has a row of its own, though a shorthand of more says it.
+		const together = isShort || (name !== undefined && !untouched);
+		const key = `${name ?? ''}: ${together ? outcomes.map(identity).join('|') : (name ?? property)}`;
 		const group = groups.get(key);
-		if (group) group.longhands.push(property);
-		else groups.set(key, { longhands: [property], outcomes });
+		if (group) {
+			group.longhands.push(property);
+			group.each.push(outcomes);
+		} else {
+			const asking = name === undefined ? {} : { asked: name };
+			groups.set(key, { longhands: [property], outcomes, each: [outcomes], ...asking });
+		}
 	}
 	const setBy = (name: string, value: string): readonly string[] =>
 		name.startsWith('--') ? [name] : [...(engine.expand(name, value)?.keys() ?? [])].map(physical);
-	const rows = [...groups].map(([key, group]): Row => {
-		const { longhands, outcomes } = group;
-		const named = asked.get(key)?.length === longhands.length ? { name: key, without: [] } : undefined;
+	const rows = [...groups.values()].map((group): Row => {
+		const { longhands, outcomes, asked: wanted = '' } = group;
+		const isAll = asked.get(wanted)?.length === longhands.length;
+		const named = isAll ? { name: wanted, without: [] } : undefined;
 		const { name, without } = named ?? nameOf(group, setBy);
 		const cells = outcomes.map((outcome, i): Cell => {
 			const left = outcomes[i - 1];
 			return {
 				outcome,
 				from: decider(outcome),
-				text: textOf(outcome, name, longhands),
+				text: (named && ofEach(group, name, i)) ?? textOf(outcome, name, longhands),
 				same: left !== undefined && identity(left) === identity(outcome),
 				needless: needlessBeside(outcome)
 			};
