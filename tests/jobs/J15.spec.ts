@@ -34,6 +34,6 @@ test('J15: boats one, two, three a row at the widths that are meant, pictures of
 	// In the block that was there, not a second one.
 	await expect
 		.poll(() => draftOf(server, 'css/layout.css'))
-		.toMatch(/\(min-width: 1000px\) \{\n  \.cards \{ grid-template-columns: repeat\(3, 1fr\); \}\n\}/);
+		.toMatch(/\(min-width: 1000px\) \{\n {2}\.cards \{ grid-template-columns: repeat\(3, 1fr\); \}\n\}/);
 	expect(work.actions()).toBeLessThanOrEqual(36);
 });
