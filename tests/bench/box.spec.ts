@@ -1,4 +1,4 @@
-import { bring, expect, openBench, test, type Page } from '../fixtures.ts';
+import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
 
 /** What is said of the space at each side: its length, what it ends at, and what it is made up of. */
 const spaces = async (page: Page): Promise<string[]> => {
@@ -53,4 +53,45 @@ test('the space at each side says what it ends at and where it comes from; width
 	const sums = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'sum of widths' }) });
 	await expect(sums.getByRole('cell').last()).toContainText('padding 10 + content 178 + padding 10');
 	await expect(sums.getByRole('cell').first()).not.toContainText('padding');
+});
+
+test('a bar is pulled: tried in the frames at once, written on Enter; percentages and what relies on a margin are named', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><body><div class=around><p class=x>One</p><p class=y>Two</p></div>',
+		'a.css':
+			'* { margin: 0; box-sizing: border-box }\n.around { width: 400px }\n.x { width: 50%; padding: 0 20px; margin-bottom: 5% }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css&at=1.0.0');
+	const panel = page.getByRole('region', { name: 'What is selected' });
+	await expect(panel).toContainText('50%: of 400, the width of div.around, = 200 px');
+	await expect(panel).toContainText('5%: of 400, the width of div.around, = 20 px');
+	const lead = pageFrames(page)[0];
+	const padding = () => lead?.locator('.x').evaluate((one) => getComputedStyle(one).paddingLeft);
+	const bar = await panel.locator('figure .padding').first().boundingBox();
+	if (!bar) throw new Error('The bar is not drawn.');
+	await page.mouse.move(bar.x + 3, bar.y + 5);
+	await page.mouse.down();
+	await page.mouse.move(bar.x + 13, bar.y + 5, { steps: 4 });
+	const field = panel.locator('input.field');
+	await expect(field).toBeVisible();
+	await page.mouse.move(bar.x + 18, bar.y + 5);
+	await page.mouse.up();
+	const tried = await field.inputValue();
+	expect(parseFloat(tried)).toBeGreaterThan(22);
+	await expect.poll(padding).toBe(tried);
+	await expect(panel.getByRole('combobox', { name: /^Into/ })).toContainText('.x in a.css');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain(`padding: 0 20px; padding-left: ${tried};`);
+	await expect(field).toHaveCount(0);
+
+	await page.keyboard.press('Escape');
+	await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=a.css&at=1.0.0`);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+C');
+	await page.locator('td.here button.value').and(page.locator('[data-cell^="margin-bottom, "]')).click();
+	await expect(panel).toContainText('p.y stands 20 px off at the bottom by it.');
 });

@@ -65,8 +65,70 @@ test('attributes, classes, words, wrappers and copies are shown before they are 
 	for (let i = 0; i < '<li class="fare" id="night">'.length; i++) await page.keyboard.press('ArrowRight');
 	await page.keyboard.press('Control+Shift+ArrowRight');
 	await page.getByLabel('Tag to wrap it into').fill('small');
-	await page.getByRole('button', { name: 'Wrap the chosen words' }).click();
+	await page.getByRole('button', { name: 'Wrap “from”' }).click();
 	await expect(card).toContainText('<small>from</small> 4.10');
 	await page.keyboard.press('Enter');
 	await expect.poll(() => lead?.locator('small').count()).toBe(1);
+});
+
+test('words are chosen in a frame, rules that hit otherwise are named, pictures are chosen; a compiled sheet is locked', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><link rel=stylesheet href=b.css><body><p class="x">Tern &amp; <b>Quay</b> at six</p><img src="old.svg" alt="a">',
+		'a.css': '.x > b { color: red }',
+		'b.css': 'p { margin: 0; padding: 5px; width: 50% }\n/*# sourceMappingURL=b.css.map */',
+		'img/new.svg': '<svg xmlns="http://www.w3.org/2000/svg"/>'
+	});
+	await openBench(page, server, site, '?page=index.html&file=index.html&at=1.0');
+	const [lead] = pageFrames(page);
+	if (!lead) throw new Error('There is no lead.');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+I');
+	/** Where a word stands in the lead’s frame, by the place of its first letter there. */
+	const twice = async (word: string, shift: boolean): Promise<void> => {
+		const at = await lead.evaluate((sought) => {
+			const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+			for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+				const start = node.textContent?.indexOf(sought) ?? -1;
+				if (start < 0) continue;
+				const range = document.createRange();
+				range.setStart(node, start);
+				range.setEnd(node, start + 2);
+				const { left, top, width, height } = range.getBoundingClientRect();
+				return [left + width / 2, top + height / 2, innerWidth] as const;
+			}
+			return [0, 0, 1] as const;
+		}, word);
+		const drawn = await page.locator('.frame', { hasText: 'Carriage' }).boundingBox();
+		if (!drawn) throw new Error('The lead is not drawn.');
+		const scale = drawn.width / at[2];
+		if (shift) await page.keyboard.down('Shift');
+		await page.mouse.dblclick(drawn.x + at[0] * scale, drawn.y + at[1] * scale);
+		if (shift) await page.keyboard.up('Shift');
+	};
+	await twice('at', false);
+	await twice('six', true);
+	await expect(page.getByRole('button', { name: 'Wrap “at six”' })).toBeVisible();
+	await page.getByLabel('Tag to wrap it into').fill('i');
+	await page.getByRole('button', { name: 'Wrap “at six”' }).click();
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('</b> <i>at six</i></p>');
+
+	await page.getByRole('tabpanel').getByRole('button', { name: 'Unwrap' }).click();
+	const card = page.getByRole('dialog', { name: 'What would be written' });
+	await expect(card).toContainText('.x > b in a.css hits 0 elements, before 1.');
+	await page.keyboard.press('Escape');
+
+	await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=b.css&at=1.1`);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+I');
+	const list = await page.getByLabel('Value of src').getAttribute('list');
+	await expect(page.locator(`datalist[id="${list}"] option`)).toHaveAttribute('value', 'img/new.svg');
+	await expect(page.getByText('compiled: locked')).toBeVisible();
+	await page.locator('.cm-content').click();
+	await page.keyboard.type('x');
+	expect(await shownText(page)).toContain('p { margin: 0; padding: 5px; width: 50% }');
 });

@@ -129,6 +129,8 @@ export interface Picked {
 	readonly shift: boolean;
 	/** Whether Ctrl or Cmd was held. */
 	readonly add: boolean;
+	/** The word that was clicked on twice: offsets in the element's text. */
+	readonly word?: { readonly start: number; readonly end: number };
 }
 
 /** The boxes of the selected elements in a frame, CSS px against its viewport; null for one that has none there. */

@@ -7,6 +7,11 @@ export const selectorHits: { of: (selectors: readonly string[]) => Promise<Count
 	of: () => Promise.resolve([])
 };
 
+/** How many elements of pages, each given by its text, selectors hit; the Bench puts it here. */
+export const textHits: {
+	of: (texts: readonly string[], selectors: readonly string[]) => Promise<readonly Counts[]>;
+} = { of: () => Promise.resolve([]) };
+
 /** What is known of all pages that have a file; the Bench puts it here. */
 export const filePages: {
 	/** How many elements selectors hit on the other pages than the one in the frames, by page. */

@@ -9,8 +9,12 @@ import {
 	wrapWords,
 	type Wrapper
 } from '../core/html/edit/index.ts';
+import { walk } from '../core/css/index.ts';
 import { elementAt, parsePage, type ElementPath, type Page, type PageElement } from '../core/html/index.ts';
+import { elementsOf, wholeSelector } from '../core/selector/index.ts';
 import type { Change } from '../core/text/index.ts';
+import { counted, textHits } from './hits.ts';
+import type { PageState } from './page.svelte.ts';
 import type { Proposal } from './proposal.svelte.ts';
 
 /** What is to be done to the HTML of elements. */
@@ -64,7 +68,7 @@ function wordsOf(wish: MarkupWish, count: number): string {
 		case 'wrap':
 			return `A ${wish.wrapper.tag} goes around ${wish.together && count > 1 ? `${on} together` : on}.`;
 		case 'wrap-words':
-			return `A ${wish.wrapper.tag} goes around the words chosen in the source.`;
+			return `A ${wish.wrapper.tag} goes around the chosen words.`;
 		case 'unwrap':
 			return `The tags of ${on} go, what is in ${count === 1 ? 'it' : 'them'} stays.`;
 		case 'move':
@@ -92,4 +96,32 @@ export function proposeMarkup(
 		working.change(path, changesOf(page, found, wish));
 		return { does: wordsOf(wish, found.length), notes };
 	});
+}
+
+/** As many rules are told, the others by their number. */
+const MOST_TOLD = 5;
+
+/** Rules of a page's sheets that hit other numbers of its elements once it has another text, a sentence each. */
+export async function hitsOtherwise(page: PageState, before: string, after: string): Promise<string[]> {
+	const rules = new Map<string, string>();
+	for (const { file, text } of page.conditions.places) {
+		for (const node of walk(page.sources.sheet(text))) {
+			if (node.kind !== 'rule') continue;
+			const selector = wholeSelector(text, node).replace(/\s+/g, ' ');
+			if (!rules.has(selector)) rules.set(selector, file);
+		}
+	}
+	const selectors = [...rules.keys()];
+	const [was = [], is = []] = await textHits.of([before, after], selectors.map(elementsOf));
+	const found = [...rules].flatMap(([selector, file], i) => {
+		const [then, now] = [was[i] ?? 0, is[i] ?? 0];
+		return then === now
+			? []
+			: [`${selector} in ${file.replace(/^.*\//, '')} hits ${counted(now)}, before ${then}.`];
+	});
+	const more = found.length - MOST_TOLD;
+	return [
+		...found.slice(0, MOST_TOLD),
+		...(more > 0 ? [`${more} more rules hit other elements than before.`] : [])
+	];
 }

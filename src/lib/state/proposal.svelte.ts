@@ -1,4 +1,4 @@
-import type { Edit } from '../core/text/index.ts';
+import { applyChanges, type Edit } from '../core/text/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
@@ -44,6 +44,13 @@ export class Proposal {
 		this.notes = made.notes;
 		this.#edit = edit;
 		tryEdit(this.#site.texts, edit);
+	}
+
+	/** A file's text with what is proposed; undefined where that leaves it as it is. */
+	textAfter(path: string): string | undefined {
+		const changes = this.#edit?.files.find((file) => file.path === path)?.changes;
+		const text = this.#site.texts.get(path)?.text;
+		return changes && text !== undefined ? applyChanges(text, changes) : undefined;
 	}
 
 	/** Makes it, as one step. */

@@ -7,6 +7,14 @@ export interface Pick {
 	readonly shift: boolean;
 	/** Whether it is to be added to what is selected, or taken from it. */
 	readonly add: boolean;
+	/** The word that was clicked on twice. */
+	readonly word?: TextStretch | undefined;
+}
+
+/** A stretch of an element's text, in UTF-16 units of its `textContent`. */
+export interface TextStretch {
+	readonly start: number;
+	readonly end: number;
 }
 
 const same = (a: ElementPath, b: ElementPath): boolean => a.join() === b.join();
@@ -49,8 +57,25 @@ class SelectionView {
 	distances = $state(false);
 	/** An element to be brought into sight; a new path for each time it is wished for. */
 	reveal = $state.raw<ElementPath | null>(null);
+	/** The words that were chosen in a frame, in which element. */
+	words = $state.raw<(TextStretch & { readonly path: ElementPath }) | null>(null);
 	/** What was clicked last. */
 	clicked: ElementPath | null = null;
 }
 
 export const selectionView = new SelectionView();
+
+/** The words chosen after a word was clicked on twice: with Shift all from those before to it. */
+export function chooseWords({ path, shift, word }: Pick): void {
+	const { words } = selectionView;
+	if (!word) {
+		selectionView.words = null;
+		return;
+	}
+	const from = shift && words && same(words.path, path) ? words : word;
+	selectionView.words = {
+		path,
+		start: Math.min(from.start, word.start),
+		end: Math.max(from.end, word.end)
+	};
+}

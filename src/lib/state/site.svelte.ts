@@ -7,6 +7,7 @@ import {
 	type SiteRecord,
 	type StaleFile
 } from '../api.ts';
+import { isCompiled } from '../core/css/index.ts';
 import { api, Refused } from './api.ts';
 import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
 import { followStep } from './steps.ts';
@@ -43,8 +44,19 @@ export class SiteState {
 		[...this.texts.values()].flatMap((file) => file.muted.map((piece) => ({ file, piece })))
 	);
 	readonly dirty = $derived.by(() => [...this.texts.values()].filter((file) => file.dirty));
-	/** Paths of pages and sheets that are given. */
-	readonly given = $derived.by(() => new Set(this.kept.given.list.map(({ path }) => path)));
+	/** Sheets that were compiled from other files. */
+	readonly compiled: ReadonlySet<string> = $derived.by(
+		() =>
+			new Set(
+				[...this.texts.values()]
+					.filter(({ kind, saved }) => kind === 'sheet' && isCompiled(saved))
+					.map(({ path }) => path)
+			)
+	);
+	/** Paths of pages and sheets that are given: left as they are. */
+	readonly given: ReadonlySet<string> = $derived.by(
+		() => new Set([...this.kept.given.list.map(({ path }) => path), ...this.compiled])
+	);
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');
 

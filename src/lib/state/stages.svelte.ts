@@ -41,7 +41,13 @@ export const stageNotice = $state<{ sentence: string | null }>({ sentence: null 
 const length = z.number();
 const sides = z.object({ top: length, right: length, bottom: length, left: length });
 const path = z.array(z.int().check(z.nonnegative())).check(z.maxLength(1000));
-const pick = z.object({ path, shift: z.boolean(), add: z.boolean() });
+const offset = z.int().check(z.nonnegative());
+const pick = z.object({
+	path,
+	shift: z.boolean(),
+	add: z.boolean(),
+	word: z.optional(z.object({ start: offset, end: offset }))
+});
 const point = z.object({ frame: z.string().check(z.maxLength(200)), x: length, y: length });
 const unseen = z.enum(Object.keys(UNSEEN) as Unseen[]);
 const boxes = z.array(

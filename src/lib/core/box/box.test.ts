@@ -30,12 +30,12 @@ describe('the width of a box', () => {
 		};
 		expect(widthParts(box)).toEqual({
 			parts: [
-				{ of: 'margin', width: -4 },
-				{ of: 'border', width: 1 },
-				{ of: 'padding', width: 20 },
-				{ of: 'content', width: 178 },
-				{ of: 'border', width: 1 },
-				{ of: 'margin', width: 12 }
+				{ of: 'margin', property: 'margin-left', width: -4 },
+				{ of: 'border', property: 'border-left-width', width: 1 },
+				{ of: 'padding', property: 'padding-left', width: 20 },
+				{ of: 'content', property: 'width', width: 178 },
+				{ of: 'border', property: 'border-right-width', width: 1 },
+				{ of: 'margin', property: 'margin-right', width: 12 }
 			],
 			sum: 208
 		});

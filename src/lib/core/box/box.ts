@@ -45,6 +45,8 @@ export const contentBox = (box: ElementBox): Rect => inset(paddingBox(box), box.
 /** A part of a box's width, from left to right: what it is, and how wide, CSS px (negative margins are so). */
 export interface Part {
 	readonly of: 'margin' | 'border' | 'padding' | 'content';
+	/** The property that makes it so wide. */
+	readonly property: string;
 	readonly width: number;
 }
 
@@ -52,13 +54,13 @@ export interface Part {
 export function widthParts(box: ElementBox): { parts: Part[]; sum: number } {
 	const { margin, border, padding } = box;
 	const parts: Part[] = [
-		{ of: 'margin', width: margin.left },
-		{ of: 'border', width: border.left },
-		{ of: 'padding', width: padding.left },
-		{ of: 'content', width: contentBox(box).width },
-		{ of: 'padding', width: padding.right },
-		{ of: 'border', width: border.right },
-		{ of: 'margin', width: margin.right }
+		{ of: 'margin', property: 'margin-left', width: margin.left },
+		{ of: 'border', property: 'border-left-width', width: border.left },
+		{ of: 'padding', property: 'padding-left', width: padding.left },
+		{ of: 'content', property: 'width', width: contentBox(box).width },
+		{ of: 'padding', property: 'padding-right', width: padding.right },
+		{ of: 'border', property: 'border-right-width', width: border.right },
+		{ of: 'margin', property: 'margin-right', width: margin.right }
 	];
 	return {
 		parts: parts.filter(({ width }) => width !== 0),

@@ -7,4 +7,5 @@ export { habitsOf, type Habits } from './habits.ts';
 export { unwrapRules, wrapRules } from './wrap.ts';
 export { moveRule } from './move.ts';
 export { allBut, piecesAt, type Piece } from './mute.ts';
+export { isCompiled } from './compiled.ts';
 export { caretAt, type Caret } from './caret.ts';

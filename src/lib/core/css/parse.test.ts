@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { leadingComments, parseSheet, sliceOf, walk, type Block, type Node, type Sheet } from './index.ts';
+import {
+	isCompiled,
+	leadingComments,
+	parseSheet,
+	sliceOf,
+	walk,
+	type Block,
+	type Node,
+	type Sheet
+} from './index.ts';
 
 /** A sheet's nodes as nested lines, for comparing by eye. */
 function outline(source: string): string[] {
@@ -238,4 +247,14 @@ it('ten thousand blocks within one another are read as far as they can be, and s
 		true
 	);
 	expect(sheet.closing).toHaveLength(10_000);
+});
+
+it('knows a sheet that was compiled from another by its source map', () => {
+	const name = (mark: string): string => `a { b: c }\n/*${mark} sourceMappingURL=a.css.map */\n`;
+	expect([name('#'), name('@'), name(''), `${name('#')}d { e: f }`].map(isCompiled)).toEqual([
+		true,
+		true,
+		false,
+		false
+	]);
 });

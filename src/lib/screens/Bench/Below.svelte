@@ -31,6 +31,8 @@
 		tab: Tab;
 		/** The collation of what is selected and the value in the hand; null until they are asked for. */
 		table: { readonly collating: Collating; readonly hand: Hand } | null;
+		/** The collation is wished for, though it is not shown. */
+		oncollate: () => void;
 		/** What larger edits are proposed with; null until one is first wished for. */
 		proposal: Proposal | null;
 		site: SiteState;
@@ -67,6 +69,7 @@
 	let {
 		tab = $bindable(),
 		table,
+		oncollate,
 		proposal,
 		site,
 		page,
@@ -216,7 +219,20 @@
 			{/await}
 		{:else}
 			{#await import('./Box.svelte') then { default: Box }}
-				<Box {page} path={first} {named} {onselect} {instead} {spaces} />
+				<Box
+					{page}
+					path={first}
+					{named}
+					{onselect}
+					{instead}
+					{spaces}
+					{trace}
+					width={lead.width}
+					{table}
+					{oncollate}
+					{reach}
+					{onplace}
+				/>
 			{/await}
 		{/if}
 	</div>

@@ -78,7 +78,11 @@
 
 	/** The collation of what is selected and the value in the hand, once they are asked for. */
 	let table = $state.raw<{ readonly collating: Collating; readonly hand: Hand } | null>(null);
-	const isCollating = $derived(tab === 'collation' || viewing.wide);
+	/** What is selected while a value of it is wished to the hand from elsewhere. */
+	let handed = $state.raw<readonly ElementPath[] | null>(null);
+	const isCollating = $derived(
+		tab === 'collation' || viewing.wide || (tab === 'box' && handed === selected && selected.length > 0)
+	);
 	/** What edits with a card of their own are made with: it comes when one is first wished for. */
 	let edits = $state.raw<Edits | null>(null);
 	let coming: Promise<typeof editing> | undefined;
@@ -385,6 +389,7 @@
 					<Below
 						bind:tab
 						{table}
+						oncollate={() => (handed = selected)}
 						proposal={edits?.proposal ?? null}
 						{site}
 						{page}

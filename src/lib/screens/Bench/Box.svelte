@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { figure as px, widthParts, type ElementBox, type Sides } from '$lib/core/box/index.ts';
+	import { figure as px, widthParts, type ElementBox, type Part, type Sides } from '$lib/core/box/index.ts';
 	import { elementAt, nameOfElement, wordsIn, type ElementPath } from '$lib/core/html/index.ts';
 	import { printIntervalSet } from '$lib/core/interval/index.ts';
 	import { UNSEEN } from '$lib/core/presence/index.ts';
@@ -7,6 +7,14 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 
+	import type { Collating } from '$lib/state/collating.svelte.ts';
+	import type { Hand } from '$lib/state/hand.svelte.ts';
+	import { takeSide, writtenWidth } from '$lib/state/pulling.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import type { Trace } from '$lib/state/trace.ts';
+	import type { Hits } from './answers.ts';
+	import Into from './Into.svelte';
+	import Shares from './Shares.svelte';
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
 	import Spaces from './Spaces.svelte';
 	import SumBar from './SumBar.svelte';
@@ -21,9 +29,30 @@
 		instead: (path: ElementPath) => Promise<readonly Instead[]>;
 		/** The space at each side of an element in the lead. */
 		spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
+		trace: (path: ElementPath) => Promise<Trace | null>;
+		/** The lead's width, CSS px. */
+		width: number;
+		/** What values are written with, once it has come; and a wish for it. */
+		table: { readonly collating: Collating; readonly hand: Hand } | null;
+		oncollate: () => void;
+		reach: (selectors: readonly string[]) => Promise<Hits>;
+		onplace: (place: FilePlace) => void;
 	}
 
-	let { page, path, named, onselect, instead, spaces }: Props = $props();
+	let {
+		page,
+		path,
+		named,
+		onselect,
+		instead,
+		spaces,
+		trace,
+		width,
+		table,
+		oncollate,
+		reach,
+		onplace
+	}: Props = $props();
 
 	const element = $derived(elementAt(page.page, path));
 	const parent = $derived(element?.parent);
@@ -53,6 +82,53 @@
 		if (all[3] !== all[1]) return all.join(' ');
 		if (all[2] !== all[0]) return all.slice(0, 3).join(' ');
 		return all[1] === all[0] ? (all[0] ?? '0') : all.slice(0, 2).join(' ');
+	}
+
+	/** What is pulled: how long it was, or how it is written for a width, and what is put once the value is in the hand. */
+	let pulled: { was: (by: number) => number; by: number; ready: boolean } | null = null;
+
+	function put(): void {
+		if (pulled?.ready) table?.hand.put({ value: `${Math.round(pulled.was(pulled.by))}px` });
+	}
+
+	/** Tries another length for a part of the box: in the frames at once, written on Enter. */
+	function pull(part: Part, by: number, begins: boolean): void {
+		const box = lead;
+		if (begins && box) {
+			const { property } = part;
+			const margin = part.of === 'margin';
+			const now = {
+				was: (more: number) => (margin ? part.width + more : Math.max(0, part.width + more)),
+				by,
+				ready: false
+			};
+			pulled = now;
+			void take(property).then((sizing) => {
+				if (property === 'width') now.was = (more) => writtenWidth(box, more, sizing);
+				now.ready = true;
+				put();
+			});
+		} else if (pulled) {
+			pulled.by = by;
+			put();
+		}
+	}
+
+	/** Takes a property into the hand; gives the element's `box-sizing`. */
+	async function take(property: string): Promise<string> {
+		const asked = trace(path);
+		oncollate();
+		for (let i = 0; i < 60 && !table; i++) await new Promise((resolve) => setTimeout(resolve, 30));
+		if (table) await takeSide(table.collating, table.hand, property);
+		return (await asked)?.computed('box-sizing') ?? '';
+	}
+
+	function pressed(event: KeyboardEvent): void {
+		event.stopPropagation();
+		if (event.key === 'Enter') table?.hand.keep();
+		else if (event.key === 'Escape') table?.hand.drop();
+		else return;
+		event.preventDefault();
 	}
 
 	const COLUMNS: readonly (readonly [string, (box: ElementBox) => string])[] = [
@@ -88,7 +164,26 @@
 			</p>
 		{/if}
 	{/each}
-	{#if lead}<SumBar {...widthParts(lead)} room={lead.room} />{/if}
+	{#if lead}<SumBar {...widthParts(lead)} room={lead.room} onpull={pull} />{/if}
+	{#if table?.hand.held}
+		{@const { collating, hand } = table}
+		{@const held = table.hand.held}
+		<div class="hand">
+			<label>
+				{held.property}
+				<input
+					class="field"
+					value={held.value}
+					spellcheck="false"
+					oninput={(event) => hand.put({ value: event.currentTarget.value })}
+					onkeydown={pressed}
+					{@attach (field) => field.focus()}
+				/>
+			</label>
+			<span><kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go</span>
+			<Into {page} {collating} {hand} {held} {reach} {onplace} />
+		</div>
+	{/if}
 	<table>
 		<thead>
 			<tr>
@@ -111,6 +206,7 @@
 			{/each}
 		</tbody>
 	</table>
+	<Shares {page} {path} {width} {trace} />
 	<Spaces {page} {path} {spaces} {onselect} />
 	<p class="hint">
 		<kbd>D</kbd> held shows the distances to what is around it; Ctrl-click chooses a second one.
@@ -165,6 +261,26 @@
 
 	td {
 		font-family: var(--mono);
+	}
+
+	.hand {
+		margin: 0.5rem 0;
+		padding: 0.375rem 0.5rem;
+		border: 1px solid var(--ink);
+		font-size: 0.8125rem;
+	}
+
+	.hand label {
+		font-family: var(--mono);
+	}
+
+	.field {
+		width: 8rem;
+		min-height: 1.625rem;
+		padding: 0 0.25rem;
+		border: 1px solid var(--ink);
+		background: var(--sheet);
+		font: inherit;
 	}
 
 	.none {

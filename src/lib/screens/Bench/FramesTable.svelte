@@ -8,7 +8,7 @@
 	import { originals } from '$lib/state/originals.svelte.ts';
 	import { framesPainted } from '$lib/state/painted.ts';
 	import { PageState } from '$lib/state/page.svelte.ts';
-	import { picked, selectionView, type Pick } from '$lib/state/selection.svelte.ts';
+	import { chooseWords, picked, selectionView, type Pick } from '$lib/state/selection.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
 	import { stagedChanges, states } from '$lib/state/states.svelte.ts';
@@ -84,6 +84,9 @@
 			if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') onpage(target.path);
 		},
 		pick(pick: Pick): void {
+			// With Shift a further word of the same element is chosen too.
+			if (!pick.shift || pick.word) chooseWords(pick);
+			if (pick.word) return onselect([pick.path]);
 			const next = picked(selected, selectionView.clicked, pick);
 			selectionView.clicked = pick.path;
 			onselect(next);

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
+	import { figure, partsOfSpace } from '$lib/core/box/index.ts';
+	import { elementAt, nameOfElement } from '$lib/core/html/index.ts';
 	import { isEmpty, printInterval, printIntervalSet } from '$lib/core/interval/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
@@ -70,6 +73,29 @@
 		};
 	});
 
+	/** What stands off the element by the space that is written, as it was before: what relies on it. */
+	let relying = $state.raw<readonly string[]>([]);
+	$effect(() => {
+		relying = [];
+		const { property } = held;
+		const { looked } = collating;
+		const [path] = looked?.paths ?? [];
+		if (!path || !looked || !property.startsWith('margin')) return;
+		let current = true;
+		void untrack(() => looked.stages.spaces('lead', path)).then((found) => {
+			if (!current) return;
+			relying = found.flatMap((one) => {
+				const other = one.path && elementAt(page.page, one.path);
+				const own = partsOfSpace(one).find(({ of }) => of !== 'gap' && of !== 'neighbour' && of !== 'rest');
+				const isMeant = !/-(top|right|bottom|left)$/.test(property) || property.endsWith(one.side);
+				return other && own && own.length > 0 && isMeant
+					? [`${nameOfElement(other)} stands ${figure(one.length)} px off at the ${one.side} by it`]
+					: [];
+			});
+		});
+		return () => (current = false);
+	});
+
 	/** Takes what is as strong; the keys go on to the field. */
 	function asStrong(): void {
 		hand.asStrong();
@@ -130,6 +156,7 @@
 			>
 		{/if}
 	</p>
+	{#if relying.length > 0}<p class="relying">{relying.join('; ')}.</p>{/if}
 	<p class="told" role="status">
 		{#if hand.refusal}
 			<em>{hand.refusal.sentence}</em>
@@ -159,6 +186,10 @@
 </div>
 
 <style>
+	.relying {
+		color: var(--ochre);
+	}
+
 	.into {
 		padding-bottom: 0.25rem;
 		border-bottom: 1px solid var(--blue);

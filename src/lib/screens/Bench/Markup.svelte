@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { ATTRIBUTE_NAME, hasOnlyWords } from '$lib/core/html/edit/index.ts';
+	import { ATTRIBUTE_NAME, hasOnlyWords, sourceOfText } from '$lib/core/html/edit/index.ts';
 	import {
 		CLASS_NAME,
 		classesOf,
@@ -9,9 +9,11 @@
 		wordsIn,
 		type ElementPath
 	} from '$lib/core/html/index.ts';
-	import { proposeMarkup, type MarkupWish } from '$lib/state/markup.ts';
+	import { relativeAddress } from '$lib/core/site/index.ts';
+	import { hitsOtherwise, proposeMarkup, type MarkupWish } from '$lib/state/markup.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
+	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 
@@ -23,6 +25,8 @@
 	}
 
 	let { site, page, paths, proposal }: Props = $props();
+
+	const picturesId = $props.id();
 
 	const element = $derived(elementAt(page.page, paths[0] ?? []));
 	const isGiven = $derived(site.given.has(page.path));
@@ -39,14 +43,31 @@
 			all.length > 1 && at.every((index, i) => index >= 0 && (i === 0 || index === (at[i - 1] ?? 0) + 1))
 		);
 	});
-	/** The words chosen in the page's source. */
+	/** The words chosen in a frame (a double click), else in the page's source. */
 	const words = $derived.by(() => {
+		const inFrame = selectionView.words;
+		if (inFrame && element && inFrame.path.join() === element.path.join())
+			return sourceOfText(page.page, element, inFrame.start, inFrame.end) ?? null;
 		const { main } = site.texts.get(page.path)?.state.selection ?? {};
 		return main && !main.empty ? { start: main.from, end: main.to } : null;
 	});
 
-	const propose = (wish: MarkupWish, notes: readonly string[] = []): void =>
+	/** Proposes it, and tells which rules hit otherwise then. */
+	function propose(wish: MarkupWish, notes: readonly string[] = []): void {
+		const before = site.texts.get(page.path)?.text ?? '';
 		proposeMarkup(proposal, page.path, wish.kind === 'wrap' && wish.together ? ordered : chosen, wish, notes);
+		const after = proposal.textAfter(page.path);
+		if (after === undefined) return;
+		const { sentence } = proposal;
+		void hitsOtherwise(page, before, after).then((found) => {
+			if (proposal.sentence === sentence) proposal.notes = [...notes, ...found];
+		});
+	}
+	/** The site's pictures, as addresses of this page. */
+	const pictures = $derived(
+		site.files.filter(({ kind }) => kind === 'picture').map(({ path }) => relativeAddress(path, page.path))
+	);
+	const PICTURE = /^(src|srcset|poster|href)$/;
 	const ordered = $derived([...paths].sort((a, b) => (a.at(-1) ?? 0) - (b.at(-1) ?? 0)));
 
 	/** The sheets of the page that name a class. */
@@ -114,6 +135,7 @@
 							<input
 								value={now}
 								aria-label="Value of {one}"
+								list={PICTURE.test(one) ? picturesId : undefined}
 								spellcheck="false"
 								onchange={(event) => propose({ kind: 'attribute', name: one, value: typed(event) })}
 							/>
@@ -142,6 +164,9 @@
 			{/if}
 		</tbody>
 	</table>
+	<datalist id={picturesId}
+		>{#each pictures as address (address)}<option value={address}></option>{/each}</datalist
+	>
 	<form onsubmit={add}>
 		<input
 			bind:value={name}
@@ -190,7 +215,8 @@
 			<Button
 				look="quiet"
 				disabled={!canWrap}
-				onclick={() => propose({ kind: 'wrap-words', wrapper, ...words })}>Wrap the chosen words</Button
+				onclick={() => propose({ kind: 'wrap-words', wrapper, ...words })}
+				>Wrap “{page.page.source.slice(words.start, words.end).slice(0, 24)}”</Button
 			>
 		{/if}
 	</p>

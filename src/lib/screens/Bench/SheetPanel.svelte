@@ -204,7 +204,11 @@
 	<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
 	{#if shown}
 		<SheetBar bind:this={bar} file={shown} {bands} here={bandAt(bands.bands, lead.width)} {onedit}>
-			{#if shown.isGiven}<p class="given">given: locked</p>{/if}
+			{#if site.compiled.has(shown.path)}
+				<p class="given" title="Its source map says so: what is written here goes with the next compilation.">
+					compiled: locked
+				</p>
+			{:else if shown.isGiven}<p class="given">given: locked</p>{/if}
 			{#if heard}<p role="status">{heard}</p>{/if}
 			<button type="button" onclick={onarrange}>Arrange…</button>
 			<Menu label="Mute" bind:this={muteMenu}>

@@ -7,21 +7,50 @@
 		sum: number;
 		/** The width there is for them, CSS px; null where it cannot be told. */
 		room: number | null;
+		/** A part is pulled: it is to be so much wider than it was when that began, CSS px; undefined where it cannot be. */
+		onpull?: ((part: Part, by: number, begins: boolean) => void) | undefined;
 	}
 
-	let { parts, sum, room }: Props = $props();
+	let { parts, sum, room, onpull }: Props = $props();
 
 	const whole = $derived(Math.max(sum, room ?? 0, 1));
 	const over = $derived(room === null ? 0 : sum - room);
 	/** What the rounding of layout may leave, px: boxes lie on 64ths. */
 	const LEAST = 1 / 32;
 	const share = (length: number): string => `${(100 * Math.max(0, length)) / whole}%`;
+
+	let bar: HTMLElement;
+	let pulled: { readonly part: Part; readonly x: number; readonly scale: number; moved: boolean } | null =
+		null;
+
+	function take(event: PointerEvent & { currentTarget: HTMLElement }, part: Part): void {
+		if (!onpull || event.button !== 0) return;
+		event.currentTarget.setPointerCapture(event.pointerId);
+		pulled = { part, x: event.clientX, scale: whole / Math.max(1, bar.clientWidth), moved: false };
+	}
+
+	function move({ clientX }: PointerEvent): void {
+		if (!pulled || (!pulled.moved && clientX === pulled.x)) return;
+		const by = Math.round((clientX - pulled.x) * pulled.scale);
+		// What lies right of the content grows to the left.
+		onpull?.(pulled.part, /right/.test(pulled.part.property) ? -by : by, !pulled.moved);
+		pulled.moved = true;
+	}
 </script>
 
 <figure>
-	<div class="bar" aria-hidden="true">
-		{#each parts as { of, width }, i (i)}
-			<span class={of} style:width={share(width)} title="{of} {px(width)}"></span>
+	<div class="bar" class:pulls={onpull} aria-hidden="true" bind:this={bar}>
+		{#each parts as part, i (i)}
+			<span
+				class={part.of}
+				style:width={share(part.width)}
+				title="{part.of} {px(part.width)}{onpull ? ': pull to try another' : ''}"
+				role="presentation"
+				onpointerdown={(event) => take(event, part)}
+				onpointermove={move}
+				onpointerup={() => (pulled = null)}
+				onpointercancel={() => (pulled = null)}
+			></span>
 		{/each}
 		{#if room !== null}<i style:left={share(room)}></i>{/if}
 	</div>
@@ -48,6 +77,12 @@
 
 	span {
 		border-block: 1px solid var(--ink);
+	}
+
+	.pulls span {
+		min-width: 3px;
+		cursor: ew-resize;
+		touch-action: none;
 	}
 
 	.content {

@@ -5,7 +5,7 @@ import { wholeSelector, type Names } from '$lib/core/selector/index.ts';
 import { textWithErrands } from '$lib/state/giving.ts';
 import { pageWords } from '$lib/state/complete.ts';
 import { hoverVantages } from '$lib/state/hover.ts';
-import { filePages, outlining, selectorHits } from '$lib/state/hits.ts';
+import { filePages, outlining, selectorHits, textHits } from '$lib/state/hits.ts';
 import { definitionIn, definitions } from '$lib/state/moves.ts';
 import { conditionsOfPage, sourcesOf, type Sources } from '$lib/core/site/index.ts';
 import type { SiteState } from '$lib/state/site.svelte.ts';
@@ -90,6 +90,10 @@ export function giveAnswers(
 		return stages && others.length > 0
 			? stages.reach(new Map(others), selectors)
 			: Promise.resolve(new Map());
+	};
+	textHits.of = async (texts, selectors) => {
+		const named = new Map(texts.map((text, i) => [`text ${i}`, text]));
+		return [...((await stages?.reach(named, selectors)) ?? new Map()).values()];
 	};
 	selectorHits.of = (selectors) => stages?.hits('lead', selectors) ?? Promise.resolve([]);
 	definitions.show = (name) => {

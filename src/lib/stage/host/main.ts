@@ -18,6 +18,7 @@ import { findFacts } from '../../probe/facts.ts';
 import { found, hits, matching } from '../../probe/match.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
 import { spacesAround } from '../../probe/space.ts';
+import { wordAt } from '../../probe/word.ts';
 import { allUnseen } from '../../probe/unseen.ts';
 import { forwardKeys } from './forwardKeys.ts';
 import { measure } from './measure.ts';
@@ -83,6 +84,12 @@ const hooks: FrameHooks = {
 		const target = event.target as Element | null;
 		if (inUse || !target?.closest) return;
 		listener?.pick({ path: pathOf(target), shift: event.shiftKey, add: event.ctrlKey || event.metaKey });
+	},
+	clickedTwice(frame, event) {
+		const found = inUse ? null : wordAt(frame.document(), event.clientX, event.clientY);
+		if (!found) return;
+		const { element, word } = found;
+		listener?.pick({ path: pathOf(element), shift: event.shiftKey, add: false, word });
 	}
 };
 

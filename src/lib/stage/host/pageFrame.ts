@@ -45,6 +45,8 @@ export interface FrameHooks {
 	allows?(event: Event): boolean;
 	/** Something of the page was clicked on. */
 	clicked?(frame: PageFrame, event: MouseEvent): void;
+	/** A place of the page was clicked on twice. */
+	clickedTwice?(frame: PageFrame, event: MouseEvent): void;
 	/** A page was written. */
 	written?(frame: PageFrame): void;
 }
@@ -125,6 +127,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		}
 		document.addEventListener('mousedown', () => frame.contentWindow?.focus(), true);
 		document.addEventListener('click', (event) => hooks.clicked?.(self, event), true);
+		document.addEventListener('dblclick', (event) => hooks.clickedTwice?.(self, event), true);
 		document.addEventListener('mousemove', (event) => hooks.pointed?.(self, event), { passive: true });
 		document.addEventListener('scroll', () => hooks.scrolled?.(self), { passive: true });
 		forwardKeys(document, (key) => hooks.key?.(key));

@@ -7,6 +7,7 @@ import {
 	moveAmong,
 	setAttribute,
 	setWords,
+	sourceOfText,
 	takeClass,
 	unwrap,
 	wrapElements,
@@ -136,4 +137,25 @@ it('changes what is meant and nothing else, and is taken back to the byte', () =
 		}),
 		{ numRuns: 300 }
 	);
+});
+
+describe('words of an element’s text', () => {
+	const find = (source: string, start: number, end: number): string | undefined => {
+		const page = parsePage(source);
+		const element = page.elements.find(({ tag }) => tag === 'p');
+		const span = element && sourceOfText(page, element, start, end);
+		return span && source.slice(span.start, span.end);
+	};
+
+	it.each([
+		['<p>One two three</p>', 4, 7, 'two'],
+		['<p>A &amp; b &#128674;x</p>', 4, 8, 'b &#128674;'],
+		['<p><b>One</b> two</p>', 4, 7, 'two'],
+		['<p><b>One</b> two</p>', 0, 3, 'One'],
+		['<p>One <!-- > --> two</p>', 5, 8, 'two'],
+		['<p>On<b>e two</b></p>', 0, 3, undefined],
+		['<p>One</p>', 2, 9, undefined]
+	])('%j from %d to %d', (source, start, end, result) => {
+		expect(find(source, start, end)).toBe(result);
+	});
 });

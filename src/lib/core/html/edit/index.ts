@@ -1,3 +1,4 @@
+export { sourceOfText } from './chosen.ts';
 export { ATTRIBUTE_NAME, setAttribute, takeClass } from './attribute.ts';
 export { duplicate, moveAmong } from './place.ts';
 export { hasOnlyWords, setWords } from './text.ts';

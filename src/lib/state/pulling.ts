@@ -1,0 +1,35 @@
+import type { ElementBox } from '../core/box/index.ts';
+import type { Row } from '../core/collation/index.ts';
+import type { Collating, ShownColumn } from './collating.svelte.ts';
+import type { Hand } from './hand.svelte.ts';
+
+/** How long the row of a property is waited for, ms. */
+const PATIENCE = 2000;
+
+/** The row that has a property, which is asked for where nobody declares it. */
+async function rowOf(collating: Collating, property: string): Promise<Row | undefined> {
+	const find = (): Row | undefined => collating.rows.find(({ longhands }) => longhands.includes(property));
+	const until = performance.now() + PATIENCE;
+	while (!find() && performance.now() < until) {
+		if (collating.settled && !collating.also.includes(property))
+			collating.also = [...collating.also, property];
+		await new Promise((resolve) => setTimeout(resolve, 30));
+	}
+	return find();
+}
+
+/** Takes the value of a side, or of the width, into the hand, in the column of the carriage. */
+export async function takeSide(collating: Collating, hand: Hand, property: string): Promise<void> {
+	const row = await rowOf(collating, property);
+	const column: ShownColumn | undefined = collating.columns[collating.here];
+	if (!row || !column) return;
+	hand.begin(row, column);
+	if (hand.held && row.name !== property) hand.put({ property });
+}
+
+/** The width that is written so that the border box is so much wider, by `box-sizing`, CSS px. */
+export const writtenWidth = ({ width, padding, border }: ElementBox, by: number, sizing: string): number =>
+	Math.max(
+		0,
+		width + by - (sizing === 'border-box' ? 0 : padding.left + padding.right + border.left + border.right)
+	);
