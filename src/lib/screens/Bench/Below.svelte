@@ -5,8 +5,7 @@
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Unseen } from '$lib/core/presence/index.ts';
-	import type { Collating } from '$lib/state/collating.svelte.ts';
-	import type { Hand } from '$lib/state/hand.svelte.ts';
+	import type { Table } from './writing.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import { giveClassTo } from '$lib/state/giving.ts';
 	import type { Instead } from '$lib/state/instead.ts';
@@ -30,7 +29,7 @@
 		/** Which of its tabs is shown. */
 		tab: Tab;
 		/** The collation of what is selected and the value in the hand; null until they are asked for. */
-		table: { readonly collating: Collating; readonly hand: Hand } | null;
+		table: Table | null;
 		/** The collation is wished for, though it is not shown. */
 		oncollate: () => void;
 		/** What larger edits are proposed with; null until one is first wished for. */

@@ -15,11 +15,7 @@
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
-	import type { Collating } from '$lib/state/collating.svelte.ts';
-	import type { Hand } from '$lib/state/hand.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
-	import type * as editing from '$lib/state/edits.svelte.ts';
-	import type { Edits } from '$lib/state/edits.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import { giveAnswers, pagesOf, reachOf, rulesOf, type Hits } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
@@ -28,6 +24,7 @@
 	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
 	import { placeName } from './placeName.ts';
 	import SheetPanel from './SheetPanel.svelte';
+	import { Writing } from './writing.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 
 	interface Props {
@@ -76,32 +73,16 @@
 	let shown = $state('');
 	let tab = $state<Tab>('box');
 
-	/** The collation of what is selected and the value in the hand, once they are asked for. */
-	let table = $state.raw<{ readonly collating: Collating; readonly hand: Hand } | null>(null);
+	const writing = untrack(() => new Writing(site));
+	const { table, edits } = $derived(writing);
 	/** What is selected while a value of it is wished to the hand from elsewhere. */
 	let handed = $state.raw<readonly ElementPath[] | null>(null);
 	const isCollating = $derived(
 		tab === 'collation' || viewing.wide || (tab === 'box' && handed === selected && selected.length > 0)
 	);
-	/** What edits with a card of their own are made with: it comes when one is first wished for. */
-	let edits = $state.raw<Edits | null>(null);
-	let coming: Promise<typeof editing> | undefined;
-	async function withEdits(make: (edits: Edits) => void): Promise<void> {
-		const module = await (coming ??= import('$lib/state/edits.svelte.ts'));
-		edits ??= new module.Edits(site);
-		make(edits);
-	}
 	$effect(() => {
-		if (isCollating || tab === 'markup') void withEdits(() => undefined);
-	});
-	$effect(() => {
-		if (!isCollating || table) return;
-		void Promise.all([import('$lib/state/collating.svelte.ts'), import('$lib/state/hand.svelte.ts')]).then(
-			([seen, held]) => {
-				const collating = new seen.Collating();
-				table ??= { collating, hand: new held.Hand(site, collating) };
-			}
-		);
+		if (isCollating || tab === 'markup') void writing.bringEdits();
+		if (isCollating) void writing.bringTable();
 	});
 	$effect(() => {
 		framing.columns = viewing.wide && table ? table.collating.shown : null;
@@ -135,12 +116,6 @@
 		untrack(() => void collating.look(looked, gone.signal));
 		return () => gone.abort();
 	});
-	/** Lets go of everything that is tried, so that something else can be. */
-	function letGo(): void {
-		table?.hand.drop();
-		edits?.drop();
-	}
-
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
 	const placeOf = (place: Place): string => placeName(page, place);
 
@@ -162,23 +137,18 @@
 		return inStages && traceOf(at, inStages, path, on, pseudo);
 	}
 
-	/** Proposes an edit, in place of what was tried before. */
-	const propose = (make: (edits: Edits) => void): Promise<void> =>
-		withEdits((edits) => {
-			letGo();
-			make(edits);
-		});
-
 	$effect(() => {
 		barEnds.begin = (path, offset, from) =>
-			void propose(({ shifting }) => shifting.beginBlock(path, offset, from, bands.thresholds));
+			void writing.propose(({ shifting }) => shifting.beginBlock(path, offset, from, bands.thresholds));
 		barEnds.put = (px) => edits?.shifting.put(px);
 		return () => (barEnds.begin = barEnds.put = () => undefined);
 	});
 
+	const shift = writing.shift(() => bands);
+
 	/** Asks what is to be done to the rules at the sheet's caret. */
 	const arrange = (): void =>
-		void propose((edits) => {
+		void writing.propose((edits) => {
 			const { from, to } = site.texts.get(shown)?.state.selection.main ?? { from: 0, to: 0 };
 			edits.arranged = { file: shown, from, to };
 		});
@@ -294,13 +264,8 @@
 	onplace={({ file, span }) => onplace({ path: file, offset: span.start })}
 	{placeOf}
 	reach={table?.hand.held ? table.hand.reach : null}
-	onshift={{
-		begin: (threshold) => void propose(({ shifting }) => shifting.begin(threshold, bands.thresholds)),
-		put: (px) => void withEdits(({ shifting }) => shifting.put(px)),
-		gather: (froms, to) => void propose((edits) => edits.gather(froms, to)),
-		name: (at, name) => void propose((edits) => edits.name(at, name))
-	}}
-	onjoin={({ lo, hi }) => void propose((edits) => hi && edits.close(lo, hi))}
+	onshift={shift}
+	onjoin={({ lo, hi }) => void writing.propose((edits) => hi && edits.close(lo, hi))}
 >
 	{#if edits}
 		{#await import('./EditCards.svelte') then { default: EditCards }}

@@ -7,8 +7,7 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 
-	import type { Collating } from '$lib/state/collating.svelte.ts';
-	import type { Hand } from '$lib/state/hand.svelte.ts';
+	import type { Table } from './writing.svelte.ts';
 	import { takeSide, writtenWidth } from '$lib/state/pulling.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
@@ -33,7 +32,7 @@
 		/** The lead's width, CSS px. */
 		width: number;
 		/** What values are written with, once it has come; and a wish for it. */
-		table: { readonly collating: Collating; readonly hand: Hand } | null;
+		table: Table | null;
 		oncollate: () => void;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
