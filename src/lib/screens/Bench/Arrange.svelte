@@ -16,6 +16,7 @@
 	} from '$lib/state/arrange.ts';
 	import type { Desk } from '$lib/state/writing.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import EditCard from './EditCard.svelte';
 
 	interface Props {
 		edits: Edits;
@@ -49,8 +50,6 @@
 	let target = $derived(others[0] ?? '');
 	let layer = $state('');
 	let name = $state('--');
-	let card = $state<HTMLElement>();
-	$effect(() => card?.querySelector<HTMLElement>('button, input')?.focus());
 
 	const { refusal } = $derived(edits.proposal);
 
@@ -64,23 +63,9 @@
 		event.preventDefault();
 		act();
 	};
-
-	function pressed(event: KeyboardEvent): void {
-		event.stopPropagation();
-		if (event.key !== 'Escape') return;
-		event.preventDefault();
-		edits.drop();
-	}
 </script>
 
-<div
-	bind:this={card}
-	class="card"
-	role="dialog"
-	aria-label="Arrange the rules at the caret"
-	tabindex="-1"
-	onkeydown={pressed}
->
+<EditCard name="Arrange the rules at the caret" ondrop={() => edits.drop()}>
 	<h2>Arrange</h2>
 	<p>What is selected in {chosen.file}, or the rule at the caret. All is shown before it is written.</p>
 	<div class="acts">
@@ -130,27 +115,15 @@
 			{/if}
 		</p>
 	{/if}
-</div>
+</EditCard>
 
 <style>
-	.card {
-		position: absolute;
-		top: 100%;
-		right: 1.25rem;
-		z-index: 6;
-		display: grid;
-		gap: 0.5rem;
-		width: min(30rem, 90vw);
-		padding: 0.625rem 0.75rem 0.75rem;
-		border: 1px solid var(--ink);
-		background: var(--sheet);
-		box-shadow: 0 6px 18px rgb(0 0 0 / 0.18);
-		font-size: 0.8125rem;
-	}
-
 	h2,
-	p {
-		margin: 0;
+	p,
+	.acts,
+	form,
+	.row {
+		margin: 0 0 0.5rem;
 	}
 
 	h2 {

@@ -6,22 +6,24 @@
 
 	interface Props {
 		name: string;
-		lines: readonly FileLines[];
-		onkeep: () => void;
+		/** What changes, and what writes it; a card that only asks has neither. */
+		lines?: readonly FileLines[];
+		onkeep?: () => void;
 		ondrop: () => void;
 		/** What it does, in words. */
 		children: Snippet;
 	}
 
-	let { name, lines, onkeep, ondrop, children }: Props = $props();
+	let { name, lines = [], onkeep, ondrop, children }: Props = $props();
 
 	let card = $state<HTMLElement>();
 	$effect(() => (card?.querySelector('input') ?? card)?.focus());
 
 	function pressed(event: KeyboardEvent): void {
 		event.stopPropagation();
-		if (event.target instanceof HTMLButtonElement && event.key === 'Enter') return;
-		if (event.key === 'Enter') onkeep();
+		const isEnter = event.key === 'Enter';
+		if (isEnter && (event.target instanceof HTMLButtonElement || !onkeep)) return;
+		if (isEnter) onkeep?.();
 		else if (event.key === 'Escape') ondrop();
 		else return;
 		event.preventDefault();
@@ -30,12 +32,14 @@
 
 <div bind:this={card} class="card" role="dialog" aria-label={name} tabindex="-1" onkeydown={pressed}>
 	{@render children()}
-	<ChangedLines files={lines} most={13} />
-	<p class="acts">
-		<Button look="primary" onclick={onkeep} disabled={lines.length === 0}>Write it</Button>
-		<Button onclick={ondrop}>Let it go</Button>
-		<span><kbd>Enter</kbd>, <kbd>Esc</kbd></span>
-	</p>
+	{#if onkeep}
+		<ChangedLines files={lines} most={13} />
+		<p class="acts">
+			<Button look="primary" onclick={onkeep} disabled={lines.length === 0}>Write it</Button>
+			<Button onclick={ondrop}>Let it go</Button>
+			<span><kbd>Enter</kbd>, <kbd>Esc</kbd></span>
+		</p>
+	{/if}
 </div>
 
 <style>
