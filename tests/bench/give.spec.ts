@@ -148,3 +148,49 @@ test('a given sheet is locked, its classes are marked in Reach, and a newer save
 		'1 place replaced in 1 file; nothing is saved yet. 1 given file left alone.'
 	);
 });
+
+test('where the markup is given every other change of it is an errand too: in the frames at once, places still found', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, {
+		...SITE,
+		'index.html': SAVE.replace('<p>Two</p>', '<p>Two</p><style>\n.x { top: 1px }\n.y { margin: 1px }</style>')
+	});
+	await page.goto(`${empty.url}/site/${site}/site`);
+	const kept = page.waitForResponse(/kept\/given/);
+	await page.getByLabel('index.html is given').check();
+	await kept;
+	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.0.1');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+I');
+	const markup = page.getByRole('tabpanel', { name: 'Markup' });
+	const words = (): Promise<string[]> =>
+		pageFrames(page)[0]?.locator('p').allTextContents() ?? Promise.resolve([]);
+	await markup.getByRole('button', { name: 'Later', exact: true }).click();
+	await expect(markup).toContainText('the frames have it, and the Site screen lists the errand.');
+	await expect.poll(words).toEqual(['Low at noon', 'High at six', 'Two']);
+	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.1.1');
+	await page.keyboard.press('Shift+I');
+	await markup.getByLabel('Tag to wrap it into').fill('div');
+	await markup.getByLabel('Class of that tag').fill('y');
+	await markup.getByRole('button', { name: 'Wrap', exact: true }).click();
+	for (const frame of pageFrames(page)) await expect(frame.locator('div.y > p')).toHaveText('Two');
+
+	// A place of the page’s own style element is found in the file, though the frames have more before it.
+	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.1.1');
+	await expect(page.locator('.name b')).toHaveText('div.y');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('r');
+	await expect(page.getByRole('tab', { name: 'index.html' })).toHaveAttribute('aria-selected', 'true');
+	await expect(page.locator('.cm-activeLine')).toContainText('.y { margin: 1px }');
+	await expect(page.locator('.cm-content')).not.toContainText('div class="y"');
+
+	await page.getByRole('link', { name: 'Site' }).click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'its neighbour' })).toContainText(
+		'○ index.html: In section 1, “Tides”, move the paragraph “High at six” (p 1 of 2 there) after its neighbour.'
+	);
+	await expect(page.getByRole('listitem').filter({ hasText: 'around' })).toContainText(
+		'In section 2, “Fares”, put a div of the class y around the paragraph “Two”.'
+	);
+});

@@ -1,4 +1,5 @@
-import { errandFor, errandIn, givenClasses, unsteadyNames } from '../core/errand/index.ts';
+import { errandFor, errandIn, unsteadyNames, withErrands, type ErrandWish } from '../core/errand/index.ts';
+import type { MarkupWish } from '../core/html/edit/index.ts';
 import { elementAt, giveClass, parsePage, type ElementPath } from '../core/html/index.ts';
 import { decodeText, type Decoder } from '../core/text/index.ts';
 import { inEditor } from './steps.ts';
@@ -39,28 +40,54 @@ export async function giveClassTo(
 			? `It has the class ${name} already.`
 			: `The class ${name} was written into ${times(count)} of ${path}; nothing is saved yet.`;
 	}
-	const page = parsePage(file.text);
-	const errands = paths.flatMap((one) => {
-		const element = elementAt(page, one);
-		return element ? [errandFor(path, element, name)] : [];
-	});
-	const kept = await site.kept.errand.keep((list) => [...list, ...errands], `an errand for ${name}`);
-	return kept
-		? `${path} is given: ${times(errands.length)} in the frames ${errands.length === 1 ? 'has' : 'have'} the class ${name}, and the Site screen lists the errand.`
-		: (site.kept.errand.trouble ?? 'The errand was not kept.');
+	const kept = await keepErrands(site, path, paths, name);
+	return typeof kept === 'string'
+		? kept
+		: `${path} is given: ${times(kept.count)} in the frames ${kept.count === 1 ? 'has' : 'have'} the class ${name}, and the Site screen lists the errand.`;
 }
 
-/** The text of a page with the classes that its errands give. */
+/** Keeps an errand for each of some elements of a given page; says in a sentence why that could not be. */
+async function keepErrands(
+	site: SiteState,
+	path: string,
+	paths: readonly ElementPath[],
+	wish: string | ErrandWish
+): Promise<string | { readonly count: number }> {
+	const page = parsePage(textWithErrands(site, path, site.texts.get(path)?.text ?? ''));
+	const errands = paths.flatMap((one) => {
+		const element = elementAt(page, one);
+		return element ? [errandFor(path, element, wish)] : [];
+	});
+	const kept = await site.kept.errand.keep((list) => [...list, ...errands], 'an errand');
+	return kept ? { count: errands.length } : (site.kept.errand.trouble ?? 'The errand was not kept.');
+}
+
+/** Makes an errand of a wish for elements of a given page: in the frames at once. Says in a sentence what was done. */
+export async function errandsTo(
+	site: SiteState,
+	path: string,
+	paths: readonly ElementPath[],
+	wish: MarkupWish
+): Promise<string> {
+	if (wish.kind === 'wrap-words' || (wish.kind === 'wrap' && wish.together))
+		return `${path} is given, and what is to be done at the host is told by elements, each by itself.`;
+	const kept = await keepErrands(
+		site,
+		path,
+		paths,
+		wish.kind === 'wrap'
+			? { kind: 'wrap', wrapper: { className: '', ...wish.wrapper }, together: false }
+			: wish
+	);
+	return typeof kept === 'string'
+		? kept
+		: `${path} is given: the frames have it, and the Site screen lists ${kept.count === 1 ? 'the errand' : `${kept.count} errands`}.`;
+}
+
+/** The text of a page with what its errands ask for, while its markup is given. */
 export function textWithErrands(site: SiteState, path: string, text: string): string {
 	const errands = site.kept.errand.list.filter(({ page, done }) => page === path && !done);
-	let given = text;
-	for (const { path: at, name } of errands.length > 0 ? givenClasses(parsePage(text), errands) : []) {
-		const page = parsePage(given);
-		const element = elementAt(page, at);
-		const change = element && giveClass(page, element, name);
-		if (change) given = given.slice(0, change.start) + change.text + given.slice(change.end);
-	}
-	return given;
+	return errands.length > 0 && site.given.has(path) ? withErrands(text, errands).text : text;
 }
 
 /** The browser's own decoders; nothing is encoded here. */

@@ -132,7 +132,7 @@ export async function idleDeclarations(
 			});
 			const [first] = told;
 			return first && told.every((one) => one !== undefined)
-				? [{ ...first, end: node.span.end + declared.offset, count: told.length }]
+				? [{ ...first, end: page.inFile(file, node.span.end + declared.offset), count: told.length }]
 				: [];
 		})
 	);

@@ -1,58 +1,10 @@
-import {
-	duplicate,
-	moveAmong,
-	setAttribute,
-	setWords,
-	takeClass,
-	unwrap,
-	wrapElements,
-	wrapWords,
-	type Wrapper
-} from '../core/html/edit/index.ts';
+import { markupChanges, type MarkupWish } from '../core/html/edit/index.ts';
 import { walk } from '../core/css/index.ts';
-import { elementAt, parsePage, type ElementPath, type Page, type PageElement } from '../core/html/index.ts';
+import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { elementsOf, wholeSelector } from '../core/selector/index.ts';
-import type { Change } from '../core/text/index.ts';
 import { counted, textHits } from './hits.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Proposal } from './proposal.svelte.ts';
-
-/** What is to be done to the HTML of elements. */
-export type MarkupWish =
-	| { readonly kind: 'attribute'; readonly name: string; readonly value: string | null }
-	| { readonly kind: 'class'; readonly name: string }
-	| { readonly kind: 'words'; readonly words: string }
-	/** Each by itself, or all of them, side by side, as one. */
-	| { readonly kind: 'wrap'; readonly wrapper: Wrapper; readonly together: boolean }
-	/** The words chosen in the source. */
-	| { readonly kind: 'wrap-words'; readonly wrapper: Wrapper; readonly start: number; readonly end: number }
-	| { readonly kind: 'unwrap' }
-	| { readonly kind: 'move'; readonly by: -1 | 1 }
-	| { readonly kind: 'duplicate' };
-
-function changesOf(page: Page, elements: readonly PageElement[], wish: MarkupWish): Change[] {
-	const each = (make: (element: PageElement) => Change[]): Change[] => elements.flatMap(make);
-	switch (wish.kind) {
-		case 'attribute':
-			return each((one) => setAttribute(page, one, wish.name, wish.value));
-		case 'class':
-			return each((one) => takeClass(page, one, wish.name));
-		case 'words':
-			return each((one) => setWords(page, one, wish.words));
-		case 'wrap':
-			return wish.together
-				? wrapElements(page, elements, wish.wrapper)
-				: each((one) => wrapElements(page, [one], wish.wrapper));
-		case 'wrap-words':
-			return wrapWords(page, wish, wish.wrapper);
-		case 'unwrap':
-			return each((one) => unwrap(page, one));
-		case 'move':
-			return each((one) => moveAmong(page, one, wish.by));
-		case 'duplicate':
-			return each((one) => duplicate(page, one));
-	}
-}
 
 function wordsOf(wish: MarkupWish, count: number): string {
 	const on = count === 1 ? 'one element' : `${count} elements`;
@@ -89,11 +41,11 @@ export function proposeMarkup(
 	proposal.propose(({ working, isGiven }) => {
 		if (isGiven(path))
 			return {
-				sentence: `${path} is given: its markup is changed at the host. A class can be tried here as an errand (Reach).`
+				sentence: `${path} is given: its markup is changed at the host.`
 			};
 		const page = parsePage(working.text(path) ?? '');
 		const found = elements.flatMap((one) => elementAt(page, one) ?? []);
-		working.change(path, changesOf(page, found, wish));
+		working.change(path, markupChanges(page, found, wish));
 		return { does: wordsOf(wish, found.length), notes };
 	});
 }

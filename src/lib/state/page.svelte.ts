@@ -8,8 +8,9 @@ import {
 	type MediaSite,
 	type Solver
 } from '../core/media/index.ts';
-import { givenClasses } from '../core/errand/index.ts';
-import { inertSource, selectorOfPath, withClasses, type Page } from '../core/html/index.ts';
+import { withErrands } from '../core/errand/index.ts';
+import { inertSource, type Page } from '../core/html/index.ts';
+import { offsetBefore } from '../core/text/index.ts';
 import { sliceOf } from '../core/css/index.ts';
 import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../core/simulate/index.ts';
 import {
@@ -42,16 +43,17 @@ export class PageState {
 	readonly #solvers = new Map<string, Solver>();
 	readonly #flat = new Map<string, { text: string; flat: string }>();
 	readonly #text: (path: string) => string | undefined;
-	readonly sources: Sources = sourcesOf((file) => this.#text(file));
-	readonly source = $derived.by(() => this.#text(this.path) ?? '');
-	/** The classes that errands of the page give, which its given markup lacks. */
-	readonly #errands = $derived.by(() => {
-		const errands = this.#site.kept.errand.list.filter(({ page, done }) => page === this.path && !done);
-		return errands.length > 0 ? givenClasses(this.sources.page(this.source), errands) : [];
+	/** The page as its errands have it, while its markup is given, and what they change. */
+	readonly #given = $derived.by(() => {
+		const raw = this.#text(this.path) ?? '';
+		const { given, kept } = this.#site;
+		const errands = kept.errand.list.filter(({ page, done }) => page === this.path && !done);
+		return errands.length > 0 && given.has(this.path) ? withErrands(raw, errands) : { text: raw, steps: [] };
 	});
-	readonly page: Page = $derived.by(() =>
-		this.#errands.length > 0 ? withClasses(this.source, this.#errands) : this.sources.page(this.source)
-	);
+	/** The page's text, with what its errands ask for. */
+	readonly source = $derived.by(() => this.#given.text);
+	readonly sources: Sources = sourcesOf((file) => (file === this.path ? this.source : this.#text(file)));
+	readonly page: Page = $derived.by(() => this.sources.page(this.source));
 	readonly sheets: readonly SheetUse[] = $derived.by(() => sheetsOfPage(this.page, this.path));
 	readonly conditions: PageConditions = $derived.by(() =>
 		conditionsOfPage(this.page, this.path, this.sources)
@@ -77,14 +79,27 @@ export class PageState {
 		return differing(this.conditions.media, this.#solver(a), this.#solver(b));
 	}
 
-	/** The rules of a file with the widths at which they are in force on this page. */
-	force(file: string, vantage: Vantage): Force[] {
-		return forceOf(file, this.conditions.places, this.sources, this.#solver(vantage));
+	/** Where an offset of a file as it is here stands in the file itself: errands put things in before it. */
+	inFile(file: string, offset: number): number {
+		return file === this.path ? this.#given.steps.reduceRight(offsetBefore, offset) : offset;
 	}
 
-	/** What the `@media` of a file come to on this page, in words. */
+	/** The rules of a file, by their places in it, with the widths at which they are in force on this page. */
+	force(file: string, vantage: Vantage): Force[] {
+		return forceOf(file, this.conditions.places, this.sources, this.#solver(vantage)).map(
+			({ span, widths }) => ({
+				span: { start: this.inFile(file, span.start), end: this.inFile(file, span.end) },
+				widths
+			})
+		);
+	}
+
+	/** What the `@media` of a file come to on this page, in words, by their places in it. */
 	said(file: string, vantage: Vantage): Said[] {
-		return conditionsSaid(file, this.conditions.places, this.sources, this.#solver(vantage));
+		return conditionsSaid(file, this.conditions.places, this.sources, this.#solver(vantage)).map((one) => ({
+			...one,
+			at: this.inFile(file, one.at)
+		}));
 	}
 
 	/** The widths of a vantage at which a list of media queries holds. */
@@ -126,14 +141,7 @@ export class PageState {
 			rules: rulesOf(vantage),
 			films,
 			rightToLeft,
-			staged: [
-				...this.#errands.map(({ path, name }): StagedChange => ({
-					kind: 'add-class',
-					selector: selectorOfPath(path),
-					name
-				})),
-				...staged
-			],
+			staged,
 			taps: vantage.hover === 'none'
 		};
 	}

@@ -1,7 +1,8 @@
 import * as fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { classesOf, elementAt, giveClass, likeIt, parsePage, withClasses } from '../html/index.ts';
-import { errandFor, errandIn, errandSentence, unsteadyNames } from './index.ts';
+import { giveClass, likeIt, parsePage } from '../html/index.ts';
+import { applyChanges, offsetBefore } from '../text/index.ts';
+import { errandFor, errandIn, errandSentence, unsteadyNames, withErrands, type ErrandWish } from './index.ts';
 
 const SAVE = `<!doctype html><body><header id=top>Ombry</header>
 <section class="part k8f3a1"><h2>Before you board</h2><p>One</p><p class='lead'>Two</p><img src=a.webp alt="The ramp"></section>
@@ -25,31 +26,6 @@ describe('giveClass', () => {
 		expect(changed('<p class=a>b', 'p', 0, 'x')).toBe('<p class="a x">b');
 		expect(changed('<p class>b', 'p', 0, 'x')).toBe('<p class="x">b');
 		expect(changed('<p class="">b', 'p', 0, 'x')).toBe('<p class="x">b');
-	});
-	it('leads to a page that differs by that class alone, as withClasses says it will', () => {
-		fc.assert(
-			fc.property(
-				fc.array(
-					fc.constantFrom('<p>a', '<p class=b>c', '<div class="d e">', '</div>', "<i CLASS='f '>g</i>"),
-					{
-						minLength: 1
-					}
-				),
-				fc.nat(),
-				(parts, pick) => {
-					const source = parts.join('');
-					const page = parsePage(source);
-					const real = page.elements.filter(({ startTag }) => startTag);
-					const element = real[pick % Math.max(1, real.length)];
-					const change = element && giveClass(page, element, 'new');
-					if (!change) return;
-					const after = parsePage(source.slice(0, change.start) + change.text + source.slice(change.end));
-					const said = withClasses(source, [{ path: element.path, name: 'new' }]);
-					expect(after.elements.map(classesOf)).toEqual(said.elements.map(classesOf));
-					expect(classesOf(elementAt(after, element.path) ?? after.root)).toContain('new');
-				}
-			)
-		);
 	});
 	it('finds what is like an element, in its section or on the page', () => {
 		const page = parsePage(SAVE);
@@ -78,6 +54,66 @@ describe('errands', () => {
 		expect(errandIn(moved, errand)).toMatchObject({ done: false, path: [1, 3] });
 		const done = parsePage(NEWER.replace('<section id=', '<section class="strip" id='));
 		expect(errandIn(done, errand)).toMatchObject({ done: true, path: [1, 2] });
+	});
+});
+
+describe('errands of a page', () => {
+	const page = parsePage(SAVE);
+	const lead = page.elements.filter(({ tag }) => tag === 'p')[1];
+	if (!lead) throw new Error('There is no paragraph.');
+	const WISHES: readonly (readonly [string | ErrandWish, string, string])[] = [
+		['strip', "class='lead strip'", 'give the paragraph “Two” (p 2 of 2 there) the class strip'],
+		[{ kind: 'class', name: 'lead' }, '<p>Two', 'take the class lead from the paragraph “Two”'],
+		[{ kind: 'attribute', name: 'lang', value: 'en' }, 'lang="en">Two', 'set lang of the paragraph “Two”'],
+		[{ kind: 'words', words: 'Due < 9' }, '>Due &lt; 9</p>', 'write “Due < 9” into the paragraph “Two”'],
+		[
+			{ kind: 'wrap', wrapper: { tag: 'div', className: 'a' }, together: false },
+			'<div class="a"><p',
+			'put a div of the class a around the paragraph “Two”'
+		],
+		[{ kind: 'unwrap' }, '</p>Two<img', 'take the tags of the paragraph “Two”'],
+		[
+			{ kind: 'move', by: -1 },
+			"<p class='lead'>Two</p><p>One",
+			'move the paragraph “Two” (p 2 of 2 there) before'
+		],
+		[{ kind: 'duplicate' }, "Two</p><p class='lead'>Two", 'make a copy of the paragraph “Two”']
+	];
+
+	it.each(WISHES)('%j is in its text, and told in words', (wish, text, words) => {
+		const errand = errandFor('home.html', lead, wish);
+		expect(withErrands(SAVE, [errand]).text).toContain(text);
+		expect(errandSentence(page, errand)).toContain(words);
+	});
+
+	it('are done one after the other, and places are found back', () => {
+		fc.assert(
+			fc.property(fc.shuffledSubarray(WISHES.map(([wish]) => wish)), fc.nat(), (wishes, at) => {
+				const errands = wishes.map((wish) => errandFor('home.html', lead, wish));
+				const { text, steps } = withErrands(SAVE, errands);
+				expect(steps.reduce((now, changes) => applyChanges(now, changes), SAVE)).toBe(text);
+				// What stands before all of them is where it was, and what stands after all is as far from the end.
+				const back = (offset: number): number => steps.reduceRight(offsetBefore, offset);
+				const [head, tail] = [SAVE.indexOf('<p>One'), SAVE.length - SAVE.indexOf('<img')];
+				expect(back(at % head)).toBe(at % head);
+				expect(SAVE.length - back(text.length - (at % tail))).toBe(at % tail);
+			})
+		);
+	});
+
+	it.each([
+		[{ kind: 'class', name: 'lead' } as const, "class='lead'", ''],
+		[{ kind: 'attribute', name: 'lang', value: 'en' } as const, "class='lead'", 'lang=en'],
+		[{ kind: 'words', words: 'Due at 9' } as const, '>Two<', '>Due\nat 9<'],
+		[
+			{ kind: 'wrap', wrapper: { tag: 'div', className: 'a' }, together: false } as const,
+			"<p class='lead'>Two</p>",
+			'<div class=a><p>Two</p></div>'
+		]
+	])('%j is ticked off by a save that has it', (wish, from, to) => {
+		const errand = errandFor('home.html', lead, wish);
+		expect(errandIn(page, errand).done).toBe(false);
+		expect(errandIn(parsePage(SAVE.replace(from, to)), errand).done).toBe(true);
 	});
 });
 

@@ -3,9 +3,10 @@ export {
 	errandIn,
 	errandSchema,
 	errandSentence,
-	givenClasses,
 	givenSchema,
+	withErrands,
 	type Errand,
+	type ErrandWish,
 	type Given
 } from './errand.ts';
 export { unsteadyNames, unsteadySchema, type UnsteadyName } from './saves.ts';

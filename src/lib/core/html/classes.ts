@@ -1,6 +1,6 @@
 import type { Change } from '../text/index.ts';
 import { isWithin } from './path.ts';
-import { attribute, parsePage, type ElementPath, type Page, type PageElement } from './page.ts';
+import { attribute, type Page, type PageElement } from './page.ts';
 
 /** What can be written as a class without escapes (CSS Syntax 3 §4.3.9, for an identifier). */
 export const CLASS_NAME = /^-?[A-Za-z_\u0080-\uffff][-\w\u0080-\uffff]*$/;
@@ -31,28 +31,6 @@ export function giveClass({ source }: Page, element: PageElement, name: string):
 	}
 	const at = span.end - quote.length;
 	return { start: at, end: at, text: value === '' || /\s$/.test(value) ? name : ` ${name}` };
-}
-
-/** A page as it would be with classes given to some elements; every place in its text is where it is. */
-export function withClasses(
-	source: string,
-	given: readonly { readonly path: ElementPath; readonly name: string }[]
-): Page {
-	const page = parsePage(source);
-	const names = new Map<string, string[]>();
-	for (const { path, name } of given) {
-		const key = path.join('.');
-		names.set(key, [...(names.get(key) ?? []), name]);
-	}
-	for (const element of page.elements) {
-		const more = names.get(element.path.join('.'));
-		if (!more) continue;
-		const value = [...new Set([...classesOf(element), ...more])].join(' ');
-		const span = element.attributes.get('class')?.span ?? null;
-		// The page was made here and nobody has it yet.
-		(element.attributes as Map<string, { value: string; span: typeof span }>).set('class', { value, span });
-	}
-	return page;
 }
 
 /** Elements like one: of its tag and with its classes; all of the page, or those within its nearest section. */

@@ -2,15 +2,7 @@ export * from './page.ts';
 export { inertSource, isSheetLink } from './inert.ts';
 export { pageNotes, type PageNote } from './notes.ts';
 export { attributeAt } from './attributeAt.ts';
-export {
-	CLASS_NAME,
-	classesOf,
-	giveClass,
-	likeIt,
-	sectionNumber,
-	sectionOf,
-	withClasses
-} from './classes.ts';
+export { CLASS_NAME, classesOf, giveClass, likeIt, sectionNumber, sectionOf } from './classes.ts';
 export { followPath } from './follow.ts';
 export { headingIn, nameOfElement, wordsIn } from './name.ts';
 export { isWithin, selectorOfPath } from './path.ts';

@@ -193,7 +193,11 @@
 					{trace}
 					{onplace}
 					{onselect}
-					onmute={(file, piece) => site.texts.get(file)?.mute(piece)}
+					onmute={(file, { words, span }) =>
+						site.texts.get(file)?.mute({
+							words,
+							span: { start: page.inFile(file, span.start), end: page.inFile(file, span.end) }
+						})}
 				/>
 			{/await}
 		{:else if tab === 'reach'}

@@ -116,6 +116,8 @@
 		untrack(() => void collating.look(looked, gone.signal));
 		return () => gone.abort();
 	});
+	/** Shows a place of the page’s sources, which errands of the page may have moved, in its file. */
+	const toPlace = ({ path, offset }: FilePlace): void => onplace({ path, offset: page.inFile(path, offset) });
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
 	const placeOf = (place: Place): string => placeName(page, place);
 
@@ -128,7 +130,7 @@
 
 	$effect(() => {
 		const vantages = () => site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
-		giveAnswers(site, page, vantages, stages, onplace);
+		giveAnswers(site, page, vantages, stages, toPlace);
 	});
 
 	async function traceIn(path: ElementPath, pseudo = ''): Promise<Trace | null> {
@@ -261,7 +263,7 @@
 	range={carriage.range}
 	vantages={marked(site)}
 	onwidth={(width) => (carriage.width = width)}
-	onplace={({ file, span }) => onplace({ path: file, offset: span.start })}
+	onplace={({ file, span }) => toPlace({ path: file, offset: span.start })}
 	{placeOf}
 	reach={table?.hand.held ? table.hand.reach : null}
 	onshift={shift}
@@ -310,7 +312,7 @@
 									{site}
 									proposal={edits.proposal}
 									{reach}
-									{onplace}
+									onplace={toPlace}
 									least={LEAST_COLUMN}
 									names={NAMES}
 								/>
@@ -372,7 +374,7 @@
 						{rule}
 						onwrite={(selector) => sheet?.write(selector)}
 						matching={(path, selectors) => stages?.matching('lead', path, selectors) ?? Promise.resolve([])}
-						{onplace}
+						onplace={toPlace}
 						{reach}
 						spaces={(path) => stages?.spaces('lead', path) ?? Promise.resolve([])}
 						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}

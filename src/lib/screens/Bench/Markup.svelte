@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { ATTRIBUTE_NAME, hasOnlyWords, sourceOfText } from '$lib/core/html/edit/index.ts';
+	import { ATTRIBUTE_NAME, hasOnlyWords, sourceOfText, type MarkupWish } from '$lib/core/html/edit/index.ts';
 	import {
 		CLASS_NAME,
 		classesOf,
@@ -10,7 +10,8 @@
 		type ElementPath
 	} from '$lib/core/html/index.ts';
 	import { relativeAddress } from '$lib/core/site/index.ts';
-	import { hitsOtherwise, proposeMarkup, type MarkupWish } from '$lib/state/markup.ts';
+	import { errandsTo } from '$lib/state/giving.ts';
+	import { hitsOtherwise, proposeMarkup } from '$lib/state/markup.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
@@ -52,8 +53,15 @@
 		return main && !main.empty ? { start: main.from, end: main.to } : null;
 	});
 
-	/** Proposes it, and tells which rules hit otherwise then. */
+	/** What became of a wish for markup that is given. */
+	let heard = $state('');
+	/** Proposes it, and tells which rules hit otherwise then; where the markup is given it is an errand. */
 	function propose(wish: MarkupWish, notes: readonly string[] = []): void {
+		heard = '';
+		if (isGiven) {
+			void errandsTo(site, page.path, chosen, wish).then((said) => (heard = said));
+			return;
+		}
 		const before = site.texts.get(page.path)?.text ?? '';
 		proposeMarkup(proposal, page.path, wish.kind === 'wrap' && wish.together ? ordered : chosen, wish, notes);
 		const after = proposal.textAfter(page.path);
@@ -108,7 +116,8 @@
 		</label>
 		<span class="count">{chosen.length}</span>
 	</div>
-	{#if isGiven}<p class="given">{page.path} is given: its markup is changed at the host.</p>{/if}
+	{#if isGiven}<p class="given">{page.path} is given: what is done here is an errand for its host.</p>{/if}
+	{#if heard !== ''}<p role="status">{heard}</p>{/if}
 	{#if proposal.refusal}<p class="refusal" role="alert">{proposal.refusal.sentence}</p>{/if}
 	<table>
 		<tbody>

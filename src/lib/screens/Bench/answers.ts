@@ -107,7 +107,7 @@ export function giveAnswers(
 	};
 }
 
-/** The rules in force at a vantage's width that hit an element, the last of the cascade's order first. */
+/** The rules in force at a vantage's width that hit an element, by their places in their files, the last of the cascade's order first. */
 export async function rulesOf(
 	page: PageState,
 	stages: Stages,
@@ -119,11 +119,12 @@ export async function rulesOf(
 		const inForce = new Set(
 			page.force(file, lead).flatMap(({ span, widths }) => (contains(widths, here) ? [span.start] : []))
 		);
-		return [...walk(page.sources.sheet(text))].flatMap((node) =>
-			node.kind === 'rule' && inForce.has(offset + node.span.start)
-				? { path: file, offset: offset + node.span.start, selector: wholeSelector(text, node) }
-				: []
-		);
+		return [...walk(page.sources.sheet(text))].flatMap((node) => {
+			const at = page.inFile(file, offset + node.span.start);
+			return node.kind === 'rule' && inForce.has(at)
+				? { path: file, offset: at, selector: wholeSelector(text, node) }
+				: [];
+		});
 	});
 	const hit = await stages.matching(
 		'lead',

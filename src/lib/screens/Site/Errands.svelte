@@ -47,16 +47,18 @@
 				{#if errand.done}<b>The last save has it.</b>{/if}
 			</p>
 			<p class="needed">
-				{#each needed(errand) as { file, line }, n (n)}
-					{n === 0 ? 'for ' : ', '}<a href={benchOf(errand.page, file)}>{file}:{line}</a>
-				{:else}no rule of a sheet names the class yet{/each}
+				{#if !errand.wish}
+					{#each needed(errand) as { file, line }, n (n)}
+						{n === 0 ? 'for ' : ', '}<a href={benchOf(errand.page, file)}>{file}:{line}</a>
+					{:else}no rule of a sheet names the class yet{/each}
+				{/if}
 			</p>
 			<button type="button" onclick={() => drop(errand)}>{errand.done ? 'Off the list' : 'Not needed'}</button
 			>
 		</li>
 	{:else}
 		<li class="needed">
-			None. A page is marked as given above; Reach on the Bench then makes errands of classes.
+			None. A page is marked as given above; Reach and Markup on the Bench then make errands.
 		</li>
 	{/each}
 </ul>

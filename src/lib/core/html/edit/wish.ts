@@ -1,0 +1,44 @@
+import type { Change } from '../../text/index.ts';
+import type { Page, PageElement } from '../page.ts';
+import { setAttribute, takeClass } from './attribute.ts';
+import { duplicate, moveAmong } from './place.ts';
+import { setWords } from './text.ts';
+import { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';
+
+/** What is to be done to the HTML of elements. */
+export type MarkupWish =
+	| { readonly kind: 'attribute'; readonly name: string; readonly value: string | null }
+	| { readonly kind: 'class'; readonly name: string }
+	| { readonly kind: 'words'; readonly words: string }
+	/** Each by itself, or all of them, side by side, as one. */
+	| { readonly kind: 'wrap'; readonly wrapper: Wrapper; readonly together: boolean }
+	/** The words chosen in the source. */
+	| { readonly kind: 'wrap-words'; readonly wrapper: Wrapper; readonly start: number; readonly end: number }
+	| { readonly kind: 'unwrap' }
+	| { readonly kind: 'move'; readonly by: -1 | 1 }
+	| { readonly kind: 'duplicate' };
+
+/** The changes of a page's source that a wish for some of its elements comes to. */
+export function markupChanges(page: Page, elements: readonly PageElement[], wish: MarkupWish): Change[] {
+	const each = (make: (element: PageElement) => Change[]): Change[] => elements.flatMap(make);
+	switch (wish.kind) {
+		case 'attribute':
+			return each((one) => setAttribute(page, one, wish.name, wish.value));
+		case 'class':
+			return each((one) => takeClass(page, one, wish.name));
+		case 'words':
+			return each((one) => setWords(page, one, wish.words));
+		case 'wrap':
+			return wish.together
+				? wrapElements(page, elements, wish.wrapper)
+				: each((one) => wrapElements(page, [one], wish.wrapper));
+		case 'wrap-words':
+			return wrapWords(page, wish, wish.wrapper);
+		case 'unwrap':
+			return each((one) => unwrap(page, one));
+		case 'move':
+			return each((one) => moveAmong(page, one, wish.by));
+		case 'duplicate':
+			return each((one) => duplicate(page, one));
+	}
+}
