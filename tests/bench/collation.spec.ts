@@ -306,3 +306,25 @@ test('a stretch in which neither half of a breakpoint holds is closed as the she
 	await page.keyboard.press('Enter');
 	await expect.poll(() => shownText(page)).toContain('@media (max-width: 599.98px) { p { top: 1px } }');
 });
+
+test('a stretch narrower than a pixel is a column too, by cascade and by layout', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><p class=x>One',
+		'a.css':
+			'.x { width: 10px }\n@media (max-width: 599px) { .x { width: 20px } }\n@media (min-width: 600px) { .x { width: 30px } }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css&at=1.0');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('c');
+	const heads = page.getByRole('columnheader');
+	await expect(heads).toHaveText([/property/, /≤599/, /599<–<600/, /≥600/]);
+	const cells = page
+		.getByRole('row')
+		.filter({ has: page.getByRole('rowheader', { name: 'width', exact: true }) });
+	await expect(cells.getByRole('cell')).toContainText(['20px', '10px', '30px']);
+	const boxes = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'box, px' }) });
+	await expect(boxes.getByRole('cell')).toContainText(['20 ×', '10 ×', '30 ×']);
+});

@@ -101,7 +101,11 @@ test('rules are wrapped into a condition in the sheet’s own hand, undone as on
 	await caretAfter(page, 3, '.b');
 	await page.getByText('Wrap', { exact: true }).click();
 	await page.getByRole('button', { name: '<700', exact: true }).first().click();
-	await page.keyboard.press('Escape');
+	// Shown, and tried in the frames, before it is written.
+	const card = page.getByRole('dialog', { name: 'What would be written' });
+	await expect(card).toContainText('The selected rules hold <700 alone.');
+	expect(await textOf(page)).toBe(CSS);
+	await page.keyboard.press('Enter');
 	const wrapped = CSS.replace(
 		'/* Wide. */\n.b { color: red }',
 		'@media (width < 700px) {\n\t/* Wide. */\n\t.b { color: red }\n}'
@@ -113,6 +117,8 @@ test('rules are wrapped into a condition in the sheet’s own hand, undone as on
 		'rgb(255, 0, 0)'
 	);
 	await page.getByRole('button', { name: 'Unwrap' }).click();
+	await expect(card).toBeVisible();
+	await page.keyboard.press('Enter');
 	await expect.poll(() => textOf(page)).toBe(CSS);
 	await lines(page).first().click();
 	await page.keyboard.press('Control+z');
@@ -122,6 +128,8 @@ test('rules are wrapped into a condition in the sheet’s own hand, undone as on
 	await page.getByText('Wrap', { exact: true }).click();
 	await page.getByLabel('into a block of the same widths after them').check();
 	await page.getByRole('button', { name: '≥700', exact: true }).first().click();
+	await expect(card).toBeVisible();
+	await page.keyboard.press('Enter');
 	await expect.poll(() => textOf(page)).toMatch(/\n\t\.a \{ width: 100px; opacity: \.5 \}\n\}\n$/);
 });
 

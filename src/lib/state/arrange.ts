@@ -19,7 +19,7 @@ import { shifted } from '../core/text/index.ts';
 import { widthsOf } from './condition.ts';
 import { sheetParts } from './css.ts';
 import type { Proposed } from './proposal.svelte.ts';
-import { partAt, type Desk, type Part } from './writing.ts';
+import { locked, partAt, type Desk, type Part } from './writing.ts';
 
 /** A selection of a file, offsets in its text. */
 export interface Chosen {
@@ -38,7 +38,7 @@ function within(
 	does: string,
 	notes: readonly string[] = []
 ): Proposed {
-	if (desk.isGiven(file)) return { sentence: `${file} is given: it is left as it is.` };
+	if (desk.isGiven(file)) return locked(file);
 	const part = partAt(desk, file, from);
 	if (!part) return { sentence: 'The caret is in no sheet.' };
 	const made = make(part);
@@ -185,7 +185,7 @@ export function nameValue(
 ): Proposed {
 	if (!isCustomName(name))
 		return { sentence: `"${name}" is no name of a custom property: it begins with two dashes, as --sea.` };
-	if (desk.isGiven(file)) return { sentence: `${file} is given: it is left as it is.` };
+	if (desk.isGiven(file)) return locked(file);
 	const files = [...new Set([file, ...beside])].filter((one) => !desk.isGiven(one));
 	for (const { file: where, from, sheet } of partsOf(desk, [...new Set([...files, ...beside])])) {
 		const other = givenBy(sheet, name).find((one) => sliceOf(sheet.source, one.value) !== value);

@@ -7,7 +7,7 @@ import type { LaidOut } from '../core/snapshot/index.ts';
 import type { Edit } from '../core/text/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { carriage } from './carriage.svelte.ts';
-import { collationOf, columnsOf, joined, widthOf, type Collation, type Column } from './collation.ts';
+import { collationOf, columnsOf, FINEST, joined, widthOf, type Collation, type Column } from './collation.ts';
 import { flipsOf, type Flips } from './flips.ts';
 import { layoutAt } from './layoutAt.ts';
 import type { PageState } from './page.svelte.ts';
@@ -174,7 +174,7 @@ export class Collating {
 	/** Asks how what is looked at is laid out in the columns that are shown. */
 	async #layOut({ page, stages, paths: [path], lead }: Looked, signal: AbortSignal): Promise<void> {
 		if (!path) return;
-		const widths = this.columns.map(({ width }) => width);
+		const widths = this.columns.map(({ width }) => width).filter((width) => Number.isInteger(width / FINEST));
 		const told = new Map<number, LaidOut>();
 		await layoutAt(page, stages, path, lead, widths, signal, (width, laid) => told.set(width, laid));
 		if (!signal.aborted) this.laid = told;

@@ -5,6 +5,7 @@ import {
 	fromInterval,
 	rational,
 	rationalFromNumber,
+	toNumber,
 	type Interval
 } from '../core/interval/index.ts';
 import { wholePixels, type Bands } from '../core/media/index.ts';
@@ -21,14 +22,16 @@ export interface Column {
 	readonly interval: Interval;
 }
 
-/** The columns of bands in which a whole px lies, parted where containers flip. */
+/** The columns of bands in a range, those narrower than a pixel too, parted where containers flip. */
 export function columnsOf(
 	{ bands }: Bands,
 	range: readonly [number, number],
 	cuts: readonly number[]
 ): Column[] {
 	return bands.flatMap(({ letter, interval }): Column[] => {
-		if (!wholePixels(interval, range)) return [];
+		const [least, most] = range;
+		const isSeen = toNumber(interval.lo) >= least && interval.hi !== null && toNumber(interval.hi) <= most;
+		if (!wholePixels(interval, range) && !isSeen) return [];
 		const inside = cuts.map((cut) => rational(cut)).filter((cut) => contains(fromInterval(interval), cut));
 		const starts = [null, ...inside];
 		return starts.map((start, i) => {
@@ -56,17 +59,30 @@ export function joined(columns: readonly Column[]): Column {
 	};
 }
 
+/** Layout is measured at parts of a px that are so fine. */
+export const FINEST = 1 / 16;
+
+/** A width in a band in which no whole px lies: one that layout can be measured at, where there is one. */
+function between({ lo, hi }: Interval): number {
+	const [from, to] = [toNumber(lo), hi ? toNumber(hi) : toNumber(lo)];
+	const fine = Math.round((from + to) / 2 / FINEST) * FINEST;
+	return from < fine && fine < to ? fine : (from + to) / 2;
+}
+
 /**
- * The width at which a column is looked at, whole px: the carriage's where that is in it, else that of a vantage, else
- * the middle.
+ * The width at which a column is looked at: the carriage's where that is in it, else that of a vantage, else the middle;
+ * whole px, but where the column is narrower than a pixel.
  */
 export function widthOf({ interval }: Column, marks: readonly number[]): number {
 	const set = fromInterval(interval);
 	const found = [carriage.width, ...marks].find(
 		(width) => width > 0 && contains(set, rationalFromNumber(width))
 	);
-	const [first = 240, last = first] = wholePixels(interval, [240, 2560]) ?? [];
-	return found ?? Math.round(interval.hi === null ? Math.min(last, first * 1.2) : (first + last) / 2);
+	if (found !== undefined) return found;
+	const pixels = wholePixels(interval, [240, 2560]);
+	if (!pixels) return between(interval);
+	const [first, last] = pixels;
+	return Math.round(interval.hi === null ? Math.min(last, first * 1.2) : (first + last) / 2);
 }
 
 /** What is declared on an element, a column a width. */

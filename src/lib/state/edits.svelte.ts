@@ -1,9 +1,10 @@
-import type { Rational } from '../core/interval/index.ts';
+import type { Interval, Rational } from '../core/interval/index.ts';
 import { Proposal } from './proposal.svelte.ts';
 import { proposeClosing, proposeGathering, proposeName } from './queries.ts';
 import { Shifting } from './shifting.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import type { Chosen } from './arrange.ts';
+import { unwrap, wrap } from './wrap.ts';
 
 /** The edits of a site that are shown before they are made; of all of them one is tried at a time. */
 export class Edits {
@@ -20,6 +21,11 @@ export class Edits {
 		this.proposal = new Proposal(site);
 	}
 
+	/** Proposes to wrap the rules of a selection into a condition. */
+	wrap = (chosen: Chosen, interval: Interval, join: boolean): void =>
+		this.proposal.propose((desk) => wrap(desk, chosen, interval, join));
+	/** Proposes to take the condition around a place away. */
+	unwrap = (chosen: Chosen): void => this.proposal.propose((desk) => unwrap(desk, chosen));
 	/** Proposes to close a stretch between two halves, or their overlap. */
 	close = (from: Rational, to: Rational): void =>
 		proposeClosing(this.proposal, this.#site, this.shifting.sources, from, to);

@@ -1,54 +1,41 @@
-import { parseSheet, unwrapRules, wrapRules, type Sheet } from '../core/css/index.ts';
+import { unwrapRules, wrapRules } from '../core/css/index.ts';
 import { handOf } from '../core/css/edit/hand.ts';
-import type { Interval } from '../core/interval/index.ts';
-import { shifted, type Change } from '../core/text/index.ts';
+import { printInterval, type Interval } from '../core/interval/index.ts';
+import { shifted } from '../core/text/index.ts';
+import type { Chosen } from './arrange.ts';
 import { conditionFor, NO_CONDITION } from './condition.ts';
-import { sheetPartAt } from './css.ts';
-import { inEditor } from './steps.ts';
-import type { FileText } from './texts.svelte.ts';
-
-/** The sheet that a selection of a file lies in: all of a sheet's file, or a `<style>` of a page. */
-function sheetAt(file: FileText, offset: number): { sheet: Sheet; from: number } | undefined {
-	file.settle();
-	const part = sheetPartAt(file.text, file.kind, offset);
-	return part && { sheet: parseSheet(file.text.slice(part.start, part.end)), from: part.start };
-}
-
-/** Applies changes to a file as one step; says in a sentence why nothing was done, where there are none. */
-function apply(file: FileText, changes: readonly Change[], from: number, otherwise: string): string | null {
-	if (changes.length === 0) return otherwise;
-	file.dispatch({
-		changes: inEditor(shifted(changes, from)),
-		userEvent: 'input.wrap'
-	});
-	return null;
-}
+import type { Proposed } from './proposal.svelte.ts';
+import { locked, partAt, type Desk } from './writing.ts';
 
 const NO_RULE = 'The selection touches no rule of a sheet.';
 
 /**
- * Wraps the rules that the selection of a file touches into a condition for an interval of widths, in the sheet's
- * own hand. Gives null when that is done, else a sentence.
+ * Wraps the rules that a selection touches into a condition for an interval of widths, in the sheet's own hand; into a
+ * block of the same widths after them, where there is one and `join` is wished.
  */
-export function wrapSelection(file: FileText, interval: Interval, join: boolean): string | null {
-	const { from: first, to: last } = file.state.selection.main;
-	const at = sheetAt(file, first);
-	if (!at) return NO_RULE;
+export function wrap(desk: Desk, { file, from, to }: Chosen, interval: Interval, join: boolean): Proposed {
+	if (desk.isGiven(file)) return locked(file);
+	const at = partAt(desk, file, from);
+	if (!at) return { sentence: NO_RULE };
 	const condition = conditionFor(at.sheet, interval);
-	if (!condition) return NO_CONDITION;
-	const changes = wrapRules(at.sheet, first - at.from, last - at.from, {
+	if (!condition) return { sentence: NO_CONDITION };
+	const changes = wrapRules(at.sheet, from - at.from, to - at.from, {
 		condition: condition.text,
 		indent: handOf(at.sheet).indent,
 		join,
 		same: condition.same
 	});
-	return apply(file, changes, at.from, NO_RULE);
+	if (changes.length === 0) return { sentence: NO_RULE };
+	desk.working.change(file, shifted(changes, at.from));
+	return { does: `The selected rules hold ${printInterval(interval)} alone.`, notes: [] };
 }
 
-/** Takes the innermost `@media` around the caret of a file away from what stands in it. */
-export function unwrapSelection(file: FileText): string | null {
-	const { head } = file.state.selection.main;
-	const at = sheetAt(file, head);
-	const changes = at ? unwrapRules(at.sheet, head - at.from, handOf(at.sheet).indent) : [];
-	return apply(file, changes, at?.from ?? 0, 'The caret is in no @media.');
+/** Takes the innermost `@media` around a place of a file away from what stands in it. */
+export function unwrap(desk: Desk, { file, to }: Chosen): Proposed {
+	if (desk.isGiven(file)) return locked(file);
+	const at = partAt(desk, file, to);
+	const changes = at ? unwrapRules(at.sheet, to - at.from, handOf(at.sheet).indent) : [];
+	if (!at || changes.length === 0) return { sentence: 'The caret is in no @media.' };
+	desk.working.change(file, shifted(changes, at.from));
+	return { does: 'What stands in the condition holds without it.', notes: [] };
 }

@@ -77,7 +77,8 @@ export function directionAt(desk: Desk, target: Target): Direction {
 	return part ? sheetDirection(part.sheet) : 'up';
 }
 
-const locked = (file: string): Refusal => ({ sentence: `${file} is given: it is left as it is.` });
+/** Why nothing is written into a file. */
+export const locked = (file: string): Refusal => ({ sentence: `${file} is given: it is left as it is.` });
 
 /** The rule that begins at an offset of a sheet. */
 function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {

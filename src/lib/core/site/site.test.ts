@@ -12,6 +12,7 @@ import {
 	flattenSheet,
 	forceOf,
 	normalPath,
+	readdressed,
 	referencesOfPage,
 	referencesOfSheet,
 	resolveAddress,
@@ -238,4 +239,13 @@ describe('what conditions come to', () => {
 			[10, '≥600, same as line 1']
 		]);
 	});
+});
+
+it('rewrites addresses for another file, and those alone that lead from where they stand', () => {
+	const text =
+		"@import url(a.css?v=1);\na { b: url('../img/x.svg#y') url(/root.svg) url(https://x.test/z) url(data:,) }";
+	expect(readdressed(text, 'css/a/one.css', 'two.css')).toBe(
+		"@import url(css/a/a.css?v=1);\na { b: url('css/img/x.svg#y') url(/root.svg) url(https://x.test/z) url(data:,) }"
+	);
+	expect(readdressed(text, 'css/a/one.css', 'css/a/two.css')).toBe(text);
 });

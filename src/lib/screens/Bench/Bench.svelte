@@ -10,6 +10,8 @@
 	import type { Stages } from '$lib/state/stages.svelte.ts';
 	import type { Lie } from '$lib/core/original/index.ts';
 	import { barEnds } from '$lib/state/force.ts';
+	import type { Chosen } from '$lib/state/arrange.ts';
+	import type { Interval } from '$lib/core/interval/index.ts';
 	import { support } from '$lib/state/support.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
@@ -148,12 +150,22 @@
 
 	const shift = writing.shift(() => bands);
 
+	/** What is selected in the sheet. */
+	function chosen(): Chosen {
+		const { from, to } = site.texts.get(shown)?.state.selection.main ?? { from: 0, to: 0 };
+		return { file: shown, from, to };
+	}
+
 	/** Asks what is to be done to the rules at the sheet's caret. */
-	const arrange = (): void =>
-		void writing.propose((edits) => {
-			const { from, to } = site.texts.get(shown)?.state.selection.main ?? { from: 0, to: 0 };
-			edits.arranged = { file: shown, from, to };
-		});
+	const arrange = (): void => void writing.propose((edits) => (edits.arranged = chosen()));
+
+	/** Proposes to wrap what is selected in the sheet; says why it is not. */
+	async function wrap(interval: Interval | null, join: boolean): Promise<string | null> {
+		await writing.propose((edits) =>
+			interval ? edits.wrap(chosen(), interval, join) : edits.unwrap(chosen())
+		);
+		return writing.edits?.proposal.refusal?.sentence ?? null;
+	}
 
 	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
 	async function toSheet(menu: boolean): Promise<void> {
@@ -348,6 +360,7 @@
 							})}
 						onrule={toRule}
 						onarrange={arrange}
+						onwrap={wrap}
 						onedit={() => frames?.show()}
 					/>
 				</Pane>

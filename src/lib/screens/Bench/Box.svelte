@@ -6,6 +6,7 @@
 	import type { Instead } from '$lib/state/instead.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
 
 	import type { Table } from './writing.svelte.ts';
 	import { takeSide, writtenWidth } from '$lib/state/pulling.ts';
@@ -163,8 +164,9 @@
 			</p>
 		{/if}
 	{/each}
-	{#if lead}<SumBar {...widthParts(lead)} room={lead.room} onpull={pull} />{/if}
-	{#if table?.hand.held}
+	{#if lead}<SumBar {...widthParts(lead)} room={lead.room} onpull={viewing.wide ? undefined : pull} />{/if}
+	<!-- At the whole width a value is in the hand there. -->
+	{#if table?.hand.held && !viewing.wide}
 		{@const { collating, hand } = table}
 		{@const held = table.hand.held}
 		<div class="hand">

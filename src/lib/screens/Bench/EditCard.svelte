@@ -17,7 +17,13 @@
 	let { name, lines = [], onkeep, ondrop, children }: Props = $props();
 
 	let card = $state<HTMLElement>();
-	$effect(() => (card?.querySelector('input') ?? card)?.focus());
+	$effect(() => {
+		const before = document.activeElement;
+		(card?.querySelector('input') ?? card)?.focus();
+		return () => {
+			if (before instanceof HTMLElement) before.focus();
+		};
+	});
 
 	function pressed(event: KeyboardEvent): void {
 		event.stopPropagation();

@@ -2,28 +2,26 @@
 	import type { Snippet } from 'svelte';
 	import { printInterval, ZERO, type Interval } from '$lib/core/interval/index.ts';
 	import type { Band, Bands } from '$lib/core/media/index.ts';
-	import type { FileText } from '$lib/state/texts.svelte.ts';
-	import { unwrapSelection, wrapSelection } from '$lib/state/wrap.ts';
+
 	import Menu from '$lib/ui/Menu.svelte';
 
 	interface Props {
-		file: FileText;
 		bands: Bands;
 		/** The band at the carriage. */
 		here: Band;
-		/** The text was changed. */
-		onedit: () => void;
+		/** The rules of the selection are to be wrapped, or the condition around it taken away; says why they are not. */
+		onwrap: (interval: Interval | null, join: boolean) => Promise<string | null>;
 		/** More that can be done. */
 		children: Snippet;
 	}
 
-	let { file, bands, here, onedit, children }: Props = $props();
+	let { bands, here, onwrap, children }: Props = $props();
 
 	let menu: Menu;
 
 	/** Opens the choice of conditions to wrap rules into. */
 	export const chooseWrap = (): void => menu.open();
-	export const unwrap = (): void => done(unwrapSelection(file));
+	export const unwrap = (): void => void wrap(null);
 
 	const JOIN = 'vantaggio-wrap-join';
 	let join = $state(localStorage.getItem(JOIN) === 'yes');
@@ -53,16 +51,16 @@
 		named(...bands.bands.slice(1).flatMap(({ interval }) => [below(interval), from(interval)]))
 	);
 
-	function done(said: string | null): void {
-		sentence = said;
-		if (said === null) onedit();
+	/** Asks for the selection to be wrapped; with null for the condition around it to be taken away. */
+	async function wrap(interval: Interval | null): Promise<void> {
+		sentence = await onwrap(interval, join);
 	}
 </script>
 
 {#snippet choices(stretches: readonly Named[])}
 	<div class="stretches">
 		{#each stretches as [name, interval] (name)}
-			<button type="button" onclick={() => done(wrapSelection(file, interval, join))}>{name}</button>
+			<button type="button" onclick={() => void wrap(interval)}>{name}</button>
 		{/each}
 	</div>
 {/snippet}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
+	import type { Interval } from '$lib/core/interval/index.ts';
 	import { bandAt, type Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import { toggleComment } from '@codemirror/commands';
@@ -42,6 +43,8 @@
 		idle: ((file: string) => Promise<readonly Idle[]>) | null;
 		/** The rule of what is selected is to be shown. */
 		onrule: () => void;
+		/** The selected rules are to be wrapped into a condition (null: taken out of theirs); says why they are not. */
+		onwrap: (interval: Interval | null, join: boolean) => Promise<string | null>;
 		/** The rules at the caret are to be arranged. */
 		onarrange: () => void;
 		/** A text was changed. */
@@ -63,6 +66,7 @@
 		idle,
 		onrule,
 		onarrange,
+		onwrap,
 		onedit,
 		rule = $bindable(),
 		shownPath = $bindable()
@@ -203,7 +207,7 @@
 <section aria-label="Sheet">
 	<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
 	{#if shown}
-		<SheetBar bind:this={bar} file={shown} {bands} here={bandAt(bands.bands, lead.width)} {onedit}>
+		<SheetBar bind:this={bar} {bands} here={bandAt(bands.bands, lead.width)} {onwrap}>
 			{#if site.compiled.has(shown.path)}
 				<p class="given" title="Its source map says so: what is written here goes with the next compilation.">
 					compiled: locked

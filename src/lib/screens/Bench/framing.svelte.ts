@@ -124,10 +124,12 @@ export class Framing {
 			const box = selectionView.boxes.find((one) => one.frame === frame)?.boxes[0] ?? null;
 			return { frame, viewport: { ...viewportOf(this.lead), width }, box };
 		});
-		return layColumns(this.#room, NAMES * 16 * textScale, over).map((one, i) => ({
+		const laid = layColumns(this.#room, NAMES * 16 * textScale, over).map((one, i) => ({
 			...one,
 			vantage: { ...this.lead, name: this.columns?.[i]?.letter ?? '', width: one.viewport.width }
 		}));
+		// A live frame is whole pixels wide.
+		return laid.filter(({ viewport }) => Number.isInteger(viewport.width));
 	});
 	readonly frames: readonly SeenFrame[] = $derived.by(() => {
 		// What is asked of the lead is asked of its frame.
