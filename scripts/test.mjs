@@ -91,7 +91,8 @@ export async function test({ run, runBeside, build }) {
 	build();
 	if (haveChromium(run)) {
 		console.log('\n== end-to-end');
-		count(endSum(), told('end-to-end', run('playwright', ['test'])));
+		const status = told('end-to-end', run('playwright', ['test']));
+		count(endSum(), status);
 	} else sum.failed++;
 	console.log(`\n${sum.passed} passed, ${sum.failed} failed`);
 	return sum.failed === 0 && sum.passed > 0 ? 0 : 1;
