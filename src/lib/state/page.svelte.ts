@@ -79,9 +79,10 @@ export class PageState {
 		return differing(this.conditions.media, this.#solver(a), this.#solver(b));
 	}
 
-	/** Where an offset of a file as it is here stands in the file itself: errands put things in before it. */
+	/** Where an offset of a file as it is here stands in the file itself: errands, and what is tried, put things in before it. */
 	inFile(file: string, offset: number): number {
-		return file === this.path ? this.#given.steps.reduceRight(offsetBefore, offset) : offset;
+		const at = file === this.path ? this.#given.steps.reduceRight(offsetBefore, offset) : offset;
+		return offsetBefore(at, this.#site.texts.get(file)?.trial ?? []);
 	}
 
 	/** The rules of a file, by their places in it, with the widths at which they are in force on this page. */

@@ -34,10 +34,10 @@ export function inverted(source: string, changes: readonly Change[]): Change[] {
 		});
 }
 
-/** Where an offset of a text after changes stood before them; within what was put in, where that is put. */
+/** Where an offset of a text after changes, given in order, stood before them; within what was put in, where that is put. */
 export function offsetBefore(offset: number, changes: readonly Change[]): number {
 	let shift = 0;
-	for (const { start, end, text } of [...changes].sort((a, b) => a.start - b.start)) {
+	for (const { start, end, text } of changes) {
 		if (offset < start + shift) break;
 		if (offset < start + shift + text.length) return start;
 		shift += text.length - (end - start);
