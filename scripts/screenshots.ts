@@ -69,7 +69,9 @@ await shot('shift');
 await page.keyboard.press('Escape');
 await page.goto(`${server.url}/site/1/bench?page=home.html&file=css/layout.css`);
 await painted();
-await page.locator('.cm-line', { hasText: 'padding: 40px var(--edge)' }).click({ position: { x: 150, y: 8 } });
+await page
+	.locator('.cm-line', { hasText: 'padding: 40px var(--edge)' })
+	.click({ position: { x: 150, y: 8 } });
 await page.getByText('Vantaggio', { exact: true }).click();
 await page.keyboard.press('Shift+A');
 await page.getByLabel('everywhere as').fill('--berth');
