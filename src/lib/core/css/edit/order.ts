@@ -6,14 +6,14 @@ const familyOf = (property: string): string => /^(--|-\w+-)?[^-]*/.exec(property
 const isDeclaration = (node: Node): node is Declaration => node.kind === 'declaration';
 
 /** As many rules are read, evenly over the sheet. */
-const MOST_READ = 200;
+const MOST_READ = 50;
 /** Fewer pairs tell nothing; of so many parts of them so many must be in the order of the alphabet. */
 const [LEAST_PAIRS, ORDERLY] = [8, 0.95];
 
 interface Order {
 	readonly alphabetical: boolean;
-	/** How often a property stands before another in a rule, by both their names. */
-	readonly before: ReadonlyMap<string, number>;
+	/** The properties of rules, each in their order. */
+	readonly lists: readonly (readonly string[])[];
 }
 
 const orders = new WeakMap<Sheet, Order>();
@@ -36,35 +36,33 @@ function rulesOf(sheet: Sheet): Rule[] {
 function orderOf(sheet: Sheet): Order {
 	const known = orders.get(sheet);
 	if (known) return known;
-	const before = new Map<string, number>();
 	let [pairs, ascending] = [0, 0];
-	for (const rule of rulesOf(sheet)) {
-		const names = rule.children
-			.filter(isDeclaration)
-			.map(({ property }) => property)
-			.filter((name) => !name.startsWith('--'));
+	const lists = rulesOf(sheet).map(({ children }) =>
+		children.flatMap((node) =>
+			node.kind === 'declaration' && !node.property.startsWith('--') ? node.property : []
+		)
+	);
+	for (const names of lists) {
 		names.forEach((name, i) => {
 			const next = names[i + 1];
-			if (next !== undefined && next !== name) {
-				pairs++;
-				if (name < next) ascending++;
-			}
-			for (const later of names.slice(i + 1)) {
-				const key = `${name} ${later}`;
-				before.set(key, (before.get(key) ?? 0) + 1);
-			}
+			if (next === undefined || next === name) return;
+			pairs++;
+			if (name < next) ascending++;
 		});
 	}
-	const alphabetical = pairs >= LEAST_PAIRS && ascending >= ORDERLY * pairs;
-	const order = { alphabetical, before };
+	const order = { alphabetical: pairs >= LEAST_PAIRS && ascending >= ORDERLY * pairs, lists };
 	orders.set(sheet, order);
 	return order;
 }
 
 /** How many of some properties stand before another, by what the sheet's rules have it before and after; undefined where they say nothing. */
-function learned({ before }: Order, property: string, known: readonly string[]): number | undefined {
-	const votes = known.map(
-		(one) => (before.get(`${one} ${property}`) ?? 0) - (before.get(`${property} ${one}`) ?? 0)
+function learned({ lists }: Order, property: string, known: readonly string[]): number | undefined {
+	const having = lists.filter((names) => names.includes(property));
+	const votes = known.map((one) =>
+		having.reduce((sum, names) => {
+			const at = names.indexOf(one);
+			return at < 0 ? sum : sum + (at < names.indexOf(property) ? 1 : -1);
+		}, 0)
 	);
 	if (votes.every((vote) => vote === 0)) return undefined;
 	let [best, place, sum] = [-Infinity, known.length, 0];

@@ -10,7 +10,7 @@ interface Spelling {
 
 const spellings = new WeakMap<Sheet, Spelling>();
 /** So much of a sheet's text is read, UTF-16 units. */
-const MOST_READ = 60_000;
+const MOST_READ = 8_000;
 
 const count = (text: string, pattern: RegExp): number => text.match(pattern)?.length ?? 0;
 
