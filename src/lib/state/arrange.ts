@@ -10,12 +10,11 @@ import {
 	takeOut,
 	takeRules,
 	useCustomProperty,
-	writeInto,
-	type Written
+	writeInto
 } from '../core/css/edit/index.ts';
 import { equal } from '../core/interval/index.ts';
 import { readdressed } from '../core/site/index.ts';
-import { shifted } from '../core/text/index.ts';
+import { shifted, type Change } from '../core/text/index.ts';
 import { widthsOf } from './condition.ts';
 import { sheetParts } from './css.ts';
 import type { Proposed } from './proposal.svelte.ts';
@@ -30,13 +29,12 @@ export interface Chosen {
 
 const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
-/** What an edit of the sheet around a selection comes to, with a sentence. */
-function within(
+/** Makes an edit of the sheet around a selection, and tells what was made. */
+function within<Made extends { readonly changes: readonly Change[] }>(
 	desk: Desk,
 	{ file, from }: Chosen,
-	make: (part: Part) => Written | { readonly refused: string; readonly at: number },
-	does: string,
-	notes: readonly string[] = []
+	make: (part: Part) => Made | { readonly refused: string; readonly at: number },
+	told: (made: Made) => Proposed
 ): Proposed {
 	if (desk.isGiven(file)) return locked(file);
 	const part = partAt(desk, file, from);
@@ -45,7 +43,7 @@ function within(
 	if ('refused' in made)
 		return { sentence: made.refused, place: { path: file, offset: part.from + made.at } };
 	desk.working.change(file, shifted(made.changes, part.from));
-	return { does, notes };
+	return told(made);
 }
 
 /** Parts the block at the caret in two. */
@@ -54,26 +52,23 @@ export const part = (desk: Desk, chosen: Chosen): Proposed =>
 		desk,
 		chosen,
 		({ sheet, from }) => partBlock(sheet, chosen.from - from),
-		'The block is two of the same condition or selector, parted here.'
+		() => ({ does: 'The block is two of the same condition or selector, parted here.', notes: [] })
 	);
 
 /** Brings the blocks that are like the one at the caret into that. */
-export function join(desk: Desk, chosen: Chosen): Proposed {
-	const at = partAt(desk, chosen.file, chosen.from);
-	const same = (a: string, b: string): boolean => equal(widthsOf(a), widthsOf(b));
-	const joined = at ? joinBlocks(at.sheet, chosen.from - at.from, same) : undefined;
-	if (!joined || 'refused' in joined)
-		return within(desk, chosen, () => joined ?? { refused: 'The caret is in no sheet.', at: 0 }, '');
-	const { count, between } = joined;
-	const note = `${counted(between, 'block')} of others between them: what is as strong there may win or lose now. The frames show it.`;
-	return within(
+export const join = (desk: Desk, chosen: Chosen): Proposed =>
+	within(
 		desk,
 		chosen,
-		() => joined,
-		`${counted(count, 'block')} of one kind become one, at the caret’s.`,
-		between > 0 ? [note] : []
+		({ sheet, from }) => joinBlocks(sheet, chosen.from - from, (a, b) => equal(widthsOf(a), widthsOf(b))),
+		({ count, between }) => {
+			const note = `${counted(between, 'block')} of others between them: what is as strong there may win or lose now. The frames show it.`;
+			return {
+				does: `${counted(count, 'block')} of one kind become one, at the caret’s.`,
+				notes: between > 0 ? [note] : []
+			};
+		}
 	);
-}
 
 /** Writes a comment over the selected rules. */
 export const comment = (desk: Desk, chosen: Chosen, words: string): Proposed =>
@@ -81,7 +76,7 @@ export const comment = (desk: Desk, chosen: Chosen, words: string): Proposed =>
 		desk,
 		chosen,
 		({ sheet, from }) => commentOver(sheet, chosen.from - from, chosen.to - from, words),
-		'A comment stands over the rules.'
+		() => ({ does: 'A comment stands over the rules.', notes: [] })
 	);
 
 /** Moves the selected rules, under their conditions, to the end of another file; or into a layer of their own file. */
@@ -94,35 +89,34 @@ export function carry(desk: Desk, chosen: Chosen, to: { file: string } | { layer
 		return {
 			sentence: `"${layer}" is no name of a layer: letters, digits, - and _, parts with a full stop between.`
 		};
-	const at = partAt(desk, file, chosen.from);
-	if (!at) return { sentence: 'The caret is in no sheet.' };
-	const gone = takeRules(at.sheet, chosen.from - at.from, chosen.to - at.from);
-	if ('refused' in gone) return within(desk, chosen, () => gone, '');
-	const taken = { ...gone.taken, text: readdressed(gone.taken.text, file, target) };
-	if (taken.under.some(({ name, prelude }) => name === 'layer' && prelude.trim() === layer))
-		return { sentence: `The rule is in the layer ${layer} already.` };
-	const done = within(desk, chosen, () => gone, '');
-	if ('sentence' in done) return done;
-	const there = partAt(desk, target, target === file ? chosen.from : null);
-	const put = there && putRules(there.sheet, taken, layer);
-	if (!put || 'refused' in put)
-		return {
-			sentence: put?.refused ?? `${target} has no sheet to write in.`,
-			place: { path: target, offset: (there?.from ?? 0) + (put?.at ?? 0) }
-		};
-	desk.working.change(target, shifted(put.changes, there.from));
-	const what = counted(taken.count, 'rule');
-	return layer === undefined
-		? {
-				does: `${what} to the end of ${target}.`,
-				notes: [
-					'What is as strong in the files between may win or lose now; pages that have only one of the two files gain or lose it. The frames show it.'
-				]
-			}
-		: {
-				does: `${what} into the layer ${layer}.`,
-				notes: ['Rules outside of layers win over it, flags aside. The frames show it.']
-			};
+	return within(
+		desk,
+		chosen,
+		({ sheet, from }) => takeRules(sheet, chosen.from - from, chosen.to - from),
+		({ taken }) => {
+			if (taken.under.some(({ name, prelude }) => name === 'layer' && prelude.trim() === layer))
+				return { sentence: `The rule is in the layer ${layer} already.` };
+			const there = partAt(desk, target, target === file ? chosen.from : null);
+			if (!there)
+				return { sentence: `${target} has no sheet to write in.`, place: { path: target, offset: 0 } };
+			const put = putRules(there.sheet, { ...taken, text: readdressed(taken.text, file, target) }, layer);
+			if ('refused' in put)
+				return { sentence: put.refused, place: { path: target, offset: there.from + put.at } };
+			desk.working.change(target, shifted(put.changes, there.from));
+			const what = counted(taken.count, 'rule');
+			return layer === undefined
+				? {
+						does: `${what} to the end of ${target}.`,
+						notes: [
+							'What is as strong in the files between may win or lose now; pages that have only one of the two files gain or lose it. The frames show it.'
+						]
+					}
+				: {
+						does: `${what} into the layer ${layer}.`,
+						notes: ['Rules outside of layers win over it, flags aside. The frames show it.']
+					};
+		}
+	);
 }
 
 /** What the caret of a text is at: a value, or a custom property that it asks for. */
@@ -186,8 +180,8 @@ export function nameValue(
 	if (!isCustomName(name))
 		return { sentence: `"${name}" is no name of a custom property: it begins with two dashes, as --sea.` };
 	if (desk.isGiven(file)) return locked(file);
-	const files = [...new Set([file, ...beside])].filter((one) => !desk.isGiven(one));
-	for (const { file: where, from, sheet } of partsOf(desk, [...new Set([...files, ...beside])])) {
+	const parts = partsOf(desk, [...new Set([file, ...beside])]);
+	for (const { file: where, from, sheet } of parts) {
 		const other = givenBy(sheet, name).find((one) => sliceOf(sheet.source, one.value) !== value);
 		if (other)
 			return {
@@ -196,7 +190,8 @@ export function nameValue(
 			};
 	}
 	let count = 0;
-	for (const { file: where, from, sheet } of partsOf(desk, files).toReversed()) {
+	for (const { file: where, from, sheet } of parts.toReversed()) {
+		if (desk.isGiven(where)) continue;
 		const changes = useCustomProperty(sheet, name, value);
 		count += changes.length;
 		desk.working.change(where, shifted(changes, from));
@@ -219,7 +214,8 @@ export function nameValue(
 
 /** Puts the value of a custom property back wherever it is asked for, and takes the property out. */
 export function valueBack(desk: Desk, name: string, files: readonly string[]): Proposed {
-	const given = partsOf(desk, files).flatMap(({ file, from, sheet }) =>
+	const parts = partsOf(desk, files);
+	const given = parts.flatMap(({ file, from, sheet }) =>
 		givenBy(sheet, name).map((one) => ({ file, from, sheet, one }))
 	);
 	const [only, second] = given;
@@ -237,12 +233,11 @@ export function valueBack(desk: Desk, name: string, files: readonly string[]): P
 		};
 	const value = sliceOf(only.sheet.source, only.one.value);
 	let count = 0;
-	for (const { file, from, sheet } of partsOf(desk, files).toReversed()) {
+	for (const { file, from, sheet } of parts.toReversed()) {
 		if (desk.isGiven(file)) continue;
 		const changes = inlineCustomProperty(sheet, name, value);
 		count += changes.length;
-		const out =
-			file === only.file && from === only.from ? takeOut(sheet, givenBy(sheet, name)[0] as Declaration) : [];
+		const out = sheet === only.sheet ? takeOut(sheet, only.one) : [];
 		desk.working.change(
 			file,
 			shifted(

@@ -84,11 +84,15 @@ export async function errandsTo(
 		: `${path} is given: the frames have it, and the Site screen lists ${kept.count === 1 ? 'the errand' : `${kept.count} errands`}.`;
 }
 
-/** The text of a page with what its errands ask for, while its markup is given. */
-export function textWithErrands(site: SiteState, path: string, text: string): string {
+/** The text of a page with what its errands ask for, while its markup is given, and the changes of each of them. */
+export function errandsDone(site: SiteState, path: string, text: string): ReturnType<typeof withErrands> {
 	const errands = site.kept.errand.list.filter(({ page, done }) => page === path && !done);
-	return errands.length > 0 && site.given.has(path) ? withErrands(text, errands).text : text;
+	return errands.length > 0 && site.given.has(path) ? withErrands(text, errands) : { text, steps: [] };
 }
+
+/** The text of a page with what its errands ask for. */
+export const textWithErrands = (site: SiteState, path: string, text: string): string =>
+	errandsDone(site, path, text).text;
 
 /** The browser's own decoders; nothing is encoded here. */
 const DECODER: Decoder = {

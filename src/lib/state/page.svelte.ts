@@ -8,7 +8,6 @@ import {
 	type MediaSite,
 	type Solver
 } from '../core/media/index.ts';
-import { withErrands } from '../core/errand/index.ts';
 import { inertSource, type Page } from '../core/html/index.ts';
 import { offsetBefore } from '../core/text/index.ts';
 import { sliceOf } from '../core/css/index.ts';
@@ -32,6 +31,7 @@ import {
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import type { PageContent, SheetText, StagedChange } from '../stage/protocol.ts';
+import { errandsDone } from './giving.ts';
 import type { SiteState } from './site.svelte.ts';
 
 const NOTHING_STAGED: readonly StagedChange[] = [];
@@ -44,12 +44,7 @@ export class PageState {
 	readonly #flat = new Map<string, { text: string; flat: string }>();
 	readonly #text: (path: string) => string | undefined;
 	/** The page as its errands have it, while its markup is given, and what they change. */
-	readonly #given = $derived.by(() => {
-		const raw = this.#text(this.path) ?? '';
-		const { given, kept } = this.#site;
-		const errands = kept.errand.list.filter(({ page, done }) => page === this.path && !done);
-		return errands.length > 0 && given.has(this.path) ? withErrands(raw, errands) : { text: raw, steps: [] };
-	});
+	readonly #given = $derived.by(() => errandsDone(this.#site, this.path, this.#text(this.path) ?? ''));
 	/** The page's text, with what its errands ask for. */
 	readonly source = $derived.by(() => this.#given.text);
 	readonly sources: Sources = sourcesOf((file) => (file === this.path ? this.source : this.#text(file)));

@@ -176,8 +176,8 @@ export function collate(wish: CollateWish): Collated {
 		const froms = outcomes.map(decider);
 		const isShort = froms.some((from) => from && physical(from.property) !== property);
 		const untouched = froms.every((from) => from === undefined);
-		// What is said for states or widths only that are none of these columns'.
 		const name = [...asked].find(([, all]) => all.includes(property))?.[0];
+		// What is said for states or widths only that are none of these columns'.
 		if (untouched && name === undefined) continue;
 		// What is asked for by name has a row of its own, though a shorthand of more says it.
 		const together = isShort || (name !== undefined && !untouched);

@@ -1,5 +1,5 @@
 import type { Change } from '../text/index.ts';
-import { leadingComments, walk, type AtRule, type Block, type Rule, type Sheet } from './node.ts';
+import { startWithComments, walk, type AtRule, type Block, type Rule, type Sheet } from './node.ts';
 
 type Piece = Rule | AtRule;
 
@@ -21,7 +21,7 @@ function pieceAt(sheet: Sheet, offset: number): Piece | undefined {
 }
 
 const stretchOf = ({ source }: Sheet, node: Piece): Stretch => ({
-	start: leadingComments(source, node)[0]?.span.start ?? node.span.start,
+	start: startWithComments(source, node),
 	end: node.span.end
 });
 

@@ -123,3 +123,9 @@ export function leadingComments(source: string, node: Node): Comment[] {
 	}
 	return found;
 }
+
+/** Where a node begins with the comments that belong to it. */
+export const startWithComments = (source: string, node: Node): number =>
+	leadingComments(source, node)[0]?.span.start ?? node.span.start;
+
+export const isDeclaration = (node: Node): node is Declaration => node.kind === 'declaration';

@@ -1,4 +1,12 @@
-import { leadingComments, walk, type AtRule, type Block, type Node, type Rule, type Sheet } from './node.ts';
+import {
+	startWithComments,
+	walk,
+	type AtRule,
+	type Block,
+	type Node,
+	type Rule,
+	type Sheet
+} from './node.ts';
 
 /** Nodes that stand side by side, in one block, with the comments that belong to the first. */
 export interface Run {
@@ -25,6 +33,5 @@ export function runAt(sheet: Sheet, from: number, to: number): Run | undefined {
 	const first = nodes[0];
 	const last = nodes.at(-1);
 	if (!first || !last) return undefined;
-	const start = leadingComments(sheet.source, first)[0]?.span.start ?? first.span.start;
-	return { parent, nodes, start, end: last.span.end };
+	return { parent, nodes, start: startWithComments(sheet.source, first), end: last.span.end };
 }

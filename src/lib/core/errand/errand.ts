@@ -130,10 +130,9 @@ export function withErrands(
 		const there = elementAt(page, errand.path);
 		const element = elementOf(page, errand) ?? (there?.tag === errand.tag ? there : undefined);
 		if (!element) continue;
-		const given = errand.wish ? [] : [giveClass(page, element, errand.name)];
 		const changes = errand.wish
 			? markupChanges(page, [element], errand.wish)
-			: given.filter((change) => change !== undefined);
+			: [giveClass(page, element, errand.name) ?? []].flat();
 		if (changes.length === 0) continue;
 		text = applyChanges(text, changes);
 		steps.push(changes);

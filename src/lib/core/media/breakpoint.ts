@@ -19,7 +19,7 @@ import { parseMediaQueryList } from './parse.ts';
 import type { Condition } from './query.ts';
 
 /** A width that a query compares the viewport's with, as it is written. */
-export interface Compared {
+interface Compared {
 	/** Its place in the query's text. */
 	readonly start: number;
 	readonly end: number;
@@ -58,7 +58,7 @@ function featuresOf(condition: Condition | null): (Condition & { kind: 'feature'
 }
 
 /** The widths in a list of media queries that are plain lengths in px, em or rem; what is calculated is left out. */
-export function comparedIn(text: string, em: Rational): Compared[] {
+function comparedIn(text: string, em: Rational): Compared[] {
 	return parseMediaQueryList(text)
 		.flatMap(({ condition }) => featuresOf(condition))
 		.filter(({ feature }) => feature.name === 'width')
@@ -95,42 +95,51 @@ export function comparedIn(text: string, em: Rational): Compared[] {
 const ONE_PIXEL = rational(1);
 
 /** How far a width lies off a breakpoint as its other half may: at most a px below where it ends, above where it begins. */
-export function offset({ px, side }: Compared, from: Rational): Rational | undefined {
+function offset({ px, side }: Compared, from: Rational): Rational | undefined {
 	const off = subtract(px, from);
 	const wrongSide = side === 'at' ? sign(off) !== 0 : side === 'to' ? sign(off) > 0 : sign(off) < 0;
 	const far = compare(sign(off) < 0 ? subtract(from, px) : off, ONE_PIXEL) > 0;
 	return wrongSide || far ? undefined : off;
 }
 
+/** A width that is a breakpoint or its other half, and how far it lies off that. */
+export interface Half extends Compared {
+	readonly off: Rational;
+}
+
 /**
- * Moves a breakpoint in lists of media queries, each given as its text: every width that is it, and every one that is
- * its other half (`699px`, `699.98px` and `43.7488em` of 700 px; where nothing begins at 700 itself, `701px` of
- * `max-width: 700px`), keeps its distance from it and its unit. Gives the changes of each text. `em` is the px of one
- * em in a query.
+ * The widths in lists of media queries that are a breakpoint, and those that are its other half (`699px`, `699.98px`
+ * and `43.7488em` of 700 px; where nothing begins at 700 itself, `701px` of `max-width: 700px`), by list. `em` is the
+ * px of one em in a query.
  */
-export function moveBreakpoint(
-	queries: readonly string[],
-	from: Rational,
-	to: Rational,
-	em: Rational
-): Change[][] {
+export function halvesOf(queries: readonly string[], at: Rational, em: Rational): Half[][] {
 	const all = queries.map((text) =>
 		comparedIn(text, em).flatMap((one) => {
-			const off = offset(one, from);
+			const off = offset(one, at);
 			return off ? [{ ...one, off }] : [];
 		})
 	);
 	const begins = all.some((list) => list.some(({ side, off }) => side === 'from' && sign(off) === 0));
-	return all.map((list) =>
-		list
-			.filter(({ side, off }) => !(side === 'from' && sign(off) > 0 && begins))
-			.map(({ start, end, off, unit }) => {
-				const px = add(to, off);
-				const value = unit.toLowerCase() === 'px' ? px : divide(px, em);
-				return { start, end, text: `${printRational(value).replace('≈', '')}${unit}` };
-			})
-	);
+	return all.map((list) => list.filter(({ side, off }) => !(side === 'from' && sign(off) > 0 && begins)));
 }
+
+/**
+ * Moves a breakpoint in lists of media queries, each given as its text: all its halves keep their distance from it and
+ * their unit. Gives the changes of each text. `em` is the px of one em in a query.
+ */
+export const moveBreakpoint = (
+	queries: readonly string[],
+	from: Rational,
+	to: Rational,
+	em: Rational
+): Change[][] =>
+	halvesOf(queries, from, em).map((list) =>
+		list.map(({ start, end, off, unit }) => {
+			const px = add(to, off);
+			const value = unit.toLowerCase() === 'px' ? px : divide(px, em);
+			return { start, end, text: `${printRational(value).replace('≈', '')}${unit}` };
+		})
+	);
 
 /** Brings breakpoints together at one width, each with its other half; gives the changes of each text. */
 export function gatherBreakpoints(
@@ -159,14 +168,18 @@ export function breakpointOf({ cut }: Threshold, all: readonly Threshold[]): Rat
 	return cut.after && half ? half.cut.at : cut.at;
 }
 
+/** The breakpoints that thresholds are of, each once. */
+export const breakpointsOf = (all: readonly Threshold[]): Rational[] => [
+	...new Map(all.map((one) => breakpointOf(one, all)).map((at) => [printRational(at), at])).values()
+];
+
 /** How far apart breakpoints are at most that may be meant as one: px, and a part of the width. */
 const [NEAR_PX, NEAR_PART] = [24, 0.04];
 
 /** The other breakpoints of a page that may be meant as the same as one: so near that no layout needs both. */
 export function nearBreakpoints(at: Rational, all: readonly Threshold[]): Rational[] {
-	const found = new Map(all.map((one) => breakpointOf(one, all)).map((one) => [printRational(one), one]));
 	const here = toNumber(at);
-	return [...found.values()].filter((one) => {
+	return breakpointsOf(all).filter((one) => {
 		const off = Math.abs(toNumber(one) - here);
 		return off > 0 && off <= Math.min(NEAR_PX, NEAR_PART * here);
 	});

@@ -7,6 +7,7 @@ export * from './bands.ts';
 export * from './write.ts';
 export {
 	breakpointOf,
+	breakpointsOf,
 	closeHalves,
 	gatherBreakpoints,
 	moveBreakpoint,

@@ -1,30 +1,20 @@
-import { sign, type Rational } from '../interval/index.ts';
+import type { Rational } from '../interval/index.ts';
 import type { Change } from '../text/index.ts';
-import { comparedIn, offset, type Compared } from './breakpoint.ts';
+import { halvesOf } from './breakpoint.ts';
 
-/** A breakpoint's name as it stands in a query, in a comment after its width. */
-interface Named {
-	readonly width: Compared;
-	readonly name: string;
-	/** From the width's end to the comment's; empty where there is none. */
-	readonly start: number;
-	readonly end: number;
+/** The comment after an offset of a query, with the space before it; a breakpoint's name stands in one after its width. */
+function commentAfter(text: string, offset: number): { readonly words: string; readonly length: number } {
+	const [whole = '', words = ''] = /^\s*\/\*((?:(?!\*\/)[\s\S])*)\*\//.exec(text.slice(offset)) ?? [];
+	return { words: words.trim(), length: whole.length };
 }
 
-const named = (text: string, em: Rational): Named[] =>
-	comparedIn(text, em).map((width) => {
-		const [comment = '', name = ''] = /^\s*\/\*((?:(?!\*\/)[\s\S])*)\*\//.exec(text.slice(width.end)) ?? [];
-		return { width, name: name.trim(), start: width.end, end: width.end + comment.length };
-	});
-
 /** The names of a breakpoint, and of its other half, in lists of media queries; each once. */
-export const namesOf = (queries: readonly string[], at: Rational, em: Rational): string[] => [
-	...new Set(
-		queries.flatMap((text) =>
-			named(text, em).flatMap(({ width, name }) => (name !== '' && offset(width, at) ? [name] : []))
-		)
-	)
-];
+export const namesOf = (queries: readonly string[], at: Rational, em: Rational): string[] => {
+	const names = halvesOf(queries, at, em).flatMap((list, i) =>
+		list.map(({ end }) => commentAfter(queries[i] ?? '', end).words)
+	);
+	return [...new Set(names.filter((name) => name !== ''))];
+};
 
 /**
  * Gives a breakpoint a name, in a comment after every width that is it or its other half; an empty one takes it away.
@@ -37,19 +27,11 @@ export function nameBreakpoint(
 	em: Rational
 ): Change[][] {
 	const words = name.replaceAll('*/', '').replace(/\s+/g, ' ').trim();
-	const all = queries.map((text) => named(text, em));
-	const begins = all.some((list) =>
-		list.some(({ width }) => {
-			const off = offset(width, at);
-			return width.side === 'from' && off !== undefined && sign(off) === 0;
-		})
-	);
-	return all.map((list) =>
-		list.flatMap(({ width, name: was, start, end }): Change[] => {
-			const off = offset(width, at);
-			// What begins a pixel above one at which something begins is another breakpoint.
-			if (!off || (width.side === 'from' && sign(off) > 0 && begins) || was === words) return [];
-			return [{ start, end, text: words === '' ? '' : ` /* ${words} */` }];
+	return halvesOf(queries, at, em).map((list, i) =>
+		list.flatMap(({ end }): Change[] => {
+			const was = commentAfter(queries[i] ?? '', end);
+			if (was.words === words) return [];
+			return [{ start: end, end: end + was.length, text: words === '' ? '' : ` /* ${words} */` }];
 		})
 	);
 }

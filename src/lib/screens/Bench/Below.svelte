@@ -31,7 +31,7 @@
 		/** The collation of what is selected and the value in the hand; null until they are asked for. */
 		table: Table | null;
 		/** The collation is wished for, though it is not shown. */
-		oncollate: () => void;
+		oncollate: () => Promise<Table>;
 		/** What larger edits are proposed with; null until one is first wished for. */
 		proposal: Proposal | null;
 		site: SiteState;

@@ -369,7 +369,10 @@
 					<Below
 						bind:tab
 						{table}
-						oncollate={() => (handed = selected)}
+						oncollate={() => {
+							handed = selected;
+							return writing.bringTable();
+						}}
 						proposal={edits?.proposal ?? null}
 						{site}
 						{page}

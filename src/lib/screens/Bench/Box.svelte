@@ -34,7 +34,7 @@
 		width: number;
 		/** What values are written with, once it has come; and a wish for it. */
 		table: Table | null;
-		oncollate: () => void;
+		oncollate: () => Promise<Table>;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 	}
@@ -117,9 +117,8 @@
 	/** Takes a property into the hand; gives the element's `box-sizing`. */
 	async function take(property: string): Promise<string> {
 		const asked = trace(path);
-		oncollate();
-		for (let i = 0; i < 60 && !table; i++) await new Promise((resolve) => setTimeout(resolve, 30));
-		if (table) await takeSide(table.collating, table.hand, property);
+		const { collating, hand } = await oncollate();
+		await takeSide(collating, hand, property);
 		return (await asked)?.computed('box-sizing') ?? '';
 	}
 

@@ -26,14 +26,14 @@ export class Writing {
 	}
 
 	/** Brings what values are written with. */
-	async bringTable(): Promise<void> {
-		if (this.table) return;
+	async bringTable(): Promise<Table> {
+		if (this.table) return this.table;
 		const [seen, held] = await Promise.all([
 			import('$lib/state/collating.svelte.ts'),
 			import('$lib/state/hand.svelte.ts')
 		]);
 		const collating = new seen.Collating();
-		this.table ??= { collating, hand: new held.Hand(this.#site, collating) };
+		return (this.table ??= { collating, hand: new held.Hand(this.#site, collating) });
 	}
 
 	/** Brings what larger edits are made with. */

@@ -1,6 +1,12 @@
 <script lang="ts">
 	import { compare, printRational, type Rational } from '$lib/core/interval/index.ts';
-	import { breakpointOf, namesOf, nearBreakpoints, type Threshold } from '$lib/core/media/index.ts';
+	import {
+		breakpointOf,
+		breakpointsOf,
+		namesOf,
+		nearBreakpoints,
+		type Threshold
+	} from '$lib/core/media/index.ts';
 	import { EM } from '$lib/core/vantage/index.ts';
 	import PlaceList from './PlaceList.svelte';
 	import type { Places, Shift } from './places.ts';
@@ -21,9 +27,7 @@
 
 	/** The breakpoints that they are, each once with its halves. */
 	const points = $derived.by(() => {
-		const sorted = [
-			...new Map(all.map((one) => breakpointOf(one, all)).map((at) => [printRational(at), at])).values()
-		];
+		const sorted = breakpointsOf(all);
 		const own = new Map(thresholds.map((one) => [printRational(breakpointOf(one, all)), one]));
 		return [...own.values()].map((threshold) => {
 			const at = breakpointOf(threshold, all);

@@ -3,6 +3,7 @@ import {
 	isClosed,
 	leadingComments,
 	sliceOf,
+	startWithComments,
 	walk,
 	type AtRule,
 	type Block,
@@ -15,12 +16,10 @@ import { runAt } from '../run.ts';
 import { removeBlock } from './declaration.ts';
 import { closeOf, handOf } from './hand.ts';
 import { indentAt } from './line.ts';
-import type { Written } from './rule.ts';
+import { plain, type Written } from './rule.ts';
 
 /** A rule, or an at-rule that holds rules. */
 type Holder = Rule | AtRule;
-
-const plain = (text: string): string => text.replace(/\s+/g, ' ').trim();
 
 const isHolder = (node: Node): node is Holder =>
 	node.kind === 'rule' || (node.kind === 'at-rule' && node.block !== null && !node.opaque);
@@ -49,8 +48,8 @@ const reindented = (text: string, from: string, to: string, was: string, step: s
 function around(sheet: Sheet, offset: number): Node[] {
 	const found: Node[] = [];
 	for (const node of walk(sheet)) {
-		const start = leadingComments(sheet.source, node)[0]?.span.start ?? node.span.start;
-		if (node.kind !== 'comment' && start <= offset && offset <= node.span.end) found.unshift(node);
+		if (node.kind === 'comment') continue;
+		if (startWithComments(sheet.source, node) <= offset && offset <= node.span.end) found.unshift(node);
 	}
 	return found;
 }
@@ -85,7 +84,7 @@ export function partBlock(sheet: Sheet, offset: number): Written {
 		const first = parent.children.find(({ kind }) => kind !== 'comment');
 		if (node === first) continue;
 		if (!isClosed(source, parent)) return openBlock(parent);
-		const at = leadingComments(source, node)[0]?.span.start ?? node.span.start;
+		const at = startWithComments(source, node);
 		const end = source.slice(0, at).trimEnd().length;
 		const outer = indentAt(source, parent.span.start);
 		const gap = handOf(sheet).apart ? '\n\n' : '\n';
@@ -145,7 +144,7 @@ export function joinBlocks(sheet: Sheet, offset: number, same: (a: string, b: st
 			.filter((one) => one !== node)
 			.flatMap((one) =>
 				removeBlock(sheet, {
-					start: leadingComments(source, one)[0]?.span.start ?? one.span.start,
+					start: startWithComments(source, one),
 					end: one.span.end
 				})
 			);
@@ -189,7 +188,7 @@ export function takeRules(
 		if (at.kind === 'at-rule') under.unshift({ name: at.name, prelude: sliceOf(source, at.prelude) });
 		isAlone &&= at.children.every(({ span }) => start <= span.start && span.end <= end);
 		if (!isAlone) continue;
-		start = leadingComments(source, at)[0]?.span.start ?? at.span.start;
+		start = startWithComments(source, at);
 		end = at.span.end;
 	}
 	const taken = {

@@ -1,12 +1,12 @@
 import { lineStart, type Change } from '../../text/index.ts';
 import {
 	isClosed,
+	isDeclaration,
 	leadingComments,
 	sliceOf,
 	type AtRule,
 	type Block,
 	type Declaration,
-	type Node,
 	type Rule,
 	type Sheet,
 	type Span
@@ -22,8 +22,6 @@ export interface Wished {
 	readonly value: string;
 	readonly important?: boolean;
 }
-
-const isDeclaration = (node: Node): node is Declaration => node.kind === 'declaration';
 
 /** A custom property keeps its case (CSS Variables 1 §2). */
 const nameOf = (property: string): string => (property.startsWith('--') ? property : property.toLowerCase());

@@ -1,9 +1,7 @@
-import type { AtRule, Declaration, Node, Rule, Sheet } from '../node.ts';
+import { isDeclaration, type AtRule, type Declaration, type Node, type Rule, type Sheet } from '../node.ts';
 
 /** The first part of a property's name, by which neighbours are of its kind: `margin`, `grid`, `flex`. */
 const familyOf = (property: string): string => /^(--|-\w+-)?[^-]*/.exec(property)?.[0] ?? property;
-
-const isDeclaration = (node: Node): node is Declaration => node.kind === 'declaration';
 
 /** As many rules are read, evenly over the sheet. */
 const MOST_READ = 50;

@@ -2,8 +2,8 @@ import { wholeSelector } from '../../selector/index.ts';
 import type { Change } from '../../text/index.ts';
 import {
 	isClosed,
-	leadingComments,
 	sliceOf,
+	startWithComments,
 	type AtRule,
 	type Block,
 	type Node,
@@ -37,7 +37,8 @@ export interface Into {
 /** What is done to a text, or why it cannot be, with the place. */
 export type Written = { readonly changes: Change[] } | { readonly refused: string; readonly at: number };
 
-const plain = (selector: string): string => selector.replace(/\s+/g, ' ').trim();
+/** A selector or condition with single spaces. */
+export const plain = (prelude: string): string => prelude.replace(/\s+/g, ' ').trim();
 
 const isBlock = (node: Node): boolean =>
 	node.kind === 'rule' || (node.kind === 'at-rule' && node.block !== null);
@@ -92,7 +93,7 @@ function after(sheet: Sheet, node: Node, text: (outer: string) => string, hand: 
 
 /** Puts a text before a node of a block, and before the comments that belong to it. */
 function ahead(sheet: Sheet, node: Node, text: (outer: string) => string, hand: Hand): Change[] {
-	const at = leadingComments(sheet.source, node)[0]?.span.start ?? node.span.start;
+	const at = startWithComments(sheet.source, node);
 	const outer = indentAt(sheet.source, at);
 	return [{ start: at, end: at, text: `${text(outer)}${gapOf(hand)}${outer}` }];
 }

@@ -12,6 +12,10 @@ const spellings = new WeakMap<Sheet, Spelling>();
 /** So much of a sheet's text is read, UTF-16 units. */
 const MOST_READ = 8_000;
 
+const HEX = '#(?:[\\da-f]{3,4}|[\\da-f]{6}|[\\da-f]{8})';
+const COLOUR = new RegExp(`^${HEX}$`, 'i');
+const COLOURS = new RegExp(`[:\\s,(]${HEX}(?=[\\s;,)}])`, 'gi');
+
 const count = (text: string, pattern: RegExp): number => text.match(pattern)?.length ?? 0;
 
 /** How a sheet spells hex colours and strings. Read once. */
@@ -19,7 +23,7 @@ function spellingOf(sheet: Sheet): Spelling {
 	const known = spellings.get(sheet);
 	if (known) return known;
 	const text = sheet.source.slice(0, MOST_READ).replace(/\/\*[\s\S]*?\*\//g, '');
-	const colours = text.match(/[:\s,(]#(?:[\da-f]{3,4}|[\da-f]{6}|[\da-f]{8})(?=[\s;,)}])/gi) ?? [];
+	const colours = text.match(COLOURS) ?? [];
 	const upper = colours.filter((one) => /[A-F]/.test(one) && !/[a-f]/.test(one)).length;
 	const lower = colours.filter((one) => /[a-f]/.test(one) && !/[A-F]/.test(one)).length;
 	const double = count(text, /"[^"\n]*"/g);
@@ -43,7 +47,7 @@ export function spelled(sheet: Sheet, value: string): string {
 	return Array.from({ length: tokens.count }, (_, i) => {
 		const text = textOf(tokens, i);
 		const type = tokens.types[i];
-		if (type === T.Hash && hex && /^#(?:[\da-f]{3,4}|[\da-f]{6}|[\da-f]{8})$/i.test(text))
+		if (type === T.Hash && hex && COLOUR.test(text))
 			return hex === 'upper' ? text.toUpperCase() : text.toLowerCase();
 		if (type === T.String && quote && !/["'\\]/.test(text.slice(1, -1)) && text.length > 1)
 			return `${quote}${text.slice(1, -1)}${quote}`;
