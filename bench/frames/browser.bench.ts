@@ -24,7 +24,7 @@ async function letters(page: Page): Promise<number> {
 	await page.waitForTimeout(1200);
 	const times = await page.evaluate(async () => {
 		const found: number[] = [];
-		for (let i = 0; i < 30; i++) {
+		for (let i = 0; i < 20; i++) {
 			await new Promise((resolve) => setTimeout(resolve, 120));
 			const begun = performance.now();
 			document.execCommand('insertText', false, 'x');
@@ -197,7 +197,7 @@ const typing: Bench = {
 				await atTheEnd(other);
 				// By turns, since the machine is faster at one time than at another.
 				const ratios: number[] = [];
-				for (let round = 0; round < 7; round++) {
+				for (let round = 0; round < 13; round++) {
 					const [ours, bare] = [await letters(page), await letters(other)];
 					if (process.env.VERBOSE) console.log({ ours, bare });
 					ratios.push(ours / bare);

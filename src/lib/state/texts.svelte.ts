@@ -133,7 +133,7 @@ export class FileText {
 				}))
 				.filter(({ span }) => span.start < span.end);
 		}
-		this.trial = [];
+		if (this.trial.length > 0) this.trial = [];
 		if (this.state.doc.length > LONG) this.#settleSoon();
 		else this.settle();
 		this.#changed(this, transactions);
