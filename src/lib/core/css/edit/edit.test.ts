@@ -208,6 +208,12 @@ describe('a value written into a band', () => {
 		expect(into(source, WIDE)).toBe(result);
 	});
 
+	it('keeps a list of selectors a selector a line, in the block’s indentation', () => {
+		expect(into('a { b: c }\n@media (width >= 700px) {\n\td { e: f }\n}\n', WIDE, 'x,\ny')).toContain(
+			'\n\tx,\n\ty { gap: 20px }\n}'
+		);
+	});
+
 	it('comes after the rule of the same selector, where nothing else is to be overridden', () => {
 		const source = '@media (width >= 700px) { d { e: f } }\nx { y: z }\n';
 		expect(into(source, WIDE, 'x')).toBe(`${source}@media (width >= 700px) {\n\tx { gap: 20px }\n}\n`);

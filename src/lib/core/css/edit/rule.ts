@@ -54,7 +54,7 @@ const onlyDeclaration = (sheet: Sheet, wished: Wished): string =>
 function ruleText(sheet: Sheet, selector: string, wished: Wished, outer: string): string {
 	const hand = handOf(sheet);
 	const declaration = onlyDeclaration(sheet, wished);
-	const open = `${selector}${hand.beforeBrace}{`;
+	const open = `${selector.replace(/\n[^\S\n]*/g, `\n${outer}`)}${hand.beforeBrace}{`;
 	return hand.oneLine
 		? `${open} ${declaration} }`
 		: `${open}\n${outer}${hand.indent}${declaration}\n${outer}}`;
