@@ -70,6 +70,16 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 	await page.getByRole('tab', { name: /a.css/ }).click();
 	await expect.poll(() => shownText(page)).toContain('.x { color: #0a7; background: url("sea.png"); }');
 
+	// A band is parted in all rules of it; what is in force stays so.
+	await at(page, 'color');
+	await page.getByLabel('Split the band at, px').fill('850');
+	await page.keyboard.press('Enter');
+	await expect(proposed(page)).toContainText('The band 700– is two, parted at 850: 1 block with a copy.');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toMatch(/@media \(width >= 850px\) \{\n\t\.x \{ top: 1px; \}/);
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+z');
+
 	await at(page, 'color');
 	await page.getByLabel('Into the layer').fill('not a layer');
 	await page.keyboard.press('Enter');

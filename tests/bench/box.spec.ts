@@ -94,4 +94,44 @@ test('a bar is pulled: tried in the frames at once, written on Enter; percentage
 	await page.keyboard.press('Shift+C');
 	await page.locator('td.here button.value').and(page.locator('[data-cell^="margin-bottom, "]')).click();
 	await expect(panel).toContainText('p.y stands 20 px off at the bottom by it.');
+	await page.keyboard.press('Escape');
+	// Taking it out names that too, before anything is written.
+	const cell = page.locator('td.here button.value').and(page.locator('[data-cell^="margin-bottom, "]'));
+	await cell.press('Delete');
+	const card = page.getByRole('dialog', { name: 'What would be written' });
+	await expect(card).toContainText('p.y stands 20 px off at the bottom by it');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).not.toContain('margin-bottom');
+});
+
+test('the height is pulled like the width; padding and gap name what stands off by them', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><body><div class=row><i>a</i><b>b</b><u>c</u></div>',
+		'a.css': '.row { display: flex; gap: 12px; padding: 8px 0; height: 60px; box-sizing: content-box; }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css&at=1.0');
+	const panel = page.getByRole('region', { name: 'What is selected' });
+	const height = panel.locator('figure', { hasText: 'height' });
+	await expect(height).toContainText('height: padding 8 + content 60 + padding 8 = 76');
+	const bar = await height.locator('.content').boundingBox();
+	if (!bar) throw new Error('The bar is not drawn.');
+	await page.mouse.move(bar.x + 50, bar.y + 5);
+	await page.mouse.down();
+	await page.mouse.move(bar.x + 70, bar.y + 5, { steps: 4 });
+	await page.mouse.up();
+	const tried = await panel.locator('input.field').inputValue();
+	expect(parseFloat(tried)).toBeGreaterThan(60);
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain(`height: ${tried};`);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+C');
+	await page.locator('td button.value').and(page.locator('[data-cell^="gap, "]')).click();
+	await expect(panel).toContainText('3 elements in it stand 12 px apart by it.');
+	await page.keyboard.press('Escape');
+	await page.locator('td button.value').and(page.locator('[data-cell^="padding, "]')).click();
+	await expect(panel).toContainText('i stands 8 px off the edge at the top by it');
 });

@@ -238,7 +238,14 @@ test('a column is copied into another, and a look without its place; several ele
 	await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=a.css&at=1.0`);
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+C');
+	// Into the carriage's column, where no other is chosen.
 	await page.getByText('Copy into B').click();
+	await page.getByRole('combobox', { name: 'into' }).selectOption('A');
+	await page.getByRole('button', { name: 'what B says' }).click();
+	await expect(card).toContainText('B is copied into A: 2 properties');
+	await page.keyboard.press('Escape');
+	await page.getByText('Copy into A').click();
+	await page.getByRole('combobox', { name: 'into' }).selectOption('B');
 	await page.getByRole('button', { name: 'what A says' }).click();
 	await expect(card).toContainText('A is copied into B: 2 properties');
 	await page.keyboard.press('Enter');
@@ -327,4 +334,48 @@ test('a stretch narrower than a pixel is a column too, by cascade and by layout'
 	await expect(cells.getByRole('cell')).toContainText(['20px', '10px', '30px']);
 	const boxes = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'box, px' }) });
 	await expect(boxes.getByRole('cell')).toContainText(['20 ×', '10 ×', '30 ×']);
+});
+
+test('columns that have no frame are told what values come to and what does nothing, too', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><body><div class=x>one</div>',
+		'a.css':
+			'.x { top: 1em; position: relative; }\n@media (width >= 700px) { .x { position: static; font-size: 20px } }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css&at=1.0');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+C');
+	await page.getByLabel('every band').check();
+	for (const width of ['500', '1100']) {
+		const field = page.getByLabel('Width of the carriage, px');
+		await field.fill(width);
+		await field.press('Enter');
+		await expect(cell(page, 'top', 'B')).toHaveAccessibleName(/does nothing/);
+		await expect(cell(page, 'top', 'A')).not.toHaveAccessibleName(/does nothing/);
+	}
+	await page.getByLabel('computed').check();
+	await expect(page.locator('.computed').filter({ hasText: '16px' }).first()).toBeVisible();
+	await expect(page.locator('td', { has: cell(page, 'font-size', 'B') })).toContainText('20px');
+});
+
+test('a value begun while a long text is behind goes where it stands then', async ({ page, server }) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><body><div class=x>one</div>',
+		'a.css': `.x { color: red; }\n${'.y { color: green; }\n'.repeat(2500)}`
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css&at=1.0');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+C');
+	const color = page.locator('td.here button.value').and(page.locator('[data-cell^="color, "]'));
+	await expect(color).toContainText('red :1');
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+Home');
+	await page.keyboard.insertText('/* a line more */\n');
+	await color.click();
+	await page.locator('input.field').fill('blue');
+	await page.keyboard.press('Enter');
+	await expect.poll(() => shownText(page)).toContain('/* a line more */\n.x { color: blue; }\n.y');
 });

@@ -14,6 +14,12 @@ const open = async (page: Page, server: Parameters<typeof bring>[0], at: string)
 	return site;
 };
 const panel = (page: Page) => page.getByRole('region', { name: 'What is selected' });
+/** Writes what is shown over the frames. */
+const writeIt = (page: Page): Promise<void> =>
+	page
+		.getByRole('dialog', { name: 'What would be written' })
+		.getByRole('button', { name: 'Write it' })
+		.click();
 const row = (page: Page, selector: string) =>
 	page.getByRole('row').filter({ has: page.getByRole('button', { name: selector, exact: true }) });
 
@@ -33,10 +39,14 @@ test('Reach tells whether a selector would win, and moves the rule at the caret 
 	await panel(page)
 		.getByRole('button', { name: /^Narrower/ })
 		.click();
+	await expect(page.getByRole('status').filter({ hasText: 'The rule is for' })).toBeVisible();
+	await expect(page.getByText('It hits 1 element here')).toBeVisible();
+	await writeIt(page);
 	await expect(page.locator('.cm-line').first()).toHaveText('section:nth-of-type(2) p { margin: 0 }');
 	await panel(page)
 		.getByRole('button', { name: /^Wider/ })
 		.click();
+	await writeIt(page);
 	await expect(page.locator('.cm-line').first()).toHaveText('p { margin: 0 }');
 	await expect(row(page, 'p').getByRole('cell').nth(1)).toHaveText('3');
 });
@@ -55,9 +65,11 @@ test('a class is given to one element or to all like it: written into its tag an
 	);
 	await panel(page).getByLabel('to', { exact: true }).selectOption('section');
 	await panel(page).getByRole('button', { name: 'Give it to 2' }).click();
-	await expect(panel(page)).toContainText('written into 2 elements of index.html; nothing is saved yet.');
+	await expect(page.getByText('The class strip for 2 elements.')).toBeVisible();
+	await expect(page.getByText('.strip in a.css hits 2 elements, before 0.')).toBeVisible();
 	for (const frame of pageFrames(page))
 		await expect(frame.locator('p.strip')).toHaveText(['High at six', 'Low at noon']);
+	await writeIt(page);
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	await expect(page.locator('.cm-content')).toContainText('<p class="strip">High at six</p>');
 	await expect(page.locator('.cm-content')).toContainText('<p>Two</p>');
@@ -78,9 +90,7 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	await expect(row(page, '#sec-8f3a21')).toContainText('looks made by a tool');
 	await panel(page).getByLabel('Give it a class').fill('strip');
 	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
-	await expect(panel(page)).toContainText(
-		'index.html is given: one element in the frames has the class strip'
-	);
+	await expect(panel(page)).toContainText('index.html is given: the frames have it');
 	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
 	await expect(row(page, '.strip').getByRole('cell').nth(1)).toHaveText('1');
 	await expect(page.locator('.cm-content')).not.toContainText('strip');

@@ -24,7 +24,8 @@ test('J07: automatic margins centre the words in every row that asks for it; a s
 		await work.ask('Shift+R');
 		await panel(page).getByLabel('Give it a class').fill('level');
 		await panel(page).getByRole('button', { name: 'Give it' }).click();
-		actions += 2;
+		await page.getByRole('button', { name: 'Write it' }).click();
+		actions += 3;
 	};
 	await work.write('.beside.level .words { margin-block: auto; padding-top: 0; }');
 	expect(await off('Notebook')).toBeGreaterThan(1);

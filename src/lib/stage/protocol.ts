@@ -26,7 +26,12 @@ export interface PageContent {
 	/** Changes that are made to it before it is shown: what a script would have done. */
 	readonly staged: readonly StagedChange[];
 	/** Container conditions that are asked about with each measurement, for an element and all around it. */
-	readonly asked?: { readonly path: readonly number[]; readonly conditions: readonly string[] };
+	readonly asked?: {
+		readonly path: readonly number[];
+		readonly conditions: readonly string[];
+		/** Whether the element's facts and computed values are told with each measurement, and with which longhands. */
+		readonly longhands?: readonly string[];
+	};
 	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
 	readonly taps: boolean;
 }
@@ -156,6 +161,9 @@ export interface Measured {
 	readonly snapshot: Snapshot;
 	/** Which of the conditions asked about hold, for the element and each of its ancestors. */
 	readonly held?: readonly (readonly boolean[])[];
+	/** The facts and the computed values of the element asked about. */
+	readonly facts?: FactsFound;
+	readonly computed?: ReadonlyMap<string, string>;
 }
 
 /** When something was on the screen: ms since 1970, by the clock that all pages of a machine share. */

@@ -1,6 +1,7 @@
 import { parseSheet, sliceOf, walk, type Declaration, type Sheet } from '../core/css/index.ts';
 import {
 	commentOver,
+	copyBlocks,
 	givenBy,
 	inlineCustomProperty,
 	isCustomName,
@@ -12,9 +13,11 @@ import {
 	useCustomProperty,
 	writeInto
 } from '../core/css/edit/index.ts';
-import { equal } from '../core/interval/index.ts';
+import { equal, printRational, type Rational } from '../core/interval/index.ts';
+import { splitQueries } from '../core/media/index.ts';
 import { readdressed } from '../core/site/index.ts';
 import { shifted, type Change } from '../core/text/index.ts';
+import { EM } from '../core/vantage/index.ts';
 import { widthsOf } from './condition.ts';
 import { sheetParts } from './css.ts';
 import type { Proposed } from './proposal.svelte.ts';
@@ -46,6 +49,15 @@ function within<Made extends { readonly changes: readonly Change[] }>(
 	return told(made);
 }
 
+/** Writes another selector over the one of a file that is chosen. */
+export const reselect = (desk: Desk, chosen: Chosen, selector: string, note: string): Proposed =>
+	within(
+		desk,
+		chosen,
+		({ from }) => ({ changes: [{ start: chosen.from - from, end: chosen.to - from, text: selector }] }),
+		() => ({ does: `The rule is for ${selector}.`, notes: [note] })
+	);
+
 /** Parts the block at the caret in two. */
 export const part = (desk: Desk, chosen: Chosen): Proposed =>
 	within(
@@ -69,6 +81,32 @@ export const join = (desk: Desk, chosen: Chosen): Proposed =>
 			};
 		}
 	);
+
+/**
+ * Parts a band at a width, in every block of some files that begins or ends at the band's own ends: what is in force
+ * stays so, and either side can be written by itself.
+ */
+export function splitBand(
+	desk: Desk,
+	files: readonly string[],
+	band: { readonly lo: Rational | null; readonly hi: Rational | null },
+	at: Rational
+): Proposed {
+	let count = 0;
+	for (const { file, from, sheet } of partsOf(desk, files).toReversed()) {
+		if (desk.isGiven(file)) continue;
+		const made = copyBlocks(sheet, (queries) => splitQueries(queries, band, at, EM));
+		if ('refused' in made) return { sentence: made.refused, place: { path: file, offset: from + made.at } };
+		count += made.count;
+		desk.working.change(file, shifted(made.changes, from));
+	}
+	const ends = [band.lo, band.hi].map((end) => (end ? printRational(end) : '')).join('–');
+	if (count === 0) return { sentence: `No block of ours begins or ends with the band ${ends}.` };
+	return {
+		does: `The band ${ends} is two, parted at ${printRational(at)}: ${counted(count, 'block')} with a copy.`,
+		notes: []
+	};
+}
 
 /** Writes a comment over the selected rules. */
 export const comment = (desk: Desk, chosen: Chosen, words: string): Proposed =>

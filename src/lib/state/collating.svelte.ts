@@ -43,6 +43,8 @@ export interface ShownColumn extends Column {
 /** The collation of what is selected, as it is seen. */
 export class Collating {
 	looked: Looked | null = null;
+	/** What is to be done once what is seen is up to the texts. */
+	next: (() => void) | null = null;
 	/** As the sheets say it, without what is tried. */
 	settled = $state.raw<Collation | null>(null);
 	/** With what is tried, and what that is. */
@@ -55,7 +57,8 @@ export class Collating {
 	/** Of what else is selected. */
 	others = $state.raw<readonly Collation[]>([]);
 	laid = $state.raw<ReadonlyMap<number, LaidOut>>(new Map());
-	/** What live frames tell, by the width of their column. */
+	/** What measurements tell of columns, by their widths, and what live frames do, which goes before it. */
+	#measured = $state.raw<ReadonlyMap<number, Told>>(new Map());
 	#told = $state.raw<ReadonlyMap<number, Told>>(new Map());
 	/** Properties that were asked for by name. */
 	also = $state.raw<readonly string[]>([]);
@@ -116,18 +119,18 @@ export class Collating {
 		});
 	}
 
-	/** Why a row's value does nothing in the frame over a column; undefined where it may, or that is not known. */
-	noEffect(row: Row, column: ShownColumn): NoEffect | undefined {
-		const told = this.#told.get(column.width);
+	/** Why a row's value does nothing in a column; undefined where it may, or that is not known. */
+	noEffect(row: Row, { width }: ShownColumn): NoEffect | undefined {
+		const told = this.#told.get(width) ?? this.#measured.get(width);
 		const each = row.longhands.map((longhand) => told?.noEffect(longhand));
 		return each.every((one) => one !== undefined) ? each[0] : undefined;
 	}
 
-	/** What a row's value computes to in the frame over a column; '' where that is not known. */
-	computed(row: Row, column: ShownColumn): string {
-		const told = this.#told.get(column.width);
-		const values = row.longhands.map((longhand) => told?.computed(longhand) ?? '');
-		return [...new Set(values)].join(' ');
+	/** What a row's value computes to in a column; '' where that is not known. */
+	computed(row: Row, { width }: ShownColumn): string {
+		const [live, measured] = [this.#told.get(width), this.#measured.get(width)];
+		const values = row.longhands.map((one) => live?.computed(one) || measured?.computed(one) || '');
+		return [...new Set(values)].join(' ').trim();
 	}
 
 	/** Asks for the collation of what is looked at; to be called anew whenever something of that changes. */
@@ -135,11 +138,13 @@ export class Collating {
 		this.looked = looked;
 		if (!looked) {
 			this.settled = null;
+			this.next = null;
 			return;
 		}
 		const found = await this.#collate(looked, signal);
 		if (!found || signal.aborted || this.held) return;
 		await Promise.all([this.#layOut(looked, signal), this.#ask(looked, signal)]);
+		if (signal.aborted) return;
 		// Where containers flip inside of bands, on a finer grid each time, in the end to the pixel.
 		const [path] = looked.paths;
 		for (let flips: Flips | undefined; path && found.lineage.asks && flips?.step !== 1;) {
@@ -168,6 +173,9 @@ export class Collating {
 		this.all = columns;
 		this.settled = found;
 		this.others = others;
+		const { next } = this;
+		this.next = null;
+		next?.();
 		return found;
 	}
 
@@ -175,9 +183,14 @@ export class Collating {
 	async #layOut({ page, stages, paths: [path], lead }: Looked, signal: AbortSignal): Promise<void> {
 		if (!path) return;
 		const widths = this.columns.map(({ width }) => width).filter((width) => Number.isInteger(width / FINEST));
-		const told = new Map<number, LaidOut>();
-		await layoutAt(page, stages, path, lead, widths, signal, (width, laid) => told.set(width, laid));
-		if (!signal.aborted) this.laid = told;
+		const [laid, told] = [new Map<number, LaidOut>(), new Map<number, Told>()];
+		await layoutAt(page, stages, path, lead, widths, signal, (width, one, values) => {
+			laid.set(width, one);
+			if (values) told.set(width, values);
+		});
+		if (signal.aborted) return;
+		this.laid = laid;
+		this.#measured = told;
 	}
 
 	/** Asks the frames over columns what values compute to, and what does nothing. */

@@ -3,7 +3,7 @@ import { Proposal } from './proposal.svelte.ts';
 import { proposeClosing, proposeGathering, proposeName } from './queries.ts';
 import { Shifting } from './shifting.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
-import type { Chosen } from './arrange.ts';
+import { reselect, type Chosen } from './arrange.ts';
 import { unwrap, wrap } from './wrap.ts';
 
 /** The edits of a site that are shown before they are made; of all of them one is tried at a time. */
@@ -24,6 +24,9 @@ export class Edits {
 	/** Proposes to wrap the rules of a selection into a condition. */
 	wrap = (chosen: Chosen, interval: Interval, join: boolean): void =>
 		this.proposal.propose((desk) => wrap(desk, chosen, interval, join));
+	/** Proposes another selector in the place of one. */
+	reselect = (chosen: Chosen, selector: string, note: string): void =>
+		this.proposal.propose((desk) => reselect(desk, chosen, selector, note));
 	/** Proposes to take the condition around a place away. */
 	unwrap = (chosen: Chosen): void => this.proposal.propose((desk) => unwrap(desk, chosen));
 	/** Proposes to close a stretch between two halves, or their overlap. */

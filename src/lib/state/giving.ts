@@ -1,87 +1,27 @@
-import { errandFor, errandIn, unsteadyNames, withErrands, type ErrandWish } from '../core/errand/index.ts';
+import { errandFor, errandIn, unsteadyNames, wishesToHost, withErrands } from '../core/errand/index.ts';
 import type { MarkupWish } from '../core/html/edit/index.ts';
-import { elementAt, giveClass, parsePage, type ElementPath } from '../core/html/index.ts';
+import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { decodeText, type Decoder } from '../core/text/index.ts';
-import { inEditor } from './steps.ts';
-import type { FileText } from './texts.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 
-const times = (n: number): string => (n === 1 ? 'one element' : `${n} elements`);
-
-/** Writes a class into the start tags of elements of a page, as one step. */
-function write(file: FileText, paths: readonly ElementPath[], name: string): number {
-	const page = parsePage(file.text);
-	const changes = paths.flatMap((path) => {
-		const element = elementAt(page, path);
-		return (element && giveClass(page, element, name)) ?? [];
-	});
-	file.dispatch({
-		changes: inEditor(changes),
-		userEvent: 'input.class'
-	});
-	return changes.length;
-}
-
-/**
- * Gives elements of a page a class: in its HTML, or, where that is given, as an errand for each. Says in a sentence
- * what was done.
- */
-export async function giveClassTo(
-	site: SiteState,
-	path: string,
-	paths: readonly ElementPath[],
-	name: string
-): Promise<string> {
-	const file = site.texts.get(path);
-	if (!file) return 'The page is not there any more.';
-	if (!file.isGiven) {
-		const count = write(file, paths, name);
-		return count === 0
-			? `It has the class ${name} already.`
-			: `The class ${name} was written into ${times(count)} of ${path}; nothing is saved yet.`;
-	}
-	const kept = await keepErrands(site, path, paths, name);
-	return typeof kept === 'string'
-		? kept
-		: `${path} is given: ${times(kept.count)} in the frames ${kept.count === 1 ? 'has' : 'have'} the class ${name}, and the Site screen lists the errand.`;
-}
-
-/** Keeps an errand for each of some elements of a given page; says in a sentence why that could not be. */
-async function keepErrands(
-	site: SiteState,
-	path: string,
-	paths: readonly ElementPath[],
-	wish: string | ErrandWish
-): Promise<string | { readonly count: number }> {
-	const page = parsePage(textWithErrands(site, path, site.texts.get(path)?.text ?? ''));
-	const errands = paths.flatMap((one) => {
-		const element = elementAt(page, one);
-		return element ? [errandFor(path, element, wish)] : [];
-	});
-	const kept = await site.kept.errand.keep((list) => [...list, ...errands], 'an errand');
-	return kept ? { count: errands.length } : (site.kept.errand.trouble ?? 'The errand was not kept.');
-}
-
-/** Makes an errand of a wish for elements of a given page: in the frames at once. Says in a sentence what was done. */
+/** Makes errands of a wish for elements of a given page: in the frames at once. Says in a sentence what was done. */
 export async function errandsTo(
 	site: SiteState,
 	path: string,
 	paths: readonly ElementPath[],
 	wish: MarkupWish
 ): Promise<string> {
-	if (wish.kind === 'wrap-words' || (wish.kind === 'wrap' && wish.together))
-		return `${path} is given, and what is to be done at the host is told by elements, each by itself.`;
-	const kept = await keepErrands(
-		site,
-		path,
-		paths,
-		wish.kind === 'wrap'
-			? { kind: 'wrap', wrapper: { className: '', ...wish.wrapper }, together: false }
-			: wish
+	const page = parsePage(textWithErrands(site, path, site.texts.get(path)?.text ?? ''));
+	const wishes = wishesToHost(
+		page,
+		paths.flatMap((one) => elementAt(page, one) ?? []),
+		wish
 	);
-	return typeof kept === 'string'
-		? kept
-		: `${path} is given: the frames have it, and the Site screen lists ${kept.count === 1 ? 'the errand' : `${kept.count} errands`}.`;
+	if (!wishes) return `${path} is given, and its host is told of words within one element only.`;
+	const errands = wishes.map(([element, one]) => errandFor(path, element, one));
+	const kept = await site.kept.errand.keep((list) => [...list, ...errands], 'an errand');
+	if (!kept) return site.kept.errand.trouble ?? 'The errand was not kept.';
+	return `${path} is given: the frames have it, and the Site screen lists ${errands.length === 1 ? 'the errand' : `${errands.length} errands`}.`;
 }
 
 /** The text of a page with what its errands ask for, while its markup is given, and the changes of each of them. */

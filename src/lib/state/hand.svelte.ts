@@ -60,6 +60,10 @@ const once = (all: readonly Candidate[]): Candidate[] =>
 		(one, i) => all.findIndex(({ file, span }) => file === one.file && span.start === one.span.start) === i
 	);
 
+/** Takes the declarations of cells out; undefined where that is done, else why it cannot be. */
+export const withoutCells = (desk: Desk, cells: readonly Cell[]): Refusal | undefined =>
+	takeOutAll(desk, once(cells.flatMap(({ outcome }) => outcome.own.winner ?? [])));
+
 /** The widths of an extent from a column; null where it has no condition. */
 export function intervalOf(extent: Extent, { interval }: Column, at: number): Interval | null {
 	if (extent === 'everywhere') return null;
@@ -91,13 +95,25 @@ export class Hand {
 		this.#collating = collating;
 	}
 
-	/** Takes a value into the hand. */
+	/** Takes a value into the hand; where the texts are ahead of what is seen, as soon as that is up to them. */
 	begin(row: Row, column: ShownColumn): void {
 		this.drop();
 		const { looked, settled } = this.#collating;
 		const cell = this.#collating.cell(row, column);
 		if (!looked || !settled || !cell) return;
+		const { conditions } = looked.page;
 		const desk = deskOf(this.#site);
+		if (looked.page.conditions !== conditions) {
+			this.#collating.next = () => {
+				const { rows, columns } = this.#collating;
+				const [now, at] = [
+					rows.find(({ name }) => name === row.name),
+					columns.find(({ letter }) => letter === column.letter)
+				];
+				if (now && at) this.begin(now, at);
+			};
+			return;
+		}
 		const cases = [settled, ...this.#collating.others].flatMap(
 			({ lineage }) => lineage.at(column.width)[0] ?? []
 		);
@@ -282,8 +298,7 @@ export class Hand {
 	takeOut(cells: readonly Cell[]): void {
 		this.drop();
 		const desk = deskOf(this.#site);
-		const found = once(cells.flatMap(({ outcome }) => outcome.own.winner ?? []));
-		this.refusal = takeOutAll(desk, found) ?? null;
+		this.refusal = withoutCells(desk, cells) ?? null;
 		if (!this.refusal) applyEdit(this.#site.texts, desk.working.edit('taken out'));
 	}
 }

@@ -9,7 +9,7 @@ import {
 import { sliceOf } from '../core/css/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
-import type { ElementFacts, Sought } from '../stage/protocol.ts';
+import type { ElementFacts, FactsFound } from '../stage/protocol.ts';
 import { casesOf } from './cases.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
@@ -62,29 +62,30 @@ function factsFrom(elements: readonly ElementFacts[], verdicts: readonly Verdict
 	return found;
 }
 
-async function lookUp(
+/** What a stage has told of elements, where the page is shown as a vantage. */
+function read(page: PageState, stages: Stages, vantage: Vantage, { elements }: FactsFound): Known {
+	const cases = casesOf(page, stages, vantage);
+	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(vantage.width)));
+	return { facts: factsFrom(elements, verdicts), verdicts };
+}
+
+/** The facts of the first that was sought, of what a stage has told; undefined where it is not there. */
+export const factsIn = (
 	page: PageState,
 	stages: Stages,
 	vantage: Vantage,
-	sought: readonly Sought[],
-	frame = 'lead'
-): Promise<Known & { readonly hits: readonly (readonly number[] | null)[] }> {
-	const cases = casesOf(page, stages, vantage);
-	const { elements, hits } = await stages.facts(frame, sought, MOST, FACT_LONGHANDS);
-	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(vantage.width)));
-	return { facts: factsFrom(elements, verdicts), verdicts, hits };
-}
+	found: FactsFound
+): Facts | undefined => read(page, stages, vantage, found).facts[found.hits[0]?.[0] ?? -1];
 
-/** The facts of one element of a frame that shows the page as a vantage, with what is in it and around it. */
+/** The facts of an element of the lead, with what is in it and around it. */
 export async function factsOf(
 	page: PageState,
 	stages: Stages,
 	vantage: Vantage,
-	path: ElementPath,
-	frame = 'lead'
+	path: ElementPath
 ): Promise<Facts | undefined> {
-	const { facts, hits } = await lookUp(page, stages, vantage, [path], frame);
-	return facts[hits[0]?.[0] ?? -1];
+	casesOf(page, stages, vantage);
+	return factsIn(page, stages, vantage, await stages.facts('lead', [path], 1, FACT_LONGHANDS));
 }
 
 /**
@@ -110,12 +111,10 @@ export async function idleDeclarations(
 		});
 		return declarations.length > 0 ? [{ declared, declarations }] : [];
 	});
-	const { facts, verdicts, hits } = await lookUp(
-		page,
-		stages,
-		vantage,
-		asked.map(({ declared }) => declared.selectors.join(', '))
-	);
+	const sought = asked.map(({ declared }) => declared.selectors.join(', '));
+	const found = await stages.facts('lead', sought, MOST, FACT_LONGHANDS);
+	const { hits } = found;
+	const { facts, verdicts } = read(page, stages, vantage, found);
 	return asked.flatMap(({ declared, declarations }, i) =>
 		declarations.flatMap(({ node, longhands }): Idle[] => {
 			const at = node.span.start + declared.offset;

@@ -1,10 +1,19 @@
+import { FACT_LONGHANDS } from '../core/effect/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import { laidOut, type LaidOut } from '../core/snapshot/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
+import { casesOf } from './cases.ts';
+import { toldFrom, type Told } from './told.ts';
 
-/** How an element is laid out at some widths, from real layout that nobody sees; each is told as it is had. */
+/** What a measured page is kept from: its values are not the page's own. */
+const STILLED = /^(animation|transition)|^(content-visibility|scroll-behavior)$/;
+
+/**
+ * How an element is laid out at some widths, and what its values come to there, from real layout that nobody sees;
+ * each is told as it is had.
+ */
 export async function layoutAt(
 	page: PageState,
 	stages: Stages,
@@ -12,13 +21,21 @@ export async function layoutAt(
 	vantage: SeenVantage,
 	widths: readonly number[],
 	signal: AbortSignal,
-	told: (width: number, laid: LaidOut) => void
+	tell: (width: number, laid: LaidOut, told: Told | undefined) => void
 ): Promise<void> {
 	const { height, density } = vantage;
-	const content = page.content(stages.prefix, vantage);
-	const job = { content, viewport: { width: vantage.width, height, density }, widths, priority: 1, signal };
-	for await (const { width, snapshot } of stages.queue.measure(job)) {
+	casesOf(page, stages, vantage);
+	const asked = { path, conditions: [], longhands: FACT_LONGHANDS };
+	const content = { ...page.content(stages.prefix, vantage), asked };
+	const viewport = { width: vantage.width, height, density };
+	const job = { content, viewport, widths, priority: 1, signal, ready: stages.askAlso };
+	for await (const measured of stages.queue.measure(job)) {
+		const { width, snapshot } = measured;
 		const laid = laidOut(snapshot, path);
-		if (laid) told(width, laid);
+		const found = stages.told(measured);
+		const computed = [...(found?.computed ?? [])].filter(([name]) => !STILLED.test(name));
+		const told =
+			found && toldFrom(page, stages, { ...vantage, width }, { ...found, computed: new Map(computed) });
+		if (laid) tell(width, laid, told);
 	}
 }

@@ -2,9 +2,11 @@ import { markupChanges, type MarkupWish } from '../core/html/edit/index.ts';
 import { walk } from '../core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { elementsOf, wholeSelector } from '../core/selector/index.ts';
+import { errandsTo } from './giving.ts';
 import { counted, textHits } from './hits.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Proposal } from './proposal.svelte.ts';
+import type { SiteState } from './site.svelte.ts';
 
 function wordsOf(wish: MarkupWish, count: number): string {
 	const on = count === 1 ? 'one element' : `${count} elements`;
@@ -15,6 +17,8 @@ function wordsOf(wish: MarkupWish, count: number): string {
 				: `The attribute ${wish.name} of ${on} becomes “${wish.value}”.`;
 		case 'class':
 			return `The class ${wish.name} goes from ${on}.`;
+		case 'give-class':
+			return `The class ${wish.name} for ${on}.`;
 		case 'words':
 			return `Other words in ${on}.`;
 		case 'wrap':
@@ -30,31 +34,11 @@ function wordsOf(wish: MarkupWish, count: number): string {
 	}
 }
 
-/** Proposes a change of a page's HTML; `notes` say what else is to be known of it. */
-export function proposeMarkup(
-	proposal: Proposal,
-	path: string,
-	elements: readonly ElementPath[],
-	wish: MarkupWish,
-	notes: readonly string[] = []
-): void {
-	proposal.propose(({ working, isGiven }) => {
-		if (isGiven(path))
-			return {
-				sentence: `${path} is given: its markup is changed at the host.`
-			};
-		const page = parsePage(working.text(path) ?? '');
-		const found = elements.flatMap((one) => elementAt(page, one) ?? []);
-		working.change(path, markupChanges(page, found, wish));
-		return { does: wordsOf(wish, found.length), notes };
-	});
-}
-
 /** As many rules are told, the others by their number. */
 const MOST_TOLD = 5;
 
 /** Rules of a page's sheets that hit other numbers of its elements once it has another text, a sentence each. */
-export async function hitsOtherwise(page: PageState, before: string, after: string): Promise<string[]> {
+async function hitsOtherwise(page: PageState, before: string, after: string): Promise<string[]> {
 	const rules = new Map<string, string>();
 	for (const { file, text } of page.conditions.places) {
 		for (const node of walk(page.sources.sheet(text))) {
@@ -76,4 +60,33 @@ export async function hitsOtherwise(page: PageState, before: string, after: stri
 		...found.slice(0, MOST_TOLD),
 		...(more > 0 ? [`${more} more rules hit other elements than before.`] : [])
 	];
+}
+
+/**
+ * Proposes a change of a page's HTML, `notes` and the rules that hit otherwise then with it; where the page is given
+ * it becomes errands. Says in a sentence what became of it, '' where the proposal says so itself.
+ */
+export async function wishMarkup(
+	site: SiteState,
+	page: PageState,
+	proposal: Proposal,
+	elements: readonly ElementPath[],
+	wish: MarkupWish,
+	notes: readonly string[] = []
+): Promise<string> {
+	const { path } = page;
+	if (site.given.has(path)) return errandsTo(site, path, elements, wish);
+	const before = site.texts.get(path)?.text ?? '';
+	proposal.propose(({ working }) => {
+		const parsed = parsePage(working.text(path) ?? '');
+		const found = elements.flatMap((one) => elementAt(parsed, one) ?? []);
+		working.change(path, markupChanges(parsed, found, wish));
+		return { does: wordsOf(wish, found.length), notes };
+	});
+	const after = proposal.textAfter(path);
+	if (after === undefined) return proposal.refusal?.sentence ?? '';
+	const { sentence } = proposal;
+	const rules = await hitsOtherwise(page, before, after);
+	if (proposal.sentence === sentence) proposal.notes = [...notes, ...rules];
+	return '';
 }

@@ -1,4 +1,4 @@
-import type { ElementBox } from '../core/box/index.ts';
+import { boxParts, type Axis, type ElementBox } from '../core/box/index.ts';
 import type { Row } from '../core/collation/index.ts';
 import type { Collating, ShownColumn } from './collating.svelte.ts';
 import type { Hand } from './hand.svelte.ts';
@@ -27,9 +27,9 @@ export async function takeSide(collating: Collating, hand: Hand, property: strin
 	if (hand.held && row.name !== property) hand.put({ property });
 }
 
-/** The width that is written so that the border box is so much wider, by `box-sizing`, CSS px. */
-export const writtenWidth = ({ width, padding, border }: ElementBox, by: number, sizing: string): number =>
-	Math.max(
-		0,
-		width + by - (sizing === 'border-box' ? 0 : padding.left + padding.right + border.left + border.right)
-	);
+/** The width or height that is written so that the border box is so much longer, by `box-sizing`, CSS px. */
+export function writtenLength(box: ElementBox, axis: Axis, by: number, sizing: string): number {
+	const around = boxParts(box, axis).parts.filter(({ of }) => of === 'padding' || of === 'border');
+	const taken = around.reduce((sum, { length }) => sum + length, 0);
+	return Math.max(0, box[axis] + by - (sizing === 'border-box' ? 0 : taken));
+}

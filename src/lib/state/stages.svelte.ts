@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { know } from '../stage/client/know.ts';
 import { liveFrames } from '../stage/client/live.ts';
 import { measuringQueue } from '../stage/client/queue.ts';
-import { openStage, type StageConfig } from '../stage/client/stage.ts';
+import { openStage, type Stage, type StageConfig } from '../stage/client/stage.ts';
 import type { Asked } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import { UNSEEN, type Unseen } from '../core/presence/index.ts';
@@ -11,6 +11,7 @@ import type {
 	ContainingBlock,
 	ElementAnswer,
 	FactsFound,
+	Measured,
 	Sought,
 	SpaceFound,
 	Moving,
@@ -130,6 +131,12 @@ export interface StageTalk {
 	point(point: PagePoint): void;
 }
 
+/** What a frame, or a measurement, tells of an element: facts of it and of what is around and in it, and its values. */
+export interface ToldOf {
+	readonly facts: FactsFound;
+	readonly computed: ReadonlyMap<string, string>;
+}
+
 export interface Stages {
 	readonly prefix: string;
 	readonly live: ReturnType<typeof liveFrames>;
@@ -157,8 +164,12 @@ export interface Stages {
 	): Promise<ReadonlyMap<string, readonly (number | null)[]>>;
 	/** Which of the selectors hit an element of a frame. */
 	matching(frame: string, path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]>;
-	/** Selectors and `@container` conditions that `cascade` tries from now on. */
+	/** Selectors and `@container` conditions that `cascade` and `facts` try from now on. */
 	ask(asked: readonly Asked[], containers: readonly string[]): void;
+	/** Lets a stage that measures try the same. */
+	askAlso(stage: Stage): void;
+	/** What was measured along with a layout. */
+	told(measured: Measured): ToldOf | undefined;
 	/** What hits an element of a frame and each of its ancestors, itself first (a pseudo-element of it before). */
 	cascade(frame: string, path: ElementPath, pseudo: string): Promise<readonly ElementAnswer[]>;
 	/** The containing block of an element of a frame; null where that is not told by a box. */
@@ -228,6 +239,14 @@ export async function openStages(
 	}, measuring);
 	/** The texts that the stage has of pages. */
 	const known = new Map<string, string>();
+	/** What is asked about, and which stages have been told. */
+	let latest: { readonly asked: readonly Asked[]; readonly containers: readonly string[] } | undefined;
+	const informed = new WeakMap<Stage, typeof latest>();
+	function askAlso(one: Stage): void {
+		if (!latest || informed.get(one) === latest) return;
+		informed.set(one, latest);
+		void one.host.ask(latest.asked, latest.containers);
+	}
 	let closed = false;
 	return {
 		prefix: stage.prefix,
@@ -257,7 +276,16 @@ export async function openStages(
 		},
 		matching: async (frame, path, selectors) =>
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
-		ask: (asked, containers) => void stage.host.ask(asked, containers),
+		ask(asked, containers) {
+			latest = { asked, containers };
+			askAlso(stage);
+		},
+		askAlso,
+		told: (measured) =>
+			measured.facts && {
+				facts: facts.parse(measured.facts),
+				computed: computed.parse(measured.computed)
+			},
 		cascade: async (frame, path, pseudo) => answers.parse(await stage.host.cascade(frame, path, pseudo)),
 		containing: async (frame, path) => containing.parse(await stage.host.containing(frame, path)),
 		spaces: async (frame, path) => spaces.parse(await stage.host.spaces(frame, path)),

@@ -1,9 +1,11 @@
-import { noEffectOf, type NoEffect } from '../core/effect/index.ts';
+import { FACT_LONGHANDS, noEffectOf, type NoEffect } from '../core/effect/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
-import { factsOf } from './idle.ts';
+import type { Vantage } from '../core/vantage/index.ts';
+import { casesOf } from './cases.ts';
+import { factsIn } from './idle.ts';
 import type { PageState } from './page.svelte.ts';
-import type { Stages } from './stages.svelte.ts';
+import type { Stages, ToldOf } from './stages.svelte.ts';
 
 /** What a live frame tells of the values of an element. */
 export interface Told {
@@ -20,6 +22,21 @@ interface Asked {
 	readonly lead: SeenVantage;
 }
 
+/** What is told of an element, where the page is shown as a vantage. */
+export function toldFrom(
+	page: PageState,
+	stages: Stages,
+	vantage: Vantage,
+	{ facts: found, computed }: ToldOf
+): Told {
+	const facts = factsIn(page, stages, vantage, found);
+	return {
+		noEffect: (longhand) =>
+			facts?.specified(longhand) === undefined ? undefined : noEffectOf(longhand, facts),
+		computed: (longhand) => computed.get(longhand) ?? ''
+	};
+}
+
 /** Asks a frame that shows a page at a width about an element; undefined where the frame is gone. */
 export async function toldBy(
 	{ page, stages, paths: [path], lead }: Asked,
@@ -27,16 +44,13 @@ export async function toldBy(
 	width: number
 ): Promise<Told | undefined> {
 	if (!path) return undefined;
+	casesOf(page, stages, lead);
 	try {
 		const [facts, [computed]] = await Promise.all([
-			factsOf(page, stages, { ...lead, width }, path, frame),
+			stages.facts(frame, [path], 1, FACT_LONGHANDS),
 			stages.computed(frame, [path])
 		]);
-		return {
-			noEffect: (longhand) =>
-				facts?.specified(longhand) === undefined ? undefined : noEffectOf(longhand, facts),
-			computed: (longhand) => computed?.get(longhand) ?? ''
-		};
+		return computed && toldFrom(page, stages, { ...lead, width }, { facts, computed });
 	} catch {
 		// Frames come and go with the columns.
 		return undefined;

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+	boxParts,
 	bottom,
 	gapsAround,
 	gapsBetween,
 	right,
 	twinValues,
-	widthParts,
 	type ElementBox,
 	type Rect
 } from './index.ts';
@@ -28,16 +28,23 @@ describe('the width of a box', () => {
 			padding: { ...none, left: 20 },
 			room: 240
 		};
-		expect(widthParts(box)).toEqual({
+		expect(boxParts(box, 'width')).toEqual({
 			parts: [
-				{ of: 'margin', property: 'margin-left', width: -4 },
-				{ of: 'border', property: 'border-left-width', width: 1 },
-				{ of: 'padding', property: 'padding-left', width: 20 },
-				{ of: 'content', property: 'width', width: 178 },
-				{ of: 'border', property: 'border-right-width', width: 1 },
-				{ of: 'margin', property: 'margin-right', width: 12 }
+				{ of: 'margin', property: 'margin-left', length: -4 },
+				{ of: 'border', property: 'border-left-width', length: 1 },
+				{ of: 'padding', property: 'padding-left', length: 20 },
+				{ of: 'content', property: 'width', length: 178 },
+				{ of: 'border', property: 'border-right-width', length: 1 },
+				{ of: 'margin', property: 'margin-right', length: 12 }
 			],
 			sum: 208
+		});
+		expect(boxParts({ ...box, padding: { ...none, bottom: 3 } }, 'height')).toEqual({
+			parts: [
+				{ of: 'content', property: 'height', length: 47 },
+				{ of: 'padding', property: 'padding-bottom', length: 3 }
+			],
+			sum: 50
 		});
 	});
 });

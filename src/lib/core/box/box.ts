@@ -42,28 +42,32 @@ export const inset = (rect: Rect, by: Sides): Rect => ({
 export const paddingBox = (box: ElementBox): Rect => inset(box, box.border);
 export const contentBox = (box: ElementBox): Rect => inset(paddingBox(box), box.padding);
 
-/** A part of a box's width, from left to right: what it is, and how wide, CSS px (negative margins are so). */
+/** Which of a box's sizes is meant. */
+export type Axis = 'width' | 'height';
+
+/** A part of a box's width or height, from left to right or top to bottom: what it is, and how long, CSS px (negative margins are so). */
 export interface Part {
 	readonly of: 'margin' | 'border' | 'padding' | 'content';
-	/** The property that makes it so wide. */
+	/** The property that makes it so long. */
 	readonly property: string;
-	readonly width: number;
+	readonly length: number;
 }
 
-/** The width that a box takes, part by part, and its sum: what is set against the room there is. */
-export function widthParts(box: ElementBox): { parts: Part[]; sum: number } {
+const SIDES = { width: ['left', 'right'], height: ['top', 'bottom'] } as const;
+
+/** The width or height that a box takes, part by part, and its sum: what is set against the room there is. */
+export function boxParts(box: ElementBox, axis: Axis): { parts: Part[]; sum: number } {
 	const { margin, border, padding } = box;
-	const parts: Part[] = [
-		{ of: 'margin', property: 'margin-left', width: margin.left },
-		{ of: 'border', property: 'border-left-width', width: border.left },
-		{ of: 'padding', property: 'padding-left', width: padding.left },
-		{ of: 'content', property: 'width', width: contentBox(box).width },
-		{ of: 'padding', property: 'padding-right', width: padding.right },
-		{ of: 'border', property: 'border-right-width', width: border.right },
-		{ of: 'margin', property: 'margin-right', width: margin.right }
+	const [start, end] = SIDES[axis];
+	const outside = (side: Side): Part[] => [
+		{ of: 'margin', property: `margin-${side}`, length: margin[side] },
+		{ of: 'border', property: `border-${side}-width`, length: border[side] },
+		{ of: 'padding', property: `padding-${side}`, length: padding[side] }
 	];
+	const content: Part = { of: 'content', property: axis, length: contentBox(box)[axis] };
+	const parts = [...outside(start), content, ...outside(end).toReversed()];
 	return {
-		parts: parts.filter(({ width }) => width !== 0),
-		sum: parts.reduce((sum, { width }) => sum + width, 0)
+		parts: parts.filter(({ length }) => length !== 0),
+		sum: parts.reduce((sum, { length }) => sum + length, 0)
 	};
 }

@@ -91,9 +91,9 @@ export function* walk(block: Block): Generator<Node> {
 	}
 }
 
-/** Whether a brace closes a block; one that is left open ends with the text. */
-export const isClosed = (source: string, { block }: Rule | AtRule): boolean =>
-	block !== null && source[block.end - 1] === '}';
+/** Whether a brace of its own closes a block; one that is left open ends with the text, as what is last in it may. */
+export const isClosed = (source: string, { block, children }: Rule | AtRule): boolean =>
+	block !== null && source[block.end - 1] === '}' && children.at(-1)?.span.end !== block.end;
 
 /** The innermost rule that an offset lies in, or at an end of; undefined where it is in none. */
 export function ruleAt(sheet: Sheet, offset: number): Rule | undefined {

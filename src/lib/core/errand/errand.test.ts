@@ -2,7 +2,16 @@ import * as fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { giveClass, likeIt, parsePage } from '../html/index.ts';
 import { applyChanges, offsetBefore } from '../text/index.ts';
-import { errandFor, errandIn, errandSentence, unsteadyNames, withErrands, type ErrandWish } from './index.ts';
+import type { MarkupWish } from '../html/edit/index.ts';
+import {
+	errandFor,
+	errandIn,
+	errandSentence,
+	unsteadyNames,
+	wishesToHost,
+	withErrands,
+	type ErrandWish
+} from './index.ts';
 
 const SAVE = `<!doctype html><body><header id=top>Ombry</header>
 <section class="part k8f3a1"><h2>Before you board</h2><p>One</p><p class='lead'>Two</p><img src=a.webp alt="The ramp"></section>
@@ -77,7 +86,17 @@ describe('errands of a page', () => {
 			"<p class='lead'>Two</p><p>One",
 			'move the paragraph “Two” (p 2 of 2 there) before'
 		],
-		[{ kind: 'duplicate' }, "Two</p><p class='lead'>Two", 'make a copy of the paragraph “Two”']
+		[{ kind: 'duplicate' }, "Two</p><p class='lead'>Two", 'make a copy of the paragraph “Two”'],
+		[
+			{ kind: 'wrap-run', wrapper: { tag: 'div', className: '' }, count: 2 },
+			'<div><p class=\'lead\'>Two</p><img src=a.webp alt="The ramp"></div>',
+			'put a div around the paragraph “Two” (p 2 of 2 there) and the one after it'
+		],
+		[
+			{ kind: 'wrap-words', wrapper: { tag: 'b', className: 'x' }, words: 'wo', before: 0 },
+			'T<b class="x">wo</b></p>',
+			'put a b of the class x around “wo” in the paragraph “Two”'
+		]
 	];
 
 	it.each(WISHES)('%j is in its text, and told in words', (wish, text, words) => {
@@ -94,26 +113,62 @@ describe('errands of a page', () => {
 				expect(steps.reduce((now, changes) => applyChanges(now, changes), SAVE)).toBe(text);
 				// What stands before all of them is where it was, and what stands after all is as far from the end.
 				const back = (offset: number): number => steps.reduceRight(offsetBefore, offset);
-				const [head, tail] = [SAVE.indexOf('<p>One'), SAVE.length - SAVE.indexOf('<img')];
+				const [head, tail] = [SAVE.indexOf('<p>One'), SAVE.length - SAVE.indexOf('</section>')];
 				expect(back(at % head)).toBe(at % head);
 				expect(SAVE.length - back(text.length - (at % tail))).toBe(at % tail);
 			})
 		);
 	});
 
-	it.each([
-		[{ kind: 'class', name: 'lead' } as const, "class='lead'", ''],
-		[{ kind: 'attribute', name: 'lang', value: 'en' } as const, "class='lead'", 'lang=en'],
-		[{ kind: 'words', words: 'Due at 9' } as const, '>Two<', '>Due\nat 9<'],
+	it.each<readonly [MarkupWish, string, string]>([
+		[{ kind: 'give-class', name: 'a' }, "class='lead'", "class='lead a'"],
+		[{ kind: 'class', name: 'lead' }, "class='lead'", ''],
+		[{ kind: 'attribute', name: 'lang', value: 'en' }, "class='lead'", 'lang=en'],
+		[{ kind: 'words', words: 'Due at 9' }, '>Two<', '>Due\nat 9<'],
 		[
-			{ kind: 'wrap', wrapper: { tag: 'div', className: 'a' }, together: false } as const,
+			{ kind: 'wrap', wrapper: { tag: 'div', className: 'a' }, together: false },
 			"<p class='lead'>Two</p>",
 			'<div class=a><p>Two</p></div>'
-		]
-	])('%j is ticked off by a save that has it', (wish, from, to) => {
-		const errand = errandFor('home.html', lead, wish);
+		],
+		[
+			{ kind: 'wrap', wrapper: { tag: 'div' }, together: true },
+			'<p class=\'lead\'>Two</p><img src=a.webp alt="The ramp">',
+			'<div><p>Two</p><img src=a.webp></div>'
+		],
+		[
+			{
+				kind: 'wrap-words',
+				wrapper: { tag: 'b' },
+				start: SAVE.indexOf('wo</p>'),
+				end: SAVE.indexOf('wo</p>') + 2
+			},
+			'Two',
+			'T<b>wo</b>'
+		],
+		[{ kind: 'unwrap' }, "<p class='lead'>Two</p>", 'Two'],
+		[{ kind: 'move', by: -1 }, "<p>One</p><p class='lead'>Two</p>", '<p>Two</p><p>One</p>'],
+		[{ kind: 'duplicate' }, "<p class='lead'>Two</p>", '<p>Two</p><p>Two</p>']
+	])('%j is ticked off by a save that has it, and by no other', (wish, from, to) => {
+		const [[element, told] = []] = wishesToHost(page, [lead], wish) ?? [];
+		if (!element || told === undefined) throw new Error('The host is not told of it.');
+		const errand = errandFor('home.html', element, told);
 		expect(errandIn(page, errand).done).toBe(false);
+		expect(errandIn(parsePage(NEWER.replace('<header', '<p>New</p><header')), errand).done).toBe(false);
 		expect(errandIn(parsePage(SAVE.replace(from, to)), errand).done).toBe(true);
+	});
+
+	it('are told of words by those before them, and of no words across elements', () => {
+		const twice = parsePage('<p>a b a</p><p>c</p>');
+		const [first, second] = twice.elements.filter(({ tag }) => tag === 'p');
+		if (!first || !second) throw new Error('There are no paragraphs.');
+		const at = twice.source.indexOf('a<');
+		const wish = (end: number): MarkupWish => ({ kind: 'wrap-words', wrapper: { tag: 'i' }, start: at, end });
+		const [[element, told] = []] = wishesToHost(twice, [second, first], wish(at + 1)) ?? [];
+		expect(told).toMatchObject({ words: 'a', before: 1 });
+		expect(element && told && withErrands(twice.source, [errandFor('x', element, told)]).text).toBe(
+			'<p>a b <i>a</i></p><p>c</p>'
+		);
+		expect(wishesToHost(twice, [first, second], wish(at + 9))).toBeUndefined();
 	});
 });
 

@@ -1,40 +1,17 @@
 import * as z from 'zod/mini';
-import { markupChanges } from '../html/edit/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 import {
-	attribute,
 	CLASS_NAME,
-	classesOf,
 	elementAt,
-	giveClass,
 	headingIn,
 	isWithin,
 	parsePage,
 	sectionNumber,
 	sectionOf,
-	wordsIn,
 	type Page,
 	type PageElement
 } from '../html/index.ts';
-
-const text = (most: number) => z.string().check(z.maxLength(most));
-
-/** What is to be done to an element, other than to give it a class: a wish for its markup (`html/edit`). */
-const wishSchema = z.discriminatedUnion('kind', [
-	z.strictObject({ kind: z.literal('class'), name: text(100) }),
-	z.strictObject({ kind: z.literal('attribute'), name: text(200), value: z.nullable(text(20_000)) }),
-	z.strictObject({ kind: z.literal('words'), words: text(20_000) }),
-	z.strictObject({
-		kind: z.literal('wrap'),
-		wrapper: z.strictObject({ tag: text(100), className: text(100) }),
-		together: z.literal(false)
-	}),
-	z.strictObject({ kind: z.literal('unwrap') }),
-	z.strictObject({ kind: z.literal('move'), by: z.union([z.literal(-1), z.literal(1)]) }),
-	z.strictObject({ kind: z.literal('duplicate') })
-]);
-
-export type ErrandWish = z.infer<typeof wishSchema>;
+import { changesFor, isDone, isKnownAs, knownBy, text, wishSchema, type ErrandWish } from './wish.ts';
 
 /** What is to be done to an element of given markup at its host; until then frames alone have it. */
 export const errandSchema = z.strictObject({
@@ -59,15 +36,12 @@ export const givenSchema = z.strictObject({ path: text(500) });
 
 export type Given = z.infer<typeof givenSchema>;
 
-const WORDS = 80;
-
 /** An errand for an element: a class for it, or another wish. */
 export const errandFor = (page: string, element: PageElement, wish: string | ErrandWish): Errand => ({
 	page,
 	...(typeof wish === 'string' ? { name: wish } : { name: '', wish }),
 	path: element.path,
-	tag: element.tag,
-	words: wordsIn(element, WORDS),
+	...knownBy(element),
 	done: false
 });
 
@@ -75,43 +49,18 @@ export const errandFor = (page: string, element: PageElement, wish: string | Err
  * The element of an errand in a save of its page: where it was, if that says the same; else the only one, or the
  * first, that does; undefined where none does.
  */
-function elementOf(page: Page, { path, tag, words }: Errand): PageElement | undefined {
+function elementOf(page: Page, errand: Errand): PageElement | undefined {
+	const { path, tag, words } = errand;
 	const there = elementAt(page, path);
-	const isIt = (one: PageElement): boolean => one.tag === tag && wordsIn(one, WORDS) === words;
+	const isIt = (one: PageElement): boolean => isKnownAs(one, errand);
 	if (there && isIt(there)) return there;
 	return page.elements.find(isIt) ?? (there?.tag === tag && words === '' ? there : undefined);
 }
 
-/** Whether a save has what an errand asks for. Where an element stands among others is not told by a save alone. */
-function isDone(page: Page, errand: Errand, element: PageElement | undefined): boolean {
-	const { wish, name } = errand;
-	if (wish?.kind === 'words') {
-		const there = elementAt(page, errand.path);
-		return there?.tag === errand.tag && wordsIn(there, wish.words.length + 1) === wordsOf(wish.words);
-	}
-	if (!element) return false;
-	if (!wish) return classesOf(element).includes(name);
-	switch (wish.kind) {
-		case 'class':
-			return !classesOf(element).includes(wish.name);
-		case 'attribute':
-			return attribute(element, wish.name) === (wish.value ?? undefined);
-		case 'wrap': {
-			const { tag, className } = wish.wrapper;
-			const around = element.parent;
-			return around?.tag === tag && (className === '' || classesOf(around).includes(className));
-		}
-		default:
-			return false;
-	}
-}
-
-const wordsOf = (words: string): string => words.replace(/\s+/g, ' ').trim();
-
 /** An errand as a newer save of its page has it: with its place there, and ticked off where that has what it asks for. */
 export function errandIn(page: Page, errand: Errand): Errand {
 	const element = elementOf(page, errand);
-	const done = isDone(page, errand, element);
+	const done = isDone(page, element, errand.wish ?? errand.name, errand);
 	return element ? { ...errand, path: element.path, done } : { ...errand, done: errand.done || done };
 }
 
@@ -130,15 +79,16 @@ export function withErrands(
 		const there = elementAt(page, errand.path);
 		const element = elementOf(page, errand) ?? (there?.tag === errand.tag ? there : undefined);
 		if (!element) continue;
-		const changes = errand.wish
-			? markupChanges(page, [element], errand.wish)
-			: [giveClass(page, element, errand.name) ?? []].flat();
+		const changes = changesFor(page, element, errand.wish ?? errand.name);
 		if (changes.length === 0) continue;
 		text = applyChanges(text, changes);
 		steps.push(changes);
 	}
 	return { text, steps };
 }
+
+const wrapperNamed = ({ tag, className }: { tag: string; className: string }): string =>
+	`a ${tag}${className === '' ? '' : ` of the class ${className}`}`;
 
 /** What an errand asks for, of something that is called `it`. */
 function asked({ wish, name }: Errand, it: string): string {
@@ -153,10 +103,12 @@ function asked({ wish, name }: Errand, it: string): string {
 				: `set ${wish.name} of ${it} to “${wish.value}”`;
 		case 'words':
 			return `write “${wish.words}” into ${it}`;
-		case 'wrap': {
-			const { tag, className } = wish.wrapper;
-			return `put a ${tag}${className === '' ? '' : ` of the class ${className}`} around ${it}`;
-		}
+		case 'wrap':
+			return `put ${wrapperNamed(wish.wrapper)} around ${it}`;
+		case 'wrap-run':
+			return `put ${wrapperNamed(wish.wrapper)} around ${it} and the ${wish.count === 2 ? 'one' : `${wish.count - 1}`} after it`;
+		case 'wrap-words':
+			return `put ${wrapperNamed(wish.wrapper)} around “${wish.words}”${wish.before > 0 ? ` (number ${wish.before + 1} of such)` : ''} in ${it}`;
 		case 'unwrap':
 			return `take the tags of ${it} away, and leave what is in it`;
 		case 'move':

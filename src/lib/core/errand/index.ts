@@ -6,7 +6,7 @@ export {
 	givenSchema,
 	withErrands,
 	type Errand,
-	type ErrandWish,
 	type Given
 } from './errand.ts';
 export { unsteadyNames, unsteadySchema, type UnsteadyName } from './saves.ts';
+export { wishesToHost, type ErrandWish } from './wish.ts';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import {
+	contains,
 	equal,
 	printRational,
 	rationalFromDecimal,
@@ -20,6 +21,7 @@ import {
 	overlapsOf,
 	parseMediaQueryList,
 	solve,
+	splitQueries,
 	type MediaSite,
 	type Threshold
 } from './index.ts';
@@ -48,6 +50,32 @@ it.each([
 	['(min-width: 700px', '(min-width: 720px']
 ])('%s to 720', (query, result) => {
 	expect(moved([query], '700', '720')).toEqual([result]);
+});
+
+it.each([
+	['(min-width: 700px)', '(min-width: 700px)', '(min-width: 850px)'],
+	[
+		'screen and (max-width: 999.98px)',
+		'screen and (max-width: 999.98px)',
+		'screen and (max-width: 849.98px)'
+	],
+	['(700px <= width < 1000px)', '(700px <= width < 850px)', '(850px <= width < 1000px)'],
+	[
+		'(min-width: 43.75em) and (max-width: 999px)',
+		'(min-width: 43.75em) and (max-width: 849px)',
+		'(min-width: 53.125em) and (max-width: 999px)'
+	],
+	['(width >= 500px)', null, null],
+	['not (width < 700px)', null, null]
+])('the band 700–1000 is parted at 850: %s', (text, own, copy) => {
+	const made = splitQueries(text, { lo: px('700'), hi: px('1000') }, px('850'), EM);
+	expect(made).toEqual(own === null ? null : { own, copy });
+	if (!made) return;
+	// At whole pixels nothing changes; halves of a px under a breakpoint leave one between them, as before.
+	const holds = (query: string, at: number): boolean =>
+		contains(solve(parseMediaQueryList(query), PLAIN), rationalFromNumber(at));
+	for (const at of [0, 699, 700, 849, 850, 999, 1000])
+		expect([at, holds(made.own, at) || holds(made.copy, at)]).toEqual([at, holds(text, at)]);
 });
 
 it('takes 701 for the other half of 700 only where nothing begins at 700', () => {

@@ -12,7 +12,7 @@ import {
 	toNumber,
 	type Rational
 } from '../interval/index.ts';
-import type { Change } from '../text/index.ts';
+import { applyChanges, type Change } from '../text/index.ts';
 import type { Threshold } from './bands.ts';
 import type { Operator } from './feature.ts';
 import { parseMediaQueryList } from './parse.ts';
@@ -140,6 +140,30 @@ export const moveBreakpoint = (
 			return { start, end, text: `${printRational(value).replace('≈', '')}${unit}` };
 		})
 	);
+
+/**
+ * A list of media queries that begins or ends at a band's own ends, parted at a width within that: as it is to be for
+ * itself, and for a copy that comes after it. What begins at `lo` and goes on keeps its queries, and the copy begins at
+ * the width; what ends at `hi` alone keeps them too, and the copy ends there; what does both is parted in two. Null
+ * where it does neither, or says what is not so.
+ */
+export function splitQueries(
+	text: string,
+	{ lo, hi }: { readonly lo: Rational | null; readonly hi: Rational | null },
+	at: Rational,
+	em: Rational
+): { readonly own: string; readonly copy: string } | null {
+	const moved = (end: Rational | null, side: Compared['side']): string | null => {
+		const [halves = []] = end ? halvesOf([text], end, em) : [];
+		if (!end || !halves.some((one) => one.side === side)) return null;
+		const [changes = []] = moveBreakpoint([text], end, at, em);
+		return applyChanges(text, changes);
+	};
+	if (/\bnot\b/i.test(text)) return null;
+	const [begins, ends] = [moved(lo, 'from'), moved(hi, 'to')];
+	if (begins !== null) return { own: ends ?? text, copy: begins };
+	return ends === null ? null : { own: text, copy: ends };
+}
 
 /** Brings breakpoints together at one width, each with its other half; gives the changes of each text. */
 export function gatherBreakpoints(

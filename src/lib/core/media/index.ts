@@ -11,7 +11,8 @@ export {
 	closeHalves,
 	gatherBreakpoints,
 	moveBreakpoint,
-	nearBreakpoints
+	nearBreakpoints,
+	splitQueries
 } from './breakpoint.ts';
 export { nameBreakpoint, namesOf } from './name.ts';
 export { lengthContext } from './relation.ts';

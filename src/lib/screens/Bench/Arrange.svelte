@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
+	import { compare, rationalFromDecimal, type Rational } from '$lib/core/interval/index.ts';
 	import type { Edits } from '$lib/state/edits.svelte.ts';
 	import { deskOf } from '$lib/state/desk.ts';
 	import type { Proposed } from '$lib/state/proposal.svelte.ts';
@@ -10,6 +12,7 @@
 		join,
 		nameValue,
 		part,
+		splitBand,
 		valueBack,
 		valueHere,
 		type Chosen
@@ -23,12 +26,15 @@
 		site: SiteState;
 		/** What is selected in the sheet. */
 		chosen: Chosen;
+		/** The breakpoints of the page, in their order, and where the carriage stands, CSS px. */
+		breakpoints: readonly Rational[];
+		width: number;
 		/** The pages that have any of some files. */
 		pagesOf: (files: readonly string[]) => readonly string[];
 		onplace: (place: FilePlace) => void;
 	}
 
-	let { edits, site, chosen, pagesOf, onplace }: Props = $props();
+	let { edits, site, chosen, breakpoints, width, pagesOf, onplace }: Props = $props();
 
 	const id = $props.id();
 	const others = $derived(
@@ -45,6 +51,16 @@
 		});
 	});
 	const here = $derived(valueHere(deskOf(site), chosen));
+
+	let split = $state(untrack(() => String(width)));
+	/** The width to split at, and the ends of the band that it is in; undefined where it is none, or an end. */
+	const parted = $derived.by(() => {
+		const at = rationalFromDecimal(split.trim().replace(/px$/i, ''));
+		if (!at || at.n <= 0n || breakpoints.some((one) => compare(one, at) === 0)) return undefined;
+		const lo = breakpoints.findLast((one) => compare(one, at) < 0) ?? null;
+		const hi = breakpoints.find((one) => compare(one, at) > 0) ?? null;
+		return { at, band: { lo, hi } };
+	});
 
 	let words = $state('');
 	let target = $derived(others[0] ?? '');
@@ -72,6 +88,15 @@
 		<Button onclick={() => act((desk) => part(desk, chosen))}>Part its block here</Button>
 		<Button onclick={() => act((desk) => join(desk, chosen))}>Join blocks of its kind</Button>
 	</div>
+	<form
+		onsubmit={onEnter(
+			() => parted && act((desk) => splitBand(desk, [...site.texts.keys()], parted.band, parted.at))
+		)}
+	>
+		<label for="{id}-split">Split the band at, px</label>
+		<input id="{id}-split" bind:value={split} inputmode="decimal" maxlength="12" autocomplete="off" />
+		<Button type="submit" disabled={!parted}>In all rules</Button>
+	</form>
 	<form onsubmit={onEnter(() => act((desk) => comment(desk, chosen, words)))}>
 		<label for="{id}-words">Comment over it</label>
 		<input id="{id}-words" bind:value={words} maxlength="2000" />

@@ -7,7 +7,8 @@
 	import type { Unseen } from '$lib/core/presence/index.ts';
 	import type { Table } from './writing.svelte.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
-	import { giveClassTo } from '$lib/state/giving.ts';
+	import type { Edits } from '$lib/state/edits.svelte.ts';
+	import { wishMarkup } from '$lib/state/markup.ts';
 	import type { Instead } from '$lib/state/instead.ts';
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
@@ -34,6 +35,8 @@
 		oncollate: () => Promise<Table>;
 		/** What larger edits are proposed with; null until one is first wished for. */
 		proposal: Proposal | null;
+		/** A larger edit is wished for, in place of what was tried before. */
+		onpropose: () => Promise<Edits>;
 		site: SiteState;
 		page: PageState;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
@@ -52,7 +55,7 @@
 		/** The file in the sheet, the rule at its caret, and a wish to write another selector there. */
 		file: string;
 		rule: CaretRule | undefined;
-		onwrite: (selector: string) => void;
+		onwrite: (selector: string, note: string) => void;
 		/** Which of the selectors hit an element of the lead. */
 		matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
 		/** What of the lead's page does not show, and why. */
@@ -70,6 +73,7 @@
 		table,
 		oncollate,
 		proposal,
+		onpropose,
 		site,
 		page,
 		original,
@@ -131,8 +135,10 @@
 		),
 		given: site.given
 	});
-	const give = (paths: readonly ElementPath[], name: string): Promise<string> =>
-		giveClassTo(site, page.path, paths, name);
+	async function give(paths: readonly ElementPath[], name: string): Promise<string> {
+		const { proposal } = await onpropose();
+		return wishMarkup(site, page, proposal, paths, { kind: 'give-class', name });
+	}
 </script>
 
 <section aria-label="What is selected">

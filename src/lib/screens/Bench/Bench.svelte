@@ -159,6 +159,15 @@
 	/** Asks what is to be done to the rules at the sheet's caret. */
 	const arrange = (): void => void writing.propose((edits) => (edits.arranged = chosen()));
 
+	/** Proposes another selector for the rule at the sheet's caret. */
+	function reselect(selector: string, note: string): void {
+		const { span } = rule ?? {};
+		if (span)
+			void writing.propose((edits) =>
+				edits.reselect({ file: shown, from: span.start, to: span.end }, selector, note)
+			);
+	}
+
 	/** Proposes to wrap what is selected in the sheet; says why it is not. */
 	async function wrap(interval: Interval | null, join: boolean): Promise<string | null> {
 		await writing.propose((edits) =>
@@ -283,7 +292,7 @@
 >
 	{#if edits}
 		{#await import('./EditCards.svelte') then { default: EditCards }}
-			{#if edits}<EditCards {edits} {site} pagesOf={(files) => pagesOf(site, files)} {onplace} />{/if}
+			{#if edits}<EditCards {edits} {site} {bands} pagesOf={(files) => pagesOf(site, files)} {onplace} />{/if}
 		{/await}
 	{/if}
 </Measure>
@@ -374,6 +383,7 @@
 							return writing.bringTable();
 						}}
 						proposal={edits?.proposal ?? null}
+						onpropose={() => writing.anew()}
 						{site}
 						{page}
 						{original}
@@ -388,7 +398,7 @@
 						trace={traceIn}
 						file={shown}
 						{rule}
-						onwrite={(selector) => sheet?.write(selector)}
+						onwrite={reselect}
 						matching={(path, selectors) => stages?.matching('lead', path, selectors) ?? Promise.resolve([])}
 						onplace={toPlace}
 						{reach}

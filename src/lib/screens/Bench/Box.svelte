@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { figure as px, widthParts, type ElementBox, type Part, type Sides } from '$lib/core/box/index.ts';
+	import { boxParts, figure as px, type ElementBox, type Part, type Sides } from '$lib/core/box/index.ts';
 	import { elementAt, nameOfElement, wordsIn, type ElementPath } from '$lib/core/html/index.ts';
 	import { printIntervalSet } from '$lib/core/interval/index.ts';
 	import { UNSEEN } from '$lib/core/presence/index.ts';
@@ -9,7 +9,7 @@
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 
 	import type { Table } from './writing.svelte.ts';
-	import { takeSide, writtenWidth } from '$lib/state/pulling.ts';
+	import { takeSide, writtenLength } from '$lib/state/pulling.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import type { Hits } from './answers.ts';
@@ -98,13 +98,14 @@
 			const { property } = part;
 			const margin = part.of === 'margin';
 			const now = {
-				was: (more: number) => (margin ? part.width + more : Math.max(0, part.width + more)),
+				was: (more: number) => (margin ? part.length + more : Math.max(0, part.length + more)),
 				by,
 				ready: false
 			};
 			pulled = now;
 			void take(property).then((sizing) => {
-				if (property === 'width') now.was = (more) => writtenWidth(box, more, sizing);
+				if (property === 'width' || property === 'height')
+					now.was = (more) => writtenLength(box, property, more, sizing);
 				now.ready = true;
 				put();
 			});
@@ -163,7 +164,11 @@
 			</p>
 		{/if}
 	{/each}
-	{#if lead}<SumBar {...widthParts(lead)} room={lead.room} onpull={viewing.wide ? undefined : pull} />{/if}
+	{#if lead}
+		{@const onpull = viewing.wide ? undefined : pull}
+		<SumBar {...boxParts(lead, 'width')} name="width" room={lead.room} {onpull} />
+		<SumBar {...boxParts(lead, 'height')} name="height" room={null} {onpull} />
+	{/if}
 	<!-- At the whole width a value is in the hand there. -->
 	{#if table?.hand.held && !viewing.wide}
 		{@const { collating, hand } = table}

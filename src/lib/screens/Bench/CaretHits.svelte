@@ -69,7 +69,7 @@
 	}
 
 	/** Writes another selector in the place of the rule's. */
-	export function write(selector: string): void {
+	function write(selector: string): void {
 		if (!rule?.span) return;
 		file.dispatch({
 			changes: { from: rule.span.start, to: rule.span.end, insert: selector },

@@ -4,7 +4,8 @@
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import type { Collating, ShownColumn } from '$lib/state/collating.svelte.ts';
-	import type { Hand } from '$lib/state/hand.svelte.ts';
+	import { withoutCells, type Hand } from '$lib/state/hand.svelte.ts';
+	import { relyingOn } from '$lib/state/relying.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
@@ -74,6 +75,18 @@
 		cells[at + by]?.focus();
 	}
 
+	/** Takes a cell's declaration out; where neighbours stand off by the space that it gives, they are named first. */
+	async function remove({ name }: Row, cell: Cell): Promise<void> {
+		const { looked } = collating;
+		const spaces = (of: ElementPath) => looked?.stages.spaces('lead', of) ?? Promise.resolve([]);
+		const relying = /margin|gap/.test(name) ? await relyingOn({ page, spaces }, path, name) : [];
+		if (relying.length === 0) return hand.takeOut([cell]);
+		hand.drop();
+		proposal.propose(
+			(desk) => withoutCells(desk, [cell]) ?? { does: `${name}: ${cell.text} goes.`, notes: relying }
+		);
+	}
+
 	/** The column left of one that is shown, where its cell says something else. */
 	const isOther = (row: Row, cell: Cell, i: number): boolean => first + i > 0 && !cell.same && differs(row);
 
@@ -133,6 +146,7 @@
 												{onplace}
 												other={isOther(row, cell, i)}
 												flat={cell.same && i > 0}
+												onremove={() => void remove(row, cell)}
 												onwalk={walk}
 												ondone={() => void back(row, column)}
 											/>

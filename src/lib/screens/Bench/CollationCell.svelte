@@ -21,14 +21,30 @@
 		/** Whether it says something else than the column left of it, and whether it just goes on. */
 		other: boolean;
 		flat: boolean;
+		/** Its declaration is to be taken out. */
+		onremove: () => void;
 		/** A key that may go to another cell. */
 		onwalk: (event: KeyboardEvent) => void;
 		/** What was in the hand has been let go. */
 		ondone: () => void;
 	}
 
-	let { page, path, row, cell, column, collating, hand, given, onplace, other, flat, onwalk, ondone }: Props =
-		$props();
+	let {
+		page,
+		path,
+		row,
+		cell,
+		column,
+		collating,
+		hand,
+		given,
+		onplace,
+		other,
+		flat,
+		onremove,
+		onwalk,
+		ondone
+	}: Props = $props();
 
 	const held = $derived(hand.held?.row === row && hand.held.column === column ? hand.held : null);
 	const idle = $derived(cell.outcome.kind === 'own' ? collating.noEffect(row, column) : undefined);
@@ -84,7 +100,7 @@
 	function key(event: KeyboardEvent): void {
 		if (event.key !== 'Delete' && event.key !== 'Backspace') return onwalk(event);
 		event.preventDefault();
-		if (cell.outcome.kind === 'own' || cell.outcome.kind === 'initial') hand.takeOut([cell]);
+		if (cell.outcome.kind === 'own' || cell.outcome.kind === 'initial') onremove();
 	}
 </script>
 

@@ -20,7 +20,7 @@
 
 	let { site, paths, collating, hand, proposal, name }: Props = $props();
 
-	const { first, fits, here } = $derived(collating);
+	const { first, fits, here, columns } = $derived(collating);
 
 	let word = $state('');
 	/** Gives a property a row that nobody declares yet. */
@@ -36,12 +36,14 @@
 		collating.rows.flatMap(({ cells }) => cells.filter(({ needless: one }) => one !== undefined))
 	);
 
-	/** Proposes to copy a column into the one of the carriage. */
-	function copy(from: ShownColumn): void {
-		const { looked, columns, here: at } = collating;
-		const to = columns[at];
+	/** The column that others are copied into: the carriage's, until another is chosen. */
+	let chosen = $state<string | null>(null);
+	const into = $derived(columns.find(({ letter }) => letter === chosen) ?? columns[here]);
+	/** Proposes to copy a column into another. */
+	function copy(from: ShownColumn, to: ShownColumn): void {
+		const { looked } = collating;
 		hand.drop();
-		if (looked && to) proposal.propose((desk) => copyColumn(desk, looked, collating, from, to));
+		if (looked) proposal.propose((desk) => copyColumn(desk, looked, collating, from, to));
 	}
 </script>
 
@@ -61,11 +63,19 @@
 	</form>
 	<label><input type="checkbox" bind:checked={collating.parted} /> every band</label>
 	<label><input type="checkbox" bind:checked={collating.computing} /> computed</label>
-	{#if collating.columns.length > 1 && paths.length === 1}
-		<Menu label="Copy into {collating.columns[here]?.letter ?? ''}">
-			{#each collating.columns as column, i (column.letter)}
-				{#if i !== here}
-					<button type="button" class="act" onclick={() => copy(column)}>what {column.letter} says</button>
+	{#if columns.length > 1 && paths.length === 1 && into}
+		<Menu label="Copy into {into.letter}">
+			<label class="into">
+				into
+				<select bind:value={() => into.letter, (letter) => (chosen = letter)}>
+					{#each columns as { letter } (letter)}<option>{letter}</option>{/each}
+				</select>
+			</label>
+			{#each columns as column (column.letter)}
+				{#if column !== into}
+					<button type="button" class="act" onclick={() => copy(column, into)}
+						>what {column.letter} says</button
+					>
 				{/if}
 			{/each}
 		</Menu>
@@ -122,6 +132,10 @@
 		align-items: center;
 		min-height: 1.5rem;
 		color: var(--ink-2);
+	}
+
+	.into {
+		padding: 0 0.5rem;
 	}
 
 	form input {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { figure as px, widthParts } from '$lib/core/box/index.ts';
+	import { boxParts, figure as px } from '$lib/core/box/index.ts';
 	import { nameOfElement, type PageElement } from '$lib/core/html/index.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
@@ -62,7 +62,7 @@
 			{#each shown as column, i (column.letter)}
 				{@const box = boxes[i]}
 				<td class:here={collating.columns[here] === column} class="sum">
-					{#if box}<SumBar {...widthParts(box)} room={box.room} />{/if}
+					{#if box}<SumBar {...boxParts(box, 'width')} room={box.room} />{/if}
 				</td>
 			{/each}
 		</tr>

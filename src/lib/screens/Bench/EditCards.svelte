@@ -1,5 +1,7 @@
 <script lang="ts">
 	import type { Edits } from '$lib/state/edits.svelte.ts';
+	import { breakpointsOf, type Bands } from '$lib/core/media/index.ts';
+	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import Proposed from './Proposed.svelte';
@@ -12,11 +14,22 @@
 		/** The pages that have any of some files. */
 		pagesOf: (files: readonly string[]) => readonly string[];
 		onplace: (place: FilePlace) => void;
+		bands: Bands;
 	}
 
-	let { edits, site, pagesOf, onplace }: Props = $props();
+	let { edits, site, pagesOf, onplace, bands }: Props = $props();
 </script>
 
 <Shift shifting={edits.shifting} {pagesOf} />
 <Proposed proposal={edits.proposal} {pagesOf} />
-{#if edits.arranged}<Arrange {edits} {site} chosen={edits.arranged} {pagesOf} {onplace} />{/if}
+{#if edits.arranged}
+	<Arrange
+		{edits}
+		{site}
+		chosen={edits.arranged}
+		breakpoints={breakpointsOf(bands.thresholds)}
+		width={carriage.width}
+		{pagesOf}
+		{onplace}
+	/>
+{/if}

@@ -1,13 +1,13 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { figure, partsOfSpace } from '$lib/core/box/index.ts';
-	import { elementAt, nameOfElement } from '$lib/core/html/index.ts';
+	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { isEmpty, printInterval, printIntervalSet } from '$lib/core/interval/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import type { Collating } from '$lib/state/collating.svelte.ts';
 	import { intervalOf, type Extent, type Hand, type Held } from '$lib/state/hand.svelte.ts';
 	import { outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
+	import { relyingOn } from '$lib/state/relying.ts';
 	import type { Choice } from '$lib/state/targets.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Hits } from './answers.ts';
@@ -80,18 +80,11 @@
 		const { property } = held;
 		const { looked } = collating;
 		const [path] = looked?.paths ?? [];
-		if (!path || !looked || !property.startsWith('margin')) return;
+		if (!path || !looked) return;
 		let current = true;
-		void untrack(() => looked.stages.spaces('lead', path)).then((found) => {
-			if (!current) return;
-			relying = found.flatMap((one) => {
-				const other = one.path && elementAt(page.page, one.path);
-				const own = partsOfSpace(one).find(({ of }) => of !== 'gap' && of !== 'neighbour' && of !== 'rest');
-				const isMeant = !/-(top|right|bottom|left)$/.test(property) || property.endsWith(one.side);
-				return other && own && own.length > 0 && isMeant
-					? [`${nameOfElement(other)} stands ${figure(one.length)} px off at the ${one.side} by it`]
-					: [];
-			});
+		const spaces = (of: ElementPath) => looked.stages.spaces('lead', of);
+		void untrack(() => relyingOn({ page, spaces }, path, property)).then((found) => {
+			if (current) relying = found;
 		});
 		return () => (current = false);
 	});

@@ -10,8 +10,7 @@
 		type ElementPath
 	} from '$lib/core/html/index.ts';
 	import { relativeAddress } from '$lib/core/site/index.ts';
-	import { errandsTo } from '$lib/state/giving.ts';
-	import { hitsOtherwise, proposeMarkup } from '$lib/state/markup.ts';
+	import { wishMarkup } from '$lib/state/markup.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
@@ -49,27 +48,18 @@
 		const inFrame = selectionView.words;
 		if (inFrame && element && inFrame.path.join() === element.path.join())
 			return sourceOfText(page.page, element, inFrame.start, inFrame.end) ?? null;
-		const { main } = site.texts.get(page.path)?.state.selection ?? {};
-		return main && !main.empty ? { start: main.from, end: main.to } : null;
+		const { text, state } = site.texts.get(page.path) ?? {};
+		const main = state?.selection.main;
+		// With errands in it, the page is not what the sheet's panel shows.
+		return main && !main.empty && text === page.source ? { start: main.from, end: main.to } : null;
 	});
 
 	/** What became of a wish for markup that is given. */
 	let heard = $state('');
-	/** Proposes it, and tells which rules hit otherwise then; where the markup is given it is an errand. */
-	function propose(wish: MarkupWish, notes: readonly string[] = []): void {
+	async function propose(wish: MarkupWish, notes: readonly string[] = []): Promise<void> {
 		heard = '';
-		if (isGiven) {
-			void errandsTo(site, page.path, chosen, wish).then((said) => (heard = said));
-			return;
-		}
-		const before = site.texts.get(page.path)?.text ?? '';
-		proposeMarkup(proposal, page.path, wish.kind === 'wrap' && wish.together ? ordered : chosen, wish, notes);
-		const after = proposal.textAfter(page.path);
-		if (after === undefined) return;
-		const { sentence } = proposal;
-		void hitsOtherwise(page, before, after).then((found) => {
-			if (proposal.sentence === sentence) proposal.notes = [...notes, ...found];
-		});
+		const elements = 'together' in wish && wish.together ? ordered : chosen;
+		heard = await wishMarkup(site, page, proposal, elements, wish, notes);
 	}
 	/** The site's pictures, as addresses of this page. */
 	const pictures = $derived(
@@ -117,8 +107,7 @@
 		<span class="count">{chosen.length}</span>
 	</div>
 	{#if isGiven}<p class="given">{page.path} is given: what is done here is an errand for its host.</p>{/if}
-	{#if heard !== ''}<p role="status">{heard}</p>{/if}
-	{#if proposal.refusal}<p class="refusal" role="alert">{proposal.refusal.sentence}</p>{/if}
+	{#if heard !== ''}<p class:refusal={proposal.refusal} role="status">{heard}</p>{/if}
 	<table>
 		<tbody>
 			{#if classesOf(element).length > 0}

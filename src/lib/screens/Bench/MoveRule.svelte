@@ -8,8 +8,8 @@
 		rung: Rung;
 		called: string;
 		rows: readonly ReachRow[];
-		/** Another selector is to be written there. */
-		onwrite: (selector: string) => void;
+		/** The selector of another row is to be written there. */
+		onwrite: (row: ReachRow) => void;
 	}
 
 	let { selector, rung, called, rows, onwrite }: Props = $props();
@@ -27,7 +27,7 @@
 			type="button"
 			disabled={!to}
 			title={to ? `Write ${to.selector}` : ''}
-			onclick={() => to && onwrite(to.selector)}
+			onclick={() => to && onwrite(to)}
 			>{name}{#if to}<code>{to.selector}</code>{/if}</button
 		>
 	{/each}

@@ -9,14 +9,14 @@
 	} from '$lib/core/selector/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
-	import { outlining } from '$lib/state/hits.ts';
+	import { counted, outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import type { Hits } from './answers.ts';
 	import GiveClass from './GiveClass.svelte';
 	import MoveRule from './MoveRule.svelte';
 	import { placeName } from './placeName.ts';
-	import { reached, type Reached } from './reachRows.ts';
+	import { reached, type Reached, type ReachRow } from './reachRows.ts';
 
 	interface Props {
 		page: PageState;
@@ -33,7 +33,7 @@
 		trace: (path: ElementPath) => Promise<Trace | null>;
 		/** The rule at the caret, and a wish to write another selector there. */
 		rule: CaretRule | undefined;
-		onwrite: (selector: string) => void;
+		onwrite: (selector: string, note: string) => void;
 		/** Gives elements a class; says what was done. */
 		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
 	}
@@ -97,6 +97,9 @@
 	);
 	const others = $derived(answer?.others ?? 0);
 
+	const hitsInWords = ({ here, pages }: ReachRow): string =>
+		`It hits ${counted(here ?? 0)} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
+
 	let said = $state('a click copies a selector');
 	async function copy(selector: string): Promise<void> {
 		said = await navigator.clipboard.writeText(selector).then(
@@ -132,7 +135,7 @@
 			rung={answer.rung}
 			called={CALLED[answer.rung]}
 			rows={answer.rows}
-			{onwrite}
+			onwrite={(row) => onwrite(row.selector, hitsInWords(row))}
 		/>
 	{/if}
 	<table>

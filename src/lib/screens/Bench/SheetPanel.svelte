@@ -166,8 +166,6 @@
 	let hits = $state<CaretHits>();
 	/** Selects the next element that the caret's rule hits, or the one before. */
 	export const step = (by: number): void => void hits?.step(by);
-	/** Writes another selector into the rule at the caret. */
-	export const write = (selector: string): void => hits?.write(selector);
 
 	let searching = $state<string | null>(null);
 

@@ -3,15 +3,17 @@
 
 	interface Props {
 		parts: readonly Part[];
+		/** Which size it is of, where that is to be said. */
+		name?: string;
 		/** The sum of the parts, CSS px. */
 		sum: number;
-		/** The width there is for them, CSS px; null where it cannot be told. */
+		/** The room there is for them, CSS px; null where it cannot be told. */
 		room: number | null;
-		/** A part is pulled: it is to be so much wider than it was when that began, CSS px; undefined where it cannot be. */
+		/** A part is pulled: it is to be so much longer than it was when that began, CSS px; undefined where it cannot be. */
 		onpull?: ((part: Part, by: number, begins: boolean) => void) | undefined;
 	}
 
-	let { parts, sum, room, onpull }: Props = $props();
+	let { parts, name = '', sum, room, onpull }: Props = $props();
 
 	const whole = $derived(Math.max(sum, room ?? 0, 1));
 	const over = $derived(room === null ? 0 : sum - room);
@@ -32,8 +34,8 @@
 	function move({ clientX }: PointerEvent): void {
 		if (!pulled || (!pulled.moved && clientX === pulled.x)) return;
 		const by = Math.round((clientX - pulled.x) * pulled.scale);
-		// What lies right of the content grows to the left.
-		onpull?.(pulled.part, /right/.test(pulled.part.property) ? -by : by, !pulled.moved);
+		// What lies after the content grows towards it.
+		onpull?.(pulled.part, /right|bottom/.test(pulled.part.property) ? -by : by, !pulled.moved);
 		pulled.moved = true;
 	}
 </script>
@@ -43,8 +45,8 @@
 		{#each parts as part, i (i)}
 			<span
 				class={part.of}
-				style:width={share(part.width)}
-				title="{part.of} {px(part.width)}{onpull ? ': pull to try another' : ''}"
+				style:width={share(part.length)}
+				title="{part.of} {px(part.length)}{onpull ? ': pull to try another' : ''}"
 				role="presentation"
 				onpointerdown={(event) => take(event, part)}
 				onpointermove={move}
@@ -55,7 +57,8 @@
 		{#if room !== null}<i style:left={share(room)}></i>{/if}
 	</div>
 	<figcaption>
-		{parts.map(({ of, width }) => `${of} ${px(width)}`).join(' + ')} = <b>{px(sum)}</b>
+		{#if name}{name}:{/if}
+		{parts.map(({ of, length }) => `${of} ${px(length)}`).join(' + ')} = <b>{px(sum)}</b>
 		{#if room !== null}
 			{#if over > LEAST}<em>{px(over)} px more than the {px(room)} there are</em>
 			{:else}of {px(room)}{/if}

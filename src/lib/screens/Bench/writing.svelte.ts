@@ -55,6 +55,12 @@ export class Writing {
 		make(edits);
 	}
 
+	/** What an edit is proposed with once what was tried before is let go. */
+	async anew(): Promise<Edits> {
+		await this.propose(() => undefined);
+		return this.bringEdits();
+	}
+
 	/** What the Measure does with thresholds. */
 	shift = (bands: () => Bands): Shift => ({
 		begin: (threshold) => void this.propose(({ shifting }) => shifting.begin(threshold, bands().thresholds)),

@@ -10,6 +10,8 @@ export interface Job {
 	/** Greater goes first. */
 	readonly priority?: number;
 	readonly signal?: AbortSignal;
+	/** Called with the stage that is to measure, before it does. */
+	readonly ready?: (stage: Stage) => void;
 }
 
 interface Task {
@@ -105,7 +107,8 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 				if (!task.job.signal?.aborted) task.report(measured);
 				if (left.size === 0) hearing();
 			};
-			const { content, viewport } = task.job;
+			const { content, viewport, ready } = task.job;
+			ready?.(stage);
 			const work = stage.host.measure(content, viewport, [...left], proxy(hear));
 			// Reports come by a port of their own: the last may come after the answer that all is done.
 			const finished = await Promise.race([

@@ -204,7 +204,7 @@ const host: StageHost = {
 			const element = elementByPath(frameOf(frame).document(), path);
 			return element ? computedValues(element) : new Map<string, string>();
 		}),
-	measure
+	measure: (content, viewport, widths, report) => measure(content, viewport, widths, report, asked)
 };
 
 document.documentElement.style.cssText = 'height:100%;background:transparent';

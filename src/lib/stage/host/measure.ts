@@ -1,5 +1,7 @@
 import { transfer } from 'comlink';
-import { heldUp } from '../../probe/cascade.ts';
+import { computedValues } from '../../probe/box.ts';
+import { heldUp, type SelectorIndex } from '../../probe/cascade.ts';
+import { findFacts } from '../../probe/facts.ts';
 import { elementByPath } from '../../probe/path.ts';
 import { buffersOf, readSnapshot } from '../../probe/snapshot.ts';
 import type { Measured, PageContent, Viewport } from '../protocol.ts';
@@ -41,6 +43,24 @@ function fineness(width: number, density: number): number {
 	return 16;
 }
 
+/** What selectors and conditions are asked about. */
+interface Asking {
+	readonly index: SelectorIndex;
+	readonly containers: readonly string[];
+}
+
+/** What is asked about an element of a document that is laid out. */
+function answersTo(document: Document, content: PageContent, asking: Asking): Partial<Measured> {
+	const { asked } = content;
+	if (!asked) return {};
+	const element = elementByPath(document, asked.path);
+	const held = heldUp(element, asked.conditions);
+	const { longhands } = asked;
+	if (!longhands || !element) return { held };
+	const facts = findFacts(document, [asked.path], 1, asking.index, asking.containers, longhands);
+	return { held, facts, computed: computedValues(element) };
+}
+
 let frame: PageFrame | undefined;
 let last: PageContent | undefined;
 
@@ -49,7 +69,8 @@ export async function measure(
 	content: PageContent,
 	viewport: Viewport,
 	widths: readonly number[],
-	report: (measured: Measured) => void
+	report: (measured: Measured) => void,
+	asking: Asking
 ): Promise<void> {
 	if (!frame) {
 		const room = document.createElement('div');
@@ -67,9 +88,8 @@ export async function measure(
 	for (const width of widths) {
 		of.size({ ...viewport, width }, 1, fineness(width, viewport.density));
 		const snapshot = readSnapshot(of.document());
-		const { asked } = content;
-		const held = asked && heldUp(elementByPath(of.document(), asked.path), asked.conditions);
-		report(transfer({ width, snapshot, ...(held ? { held } : {}) }, buffersOf(snapshot)));
+		const answers = answersTo(of.document(), content, asking);
+		report(transfer({ width, snapshot, ...answers }, buffersOf(snapshot)));
 		await new Promise((resolve) => setTimeout(resolve));
 	}
 }

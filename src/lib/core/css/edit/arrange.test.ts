@@ -4,6 +4,7 @@ import { applyChanges, inverted, type Change } from '../../text/index.ts';
 import { parseSheet } from '../index.ts';
 import { commentOver, joinBlocks, partBlock, putRules, takeRules } from './arrange.ts';
 import { said, SHEETS } from './sheets.fixture.ts';
+import { copyBlocks } from './split.ts';
 
 /** A text with `|` at the place that is meant, and the text after what is done there; a refusal is a sentence. */
 function at(
@@ -140,5 +141,36 @@ describe('a comment', () => {
 		expect(at(result.replace('a {', 'a| {'), over('the sea'))).toBe(result);
 		expect(at('a| { b: c }', over('one\ntwo */'))).toBe('/* one\n   two * / */\na { b: c }');
 		expect(at('a| { b: c }', over(' '))).toBe('A comment needs words.');
+	});
+});
+
+describe('blocks of one condition', () => {
+	const heads = (queries: string) => (queries === '(x)' ? { own: '(y)', copy: '(z)' } : null);
+
+	it('get a copy after them, under another condition, in the sheet’s hand', () => {
+		const source = '.n {\n\t@media (x) {\n\t\tb: c;\n\t}\n}\n\n@media (x) { a { b: c } } /* of it */\n';
+		const done = copyBlocks(parseSheet(source), heads);
+		expect('changes' in done && applyChanges(source, done.changes)).toBe(
+			'.n {\n\t@media (y) {\n\t\tb: c;\n\t}\n\n\t@media (z) {\n\t\tb: c;\n\t}\n}\n\n@media (y) { a { b: c } } /* of it */\n\n@media (z) { a { b: c } }\n'
+		);
+		expect(copyBlocks(parseSheet('@media (x) { a { b: c }'), heads)).toMatchObject({ at: 0 });
+	});
+
+	it('say what they said, twice, and nothing else changes', () => {
+		fc.assert(
+			fc.property(SHEETS, (source) => {
+				const done = copyBlocks(parseSheet(source), heads);
+				if ('refused' in done) return;
+				const after = applyChanges(source, done.changes);
+				expect(applyChanges(after, inverted(source, done.changes))).toBe(source);
+				const [was, is] = [said(source).declarations, said(after).declarations];
+				const of = (all: string[], head: string): string[] =>
+					all.flatMap((one) => (one.startsWith(`@media ${head} `) ? one.slice(7 + head.length) : []));
+				expect(of(is, '(y)')).toEqual(of(was, '(x)'));
+				expect(of(is, '(z)')).toEqual(of(was, '(x)'));
+				const others = (all: string[]): string[] => all.filter((one) => !/^@media \([xyz]\) /.test(one));
+				expect(others(is)).toEqual(others(was));
+			})
+		);
 	});
 });

@@ -9,4 +9,5 @@ export {
 export { handOf } from './hand.ts';
 export { writeInto, type Into, type WishedCondition, type Written } from './rule.ts';
 export { commentOver, joinBlocks, partBlock, putRules, takeRules } from './arrange.ts';
+export { copyBlocks } from './split.ts';
 export { givenBy, inlineCustomProperty, isCustomName, useCustomProperty } from './customProperty.ts';

@@ -1,4 +1,5 @@
 import type { Change } from '../../text/index.ts';
+import { giveClass } from '../classes.ts';
 import type { Page, PageElement } from '../page.ts';
 import { setAttribute, takeClass } from './attribute.ts';
 import { duplicate, moveAmong } from './place.ts';
@@ -8,7 +9,9 @@ import { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';
 /** What is to be done to the HTML of elements. */
 export type MarkupWish =
 	| { readonly kind: 'attribute'; readonly name: string; readonly value: string | null }
+	/** A class is taken away. */
 	| { readonly kind: 'class'; readonly name: string }
+	| { readonly kind: 'give-class'; readonly name: string }
 	| { readonly kind: 'words'; readonly words: string }
 	/** Each by itself, or all of them, side by side, as one. */
 	| { readonly kind: 'wrap'; readonly wrapper: Wrapper; readonly together: boolean }
@@ -26,6 +29,8 @@ export function markupChanges(page: Page, elements: readonly PageElement[], wish
 			return each((one) => setAttribute(page, one, wish.name, wish.value));
 		case 'class':
 			return each((one) => takeClass(page, one, wish.name));
+		case 'give-class':
+			return each((one) => [giveClass(page, one, wish.name) ?? []].flat());
 		case 'words':
 			return each((one) => setWords(page, one, wish.words));
 		case 'wrap':

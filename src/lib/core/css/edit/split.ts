@@ -1,0 +1,49 @@
+import type { Change } from '../../text/index.ts';
+import { isClosed, sliceOf, type AtRule, type Block, type Sheet } from '../node.ts';
+import { handOf } from './hand.ts';
+import { commentsAfter, indentAt } from './line.ts';
+
+/** Media queries of a block and of its copy. */
+export interface Heads {
+	readonly own: string;
+	readonly copy: string;
+}
+
+/** Blocks that were copied: the changes, and how many there were. */
+export type Split =
+	{ readonly changes: Change[]; readonly count: number } | { readonly refused: string; readonly at: number };
+
+const mediaIn = (block: Block): AtRule[] =>
+	block.children.flatMap((node): AtRule[] =>
+		node.kind === 'at-rule' && node.name === 'media' && node.block !== null && !node.opaque
+			? [node]
+			: node.kind === 'rule' || node.kind === 'at-rule'
+				? mediaIn(node)
+				: []
+	);
+
+/**
+ * Gives `@media` blocks a copy straight after them, with what they hold, under another condition; `headsOf` tells by a
+ * block's queries which it keeps and which its copy has, null where it has none. Where the two hold together no longer
+ * than the block did, nothing changes of what is in force. Blocks in blocks go with the outer one.
+ */
+export function copyBlocks(sheet: Sheet, headsOf: (queries: string) => Heads | null): Split {
+	const { source } = sheet;
+	const changes: Change[] = [];
+	let count = 0;
+	for (const node of mediaIn(sheet)) {
+		const { prelude, block, span } = node;
+		const heads = headsOf(sliceOf(source, prelude));
+		if (!heads || !block) continue;
+		if (!isClosed(source, node))
+			return { refused: 'The block that begins here is never closed.', at: span.start };
+		count++;
+		if (heads.own !== sliceOf(source, prelude)) changes.push({ ...prelude, text: heads.own });
+		const before = source.slice(span.start, prelude.start);
+		const after = source.slice(prelude.end, span.end);
+		const gap = `${handOf(sheet).apart ? '\n\n' : '\n'}${indentAt(source, span.start)}`;
+		const at = span.end + commentsAfter(source, span.end);
+		changes.push({ start: at, end: at, text: `${gap}${before}${heads.copy}${after}` });
+	}
+	return { changes, count };
+}

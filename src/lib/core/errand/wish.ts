@@ -1,0 +1,190 @@
+import * as z from 'zod/mini';
+import { markupChanges, wrapElements, wrapWords, type MarkupWish } from '../html/edit/index.ts';
+import {
+	attribute,
+	classesOf,
+	elementAt,
+	isWithin,
+	wordsIn,
+	type Page,
+	type PageElement
+} from '../html/index.ts';
+import type { Change } from '../text/index.ts';
+
+export const text = (most: number) => z.string().check(z.maxLength(most));
+
+const wrapperSchema = z.strictObject({ tag: text(100), className: text(100) });
+
+/** What an element is known by in another save: its tag, and how it begins. */
+const knownSchema = z.strictObject({ tag: text(100), words: text(200) });
+
+const count = z.int().check(z.nonnegative(), z.lte(100_000));
+
+/**
+ * What is to be done to an element, other than to give it a class, as markup that others write can be told it:
+ * by elements and words, not by offsets.
+ */
+export const wishSchema = z.discriminatedUnion('kind', [
+	z.strictObject({ kind: z.literal('class'), name: text(100) }),
+	z.strictObject({ kind: z.literal('attribute'), name: text(200), value: z.nullable(text(20_000)) }),
+	z.strictObject({ kind: z.literal('words'), words: text(20_000) }),
+	z.strictObject({ kind: z.literal('wrap'), wrapper: wrapperSchema, together: z.literal(false) }),
+	/** The element and those after it, so many in all, as one. */
+	z.strictObject({ kind: z.literal('wrap-run'), wrapper: wrapperSchema, count }),
+	/** Words in it, as its source has them; so many like them stand before. */
+	z.strictObject({
+		kind: z.literal('wrap-words'),
+		wrapper: wrapperSchema,
+		words: text(20_000),
+		before: count
+	}),
+	z.strictObject({ kind: z.literal('unwrap') }),
+	/** Before or after its neighbour. */
+	z.strictObject({
+		kind: z.literal('move'),
+		by: z.union([z.literal(-1), z.literal(1)]),
+		neighbour: z.optional(knownSchema)
+	}),
+	/** A copy after it; so many like it stand there already. */
+	z.strictObject({ kind: z.literal('duplicate'), alike: z.optional(count) })
+]);
+
+export type ErrandWish = z.infer<typeof wishSchema>;
+
+const WORDS = 80;
+
+/** What an element is known by in another save of its page. */
+export const knownBy = (element: PageElement): z.infer<typeof knownSchema> => ({
+	tag: element.tag,
+	words: wordsIn(element, WORDS)
+});
+
+/** Whether an element is what another was known by. */
+export const isKnownAs = (element: PageElement, { tag, words }: z.infer<typeof knownSchema>): boolean =>
+	element.tag === tag && wordsIn(element, WORDS) === words;
+
+const siblings = (element: PageElement): readonly PageElement[] => element.parent?.children ?? [];
+const alikeOf = (element: PageElement): number =>
+	siblings(element).filter((one) => isKnownAs(one, knownBy(element))).length;
+
+/** Where the inside of an element begins and ends in its page's source. */
+const insideOf = ({ startTag, endTag, span }: PageElement): readonly [number, number] => [
+	startTag?.end ?? 0,
+	endTag?.start ?? span?.end ?? 0
+];
+
+/** The places of words in the source of what an element holds. */
+function placesOf({ source }: Page, element: PageElement, words: string): number[] {
+	const [from, to] = insideOf(element);
+	const found: number[] = [];
+	let at = words === '' ? -1 : source.indexOf(words, from);
+	while (at >= 0 && at + words.length <= to) {
+		found.push(at);
+		at = source.indexOf(words, at + words.length);
+	}
+	return found;
+}
+
+/**
+ * Wishes for the markup of elements, as the host of a page can be told them: each with the element that it is for.
+ * Undefined where it cannot be told: words that stand in none of the elements.
+ */
+export function wishesToHost(
+	page: Page,
+	elements: readonly PageElement[],
+	wish: MarkupWish
+): readonly (readonly [PageElement, string | ErrandWish])[] | undefined {
+	if (wish.kind === 'give-class') return elements.map((one) => [one, wish.name]);
+	if (wish.kind === 'wrap-words') {
+		const words = page.source.slice(wish.start, wish.end).trim();
+		const holding = elements.find((one) => insideOf(one)[0] <= wish.start && wish.end <= insideOf(one)[1]);
+		if (!holding || words === '' || /[<>]/.test(words)) return undefined;
+		const before = placesOf(page, holding, words).filter((at) => at < wish.start).length;
+		return [[holding, { kind: 'wrap-words', wrapper: whole(wish.wrapper), words, before }]];
+	}
+	if (wish.kind === 'wrap') {
+		const wrapper = whole(wish.wrapper);
+		const [first] = elements;
+		return wish.together && first
+			? [[first, { kind: 'wrap-run', wrapper, count: elements.length }]]
+			: elements.map((one) => [one, { kind: 'wrap', wrapper, together: false }]);
+	}
+	return elements.map((one) => {
+		const neighbour = wish.kind === 'move' && siblings(one)[siblings(one).indexOf(one) + wish.by];
+		if (neighbour) return [one, { ...wish, neighbour: knownBy(neighbour) }];
+		return [one, wish.kind === 'duplicate' ? { ...wish, alike: alikeOf(one) } : wish];
+	});
+}
+
+const whole = ({ tag, className = '' }: { tag: string; className?: string }) => ({ tag, className });
+
+/** The changes of a page's source that a wish for an element comes to. */
+export function changesFor(page: Page, element: PageElement, wish: string | ErrandWish): Change[] {
+	if (typeof wish === 'string') return markupChanges(page, [element], { kind: 'give-class', name: wish });
+	switch (wish.kind) {
+		case 'wrap-run': {
+			const all = siblings(element);
+			const at = all.indexOf(element);
+			return wrapElements(page, all.slice(at, at + wish.count), wish.wrapper);
+		}
+		case 'wrap-words': {
+			const places = placesOf(page, element, wish.words);
+			const start = places[wish.before] ?? places[0];
+			return start === undefined
+				? []
+				: wrapWords(page, { start, end: start + wish.words.length }, wish.wrapper);
+		}
+		default:
+			return markupChanges(page, [element], wish);
+	}
+}
+
+const isWrapper = (element: PageElement | null, { tag, className }: { tag: string; className: string }) =>
+	element?.tag === tag && (className === '' || classesOf(element).includes(className));
+
+const plainWords = (words: string): string => words.replace(/\s+/g, ' ').trim();
+
+/** Whether a save has what is wished for an element that stood at a path; the element is undefined where the save has none like it. */
+export function isDone(
+	page: Page,
+	element: PageElement | undefined,
+	wish: string | ErrandWish,
+	was: z.infer<typeof knownSchema> & { readonly path: readonly number[] }
+): boolean {
+	if (typeof wish !== 'string' && wish.kind === 'words') {
+		const there = elementAt(page, was.path);
+		return there?.tag === was.tag && wordsIn(there, wish.words.length + 1) === plainWords(wish.words);
+	}
+	if (typeof wish !== 'string' && wish.kind === 'unwrap') {
+		// Its words stand in what was around it, and no such element is there.
+		const around = elementAt(page, was.path.slice(0, -1));
+		return !element && was.words !== '' && around !== undefined && wordsIn(around, 1e6).includes(was.words);
+	}
+	if (!element) return false;
+	if (typeof wish === 'string') return classesOf(element).includes(wish);
+	switch (wish.kind) {
+		case 'class':
+			return !classesOf(element).includes(wish.name);
+		case 'attribute':
+			return attribute(element, wish.name) === (wish.value ?? undefined);
+		case 'wrap':
+		case 'wrap-run':
+			return isWrapper(element.parent, wish.wrapper);
+		case 'wrap-words':
+			return page.elements.some(
+				(one) =>
+					isWrapper(one, wish.wrapper) &&
+					one !== element &&
+					isWithin(one.path, element.path) &&
+					wordsIn(one, wish.words.length + 1) === plainWords(wish.words)
+			);
+		case 'move': {
+			const { neighbour, by } = wish;
+			const all = siblings(element);
+			const other = neighbour && all.findIndex((one) => isKnownAs(one, neighbour));
+			return other !== undefined && other >= 0 && Math.sign(all.indexOf(element) - other) === by;
+		}
+		case 'duplicate':
+			return wish.alike !== undefined && alikeOf(element) > wish.alike;
+	}
+}
