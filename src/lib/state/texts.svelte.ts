@@ -18,7 +18,7 @@ export interface FilePlace {
 const LONG = 40_000;
 /** The pause, and how long typing without one may put it off, ms. */
 const PAUSE = 250;
-const PATIENCE = 800;
+const PATIENCE = 1200;
 
 /** A page's or sheet's text as it is being written; every change is a transaction here. */
 export class FileText {

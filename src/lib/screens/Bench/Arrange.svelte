@@ -167,7 +167,7 @@
 	form,
 	.row {
 		display: grid;
-		grid-template-columns: 9.5rem minmax(0, 1fr) auto;
+		grid-template-columns: 9.5rem minmax(0, 1fr) minmax(6rem, auto);
 		gap: 0.5rem;
 		align-items: center;
 	}
