@@ -14,7 +14,7 @@ const CONDITION = {
 /** Median time of writing a value into a band of a rule, ms; each sheet is read for the first time. */
 function edits(): number {
 	return median(
-		Array.from({ length: 25 }, (_, i) => {
+		Array.from({ length: 75 }, (_, i) => {
 			const sheet = parseSheet(LONG);
 			const rules = sheet.children.filter((node): node is Rule => node.kind === 'rule');
 			const base = rules[(i * 37) % rules.length];

@@ -45,7 +45,7 @@ export const closeOf = (source: string, { span, parent }: Declaration): number =
 	/^(?:\s|\/\*[\s\S]*?\*\/)*;/.exec(source.slice(span.end, parent.span.end))?.[0].length ?? 0;
 
 /** Of a longer block so many runs of so many pieces are read, evenly over all of it. */
-const [RUNS, RUN] = [12, 8];
+const [RUNS, RUN] = [10, 6];
 
 /** The places of what is read of a block with so many pieces. */
 function placesRead(count: number): number[] {
