@@ -81,11 +81,12 @@ test('a bar is pulled: tried in the frames at once, written on Enter; percentage
 	await page.mouse.move(bar.x + 18, bar.y + 5);
 	await page.mouse.up();
 	const tried = await field.inputValue();
-	expect(parseFloat(tried)).toBeGreaterThan(22);
-	await expect.poll(padding).toBe(tried);
+	const [, left = ''] = /^0 20px 0 (\d+px)$/.exec(tried) ?? [];
+	expect(parseFloat(left)).toBeGreaterThan(22);
+	await expect.poll(padding).toBe(left);
 	await expect(panel.getByRole('combobox', { name: /^Into/ })).toContainText('.x in a.css');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain(`padding: 0 20px; padding-left: ${tried};`);
+	await expect.poll(() => shownText(page)).toContain(`padding: ${tried};`);
 	await expect(field).toHaveCount(0);
 
 	await page.keyboard.press('Escape');
@@ -111,7 +112,8 @@ test('the height is pulled like the width; padding and gap name what stands off 
 	const site = await bring(server, {
 		'index.html':
 			'<!doctype html><link rel=stylesheet href=a.css><body><div class=row><i>a</i><b>b</b><u>c</u></div>',
-		'a.css': '.row { display: flex; gap: 12px; padding: 8px 0; height: 60px; box-sizing: content-box; }\n'
+		'a.css':
+			'.row { display: flex; gap: 12px; padding: 8px 0; height: 60px; box-sizing: content-box; border-inline-start: 20px solid; }\n'
 	});
 	await openBench(page, server, site, '?page=index.html&file=a.css&at=1.0');
 	const panel = page.getByRole('region', { name: 'What is selected' });
@@ -127,6 +129,19 @@ test('the height is pulled like the width; padding and gap name what stands off 
 	expect(parseFloat(tried)).toBeGreaterThan(60);
 	await page.keyboard.press('Enter');
 	await expect.poll(() => shownText(page)).toContain(`height: ${tried};`);
+	// By the flow, as the sheet names its sides.
+	const border = await panel.locator('figure', { hasText: 'width' }).locator('.border').boundingBox();
+	if (!border) throw new Error('The border is not drawn.');
+	await page.mouse.move(border.x + 2, border.y + 5);
+	await page.mouse.down();
+	await page.mouse.move(border.x + 12, border.y + 5, { steps: 4 });
+	await page.mouse.up();
+	await expect(panel.locator('.hand')).toContainText('border-inline-start-width');
+	await page.keyboard.press('Enter');
+	await expect
+		.poll(() => shownText(page))
+		.toMatch(/border-inline-start: 20px solid; border-inline-start-width: \d+px/);
+
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+C');
 	await page.locator('td button.value').and(page.locator('[data-cell^="gap, "]')).click();

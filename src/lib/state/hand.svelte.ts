@@ -1,5 +1,6 @@
 import type { Candidate, Outcome } from '../core/cascade/index.ts';
-import { sidesOf, type Cell, type Row } from '../core/collation/index.ts';
+import { logicalOf, sidesOf, withSide, type Cell, type Row } from '../core/collation/index.ts';
+import { isFlowRelative } from '../core/css/edit/index.ts';
 import {
 	contains,
 	equal,
@@ -24,6 +25,7 @@ import { choicesFor, type Choice } from './targets.ts';
 import { tryEdit } from './trying.ts';
 import {
 	directionAt,
+	partAt,
 	ruleOf,
 	takeOutAll,
 	wishedOf,
@@ -153,6 +155,33 @@ export class Hand {
 		);
 		const all: readonly Extent[] = [direction, direction === 'up' ? 'down' : 'up', 'here'];
 		return all.find((one) => equal(widthsOf(one, column), widths)) ?? direction;
+	}
+
+	/**
+	 * How a length is put for one side, by its physical property, of what is in the hand: a shorthand of the rule itself
+	 * stays one; else the side's own property, by the flow where the sheet names sides so.
+	 */
+	forSide(property: string): (length: string) => void {
+		const { held } = this;
+		const of = held && this.#collating.settled?.lineage.at(held.column.width)[0];
+		if (!held || !of) return () => undefined;
+		const { row, cell } = held;
+		const { value, important } = wishedOf(row.name, held.value);
+		const flag = important ? ' !important' : '';
+		const choice = held.choices[held.into];
+		const desk = deskOf(this.#site);
+		const own = cell.from && ruleOf(desk, cell.from);
+		const { target } = choice ?? {};
+		const isThere =
+			target?.kind === 'rule' && own?.selector === target.selector && own.after === target.after;
+		const whole = (length: string) => withSide(row.name, value, property, length, of.physical);
+		if (isThere && row.without.length === 0 && cell.from?.property === row.name && whole('0') !== undefined)
+			return (length) => this.put({ value: `${whole(length) ?? value}${flag}` });
+		const part = target?.kind === 'rule' ? partAt(desk, target.file, target.after) : undefined;
+		const logical = part && isFlowRelative(part.sheet) ? logicalOf(property, of.physical) : undefined;
+		const named =
+			row.name === property || of.physical(row.name) === property ? row.name : (logical ?? property);
+		return (length) => this.put({ property: named, value: `${length}${flag}` });
 	}
 
 	/** Changes what is in the hand, and tries it in all frames. */

@@ -18,13 +18,16 @@ async function rowOf(collating: Collating, property: string): Promise<Row | unde
 	return find();
 }
 
-/** Takes the value of a side, or of the width, into the hand, in the column of the carriage. */
-export async function takeSide(collating: Collating, hand: Hand, property: string): Promise<void> {
+/** Takes the value of a side, or of a size, into the hand, in the column of the carriage; gives how a length is put for it. */
+export async function takeSide(
+	collating: Collating,
+	hand: Hand,
+	property: string
+): Promise<(length: string) => void> {
 	const row = await rowOf(collating, property);
 	const column: ShownColumn | undefined = collating.columns[collating.here];
-	if (!row || !column) return;
-	hand.begin(row, column);
-	if (hand.held && row.name !== property) hand.put({ property });
+	if (row && column) hand.begin(row, column);
+	return hand.forSide(property);
 }
 
 /** The width or height that is written so that the border box is so much longer, by `box-sizing`, CSS px. */

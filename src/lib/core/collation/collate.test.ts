@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
 import { caseOf } from '../cascade/case.fixture.ts';
-import type { Case, Condition } from '../cascade/index.ts';
+import { physicalOf, type Case, type Condition, type Writing } from '../cascade/index.ts';
 import { contains, rational } from '../interval/index.ts';
 import { solverOf } from '../media/index.ts';
 import { PLAIN } from '../vantage/index.ts';
-import { alikeColumns, collate, differs, groupOf, type Collated } from './index.ts';
+import { alikeColumns, collate, differs, groupOf, logicalOf, withSide, type Collated } from './index.ts';
 
 const solve = solverOf(PLAIN);
 const WIDTHS = [400, 800, 1200];
@@ -103,4 +103,30 @@ it.each([
 	['--step', 'Custom properties']
 ])('%s is about %s', (property, group) => {
 	expect(groupOf(property)).toBe(group);
+});
+
+const ACROSS = { writingMode: 'horizontal-tb', direction: 'ltr' };
+const flow = (writing: Writing) => (longhand: string) => physicalOf(longhand, writing);
+
+it.each([
+	['padding', '0 20px', 'padding-left', '0 20px 0 9px'],
+	['padding', '0 9px 0 20px', 'padding-left', '0 9px'],
+	['margin', '1px', 'margin-top', '9px 1px 1px'],
+	['margin', 'auto calc(1px + 2vw) 0', 'margin-bottom', 'auto calc(1px + 2vw) 9px'],
+	['inset', '9px 0 0', 'left', '9px 0 0 9px'],
+	['border-width', '1px 2px 1px 9px', 'border-right-width', '1px 9px'],
+	['margin-inline', 'auto', 'margin-right', 'auto 9px'],
+	['margin-inline', 'auto', 'margin-top', undefined],
+	['padding', 'var(--a) 1px', 'padding-left', undefined],
+	['padding', 'inherit', 'padding-left', undefined],
+	['font', '1px 2px', 'padding-left', undefined]
+])('%s: %s with 9px for %s', (shorthand, value, side, result) => {
+	expect(withSide(shorthand, value, side, '9px', flow(ACROSS))).toBe(result);
+});
+
+it('a side is named by the flow as the writing mode has it', () => {
+	expect(logicalOf('margin-left', flow(ACROSS))).toBe('margin-inline-start');
+	expect(logicalOf('margin-left', flow({ ...ACROSS, direction: 'rtl' }))).toBe('margin-inline-end');
+	expect(logicalOf('top', flow({ ...ACROSS, writingMode: 'vertical-rl' }))).toBe('inset-inline-start');
+	expect(logicalOf('color', flow(ACROSS))).toBeUndefined();
 });

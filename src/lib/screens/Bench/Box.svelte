@@ -84,11 +84,11 @@
 		return all[1] === all[0] ? (all[0] ?? '0') : all.slice(0, 2).join(' ');
 	}
 
-	/** What is pulled: how long it was, or how it is written for a width, and what is put once the value is in the hand. */
-	let pulled: { was: (by: number) => number; by: number; ready: boolean } | null = null;
+	/** What is pulled: how long it was, or how it is written for a size, and how that is put once the value is in the hand. */
+	let pulled: { was: (by: number) => number; by: number; put: (length: string) => void } | null = null;
 
 	function put(): void {
-		if (pulled?.ready) table?.hand.put({ value: `${Math.round(pulled.was(pulled.by))}px` });
+		pulled?.put(`${Math.round(pulled.was(pulled.by))}px`);
 	}
 
 	/** Tries another length for a part of the box: in the frames at once, written on Enter. */
@@ -97,17 +97,17 @@
 		if (begins && box) {
 			const { property } = part;
 			const margin = part.of === 'margin';
-			const now = {
+			const now: NonNullable<typeof pulled> = {
 				was: (more: number) => (margin ? part.length + more : Math.max(0, part.length + more)),
 				by,
-				ready: false
+				put: (): void => undefined
 			};
 			pulled = now;
-			void take(property).then((sizing) => {
+			void take(property).then(([put, sizing]) => {
 				if (property === 'width' || property === 'height')
 					now.was = (more) => writtenLength(box, property, more, sizing);
-				now.ready = true;
-				put();
+				now.put = put;
+				put(`${Math.round(now.was(now.by))}px`);
 			});
 		} else if (pulled) {
 			pulled.by = by;
@@ -115,12 +115,12 @@
 		}
 	}
 
-	/** Takes a property into the hand; gives the element's `box-sizing`. */
-	async function take(property: string): Promise<string> {
+	/** Takes a property into the hand; gives how a length is put for it, and the element's `box-sizing`. */
+	async function take(property: string): Promise<[(length: string) => void, string]> {
 		const asked = trace(path);
 		const { collating, hand } = await oncollate();
-		await takeSide(collating, hand, property);
-		return (await asked)?.computed('box-sizing') ?? '';
+		const put = await takeSide(collating, hand, property);
+		return [put, (await asked)?.computed('box-sizing') ?? ''];
 	}
 
 	function pressed(event: KeyboardEvent): void {

@@ -7,6 +7,7 @@ export {
 	type Wished
 } from './declaration.ts';
 export { handOf } from './hand.ts';
+export { isFlowRelative } from './order.ts';
 export { writeInto, type Into, type WishedCondition, type Written } from './rule.ts';
 export { commentOver, joinBlocks, partBlock, putRules, takeRules } from './arrange.ts';
 export { copyBlocks } from './split.ts';

@@ -53,6 +53,16 @@ function orderOf(sheet: Sheet): Order {
 	return order;
 }
 
+const FLOW_RELATIVE = /(^|-)(inline|block)(-(start|end))?(-|$)/;
+const PHYSICAL = /(^|-)(top|right|bottom|left)(-|$)/;
+
+/** Whether a sheet names sides by the flow (`margin-inline-start`) rather than by the screen (`margin-left`). */
+export function isFlowRelative(sheet: Sheet): boolean {
+	const names = orderOf(sheet).lists.flat();
+	const count = (pattern: RegExp): number => names.filter((name) => pattern.test(name)).length;
+	return count(FLOW_RELATIVE) > count(PHYSICAL);
+}
+
 /** How many of some properties stand before another, by what the sheet's rules have it before and after; undefined where they say nothing. */
 function learned({ lists }: Order, property: string, known: readonly string[]): number | undefined {
 	const having = lists.filter((names) => names.includes(property));
