@@ -1,0 +1,3 @@
+export type { Known, Readings, Stretch } from './known.ts';
+export { foundIn, type Found } from './found.ts';
+export { coverage, firstWidths, nextWidths, remainingWidths } from './plan.ts';

@@ -1,0 +1,24 @@
+/** Whole widths from one to another, both of them too, CSS px. */
+export interface Stretch {
+	readonly from: number;
+	readonly to: number;
+}
+
+/**
+ * What was found at a width: by what it is and where (a key of its kind), how far it is beyond its limit. Over 0 it is
+ * there; up to 0 it is not, by so much; what is far from it or cannot be told is left out.
+ */
+export type Readings = ReadonlyMap<string, number>;
+
+/** What is known of a page, by width, CSS px. */
+export type Known = ReadonlyMap<number, Readings>;
+
+/** Layout is measured at parts of a px that are so fine. */
+export const FINE = 1 / 16;
+
+/** Whether a width lies between whole ones. */
+export const isBetween = (width: number): boolean => !Number.isInteger(width);
+
+/** All whole widths of a stretch, ascending. */
+export const wholeWidths = ({ from, to }: Stretch): number[] =>
+	Array.from({ length: to - from + 1 }, (_, i) => from + i);

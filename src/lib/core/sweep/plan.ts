@@ -1,0 +1,91 @@
+import { toNumber, type Cut } from '../interval/index.ts';
+import { FINE, isBetween, wholeWidths, type Known, type Stretch } from './known.ts';
+
+/** The last and the first whole width on both sides of a cut, CSS px. */
+function sidesOf({ at, after }: Cut): [number, number] {
+	const below = Math.floor(toNumber(at));
+	return !after && Number.isInteger(toNumber(at)) ? [below - 1, below] : [below, below + 1];
+}
+
+/** A width between two cuts that no whole one lies between, where it can be laid out (at parts of a px as fine as `FINE`). */
+function between(a: Cut, b: Cut): number[] {
+	const [from, to] = [toNumber(a.at), toNumber(b.at)];
+	const [, first] = sidesOf(a);
+	if (first < to || (first === to && b.after)) return [];
+	const width = Math.round((from + to) / 2 / FINE) * FINE;
+	return from < width && width < to ? [width] : [];
+}
+
+/**
+ * The widths at which a quick sweep begins, ascending: the ends of the stretch, a grid of so many px, the last and first
+ * whole width on both sides of every cut at which a condition changes, and one in each band that is narrower than a px.
+ */
+export function firstWidths({ from, to }: Stretch, cuts: readonly Cut[], step: number): number[] {
+	const grid = Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, i) => from + i * step);
+	const sides = cuts.flatMap(sidesOf);
+	const inside = cuts.flatMap((cut, i) => {
+		const next = cuts[i + 1];
+		return next ? between(cut, next) : [];
+	});
+	const all = [...grid, to, ...sides, ...inside].filter((width) => from <= width && width <= to);
+	return [...new Set(all)].sort((a, b) => a - b);
+}
+
+/** Where the line between two distances crosses 0, between the widths; the middle where it is not told. */
+function crossing([a, b]: readonly [number, number], [from, to]: readonly [number, number]): number {
+	const at = a + ((b - a) * from) / (from - to);
+	return Number.isFinite(at) && a < at && at < b ? at : (a + b) / 2;
+}
+
+/**
+ * The widths to measure next, ascending, so that every change between two neighbouring widths comes to stand between two
+ * whole px: where the line between two distances crosses the limit, else (where that has been tried, or a distance is
+ * missing) the middle. None when all edges are exact.
+ */
+export function nextWidths(known: Known): number[] {
+	const widths = [...known.keys()].filter((width) => !isBetween(width)).sort((a, b) => a - b);
+	const next = new Set<number>();
+	widths.forEach((a, i) => {
+		const b = widths[i + 1];
+		if (b === undefined || b - a <= 1) return;
+		const [left, right] = [known.get(a), known.get(b)];
+		const tried = known.has(a - 1) || known.has(b + 1);
+		for (const key of new Set([...(left?.keys() ?? []), ...(right?.keys() ?? [])])) {
+			const [from, to] = [left?.get(key) ?? NaN, right?.get(key) ?? NaN];
+			if (from > 0 === to > 0) continue;
+			if (tried) {
+				next.add(Math.floor((a + b) / 2));
+				continue;
+			}
+			const at = crossing([a, b], [from, to]);
+			for (const width of [Math.floor(at), Math.floor(at) + 1]) if (a < width && width < b) next.add(width);
+		}
+	});
+	return [...next].sort((a, b) => a - b);
+}
+
+/** Up to so many of the whole widths that are not measured yet: those first that part the widest stretches. */
+export function remainingWidths(known: Known, { from, to }: Stretch, most: number): number[] {
+	const next = new Set<number>();
+	const size = to - from;
+	for (let step = 2 ** Math.ceil(Math.log2(size + 1)); step >= 1; step /= 2) {
+		for (let i = 0; i <= size; i += step) {
+			if (next.size === most) return [...next];
+			if (!known.has(from + i)) next.add(from + i);
+		}
+	}
+	return [...next];
+}
+
+/** How much of a stretch is measured: whole widths of it, how many there are, and the longest run that is not looked at. */
+export function coverage(
+	known: Known,
+	stretch: Stretch
+): { readonly measured: number; readonly of: number; readonly unseen: number } {
+	let [measured, unseen, run] = [0, 0, 0];
+	for (const width of wholeWidths(stretch)) {
+		if (known.has(width)) [measured, run] = [measured + 1, 0];
+		else unseen = Math.max(unseen, ++run);
+	}
+	return { measured, of: stretch.to - stretch.from + 1, unseen };
+}
