@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test';
 import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
 
 /** What is said of the space at each side: its length, what it ends at, and what it is made up of. */
@@ -10,6 +11,17 @@ const spaces = async (page: Page): Promise<string[]> => {
 		)
 	);
 };
+
+/** Pulls a part of a bar by so many px, and lets it go. */
+async function pull(page: Page, part: Locator, by: number): Promise<void> {
+	const bar = await part.boundingBox();
+	if (!bar) throw new Error('The part is not drawn.');
+	const x = bar.x + Math.min(3, bar.width / 2);
+	await page.mouse.move(x, bar.y + 5);
+	await page.mouse.down();
+	await page.mouse.move(x + by, bar.y + 5, { steps: 4 });
+	await page.mouse.up();
+}
 
 test('the space at each side says what it ends at and where it comes from; widths are summed band by band', async ({
 	page,
@@ -71,15 +83,10 @@ test('a bar is pulled: tried in the frames at once, written on Enter; percentage
 	await expect(panel).toContainText('5%: of 400, the width of div.around, = 20 px');
 	const lead = pageFrames(page)[0];
 	const padding = () => lead?.locator('.x').evaluate((one) => getComputedStyle(one).paddingLeft);
-	const bar = await panel.locator('figure .padding').first().boundingBox();
-	if (!bar) throw new Error('The bar is not drawn.');
-	await page.mouse.move(bar.x + 3, bar.y + 5);
-	await page.mouse.down();
-	await page.mouse.move(bar.x + 13, bar.y + 5, { steps: 4 });
 	const field = panel.locator('input.field');
+	await pull(page, panel.locator('figure .padding').first(), 15);
 	await expect(field).toBeVisible();
-	await page.mouse.move(bar.x + 18, bar.y + 5);
-	await page.mouse.up();
+	await expect(field).not.toHaveValue('0 20px');
 	const tried = await field.inputValue();
 	const [, left = ''] = /^0 20px 0 (\d+px)$/.exec(tried) ?? [];
 	expect(parseFloat(left)).toBeGreaterThan(22);
@@ -119,23 +126,14 @@ test('the height is pulled like the width; padding and gap name what stands off 
 	const panel = page.getByRole('region', { name: 'What is selected' });
 	const height = panel.locator('figure', { hasText: 'height' });
 	await expect(height).toContainText('height: padding 8 + content 60 + padding 8 = 76');
-	const bar = await height.locator('.content').boundingBox();
-	if (!bar) throw new Error('The bar is not drawn.');
-	await page.mouse.move(bar.x + 50, bar.y + 5);
-	await page.mouse.down();
-	await page.mouse.move(bar.x + 70, bar.y + 5, { steps: 4 });
-	await page.mouse.up();
+	await pull(page, height.locator('.content'), 20);
+	await expect(panel.locator('input.field')).toBeVisible();
 	const tried = await panel.locator('input.field').inputValue();
 	expect(parseFloat(tried)).toBeGreaterThan(60);
 	await page.keyboard.press('Enter');
 	await expect.poll(() => shownText(page)).toContain(`height: ${tried};`);
 	// By the flow, as the sheet names its sides.
-	const border = await panel.locator('figure', { hasText: 'width' }).locator('.border').boundingBox();
-	if (!border) throw new Error('The border is not drawn.');
-	await page.mouse.move(border.x + 2, border.y + 5);
-	await page.mouse.down();
-	await page.mouse.move(border.x + 12, border.y + 5, { steps: 4 });
-	await page.mouse.up();
+	await pull(page, panel.locator('figure', { hasText: 'width' }).locator('.border'), 10);
 	await expect(panel.locator('.hand')).toContainText('border-inline-start-width');
 	await page.keyboard.press('Enter');
 	await expect

@@ -16,38 +16,15 @@ import {
 import { equal, printRational, type Rational } from '../core/interval/index.ts';
 import { splitQueries } from '../core/media/index.ts';
 import { readdressed } from '../core/site/index.ts';
-import { shifted, type Change } from '../core/text/index.ts';
+import { shifted } from '../core/text/index.ts';
 import { EM } from '../core/vantage/index.ts';
 import { widthsOf } from './condition.ts';
 import { sheetParts } from './css.ts';
 import type { Proposed } from './proposal.svelte.ts';
-import { locked, partAt, type Desk, type Part } from './writing.ts';
-
-/** A selection of a file, offsets in its text. */
-export interface Chosen {
-	readonly file: string;
-	readonly from: number;
-	readonly to: number;
-}
+import { within, type Chosen } from './within.ts';
+import { locked, partAt, type Desk } from './writing.ts';
 
 const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
-
-/** Makes an edit of the sheet around a selection, and tells what was made. */
-function within<Made extends { readonly changes: readonly Change[] }>(
-	desk: Desk,
-	{ file, from }: Chosen,
-	make: (part: Part) => Made | { readonly refused: string; readonly at: number },
-	told: (made: Made) => Proposed
-): Proposed {
-	if (desk.isGiven(file)) return locked(file);
-	const part = partAt(desk, file, from);
-	if (!part) return { sentence: 'The caret is in no sheet.' };
-	const made = make(part);
-	if ('refused' in made)
-		return { sentence: made.refused, place: { path: file, offset: part.from + made.at } };
-	desk.working.change(file, shifted(made.changes, part.from));
-	return told(made);
-}
 
 /** Writes another selector over the one of a file that is chosen. */
 export const reselect = (desk: Desk, chosen: Chosen, selector: string, note: string): Proposed =>

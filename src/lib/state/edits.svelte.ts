@@ -3,7 +3,8 @@ import { Proposal } from './proposal.svelte.ts';
 import { proposeClosing, proposeGathering, proposeName } from './queries.ts';
 import { Shifting } from './shifting.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
-import { reselect, type Chosen } from './arrange.ts';
+import { reselect } from './arrange.ts';
+import type { Chosen } from './within.ts';
 import { unwrap, wrap } from './wrap.ts';
 
 /** The edits of a site that are shown before they are made; of all of them one is tried at a time. */

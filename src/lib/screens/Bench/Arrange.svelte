@@ -14,9 +14,9 @@
 		part,
 		splitBand,
 		valueBack,
-		valueHere,
-		type Chosen
+		valueHere
 	} from '$lib/state/arrange.ts';
+	import type { Chosen } from '$lib/state/within.ts';
 	import type { Desk } from '$lib/state/writing.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import EditCard from './EditCard.svelte';

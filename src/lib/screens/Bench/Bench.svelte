@@ -10,7 +10,7 @@
 	import type { Stages } from '$lib/state/stages.svelte.ts';
 	import type { Lie } from '$lib/core/original/index.ts';
 	import { barEnds } from '$lib/state/force.ts';
-	import type { Chosen } from '$lib/state/arrange.ts';
+	import type { Chosen } from '$lib/state/within.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
 	import { support } from '$lib/state/support.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
