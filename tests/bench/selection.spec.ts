@@ -45,9 +45,11 @@ test('a click selects, the same element is drawn in every frame with its figures
 	});
 	await expect(row('Carriage')).toContainText(size);
 	await expect(row('Handset')).toContainText('124 ×');
-	await expect(page.getByLabel('What is selected').locator('figcaption')).toHaveText(
-		'margin 12 + border 2 + padding 15 + content 200 + padding 15 + border 2 + margin 12 = 258 of 600'
+	const sums = page.getByLabel('What is selected').locator('figcaption');
+	await expect(sums.first()).toHaveText(
+		'width: margin 12 + border 2 + padding 15 + content 200 + padding 15 + border 2 + margin 12 = 258 of 600'
 	);
+	await expect(sums.last()).toContainText('height: margin 30 + border 2');
 	for (const figure of ['30', '12', '8', size]) {
 		await expect(
 			drawings(page)

@@ -20,8 +20,10 @@ test('J08: a selector for the banner’s film on this page only: by place, or by
 	await work.ask('Shift+R');
 	await panel(page).getByLabel('Give it a class').fill('home');
 	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
+	const card = page.getByRole('dialog', { name: 'What would be written' });
+	await expect(card).toContainText('The class home for one element.');
 	await work.ask('Enter');
-	await expect(page.getByText('The class home for one element.')).toBeHidden();
+	await expect(card).toHaveCount(0);
 	await work.select('video', 'video');
 	await work.ask('Shift+R');
 	await expect(page.getByText('this page only')).toBeVisible();

@@ -19,12 +19,17 @@ function flagsOf(
 	if (position === 'sticky') flags |= FLAG.sticky;
 	if (position !== 'static') flags |= FLAG.positioned;
 	if (style.overflowX !== 'visible' || style.overflowY !== 'visible') flags |= FLAG.clips;
+	if (/^(auto|scroll)$/.test(style.overflowX)) flags |= FLAG.scrollsX;
+	if (/^(auto|scroll)$/.test(style.overflowY)) flags |= FLAG.scrollsY;
+	if (position === 'absolute') flags |= FLAG.absolute;
+	if (display === 'inline') flags |= FLAG.inline;
 	if (display.endsWith('flex')) flags |= FLAG.flexContainer;
 	if (display.endsWith('grid')) flags |= FLAG.gridContainer;
 	if (/(flex|grid)$/.test(parentDisplay) && position !== 'absolute' && position !== 'fixed')
 		flags |= FLAG.item;
 	if (element.matches(FOCUSABLE)) flags |= FLAG.focusable;
 	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
+	if (/^(img|video)$/.test(element.localName) && style.objectFit === 'fill') flags |= FLAG.filled;
 	if (hasPseudo(window, element, '::before')) flags |= FLAG.before;
 	if (hasPseudo(window, element, '::after')) flags |= FLAG.after;
 	return flags;
@@ -45,6 +50,31 @@ function naturalSize(element: Element): [number, number] {
 		return [film.videoWidth, film.videoHeight];
 	}
 	return [0, 0];
+}
+
+const px = (value: string): number => Number.parseFloat(value) || 0;
+
+/** The lines of text of a document: which element each stands in, by its index, and its box. */
+function linesOf(
+	document: Document,
+	indexOf: ReadonlyMap<Element, number>,
+	{ scrollX, scrollY }: Window
+): { readonly lineOf: Int32Array; readonly lines: Float64Array } {
+	const of: number[] = [];
+	const boxes: number[] = [];
+	const texts = document.createTreeWalker(document.documentElement, NodeFilter.SHOW_TEXT);
+	const range = document.createRange();
+	for (let text = texts.nextNode(); text; text = texts.nextNode()) {
+		const index = text.parentElement && indexOf.get(text.parentElement);
+		if (index === null || index === undefined || text.nodeValue?.trim() === '') continue;
+		range.selectNodeContents(text);
+		for (const { left, top, width, height } of range.getClientRects()) {
+			if (width === 0 || height === 0) continue;
+			of.push(index);
+			boxes.push(left + scrollX, top + scrollY, width, height);
+		}
+	}
+	return { lineOf: Int32Array.from(of), lines: Float64Array.from(boxes) };
 }
 
 /** Reads a laid-out document in one pass, without writing to it. The document must have a window. */
@@ -71,7 +101,8 @@ export function readSnapshot(document: Document): Snapshot {
 		fontSize: new Float32Array(count),
 		lineHeight: new Float32Array(count),
 		order: new Int32Array(count),
-		natural: new Float32Array(2 * count)
+		natural: new Float32Array(2 * count),
+		edges: new Float32Array(4 * count)
 	};
 	const displays: string[] = [];
 	elements.forEach((element, i) => {
@@ -93,8 +124,17 @@ export function readSnapshot(document: Document): Snapshot {
 		snapshot.lineHeight[i] = parseFloat(style.lineHeight);
 		snapshot.order[i] = Number(style.order);
 		snapshot.natural.set(naturalSize(element), 2 * i);
+		snapshot.edges.set(
+			[
+				px(style.borderTopWidth) + px(style.paddingTop),
+				px(style.borderRightWidth) + px(style.paddingRight),
+				px(style.borderBottomWidth) + px(style.paddingBottom),
+				px(style.borderLeftWidth) + px(style.paddingLeft)
+			],
+			4 * i
+		);
 	});
-	return snapshot;
+	return { ...snapshot, ...linesOf(document, indexOf, window) };
 }
 
 /** The buffers of a snapshot, to be handed over rather than copied. */
@@ -108,5 +148,8 @@ export const buffersOf = (snapshot: Snapshot): ArrayBuffer[] =>
 		snapshot.fontSize,
 		snapshot.lineHeight,
 		snapshot.order,
-		snapshot.natural
+		snapshot.natural,
+		snapshot.edges,
+		snapshot.lineOf,
+		snapshot.lines
 	].map((column) => column.buffer as ArrayBuffer);

@@ -1,29 +1,6 @@
 import { expect, it } from 'vitest';
-import { elementOf, FLAG, laidOut, type Snapshot } from './index.ts';
-
-/** A snapshot of elements: parent, left, top, width, height, whether shown. */
-function snapshot(
-	elements: readonly (readonly [number, number, number, number, number, boolean])[]
-): Snapshot {
-	const columns = (size: number) => new Float32Array(size * elements.length);
-	return {
-		width: 400,
-		height: 800,
-		pageWidth: 400,
-		pageHeight: 800,
-		count: elements.length,
-		tags: elements.map(() => 'div'),
-		parent: Int32Array.from(elements, ([parent]) => parent),
-		boxes: Float64Array.from(elements.flatMap(([, ...box]) => box.slice(0, 4) as number[])),
-		flags: Uint32Array.from(elements, (one) => (one[5] ? FLAG.shown : 0)),
-		clip: new Int32Array(elements.length),
-		order: new Int32Array(elements.length),
-		insides: columns(4),
-		fontSize: columns(1),
-		lineHeight: columns(1),
-		natural: columns(2)
-	};
-}
+import { elementOf, laidOut } from './index.ts';
+import { snapshot } from './snapshot.fixture.ts';
 
 const PAGE = snapshot([
 	[-1, 0, 0, 400, 800, true],

@@ -25,6 +25,12 @@ export interface Snapshot {
 	readonly order: Int32Array;
 	/** Natural width and height of pictures; 0 for others and for what has not come. */
 	readonly natural: Float32Array;
+	/** Border and padding together at the top, right, bottom and left: content boxes lie within. */
+	readonly edges: Float32Array;
+	/** Lines of text, an entry each in document order: the element that the text stands in. */
+	readonly lineOf: Int32Array;
+	/** Left, top, width, height of each line. */
+	readonly lines: Float64Array;
 }
 
 /** Bits of `Snapshot.flags`. */
@@ -40,5 +46,13 @@ export const FLAG = {
 	focusable: 1 << 8,
 	replaced: 1 << 9,
 	before: 1 << 10,
-	after: 1 << 11
+	after: 1 << 11,
+	/** Content beyond its box can be scrolled to, sideways and down. */
+	scrollsX: 1 << 12,
+	scrollsY: 1 << 13,
+	/** Taken out of the flow (`position: absolute`). */
+	absolute: 1 << 14,
+	inline: 1 << 15,
+	/** A picture that is drawn over all of its box, whatever its shape (`object-fit: fill`). */
+	filled: 1 << 16
 } as const;
