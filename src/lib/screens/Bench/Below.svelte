@@ -1,5 +1,6 @@
 <script lang="ts" module>
-	export type Tab = 'box' | 'collation' | 'markup' | 'outline' | 'trace' | 'reach' | 'states' | 'original';
+	export type Tab =
+		'findings' | 'box' | 'collation' | 'markup' | 'outline' | 'trace' | 'reach' | 'states' | 'original';
 </script>
 
 <script lang="ts">
@@ -21,6 +22,7 @@
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
+	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
 	import type { Hits } from './answers.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
@@ -64,6 +66,9 @@
 		instead: (path: ElementPath) => Promise<readonly Instead[]>;
 		/** The space at each side of an element in the lead. */
 		spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
+		/** What is found, width by width, and what is to be swept; null until it is wished for. */
+		sweeping: Sweeping | null;
+		swept: Swept | null;
 		/** The computed values of elements in the lead. */
 		computed: (paths: readonly ElementPath[]) => Promise<readonly ReadonlyMap<string, string>[]>;
 	}
@@ -93,6 +98,8 @@
 		unseen,
 		instead,
 		spaces,
+		sweeping,
+		swept,
 		computed
 	}: Props = $props();
 
@@ -105,6 +112,7 @@
 			title: 'What is declared on what is selected, a column a band',
 			mark: ''
 		},
+		{ id: 'findings', name: 'Findings', title: 'What is wrong on the page, with the widths', mark: '' },
 		{ id: 'outline', name: 'Outline', title: 'All elements of the page', mark: '' },
 		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
 		{ id: 'reach', name: 'Reach', title: 'Selectors for what is selected, and what else they hit', mark: '' },
@@ -156,6 +164,10 @@
 		{:else if tab === 'original'}
 			{#await import('./Originals.svelte') then { default: Originals }}
 				<Originals {site} page={page.path} current={original} {box} {onlie} />
+			{/await}
+		{:else if tab === 'findings'}
+			{#await import('./Findings.svelte') then { default: Findings }}
+				{#if sweeping}<Findings {page} {sweeping} {swept} {onselect} />{/if}
 			{/await}
 		{:else if tab === 'states'}
 			{#await import('./States.svelte') then { default: States }}

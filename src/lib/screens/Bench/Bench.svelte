@@ -26,6 +26,7 @@
 	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
 	import { placeName } from './placeName.ts';
 	import SheetPanel from './SheetPanel.svelte';
+	import type { Sweeping } from '$lib/state/sweeping.svelte.ts';
 	import { Writing } from './writing.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 
@@ -118,12 +119,20 @@
 		untrack(() => void collating.look(looked, gone.signal));
 		return () => gone.abort();
 	});
+	/** What is found in all widths; it comes when it is first wished for. */
+	let sweeping = $state.raw<Sweeping | null>(null);
+	$effect(() => {
+		if (tab !== 'findings' || sweeping) return;
+		void import('$lib/state/sweeping.svelte.ts').then((module) => (sweeping ??= new module.Sweeping()));
+	});
+
 	/** Shows a place of the page’s sources, which errands of the page may have moved, in its file. */
 	const toPlace = ({ path, offset }: FilePlace): void => onplace({ path, offset: page.inFile(path, offset) });
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
 	const placeOf = (place: Place): string => placeName(page, place);
 
 	let stages = $state.raw<Stages | null>(null);
+	const swept = $derived(stages && { page, stages, lead, plain: viewing.lead === null });
 	let frames = $state<FramesTable>();
 	const IN_STEP = 'vantaggio-in-step';
 	let inStep = $state(localStorage.getItem(IN_STEP) !== 'no');
@@ -263,7 +272,11 @@
 				does: ({ shift }) => (shift ? (tab = 'collation') : (viewing.wide = !viewing.wide))
 			},
 			t: { name: 'States held in the frames', does: () => (tab = 'states') },
-			o: { name: 'Originals of the page', does: () => (tab = 'original') },
+			o: {
+				name: 'Originals of the page',
+				withShift: 'Findings: what is wrong, with its widths',
+				does: ({ shift }) => (tab = shift ? 'findings' : 'original')
+			},
 			r: {
 				name: 'To the rule of what is selected; again to the next',
 				withShift: 'Reach: selectors for what is selected',
@@ -287,6 +300,7 @@
 	onplace={({ file, span }) => toPlace({ path: file, offset: span.start })}
 	{placeOf}
 	reach={table?.hand.held ? table.hand.reach : null}
+	found={tab === 'findings' && sweeping ? sweeping.widths : null}
 	onshift={shift}
 	onjoin={({ lo, hi }) => void writing.propose((edits) => hi && edits.close(lo, hi))}
 >
@@ -402,6 +416,8 @@
 						matching={(path, selectors) => stages?.matching('lead', path, selectors) ?? Promise.resolve([])}
 						onplace={toPlace}
 						{reach}
+						{sweeping}
+						{swept}
 						spaces={(path) => stages?.spaces('lead', path) ?? Promise.resolve([])}
 						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}
 						instead={async (path) => {

@@ -28,6 +28,8 @@
 		onwidth: (width: number) => void;
 		/** Widths that what is in the hand reaches. */
 		reach?: IntervalSet | null;
+		/** Widths at which something was found. */
+		found?: IntervalSet | null;
 		/** How thresholds are moved, where they can be. */
 		onshift?: Shift;
 		/** A wish to close a stretch that is narrower than a pixel. */
@@ -46,6 +48,7 @@
 		onplace,
 		placeOf,
 		reach = null,
+		found = null,
 		onshift,
 		onjoin,
 		children
@@ -88,14 +91,17 @@
 	/** All lines in one drawing: a sheet can have hundreds of thresholds, which as elements slow every frame. */
 	const lines = $derived(seen.map((threshold) => `M${x(at(threshold)).toFixed(2)} 0v${LINE}`).join(''));
 
-	/** The stretches of what is in the hand: a bar at an end that belongs to it, a ring at one that does not. */
-	const reached = $derived(
-		(reach ? intervals(reach) : []).map(({ lo, hi, loClosed, hiClosed }) => ({
+	/** Stretches: a bar at an end that belongs to it, a ring at one that does not. */
+	const drawn = (set: IntervalSet | null) =>
+		(set ? intervals(set) : []).map(({ lo, hi, loClosed, hiClosed }) => ({
 			from: x(toNumber(lo)),
 			to: hi === null ? room : x(toNumber(hi)),
 			open: [!loClosed && lo.n > 0n, hi !== null && !hiClosed]
-		}))
-	);
+		}));
+	const hung = $derived([
+		...drawn(reach).map((one) => ({ ...one, of: 'reach' })),
+		...drawn(found).map((one) => ({ ...one, of: 'found' }))
+	]);
 
 	/** Which band is under the pointer. */
 	let pointed = $state('');
@@ -128,8 +134,8 @@
 				</div>
 			{/if}
 		{/each}
-		{#each reached as { from, to, open } (from)}
-			<i class="reach" style:left="{from}px" style:width="{to - from}px" aria-hidden="true">
+		{#each hung as { of, from, to, open } (`${of} ${from}`)}
+			<i class="stretch {of}" style:left="{from}px" style:width="{to - from}px" aria-hidden="true">
 				<b class:open={open[0]}></b><b class:open={open[1]}></b>
 			</i>
 		{/each}
@@ -254,30 +260,39 @@
 		pointer-events: none;
 	}
 
-	.reach {
+	.stretch {
+		--line: var(--blue);
+
 		position: absolute;
 		top: -0.3125rem;
 		z-index: 1;
 		display: flex;
 		justify-content: space-between;
-		border-top: 2px solid var(--blue);
+		border-top: 2px solid var(--line);
 		pointer-events: none;
 	}
 
-	.reach b {
+	.stretch b {
 		width: 2px;
 		height: 0.5rem;
 		margin: -0.3125rem -1px 0;
-		background: var(--blue);
+		background: var(--line);
 	}
 
-	.reach b.open {
+	.stretch b.open {
 		width: 0.4375rem;
 		height: 0.4375rem;
 		margin: -0.28rem -0.21875rem 0;
-		border: 1.5px solid var(--blue);
+		border: 1.5px solid var(--line);
 		border-radius: 50%;
 		background: var(--sheet);
+	}
+
+	.found {
+		--line: var(--rubric);
+
+		top: auto;
+		bottom: -0.4375rem;
 	}
 
 	.marks,
