@@ -82,10 +82,7 @@ await page.keyboard.press('Escape');
 await page.getByText('Vantaggio', { exact: true }).click();
 await page.keyboard.press('Shift+O');
 await page.getByRole('button', { name: 'Pause' }).click();
-await page
-	.getByRole('button', { name: /999.98/ })
-	.first()
-	.click();
+await page.locator('.finding', { hasText: '999.98' }).first().click();
 await page.waitForTimeout(2000);
 await shot('findings');
 await page.goto(`${server.url}/site/1/bench?page=home.html&file=css/sailings.css&at=1.2.0.1`);

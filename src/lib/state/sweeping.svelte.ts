@@ -79,6 +79,7 @@ export class Sweeping {
 			if (!signal.aborted) this.known = new Map(known);
 		};
 		const measure = async (widths: readonly number[], priority: number): Promise<void> => {
+			const before = known.size;
 			const viewport = { width: WIDTH, height, density };
 			for await (const { width, snapshot } of stages.queue.measure({
 				content,
@@ -91,22 +92,19 @@ export class Sweeping {
 				if (performance.now() - shown > GATHER) show();
 			}
 			show();
+			if (known.size === before && !signal.aborted) throw new Error('The stage measured nothing.');
 		};
 		try {
 			this.phase = 'quick';
 			const cuts = bands.thresholds.map(({ cut }) => cut);
 			const first = firstWidths(STRETCH, cuts, GRID).filter((width) => !known.has(width));
-			for (let next = first; !signal.aborted; next = nextWidths(known)) {
-				await measure(next, 0);
-				if (nextWidths(known).length === 0) break;
-			}
+			let next = [...first, ...nextWidths(known)];
+			for (; next.length > 0 && !signal.aborted; next = nextWidths(known)) await measure(next, 0);
 			this.phase = 'whole';
-			for (;;) {
-				const next = remainingWidths(known, STRETCH, PORTION);
-				if (signal.aborted || this.paused || next.length === 0) break;
+			const remaining = (): number[] => remainingWidths(known, STRETCH, PORTION);
+			for (next = remaining(); next.length > 0 && !signal.aborted && !this.paused; next = remaining())
 				await measure(next, -1);
-			}
-			if (!signal.aborted && !this.paused) this.phase = 'done';
+			if (next.length === 0) this.phase = 'done';
 		} catch (error) {
 			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
 		}
