@@ -4,10 +4,11 @@ import type { ElementPath } from '../core/html/index.ts';
 import { contains, fromInterval, rationalFromNumber } from '../core/interval/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import type { LaidOut } from '../core/snapshot/index.ts';
+import { FINE } from '../core/sweep/index.ts';
 import type { Edit } from '../core/text/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { carriage } from './carriage.svelte.ts';
-import { collationOf, columnsOf, FINEST, joined, widthOf, type Collation, type Column } from './collation.ts';
+import { collationOf, columnsOf, joined, widthOf, type Collation, type Column } from './collation.ts';
 import { flipsOf, type Flips } from './flips.ts';
 import { layoutAt } from './layoutAt.ts';
 import type { PageState } from './page.svelte.ts';
@@ -182,7 +183,7 @@ export class Collating {
 	/** Asks how what is looked at is laid out in the columns that are shown. */
 	async #layOut({ page, stages, paths: [path], lead }: Looked, signal: AbortSignal): Promise<void> {
 		if (!path) return;
-		const widths = this.columns.map(({ width }) => width).filter((width) => Number.isInteger(width / FINEST));
+		const widths = this.columns.map(({ width }) => width).filter((width) => Number.isInteger(width / FINE));
 		const [laid, told] = [new Map<number, LaidOut>(), new Map<number, Told>()];
 		await layoutAt(page, stages, path, lead, widths, signal, (width, one, values) => {
 			laid.set(width, one);

@@ -9,6 +9,7 @@ import {
 	type Interval
 } from '../core/interval/index.ts';
 import { wholePixels, type Bands } from '../core/media/index.ts';
+import { widthBetween } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { carriage } from './carriage.svelte.ts';
 import type { Flips } from './flips.ts';
@@ -59,14 +60,10 @@ export function joined(columns: readonly Column[]): Column {
 	};
 }
 
-/** Layout is measured at parts of a px that are so fine. */
-export const FINEST = 1 / 16;
-
 /** A width in a band in which no whole px lies: one that layout can be measured at, where there is one. */
 function between({ lo, hi }: Interval): number {
 	const [from, to] = [toNumber(lo), hi ? toNumber(hi) : toNumber(lo)];
-	const fine = Math.round((from + to) / 2 / FINEST) * FINEST;
-	return from < fine && fine < to ? fine : (from + to) / 2;
+	return widthBetween(from, to) ?? (from + to) / 2;
 }
 
 /**

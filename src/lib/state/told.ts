@@ -1,7 +1,6 @@
 import { FACT_LONGHANDS, noEffectOf, type NoEffect } from '../core/effect/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
-import type { SeenVantage } from '../core/vantage/index.ts';
-import type { Vantage } from '../core/vantage/index.ts';
+import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import { casesOf } from './cases.ts';
 import { factsIn } from './idle.ts';
 import type { PageState } from './page.svelte.ts';

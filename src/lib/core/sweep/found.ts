@@ -34,8 +34,9 @@ const cutBetween = (cuts: readonly Cut[], a: number, b: number): Cut | undefined
  */
 export function foundIn(known: Known, cuts: readonly Cut[]): Found[] {
 	const widths = [...known.keys()].sort((a, b) => a - b);
-	const keys = new Set([...known.values()].flatMap((readings) => [...readings.keys()]));
-	return [...keys].flatMap((key): Found[] => {
+	const keys = new Set<string>();
+	for (const readings of known.values()) for (const [key, by] of readings) if (by > 0) keys.add(key);
+	return [...keys].map((key): Found => {
 		const beyond = widths.map((width) => known.get(width)?.get(key) ?? -Infinity);
 		let set: IntervalSet = NOTHING;
 		let exact = true;
@@ -61,6 +62,6 @@ export function foundIn(known: Known, cuts: readonly Cut[]): Found[] {
 			);
 		});
 		const by = Math.max(...beyond);
-		return by > 0 ? [{ key, widths: set, worst: widths[beyond.indexOf(by)] ?? 0, by, exact }] : [];
+		return { key, widths: set, worst: widths[beyond.indexOf(by)] ?? 0, by, exact };
 	});
 }

@@ -16,6 +16,12 @@ export type Known = ReadonlyMap<number, Readings>;
 /** Layout is measured at parts of a px that are so fine. */
 export const FINE = 1 / 16;
 
+/** A width between two others, as fine as layout is measured, near their middle; undefined where none lies there. */
+export function widthBetween(from: number, to: number): number | undefined {
+	const width = Math.round((from + to) / 2 / FINE) * FINE;
+	return from < width && width < to ? width : undefined;
+}
+
 /** Whether a width lies between whole ones. */
 export const isBetween = (width: number): boolean => !Number.isInteger(width);
 

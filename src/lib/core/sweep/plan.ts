@@ -1,5 +1,5 @@
 import { toNumber, type Cut } from '../interval/index.ts';
-import { FINE, isBetween, wholeWidths, type Known, type Stretch } from './known.ts';
+import { isBetween, wholeWidths, widthBetween, type Known, type Stretch } from './known.ts';
 
 /** The last and the first whole width on both sides of a cut, CSS px. */
 function sidesOf({ at, after }: Cut): [number, number] {
@@ -7,13 +7,11 @@ function sidesOf({ at, after }: Cut): [number, number] {
 	return !after && Number.isInteger(toNumber(at)) ? [below - 1, below] : [below, below + 1];
 }
 
-/** A width between two cuts that no whole one lies between, where it can be laid out (at parts of a px as fine as `FINE`). */
-function between(a: Cut, b: Cut): number[] {
+/** A width between two cuts that no whole one lies between, where it can be laid out (`FINE`). */
+function between(a: Cut, b: Cut): number | undefined {
 	const [from, to] = [toNumber(a.at), toNumber(b.at)];
 	const [, first] = sidesOf(a);
-	if (first < to || (first === to && b.after)) return [];
-	const width = Math.round((from + to) / 2 / FINE) * FINE;
-	return from < width && width < to ? [width] : [];
+	return first < to || (first === to && b.after) ? undefined : widthBetween(from, to);
 }
 
 /**
@@ -25,7 +23,7 @@ export function firstWidths({ from, to }: Stretch, cuts: readonly Cut[], step: n
 	const sides = cuts.flatMap(sidesOf);
 	const inside = cuts.flatMap((cut, i) => {
 		const next = cuts[i + 1];
-		return next ? between(cut, next) : [];
+		return (next && between(cut, next)) ?? [];
 	});
 	const all = [...grid, to, ...sides, ...inside].filter((width) => from <= width && width <= to);
 	return [...new Set(all)].sort((a, b) => a - b);

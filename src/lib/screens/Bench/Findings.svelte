@@ -1,11 +1,13 @@
 <script lang="ts">
 	import { findingOf, KINDS } from '$lib/core/findings/index.ts';
 	import { elementAt, nameOfElement, wordsIn, type ElementPath } from '$lib/core/html/index.ts';
-	import { intervals, printIntervalSet, toNumber } from '$lib/core/interval/index.ts';
+	import { intervals, printIntervalSet } from '$lib/core/interval/index.ts';
+	import { wholePixels } from '$lib/core/media/index.ts';
 	import type { Found } from '$lib/core/sweep/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
-	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import { readPaths, selectionView } from '$lib/state/selection.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
 	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
 
 	interface Props {
@@ -33,15 +35,10 @@
 		};
 	});
 
-	const pathOf = (path: string): ElementPath => (path === '' ? [] : path.split('.').map(Number));
 	/** The first whole px of a finding, or the one between px where it has no other. */
 	function firstWidth({ widths, worst }: Found): number {
 		const [first] = intervals(widths);
-		if (!first) return worst;
-		const lo = toNumber(first.lo);
-		const whole = first.loClosed && Number.isInteger(lo) ? lo : Math.floor(lo) + 1;
-		const hi = first.hi ? toNumber(first.hi) : Infinity;
-		return whole < hi || (whole === hi && first.hiClosed) ? whole : worst;
+		return (first && wholePixels(first, [0, Infinity])?.[0]) ?? worst;
 	}
 
 	const rows = $derived(
@@ -49,15 +46,14 @@
 			.flatMap((found) => {
 				const of = findingOf(found.key);
 				if (!of) return [];
-				const names = of.paths.map((path) => {
-					const element = elementAt(page.page, pathOf(path));
+				const paths = of.paths.flatMap((path) => readPaths(path || 'r'));
+				const names = paths.map((path) => {
+					const element = elementAt(page.page, path);
 					if (!element) return 'something';
 					const said = wordsIn(element, 24);
 					return `${nameOfElement(element)}${said === '' ? '' : ` “${said}”`}`;
 				});
-				return [
-					{ found, paths: of.paths.map(pathOf), kind: of.kind, words: of.kind.sentence(names, found.by) }
-				];
+				return [{ found, paths, kind: of.kind, words: of.kind.sentence(names, found.by) }];
 			})
 			.sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind) || b.found.by - a.found.by)
 	);
@@ -90,8 +86,8 @@
 		<span>{seen}</span>
 	</p>
 	{#if sweeping.phase !== 'done'}
-		<button type="button" onclick={() => (sweeping.paused = !sweeping.paused)}
-			>{sweeping.paused ? 'Go on to every width' : 'Pause after the quick ones'}</button
+		<Button look="quiet" onclick={() => (sweeping.paused = !sweeping.paused)}
+			>{sweeping.paused ? 'Go on to every width' : 'Pause after the quick ones'}</Button
 		>
 	{/if}
 </div>
@@ -123,20 +119,6 @@
 
 	.head span {
 		color: var(--ink-2);
-	}
-
-	.head button {
-		flex: none;
-		min-height: 1.5rem;
-		padding: 0;
-		border: 0;
-		background: none;
-		color: var(--blue);
-		cursor: pointer;
-	}
-
-	.head button:hover {
-		text-decoration: underline;
 	}
 
 	.trouble {

@@ -27,8 +27,14 @@ interface Task {
 const CHUNK = 8;
 /** How long a stage may be silent while it measures, ms, before it is taken to hang. */
 const SILENCE = 20_000;
-/** Snapshots kept by content. */
-const KEPT = 2000;
+/** Snapshots kept by content: so many at most, and so many bytes of their columns. */
+const [KEPT, KEPT_BYTES] = [2000, 128 * 2 ** 20];
+
+const bytesOf = ({ snapshot }: Measured): number =>
+	Object.values(snapshot).reduce<number>(
+		(sum, column) => sum + (ArrayBuffer.isView(column) ? column.byteLength : 0),
+		0
+	);
 
 /** 53 bits of a text, for telling contents apart (a mixing of two multiplicative hashes). */
 function hash(text: string): number {
@@ -74,6 +80,7 @@ function silenceAlarm(): { rings: Promise<void>; wind: () => void; stop: () => v
 export function measuringQueue(open: (n: number) => Promise<Stage>, stages: number) {
 	const waiting: Task[] = [];
 	const kept = new Map<string, Measured>();
+	let bytes = 0;
 	let closed = false;
 	const workers = Array.from({ length: stages }, (_, i) => ({
 		n: i + 1,
@@ -81,9 +88,21 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 		busy: false
 	}));
 
+	/** Lets go of what was kept first. */
+	function letGo(): void {
+		for (const [key, measured] of kept) {
+			if (kept.size <= KEPT && bytes <= KEPT_BYTES) return;
+			kept.delete(key);
+			bytes -= bytesOf(measured);
+		}
+	}
+
 	function keep(key: string, measured: Measured): void {
-		kept.set(`${key}@${measured.width}`, measured);
-		if (kept.size > KEPT) kept.delete(kept.keys().next().value as string);
+		const at = `${key}@${measured.width}`;
+		if (kept.has(at)) return;
+		kept.set(at, measured);
+		bytes += bytesOf(measured);
+		letGo();
 	}
 
 	function next(): Task | undefined {
