@@ -121,6 +121,10 @@
 		color: var(--ink-2);
 	}
 
+	.head :global(button) {
+		flex: none;
+	}
+
 	.trouble {
 		color: var(--rubric);
 	}
