@@ -31,14 +31,13 @@ export const test = base.extend<{ empty: Server }, { server: Server }>({
 	}
 });
 
-/** The frames of pages in the order in which they were made: the lead first, then the chorus. */
+/** The live frames of pages in the order in which they were made: the lead first, then the chorus; none that measures. */
 export const pageFrames = (page: Page) =>
 	page
 		.frames()
 		.filter(
 			(frame) =>
-				frame.parentFrame()?.url().includes('localhost') &&
-				frame !== page.mainFrame() &&
+				/\/\/stage-0\b.*\.localhost/.test(frame.parentFrame()?.url() ?? '') &&
 				frame.parentFrame() !== page.mainFrame()
 		);
 

@@ -1,8 +1,10 @@
 import type { FileKind } from './core/site/index.ts';
 import type { Errand, Given, UnsteadyName } from './core/errand/index.ts';
+import type { Accepted, KindSetting } from './core/findings/settings.ts';
 import type { Original } from './core/original/index.ts';
 import type { StagedState } from './core/staged/index.ts';
 import type { SupportTarget } from './core/support/index.ts';
+import type { Hold } from './core/wake/hold.ts';
 import type { Vantage } from './core/vantage/index.ts';
 
 /** What the server and the application say to each other, as JSON. */
@@ -62,6 +64,10 @@ export interface KeptFields {
 	readonly errand: Errand;
 	/** Ids and classes that two saves of a page have proved unsteady. */
 	readonly unsteady: UnsteadyName;
+	/** Kinds of findings that are not as they come. */
+	readonly finding: KindSetting;
+	readonly accepted: Accepted;
+	readonly hold: Hold;
 }
 export type KeptKind = keyof KeptFields;
 export const KEPT_KINDS = [
@@ -70,7 +76,10 @@ export const KEPT_KINDS = [
 	'target',
 	'given',
 	'errand',
-	'unsteady'
+	'unsteady',
+	'finding',
+	'accepted',
+	'hold'
 ] as const satisfies readonly KeptKind[];
 
 export interface KeptListRecord<K extends KeptKind> {

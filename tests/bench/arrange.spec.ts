@@ -164,3 +164,32 @@ test('breakpoints are brought together, joined, named and closed; one block’s 
 	await expect.poll(() => shownText(page)).toContain('(max-width: 599.98px /* quay */)');
 	await expect.poll(() => shownText(page)).toContain('(min-width: 700px /* quay */)');
 });
+
+test('a rule is moved among its neighbours, further while it is shown, and the caret goes with it', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel="stylesheet" href="a.css"><p class="x">one',
+		'a.css': '.x { color: red; }\n\n/* The second. */\np.x { top: 0; }\n\n.x { color: blue; }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await page.locator('.cm-line', { hasText: 'red' }).click();
+	await page.keyboard.press('Alt+PageUp');
+	await expect(page.getByText('There is no rule there to change places with.')).toBeVisible();
+	await page.keyboard.press('Alt+PageDown');
+	await expect(proposed(page)).toContainText('The rule goes 1 place down, with its comment.');
+	await page.keyboard.press('Alt+PageDown');
+	await expect(proposed(page)).toContainText('The rule goes 2 places down');
+	await expect.poll(() => colour(page)).toBe('rgb(255, 0, 0)');
+	await page.keyboard.press('Escape');
+	await expect.poll(() => colour(page)).toBe('rgb(0, 0, 255)');
+	await page.keyboard.press('Alt+PageDown');
+	await expect(proposed(page)).toBeVisible();
+	await page.keyboard.press('Alt+PageDown');
+	await page.keyboard.press('Enter');
+	await expect
+		.poll(() => shownText(page))
+		.toBe('/* The second. */\np.x { top: 0; }\n\n.x { color: blue; }\n\n.x { color: red; }\n');
+	await expect(page.locator('.cm-activeLine')).toContainText('red');
+});

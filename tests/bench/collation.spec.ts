@@ -66,6 +66,10 @@ test('a column a band: what goes on, what differs, what is said anyway; several 
 	await expect(reads.getByRole('cell').first()).toHaveText('i, b');
 
 	await page.getByRole('button', { name: 'Take out 1 that says what is so anyway' }).click();
+	const card = page.getByRole('dialog', { name: 'What would be written' });
+	await expect(card).toContainText('color: black;');
+	expect(await shownText(page)).toBe(SHEET);
+	await page.keyboard.press('Enter');
 	await expect
 		.poll(() => shownText(page))
 		.toBe(SHEET.replace('    color: black;\n    padding: 30', '    padding: 30'));
@@ -171,7 +175,7 @@ test('a value of a style attribute is edited there; at the whole width each band
 	await open(page, server, '&at=1.1');
 	await page.keyboard.press('c');
 	await expect(cell(page, 'margin-top', 'A')).toContainText('4px style');
-	const live = () => pageFrames(page).filter((frame) => frame.parentFrame()?.url().includes('stage-0'));
+	const live = () => pageFrames(page);
 	await expect
 		.poll(async () =>
 			(await Promise.all(live().map((frame) => frame.evaluate(() => innerWidth)))).sort((a, b) => a - b)
@@ -378,4 +382,52 @@ test('a value begun while a long text is behind goes where it stands then', asyn
 	await page.locator('input.field').fill('blue');
 	await page.keyboard.press('Enter');
 	await expect.poll(() => shownText(page)).toContain('/* a line more */\n.x { color: blue; }\n.y');
+});
+
+test('with twenty bands at 1024 px the band in hand stays in sight, with its frame at the selection', async ({
+	page,
+	server
+}) => {
+	const steps = Array.from({ length: 19 }, (_, i) => 300 + 100 * i);
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><body><div style="height: 4000px"></div><div class=x>one</div>',
+		'a.css': `.x { padding: 1px; }\n${steps.map((at, i) => `@media (width >= ${at}px) { .x { padding: ${i + 2}px; } }\n`).join('')}`
+	});
+	await page.setViewportSize({ width: 1024, height: 768 });
+	await openBench(page, server, site, '?page=index.html&file=a.css&at=1.1');
+	const width = page.getByLabel('Width of the carriage, px');
+	await width.fill('1350');
+	await width.press('Enter');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('c');
+	/** The band begins at 1300, the twelfth of twenty. */
+	const held = page.getByRole('button', { name: 'padding, L: 12px' });
+	await expect(held).toBeInViewport({ ratio: 1 });
+	await page.getByRole('button', { name: 'Narrower bands' }).click();
+	await expect(held).toBeInViewport({ ratio: 1 });
+	await held.click();
+	await field(page, 'padding', 'L').fill('77px');
+	await over(page).selectOption('here only');
+	await expect(into(page)).toContainText('changes 1300–<1400');
+	// Whatever moves the others, the band in hand is neither lost nor another one.
+	await width.fill('450');
+	await width.press('Enter');
+	await expect(page.getByRole('columnheader', { name: /^L/ })).toBeVisible();
+	await expect(field(page, 'padding', 'L')).toBeInViewport({ ratio: 1 });
+	await expect(field(page, 'padding', 'L')).toHaveValue('77px');
+	await width.fill('1350');
+	await width.press('Enter');
+	// Each frame that is shown has what is selected in it.
+	// (Columns come and go with the carriage: the frames are asked for anew each time.)
+	await expect(async () => {
+		const frames = pageFrames(page);
+		expect(frames.length).toBeGreaterThan(1);
+		for (const frame of frames)
+			await expect(frame.locator('.x')).toBeInViewport({ ratio: 1, timeout: 2_000 });
+	}).toPass({ timeout: 60_000 });
+	await field(page, 'padding', 'L').press('Enter');
+	await expect
+		.poll(() => shownText(page))
+		.toMatch(/\(1300px <= width < 1400px\) \{\s*\.x \{ padding: 77px; \}\s*\}/);
 });

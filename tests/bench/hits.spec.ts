@@ -38,10 +38,14 @@ test('the rule at the caret tells what it hits here and on every page, steps thr
 	await expect(hits(page)).toContainText('nothing here');
 	await expect(hits(page)).toContainText('only on more.html 1');
 
-	// A near miss is written by a click.
+	// A near miss is shown by a click, and then written.
 	await page.locator('.cm-line', { hasText: '.crad' }).click();
 	await expect(hits(page)).toContainText('.card would hit 2 elements: no page has .crad');
 	await hits(page).getByRole('button', { name: '.card', exact: true }).click();
+	await expect(page.getByRole('dialog', { name: 'What would be written' })).toContainText(
+		'no page has .crad'
+	);
+	await page.keyboard.press('Enter');
 	await expect(page.locator('.cm-content')).toContainText('.card { color: blue }');
 	await expect(card).toHaveCSS('color', 'rgb(0, 0, 255)');
 

@@ -52,7 +52,7 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 
 	// From the Trace: the deciding declaration, and the next one decides.
 	await clickIn(page, 'Carriage', pageFrames(page)[0] as Frame, '#x');
-	await page.keyboard.press('h');
+	await page.keyboard.press('Shift+T');
 	await page.locator('.property', { hasText: 'color' }).click();
 	await page.getByRole('button', { name: 'mute it' }).click();
 	await all('color', 'rgb(0, 0, 0)');

@@ -89,7 +89,7 @@ test('twenty thousand elements, three thousand rules on one, two hundred levels 
 	const path = ['1', ...Array.from({ length: 201 }, () => '0')].join('.');
 	await openBench(page, server, site, `?page=index.html&file=a.css&at=${path}`);
 	const panel = page.getByRole('region', { name: 'What is selected' });
-	await page.keyboard.press('h');
+	await page.keyboard.press('Shift+T');
 	await panel.getByLabel('Property').fill('color');
 	const row = panel
 		.getByRole('listitem')

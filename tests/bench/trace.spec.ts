@@ -19,7 +19,7 @@ test('the Trace says where each value comes from, at every band, and why each ot
 	const lead = pageFrames(page)[0];
 	if (!lead) throw new Error('There is no lead.');
 	await clickIn(page, 'Carriage', lead, '#x');
-	await page.keyboard.press('h');
+	await page.keyboard.press('Shift+T');
 	const panel = page.getByRole('region', { name: 'What is selected' });
 	const row = (property: string) =>
 		panel.locator('ul > li', { has: page.locator(`.property:text-is("${property}")`) });

@@ -18,7 +18,7 @@ td { width: 10% }
 };
 const open = async (page: Page, server: Parameters<typeof bring>[0], at: string) => {
 	await openBench(page, server, await bring(server, SITE), `?page=index.html&file=a.css&at=${at}`);
-	await page.keyboard.press('h');
+	await page.keyboard.press('Shift+T');
 };
 const panel = (page: Page) => page.getByRole('region', { name: 'What is selected' });
 const row = (page: Page, property: string) =>
@@ -85,7 +85,7 @@ test('shares of a grid area, a main axis, a line and its own box, and what does 
 	});
 	const sentence = async (at: string, property: string): Promise<string> => {
 		await openBench(page, empty, site, `?page=index.html&file=a.css&at=${at}`);
-		await page.keyboard.press('h');
+		await page.keyboard.press('Shift+T');
 		await openRow(page, property);
 		return (await row(page, property).innerText()).replace(/\s+/g, ' ');
 	};
@@ -161,7 +161,7 @@ test('where a container flips inside a band is told to the pixel, with the conta
 `
 	});
 	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.0.0');
-	await page.keyboard.press('h');
+	await page.keyboard.press('Shift+T');
 	await openRow(page, 'color');
 	await expect(row(page, 'color')).toContainText('@container wide (width >= 333px) holds here.');
 	await expect(row(page, 'color')).toContainText('Its container: div.wrap, 406px wide.');
@@ -186,7 +186,7 @@ test('a container that flips twice within a few pixels is found too', async ({ p
 `
 	});
 	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.0.0');
-	await page.keyboard.press('h');
+	await page.keyboard.press('Shift+T');
 	await openRow(page, 'color');
 	// 100vw - 360 px is 333 at 693; 1060 px - 100vw is, at 727, for the last time.
 	await expect(row(page, 'color').locator('dt')).toHaveText(['<693', '693–<728', '≥728'], {

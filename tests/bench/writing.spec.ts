@@ -308,6 +308,8 @@ test('rules are gone to, moved with their comments and folded by what is in forc
 	await page.keyboard.press('Alt+.');
 	await expect(active).toContainText('.x { color: var(--c) }');
 	await page.keyboard.press('Alt+PageDown');
+	await expect(page.getByRole('dialog', { name: 'What would be written' })).toBeVisible();
+	await page.keyboard.press('Enter');
 	await expect.poll(text).toMatch(/^@media[\s\S]*\}\n\/\* first \*\/\n\.x \{/);
 	await page.keyboard.press('Control+z');
 	await expect.poll(text).toMatch(/^\/\* first \*\//);

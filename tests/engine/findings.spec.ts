@@ -3,7 +3,7 @@ import { bring, expect, test } from '../fixtures.ts';
 
 const PICTURE =
 	'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22100%22 height=%2250%22/%3E';
-const HTML = `<!doctype html><style>x</style><body><div class="wide">a</div><div class="room"><div class="box">b</div></div><div class="words"><b>left words</b><i>right words</i></div><img src="${PICTURE}" alt=""><div class="half">c</div>`;
+const HTML = `<!doctype html><style>x</style><body><div class="wide">a</div><div class="room"><div class="box">b</div></div><div class="words"><b>left words</b><i>right words</i></div><img src="${PICTURE}" alt=""><div class="half">c</div><p class="clip">some words</p><p class="dots">other words</p><div class="narrow">Unbreakableword</div><div class="fares"><b>1</b><b>2</b><b>3</b><b>4</b><b>5</b></div><div class="stack"><p>Words under a lid</p><i></i></div><p class="few">abcde abcde abcde abcde</p>`;
 const CSS = `
 body { margin: 0; font: 16px/1.5 monospace }
 .wide { width: 512.5px }
@@ -16,7 +16,16 @@ img { display: block; width: 50%; height: 151px }
 @media (width >= 700px) { img { height: auto } }
 .half { width: 130% }
 @media (max-width: 599px) { .half { width: auto } }
-@media (min-width: 600px) { .half { width: auto } }`;
+@media (min-width: 600px) { .half { width: auto } }
+p { margin: 0 }
+.clip, .dots { width: 20%; overflow: hidden; white-space: nowrap }
+.dots { width: 25%; text-overflow: ellipsis }
+.narrow { width: 25% }
+.fares { display: flex; flex-wrap: wrap }
+.fares b { flex: 1 0 110px }
+.stack { position: relative }
+.stack i { position: absolute; top: 0; left: 30%; width: 90px; height: 20px; background: red }
+.few { width: 20% }`;
 
 test('faults of a page are found with the widths that arithmetic has, by a quick sweep as by a whole one', async ({
 	page,
@@ -25,7 +34,7 @@ test('faults of a page are found with the widths that arithmetic has, by a quick
 	const site = await bring(server, { 'index.html': HTML });
 	await page.goto(`${server.url}/site/${site}/site`);
 	await page.evaluate(await clientBundle());
-	const { quick, whole, counts, words } = await page.evaluate(
+	const { quick, whole, counts, texts } = await page.evaluate(
 		async ({ site, html, css }) => {
 			const client = globalThis.stageClient;
 			const open = async (n: number) => {
@@ -50,16 +59,15 @@ test('faults of a page are found with the widths that arithmetic has, by a quick
 			const stretch = { from: 300, to: 800 };
 			const cut = (at: number, after = false) => ({ at: client.rationalFromNumber(at), after });
 			const cuts = [cut(599, true), cut(600), cut(700)];
-			const known = new Map<number, ReadonlyMap<string, number>>();
-			const words = { b: 0, i: 0 };
+			const known = new Map<number, ReadonlyMap<string, number | string>>();
 			const measure = async (widths: readonly number[]): Promise<void> => {
-				for await (const { width, snapshot } of queue.measure({ content, viewport, widths })) {
-					known.set(width, client.readingsOf(snapshot));
-					for (const tag of ['b', 'i'] as const)
-						words[tag] =
-							snapshot.lines[4 * [...snapshot.lineOf].findIndex((of) => snapshot.tags[of] === tag) + 2] ?? 0;
-				}
+				for await (const { width, readings } of queue.read({ content, viewport, widths }))
+					known.set(width, readings);
 			};
+			/** How wide the texts are, in document order. */
+			const texts: number[] = [];
+			for await (const { snapshot } of queue.measure({ content, viewport, widths: [800] }))
+				for (let i = 2; i < snapshot.lines.length; i += 4) texts.push(snapshot.lines[i] ?? 0);
 			const told = (): string[] =>
 				client
 					.foundIn(known, cuts)
@@ -74,22 +82,33 @@ test('faults of a page are found with the widths that arithmetic has, by a quick
 			const counts = { first: first.length, quick: known.size, whole: 0 };
 			await measure(client.remainingWidths(known, stretch, 1000));
 			counts.whole = known.size;
-			return { quick, whole: told(), counts, words };
+			return { quick, whole: told(), counts, texts };
 		},
 		{ site, html: HTML, css: CSS }
 	);
-	// The words overlap while the right ones end right of where the left ones begin, and begin left of where those end, but for 2 px.
-	const [from, to] = [Math.floor(502 - words.i) + 1, Math.ceil(498 + words.b) - 1];
-	expect(quick).toEqual([
-		'edge 1.1.0 1.1 300–747',
-		`overlap 1.2.0 1.2.1 ${from}–${to}`,
-		'sideways 1.0 300–512',
-		'sideways 1.4 599<–<600',
-		'stretched 1.3 300–586, 623–<700'
-	]);
+	const [, , left = 0, right = 0, , some = 0, other = 0, long = 0, , , , , , lid = 0, few = 0] = texts;
+	/** The last px below a width. */
+	const under = (width: number): number => Math.ceil(width) - 1;
+	expect(quick).toEqual(
+		[
+			`column 1.10 300–${under(few / 0.2)}`,
+			`covered 1.9.0 1.9.1 300–${under((lid - 2) / 0.3)}`,
+			`cut 1.5 1.5 300–${under(some / 0.2)}`,
+			`cut 1.6 1.6 300–${under(other / 0.25)}`,
+			'edge 1.1.0 1.1 300–747',
+			`outside 1.2.1 1.2 300–${under(500 - right / 2)}`,
+			// While the right ones end right of where the left ones begin, and begin left of where those end, but for 2 px.
+			`overlap 1.2.0 1.2.1 ${Math.floor(502 - right) + 1}–${under(498 + left)}`,
+			'row 1.8 329–330, 439–440, 549–550',
+			'sideways 1.0 300–512',
+			'sideways 1.4 599<–<600',
+			'stretched 1.3 300–586, 623–<700',
+			`word 1.7 300–${under((long - 1 / 32) / 0.25)}`
+		].sort()
+	);
 	expect(whole).toEqual(quick);
 	expect(counts.whole).toBe(502);
-	// Six ends that no condition makes, each with two widths beside it.
-	expect(counts.quick - counts.first).toBeLessThanOrEqual(3 * 6 * 2);
+	// Ends and changes that no condition makes, each with two widths beside it.
+	expect(counts.quick - counts.first).toBeLessThanOrEqual(3 * 14 * 2);
 	console.log(`${counts.quick} of ${counts.whole} widths, ${counts.first} of them at first`);
 });

@@ -12,14 +12,14 @@ test('J02: two pairs of steppers told apart, the space found in a style attribut
 	await expect(panel(page).locator('.instead')).toHaveText(
 		'div.steppers.narrow-only says the same, and is shown instead of this <700'
 	);
-	await work.ask('h');
+	await work.ask('Shift+T');
 	const space = await traced(page, 'margin-top');
 	await expect(space).toContainText('margin-top: 26px of the style attribute');
 	await expect(space.locator('.place').first()).toHaveText('home.html:55');
 
 	// The other pair, where it shows: an old rule pulls it up, and without that it stands as it should.
 	await work.select('steppers', 'div.steppers.narrow-only');
-	await work.ask('h');
+	await work.ask('Shift+T');
 	const culprit = await traced(page, 'margin-top');
 	await expect(culprit).toContainText('margin-top: -8px of .board .strip ~ .steppers');
 	const margin = () =>

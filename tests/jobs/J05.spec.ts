@@ -1,5 +1,5 @@
 import { expect, test } from '../fixtures.ts';
-import { atWork, boxIn, draftOf, type Beside } from './bench.ts';
+import { atWork, boxIn, draftOf, foundOn, type Beside } from './bench.ts';
 
 test('J05: a boat’s picture wider than its column stays inside, in its own ratio', async ({
 	page,
@@ -31,4 +31,8 @@ test('J05: a boat’s picture wider than its column stays inside, in its own rat
 		.poll(() => draftOf(server, 'css/layout.css'))
 		.toContain('.card .boat {\n  width: 420px;\n  max-width: 100%;\n  height: auto;\n}');
 	expect(work.actions()).toBeLessThanOrEqual(15);
+	// No width at which it passes its column’s edge, or has another shape than its own.
+	const found = await foundOn(page);
+	expect(found.length).toBeGreaterThan(0);
+	expect(found.filter((one) => one.includes('img.boat'))).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import { expect, test } from '../fixtures.ts';
-import { atWork, frameOf, panel, reached, traced, type Beside } from './bench.ts';
+import { atWork, frameOf, panel, reached, traced, wake, type Beside } from './bench.ts';
 
 test('J14: a size set on the wrapper does nothing where the child has its own, and both places say so', async ({
 	page,
@@ -7,7 +7,7 @@ test('J14: a size set on the wrapper does nothing where the child has its own, a
 }) => {
 	const work = await atWork(page, server, 'sailings.html', 'css/sailings.css');
 	await work.select('p.line', 'p.line');
-	await work.ask('h');
+	await work.ask('Shift+T');
 	const traces = await traced(page, 'font-size');
 	await expect(traces).toContainText('font-size: 1.2rem of .corner .line');
 	await expect(traces).toContainText('div.corner around it has font-size: 0.9rem at sailings.css:91');
@@ -34,6 +34,15 @@ test('J14: a size set on the wrapper does nothing where the child has its own, a
 			.locator('.board h2')
 			.first()
 			.evaluate((one) => getComputedStyle(one).fontSize);
+	const width = page.getByLabel('Width of the carriage, px');
+	await width.fill('560');
+	await width.press('Enter');
+	await page.getByText(/^Holds/).click();
+	await page.getByRole('combobox', { name: 'Hold' }).selectOption('from here up');
+	await page.getByRole('button', { name: 'Hold it' }).click();
+	await expect(page.locator('.stretch.held')).toHaveCount(1);
+	await width.fill('390');
+	await width.press('Enter');
 	const wide = [await size('Slate'), await size('Notebook')];
 	expect(await size('Handset')).toBe('38.4px');
 	await work.collate('font-size', '1.5rem', { extent: 'under the width', at: 560 });
@@ -41,4 +50,11 @@ test('J14: a size set on the wrapper does nothing where the child has its own, a
 	expect([await size('Slate'), await size('Notebook')]).toEqual(wide);
 	await expect(page.getByRole('button', { name: /^Threshold .*560/ })).toBeVisible();
 	expect(work.actions()).toBeLessThanOrEqual(15);
+	// What is wider was held, and is proved unchanged.
+	await expect(wake(page)).toContainText(/h2, 240–<560/);
+	await page.getByText(/^Holds/).click();
+	await expect(page.getByRole('listitem').filter({ hasText: '≥560' })).toContainText('✓ as it was');
+	await expect(wake(page)).not.toContainText('Held and changed');
+	await page.getByRole('button', { name: 'Let it go' }).click();
+	await expect(page.locator('.stretch.held')).toHaveCount(0);
 });

@@ -8,7 +8,7 @@ test('J18: why the words of a pier cannot be hovered: transparent can be, remove
 	const work = await atWork(page, server, 'sailings.html', 'css/layout.css');
 	await work.select('p.words', 'p.words');
 	await expect(page.getByRole('treeitem', { selected: true })).toContainText('transparent: opacity 0');
-	await work.ask('h');
+	await work.ask('Shift+T');
 	const seen = await traced(page, 'opacity');
 	await expect(seen).toContainText('opacity: 0 of .route .words');
 	await expect(seen).toContainText('Only while :hover holds.');

@@ -159,3 +159,16 @@ export const reached = (page: Page, selector: string) =>
 		.getByRole('row')
 		.filter({ has: page.getByRole('button', { name: selector, exact: true }) })
 		.getByRole('cell');
+
+export const wake = (page: Page) => page.getByRole('status', { name: 'Wake' });
+
+/** What is found on the page in the frames, once every width of it is measured. */
+export async function foundOn(page: Page): Promise<string[]> {
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+O');
+	const findings = page.getByRole('tabpanel', { name: 'Findings' });
+	await expect(findings.getByRole('status').first()).toContainText('All 2321 widths measured.', {
+		timeout: 120_000
+	});
+	return findings.getByRole('listitem').allInnerTexts();
+}

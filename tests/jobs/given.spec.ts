@@ -45,14 +45,14 @@ test('J02 where the markup is given: the pairs told apart, the style attribute n
 	await expect(panel(page).locator('.instead')).toHaveText(
 		'div.steps.narrow says the same, and is shown instead of this <640'
 	);
-	await work.ask('h');
+	await work.ask('Shift+T');
 	const space = await traced(page, 'margin-top');
 	await expect(space).toContainText('margin-top: 22px of the style attribute');
 	await space.locator('.place').first().click();
 	await expect(page.getByText('given: locked')).toBeVisible();
 
 	await work.select('steps', 'div.steps.narrow');
-	await work.ask('h');
+	await work.ask('Shift+T');
 	const culprit = await traced(page, 'margin-top');
 	await expect(culprit).toContainText('margin-top: -9px of .days ~ .steps');
 	const margin = () =>
@@ -101,14 +101,14 @@ test('J14, J18, J19 where the markup is given: the size that does not reach, wha
 }) => {
 	const { site, work } = await atBaths(page, empty);
 	await work.select('p.line', 'p.line');
-	await work.ask('h');
+	await work.ask('Shift+T');
 	const size = await traced(page, 'font-size');
 	await expect(size).toContainText('font-size: 1.2rem of .corner .line');
 	await expect(size).toContainText('div.corner around it has font-size: 0.9rem at own.css:4');
 
 	await work.select('figcaption', 'figcaption');
 	await expect(page.getByRole('treeitem', { selected: true })).toContainText('transparent: opacity 0');
-	await work.ask('h');
+	await work.ask('Shift+T');
 	await expect(await traced(page, 'opacity')).toContainText('Only while :hover holds.');
 	await expect(frameOf(page, 'Handset').locator('figcaption')).toHaveCSS('opacity', '1');
 	await work.write('figcaption { display: none; } figcaption:hover { display: block; }');

@@ -109,7 +109,15 @@ test('what is urgent goes first, what is aborted ends, and two stages share the 
 			run('aborted', 900, 64, 0, stop.signal),
 			run('urgent', 700, 8, 5)
 		]);
+		// What is given up in the middle keeps nothing else from being done.
+		const given = new AbortController();
+		const up = run('given up', 1100, 200, 0, given.signal);
+		await new Promise((resolve) => setTimeout(resolve, 50));
+		given.abort();
+		await Promise.all([up, run('after', 200, 8, 0)]);
 		return { done, stages: opened() };
 	});
-	expect(order).toEqual({ done: ['aborted 0', 'urgent 8', 'slow 64'], stages: 2 });
+	expect(order.done.slice(0, 3)).toEqual(['aborted 0', 'urgent 8', 'slow 64']);
+	expect(order.done.at(-1)).toBe('after 8');
+	expect(order.stages).toBe(2);
 });

@@ -1,4 +1,5 @@
 import { FLAG, type Snapshot } from '../core/snapshot/index.ts';
+import { isOpaque } from './opaque.ts';
 
 export type { Snapshot };
 
@@ -6,15 +7,12 @@ const FOCUSABLE =
 	'a[href],area[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),select:not([disabled]),textarea:not([disabled]),summary,[tabindex],[contenteditable]:not([contenteditable=false]),audio[controls],video[controls]';
 const REPLACED = new Set(['img', 'video', 'canvas', 'iframe', 'embed', 'object', 'svg', 'audio']);
 
-function flagsOf(
-	element: Element,
-	style: CSSStyleDeclaration,
-	parentDisplay: string,
-	window: Window
-): number {
+function flagsOf(element: Element, style: CSSStyleDeclaration, parentDisplay: string): number {
 	let flags = 0;
 	const { position, display } = style;
-	if (style.visibility === 'visible' && element.getClientRects().length > 0) flags |= FLAG.shown;
+	// What a closed `<details>` holds has a box, and is not drawn.
+	const isDrawn = style.visibility === 'visible' && element.checkVisibility();
+	if (isDrawn && element.getClientRects().length > 0) flags |= FLAG.shown;
 	if (position === 'fixed') flags |= FLAG.fixed;
 	if (position === 'sticky') flags |= FLAG.sticky;
 	if (position !== 'static') flags |= FLAG.positioned;
@@ -30,8 +28,9 @@ function flagsOf(
 	if (element.matches(FOCUSABLE)) flags |= FLAG.focusable;
 	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
 	if (/^(img|video)$/.test(element.localName) && style.objectFit === 'fill') flags |= FLAG.filled;
-	if (hasPseudo(window, element, '::before')) flags |= FLAG.before;
-	if (hasPseudo(window, element, '::after')) flags |= FLAG.after;
+	if (Number(style.opacity) === 0) flags |= FLAG.clear;
+	if (isOpaque(element, style)) flags |= FLAG.opaque;
+	if (style.writingMode !== 'horizontal-tb') flags |= FLAG.vertical;
 	return flags;
 }
 
@@ -39,6 +38,10 @@ const hasPseudo = (window: Window, element: Element, pseudo: string): boolean =>
 	const { content } = window.getComputedStyle(element, pseudo);
 	return content !== 'none' && content !== 'normal' && content !== '';
 };
+
+const pseudosOf = (element: Element, window: Window): number =>
+	(hasPseudo(window, element, '::before') ? FLAG.before : 0) |
+	(hasPseudo(window, element, '::after') ? FLAG.after : 0);
 
 function naturalSize(element: Element): [number, number] {
 	if (element.localName === 'img') {
@@ -59,26 +62,36 @@ function linesOf(
 	document: Document,
 	indexOf: ReadonlyMap<Element, number>,
 	{ scrollX, scrollY }: Window
-): { readonly lineOf: Int32Array; readonly lines: Float64Array } {
+): Pick<Snapshot, 'lineOf' | 'lines' | 'lineWords'> {
 	const of: number[] = [];
 	const boxes: number[] = [];
+	const words: number[] = [];
 	const texts = document.createTreeWalker(document.documentElement, NodeFilter.SHOW_TEXT);
 	const range = document.createRange();
 	for (let text = texts.nextNode(); text; text = texts.nextNode()) {
 		const index = text.parentElement && indexOf.get(text.parentElement);
 		if (index === null || index === undefined || text.nodeValue?.trim() === '') continue;
 		range.selectNodeContents(text);
-		for (const { left, top, width, height } of range.getClientRects()) {
-			if (width === 0 || height === 0) continue;
+		const rows = [...range.getClientRects()].filter(({ width, height }) => width > 0 && height > 0);
+		const count = text.nodeValue?.trim().split(/\s+/).length ?? 0;
+		for (const { left, top, width, height } of rows) {
 			of.push(index);
 			boxes.push(left + scrollX, top + scrollY, width, height);
+			words.push(count / rows.length);
 		}
 	}
-	return { lineOf: Int32Array.from(of), lines: Float64Array.from(boxes) };
+	return {
+		lineOf: Int32Array.from(of),
+		lines: Float64Array.from(boxes),
+		lineWords: Float32Array.from(words)
+	};
 }
 
-/** Reads a laid-out document in one pass, without writing to it. The document must have a window. */
-export function readSnapshot(document: Document): Snapshot {
+/**
+ * Reads a laid-out document in one pass, without writing to it. The document must have a window. That elements have
+ * pseudo-elements costs two more looks at each, and is told only where that is wanted.
+ */
+export function readSnapshot(document: Document, pseudos = true): Snapshot {
 	const window = document.defaultView;
 	if (!window) throw new Error('A document without a window has no layout.');
 	const elements = [...document.querySelectorAll('*')];
@@ -101,6 +114,7 @@ export function readSnapshot(document: Document): Snapshot {
 		fontSize: new Float32Array(count),
 		lineHeight: new Float32Array(count),
 		order: new Int32Array(count),
+		z: new Int32Array(count),
 		natural: new Float32Array(2 * count),
 		edges: new Float32Array(4 * count)
 	};
@@ -117,12 +131,14 @@ export function readSnapshot(document: Document): Snapshot {
 			[element.scrollWidth, element.scrollHeight, element.clientWidth, element.clientHeight],
 			4 * i
 		);
-		snapshot.flags[i] = flagsOf(element, style, displays[parent] ?? '', window);
+		snapshot.flags[i] = flagsOf(element, style, displays[parent] ?? '');
+		if (pseudos) snapshot.flags[i] = (snapshot.flags[i] ?? 0) | pseudosOf(element, window);
 		const clips = parent >= 0 && ((snapshot.flags[parent] ?? 0) & FLAG.clips) !== 0;
 		snapshot.clip[i] = parent < 0 ? -1 : clips ? parent : (snapshot.clip[parent] ?? -1);
 		snapshot.fontSize[i] = parseFloat(style.fontSize);
 		snapshot.lineHeight[i] = parseFloat(style.lineHeight);
 		snapshot.order[i] = Number(style.order);
+		snapshot.z[i] = Number.parseInt(style.zIndex, 10) || 0;
 		snapshot.natural.set(naturalSize(element), 2 * i);
 		snapshot.edges.set(
 			[
@@ -148,8 +164,10 @@ export const buffersOf = (snapshot: Snapshot): ArrayBuffer[] =>
 		snapshot.fontSize,
 		snapshot.lineHeight,
 		snapshot.order,
+		snapshot.z,
 		snapshot.natural,
 		snapshot.edges,
 		snapshot.lineOf,
-		snapshot.lines
+		snapshot.lines,
+		snapshot.lineWords
 	].map((column) => column.buffer as ArrayBuffer);

@@ -1,6 +1,7 @@
 import type { Rect } from '../core/box/index.ts';
 import type { Unseen } from '../core/presence/index.ts';
 import { rectOf } from './box.ts';
+import { isOpaque } from './opaque.ts';
 
 export type { Unseen };
 
@@ -51,17 +52,6 @@ function isOff(box: DOMRect, style: CSSStyleDeclaration, window: Window): boolea
 	return box.bottom + window.scrollY <= 0 || (!leftwards && box.right + window.scrollX <= 0);
 }
 
-/** Whether an element paints what is behind it over. */
-function isOpaque(element: Element, window: Window): boolean {
-	const { backgroundColor, backgroundImage, opacity } = window.getComputedStyle(element);
-	if (Number(opacity) < 1) return false;
-	return (
-		/^(img|video|canvas|iframe)$/.test(element.localName) ||
-		backgroundImage.includes('url(') ||
-		/^rgb\(|^color\([^/]*\)$/.test(backgroundColor)
-	);
-}
-
 /** Whether something opaque lies on an element wherever it was looked: its middle, and near its corners. */
 function isCovered(element: Element, box: DOMRect, window: Window): boolean {
 	const points = [
@@ -77,7 +67,7 @@ function isCovered(element: Element, box: DOMRect, window: Window): boolean {
 	return points.every(([x, y]) => {
 		for (const over of document.elementsFromPoint(x, y)) {
 			if (element.contains(over) || over.contains(element)) return false;
-			if (isOpaque(over, window)) return true;
+			if (isOpaque(over, window.getComputedStyle(over))) return true;
 		}
 		return false;
 	});

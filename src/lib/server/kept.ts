@@ -1,8 +1,10 @@
 import { createHash } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import * as z from 'zod';
+import { acceptedSchema, kindSettingSchema } from '$lib/core/findings/settings.ts';
 import { originalSchema } from '$lib/core/original/index.ts';
 import { stagedStateSchema } from '$lib/core/staged/index.ts';
+import { holdSchema } from '$lib/core/wake/hold.ts';
 import { supportTargetSchema } from '$lib/core/support/index.ts';
 import { errandSchema, givenSchema, unsteadySchema } from '$lib/core/errand/index.ts';
 import {
@@ -23,7 +25,10 @@ const SCHEMAS: { readonly [K in KeptKind]: z.core.$ZodType<KeptFields[K]> } = {
 	target: supportTargetSchema,
 	given: givenSchema,
 	errand: errandSchema,
-	unsteady: unsteadySchema
+	unsteady: unsteadySchema,
+	finding: kindSettingSchema,
+	accepted: acceptedSchema,
+	hold: holdSchema
 };
 
 const CALLED = {
@@ -32,7 +37,10 @@ const CALLED = {
 	target: 'engines asked for',
 	given: 'given files',
 	errand: 'errands',
-	unsteady: 'unsteady names'
+	unsteady: 'unsteady names',
+	finding: 'kinds of findings',
+	accepted: 'accepted findings',
+	hold: 'holds'
 } as const;
 
 export const keptKind = z.enum(KEPT_KINDS);

@@ -5,6 +5,7 @@ import type { ElementFacts, FactsFound, Sought } from '../probe/facts.ts';
 import type { Snapshot } from '../probe/snapshot.ts';
 import type { SpaceFound } from '../probe/space.ts';
 import type { Unseen } from '../probe/unseen.ts';
+import type { Values } from '../probe/values.ts';
 
 export type { ContainingBlock, ElementAnswer, ElementFacts, Moving, FactsFound, Sought, SpaceFound, Unseen };
 
@@ -32,6 +33,8 @@ export interface PageContent {
 		/** Whether the element's facts and computed values are told with each measurement, and with which longhands. */
 		readonly longhands?: readonly string[];
 	};
+	/** Longhands whose values, of every element, are told with each measurement, and with them which elements selectors hit. */
+	readonly values?: { readonly longhands: readonly string[]; readonly selectors: readonly string[] };
 	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
 	readonly taps: boolean;
 }
@@ -161,9 +164,17 @@ export interface Measured {
 	readonly snapshot: Snapshot;
 	/** Which of the conditions asked about hold, for the element and each of its ancestors. */
 	readonly held?: readonly (readonly boolean[])[];
+	/** What was asked of every element. */
+	readonly values?: Values;
 	/** The facts and the computed values of the element asked about. */
 	readonly facts?: FactsFound;
 	readonly computed?: ReadonlyMap<string, string>;
+}
+
+/** What kinds of findings read at a width, by key (`core/findings`). */
+export interface Read {
+	readonly width: number;
+	readonly readings: ReadonlyMap<string, number | string>;
 }
 
 /** When something was on the screen: ms since 1970, by the clock that all pages of a machine share. */
@@ -228,6 +239,13 @@ export interface StageHost {
 		viewport: Viewport,
 		widths: readonly number[],
 		report: (measured: Measured) => void
+	): Promise<void>;
+	/** Reads what is found in a page at some widths (`core/findings`), in the same frame; each is reported as it is had. */
+	read(
+		content: PageContent,
+		viewport: Viewport,
+		widths: readonly number[],
+		report: (read: Read) => void
 	): Promise<void>;
 }
 

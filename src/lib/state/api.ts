@@ -1,3 +1,4 @@
+import type { Measurement } from '../core/wake/hold.ts';
 import type {
 	AddedFile,
 	DraftRecord,
@@ -110,6 +111,10 @@ export const api = {
 		(await ask(`/api/sites/${id}/originals`, { method: 'POST', body: file })).json(),
 	original: async (id: number, hash: string): Promise<Blob> =>
 		(await ask(`/api/sites/${id}/originals/${hash}`)).blob(),
+	keepMeasurement: async (id: number, measurement: Measurement): Promise<{ hash: string }> =>
+		(await ask(`/api/sites/${id}/measurements`, sending('POST', measurement))).json(),
+	measurement: async (id: number, hash: string): Promise<Measurement> =>
+		(await ask(`/api/sites/${id}/measurements/${hash}`)).json(),
 	dropDraft: (id: number, path: string, tab: string) =>
 		ask(`/api/sites/${id}/drafts?${new URLSearchParams({ path, tab }).toString()}`, { method: 'DELETE' })
 };

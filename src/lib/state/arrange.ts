@@ -6,6 +6,7 @@ import {
 	inlineCustomProperty,
 	isCustomName,
 	joinBlocks,
+	moveRule,
 	partBlock,
 	putRules,
 	takeOut,
@@ -84,6 +85,19 @@ export function splitBand(
 		notes: []
 	};
 }
+
+/** Moves the rule at the caret, with its comments, so many places down among those of its block (up: under 0). */
+export const move = (desk: Desk, chosen: Chosen, by: number): Proposed =>
+	within(
+		desk,
+		chosen,
+		({ sheet, from }) => moveRule(sheet, chosen.from - from, by),
+		({ places, offset }, { from }) => ({
+			does: `The rule goes ${counted(places, 'place')} ${by < 0 ? 'up' : 'down'}, with its comment.`,
+			notes: ['What is as strong on the way may win or lose now. The frames show it.'],
+			shown: { path: chosen.file, offset: from + offset }
+		})
+	);
 
 /** Writes a comment over the selected rules. */
 export const comment = (desk: Desk, chosen: Chosen, words: string): Proposed =>

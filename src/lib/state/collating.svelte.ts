@@ -96,7 +96,8 @@ export class Collating {
 	/** The index of the first column that is shown. */
 	readonly first: number = $derived.by(() => {
 		const last = Math.max(0, this.columns.length - this.fits);
-		const kept = this.kept ? this.columns.indexOf(this.kept) : -1;
+		// A column is a new one wherever the carriage goes, from the same place on.
+		const kept = this.columns.findIndex(({ from }) => from === this.kept?.from);
 		const sure = kept >= 0 ? kept : this.here;
 		return Math.min(last, Math.max(0, sure - this.fits + 1, Math.min(this.wished, sure)));
 	});

@@ -125,7 +125,7 @@ export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extensio
 	muting,
 	deles,
 	nudging(kind),
-	moving(kind),
+	moving,
 	pictureDrop(kind),
 	completing(kind),
 	hovers(kind),

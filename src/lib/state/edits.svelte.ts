@@ -3,7 +3,7 @@ import { Proposal } from './proposal.svelte.ts';
 import { proposeClosing, proposeGathering, proposeName } from './queries.ts';
 import { Shifting } from './shifting.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
-import { reselect } from './arrange.ts';
+import { move, reselect } from './arrange.ts';
 import type { Chosen } from './within.ts';
 import { unwrap, wrap } from './wrap.ts';
 
@@ -28,6 +28,11 @@ export class Edits {
 	/** Proposes another selector in the place of one. */
 	reselect = (chosen: Chosen, selector: string, note: string): void =>
 		this.proposal.propose((desk) => reselect(desk, chosen, selector, note));
+	/** Proposes to move the rule of a selection so many places down (up: under 0); it can be moved further then. */
+	move = (chosen: Chosen, by: number): void => {
+		this.proposal.propose((desk) => move(desk, chosen, by));
+		if (!this.proposal.refusal) this.proposal.further = (more) => this.move(chosen, by + more);
+	};
 	/** Proposes to take the condition around a place away. */
 	unwrap = (chosen: Chosen): void => this.proposal.propose((desk) => unwrap(desk, chosen));
 	/** Proposes to close a stretch between two halves, or their overlap. */

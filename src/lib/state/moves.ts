@@ -1,12 +1,9 @@
 import { foldEffect, unfoldAll } from '@codemirror/language';
 import { EditorSelection, type EditorState, type Extension } from '@codemirror/state';
 import { EditorView, keymap, type Command } from '@codemirror/view';
-import { moveRule, parseSheet, sliceOf, walk } from '../core/css/index.ts';
+import { parseSheet, sliceOf, walk } from '../core/css/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
-import { shifted } from '../core/text/index.ts';
-import { sheetPartAt } from './css.ts';
 import { rulesShown, type InForce } from './force.ts';
-import { inEditor } from './steps.ts';
 
 /** Where the definition of a custom property is, in the sheets of the page; the Bench puts it here. */
 export const definitions: { show: (name: string) => boolean } = { show: () => false };
@@ -19,24 +16,8 @@ const goTo = (view: EditorView, at: number): void => {
 	view.focus();
 };
 
-/** Moves the rule at the caret, with its comments, before or after the one next to it. */
-export const moveRuleBy =
-	(kind: 'page' | 'sheet', by: -1 | 1): Command =>
-	(view) => {
-		const text = view.state.doc.toString();
-		const { head } = view.state.selection.main;
-		const part = sheetPartAt(text, kind, head);
-		const move = part && moveRule(parseSheet(text.slice(part.start, part.end)), head - part.start, by);
-		if (!move) return false;
-		const { start } = part;
-		view.dispatch({
-			changes: inEditor(shifted(move.changes, start)),
-			selection: { anchor: start + move.offset },
-			scrollIntoView: true,
-			userEvent: 'move.rule'
-		});
-		return true;
-	};
+/** Proposes to move the rule at the caret so many places down (up: under 0); the Bench puts it here. */
+export const ruleMoves: { ask: (by: number) => boolean } = { ask: () => false };
 
 /** To the next rule that is in force at the carriage, or the one before; around at the end. */
 export const toRuleInForce =
@@ -102,11 +83,10 @@ export function definitionIn(text: string, name: string): number | undefined {
 }
 
 /** Keys that move through a sheet by its rules, and move its rules. */
-export const moving = (kind: 'page' | 'sheet'): Extension =>
-	keymap.of([
-		{ key: 'Alt-PageUp', run: moveRuleBy(kind, -1) },
-		{ key: 'Alt-PageDown', run: moveRuleBy(kind, 1) },
-		{ key: 'Alt-.', run: toRuleInForce(1) },
-		{ key: 'Alt-,', run: toRuleInForce(-1) },
-		{ key: 'Alt-Enter', run: toDefinition }
-	]);
+export const moving: Extension = keymap.of([
+	{ key: 'Alt-PageUp', run: () => ruleMoves.ask(-1) },
+	{ key: 'Alt-PageDown', run: () => ruleMoves.ask(1) },
+	{ key: 'Alt-.', run: toRuleInForce(1) },
+	{ key: 'Alt-,', run: toRuleInForce(-1) },
+	{ key: 'Alt-Enter', run: toDefinition }
+]);

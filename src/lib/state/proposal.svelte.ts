@@ -2,11 +2,19 @@ import { applyChanges, type Edit } from '../core/text/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
+import type { FilePlace } from './texts.svelte.ts';
 import { tryEdit } from './trying.ts';
 import type { Desk, Refusal } from './writing.ts';
 
 /** What was made of a wish: a sentence on what it does, and what else is to be known; or why it cannot be. */
-export type Proposed = { readonly does: string; readonly notes: readonly string[] } | Refusal;
+export type Proposed =
+	| {
+			readonly does: string;
+			readonly notes: readonly string[];
+			/** What is to be shown once it is made: by its place then. */
+			readonly shown?: FilePlace;
+	  }
+	| Refusal;
 
 /** An edit that is shown, and tried in all frames, before it is made: it touches more than the value under the hand. */
 export class Proposal {
@@ -15,6 +23,9 @@ export class Proposal {
 	notes = $state.raw<readonly string[]>([]);
 	/** Why what was wished for last cannot be; null where it can. */
 	refusal = $state.raw<Refusal | null>(null);
+	/** Proposes more of the same, or less; null where there is no such thing. */
+	further = $state.raw<((by: number) => void) | null>(null);
+	#shown: FilePlace | undefined;
 
 	constructor(site: SiteState) {
 		this.#site = site;
@@ -42,6 +53,7 @@ export class Proposal {
 			return;
 		}
 		this.notes = made.notes;
+		this.#shown = made.shown;
 		this.#edit = edit;
 		tryEdit(this.#site.texts, edit);
 	}
@@ -53,17 +65,19 @@ export class Proposal {
 		return changes && text !== undefined ? applyChanges(text, changes) : undefined;
 	}
 
-	/** Makes it, as one step. */
-	keep(): void {
-		const edit = this.#edit;
+	/** Makes it, as one step; gives the place that is then to be shown, where there is one. */
+	keep(): FilePlace | undefined {
+		const [edit, shown] = [this.#edit, this.#shown];
 		this.drop();
 		if (edit) applyEdit(this.#site.texts, edit);
+		return edit ? shown : undefined;
 	}
 
 	/** Lets it go: all is as before. */
 	drop(): void {
 		this.refusal = null;
 		this.notes = [];
+		this.further = null;
 		if (!this.#edit) return;
 		this.#edit = null;
 		tryEdit(this.#site.texts, null);

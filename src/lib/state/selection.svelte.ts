@@ -49,6 +49,9 @@ export const readPaths = (text: string): ElementPath[] =>
 		.filter((one) => /^(r|\d{1,6}(\.\d{1,6}){0,400})$/.test(one))
 		.map((one) => (one === 'r' ? [] : one.split('.').map(Number)));
 
+/** The path of an element as findings have it: '' for the root. */
+export const readPath = (text: string): ElementPath => readPaths(text || 'r')[0] ?? [];
+
 /** What stages tell of the selection, and how it is looked at. */
 class SelectionView {
 	/** The boxes of what is selected, in each frame. */

@@ -81,7 +81,10 @@ export class SiteState {
 			target: list('target'),
 			given: list('given'),
 			errand: list('errand'),
-			unsteady: list('unsteady')
+			unsteady: list('unsteady'),
+			finding: list('finding'),
+			accepted: list('accepted'),
+			hold: list('hold')
 		};
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
 		const texts = record.files

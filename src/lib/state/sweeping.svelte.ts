@@ -1,5 +1,5 @@
-import { readingsOf } from '../core/findings/index.ts';
-import { NOTHING, union, type IntervalSet } from '../core/interval/index.ts';
+import { shiftOf } from '../core/findings/settings.ts';
+import { contains, NOTHING, rationalFromNumber, union, type IntervalSet } from '../core/interval/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import {
 	coverage,
@@ -7,14 +7,31 @@ import {
 	foundIn,
 	nextWidths,
 	remainingWidths,
+	sidesOf,
 	type Found,
 	type Known,
 	type Readings,
 	type Stretch
 } from '../core/sweep/index.ts';
-import type { SeenVantage } from '../core/vantage/index.ts';
-import type { PageState } from './page.svelte.ts';
+import { PLAIN, seenVantage, NO_SWITCHES, type SeenVantage } from '../core/vantage/index.ts';
+import { findingRows, type FindingRow, type Order } from './findings.ts';
+import { z } from 'zod';
+import type { SiteState } from './site.svelte.ts';
+import { PageState } from './page.svelte.ts';
+import { touchedOn } from './wake.ts';
 import type { Stages } from './stages.svelte.ts';
+
+/** As what a lead is swept, and over which widths. */
+export const sweptAs = (
+	lead: SeenVantage,
+	plain: boolean
+): { readonly as: SeenVantage; readonly stretch: Stretch } => ({
+	as: { ...lead, width: WIDTH, height: plain ? HEIGHT : lead.height },
+	stretch: STRETCH
+});
+
+/** What a stage says that it read, by key. */
+const READINGS = z.map(z.string(), z.union([z.number(), z.string()]));
 
 /** What is swept: a page as a vantage at all its widths. */
 export interface Swept {
@@ -28,15 +45,24 @@ export interface Swept {
 /** The size at which a plain window is swept, and the width that a vantage has meanwhile, CSS px. */
 const [WIDTH, HEIGHT] = [1280, 800];
 
+const PLAIN_AT = seenVantage(PLAIN, NO_SWITCHES);
+
 /** The widths that are swept, and the grid of a quick sweep, CSS px. */
 const STRETCH: Stretch = { from: 240, to: 2560 };
 const GRID = 64;
 /** So many widths are asked for at once in quiet time: what is more urgent waits no longer than for these. */
 const PORTION = 24;
-/** How long measurements are gathered before they are shown, ms. */
-const GATHER = 200;
+/** How long measurements are gathered before they are shown, quick and whole, ms. */
+const GATHER = { quick: 200, whole: 1000 };
 /** Pages whose readings are kept, by what their frames are given. */
 const KEPT = 6;
+
+/** A time in words, as exactly as it can be told. */
+function inWords(ms: number): string {
+	const seconds = Math.ceil(ms / 1000);
+	if (seconds < 100) return `about ${seconds} s`;
+	return `about ${Math.ceil(seconds / 60)} min`;
+}
 
 /** What is wrong with a page, width by width: measured on stages that nobody sees, quick first, then every px. */
 export class Sweeping {
@@ -47,49 +73,98 @@ export class Sweeping {
 	chosen = $state('');
 	/** Why measuring ended before its end; '' where it did not. */
 	trouble = $state('');
+	/** What was swept last, and what is known of it. */
+	#last: {
+		readonly path: string;
+		readonly vantage: string;
+		readonly texts: ReadonlyMap<string, string>;
+		readonly known: ReadonlyMap<number, Readings>;
+	} | null = null;
+	/** How findings are ordered in the list. */
+	order = $state<Order>('severity');
+	/** What is swept, and as what vantage. */
+	swept = $state.raw<Swept | null>(null);
+	as = $state.raw<SeenVantage>(PLAIN_AT);
+	readonly #site: SiteState;
 	#cuts = $state.raw<Bands['thresholds']>([]);
 	readonly #kept = new Map<string, Map<number, Readings>>();
 
 	readonly found: readonly Found[] = $derived.by(() =>
 		foundIn(
 			this.known,
-			this.#cuts.map(({ cut }) => cut)
+			this.#cuts.map(({ cut }) => cut),
+			this.#shift
 		)
 	);
+	/** What is found, as it is listed, but for what is accepted everywhere. */
+	readonly rows: readonly FindingRow[] = $derived.by(() => {
+		const { swept, found } = this;
+		if (!swept) return [];
+		const { finding, accepted } = this.#site.kept;
+		return findingRows(swept.page, found, this.as, finding.list, accepted.list);
+	});
 	/** The widths of the finding that is looked at, or of all. */
 	readonly widths: IntervalSet = $derived.by(() => {
-		const chosen = this.found.filter(({ key }) => key === this.chosen);
-		return (chosen.length > 0 ? chosen : this.found).reduce((set, { widths }) => union(set, widths), NOTHING);
+		const chosen = this.rows.filter(({ key }) => key === this.chosen);
+		return (chosen.length > 0 ? chosen : this.rows).reduce((set, { widths }) => union(set, widths), NOTHING);
+	});
+	/** The whole px on both sides of each end of the finding that is looked at, ascending. */
+	readonly edges: readonly number[] = $derived.by(() => {
+		const chosen = this.rows.find(({ key }) => key === this.chosen);
+		return chosen ? [...new Set(chosen.widths.cuts.flatMap(sidesOf))].sort((a, b) => a - b) : [];
 	});
 	readonly coverage = $derived.by(() => coverage(this.known, STRETCH));
 
+	/** How long what is left takes, as far as it went so far, in words; '' where that is not known. */
+	left = $state('');
+
+	/** How far distances are moved by what the site sets, by key. */
+	readonly #shift = $derived.by(() => {
+		const { list } = this.#site.kept.finding;
+		return (key: string): number | undefined => shiftOf(key, list);
+	});
+
+	constructor(site: SiteState) {
+		this.#site = site;
+	}
+
 	/** Sweeps a page, until it is done or the signal ends it; what is known of the same texts is not measured again. */
-	async sweep({ page, stages, lead, plain }: Swept, signal: AbortSignal): Promise<void> {
-		const as: SeenVantage = { ...lead, width: WIDTH, height: plain ? HEIGHT : lead.height };
+	async sweep(swept: Swept, signal: AbortSignal): Promise<void> {
+		const { page, stages, lead, plain } = swept;
+		const { as } = sweptAs(lead, plain);
 		const { height, density } = as;
 		const bands = page.bands(as);
 		const content = page.content(stages.prefix, as);
 		const known = this.#readings(JSON.stringify([content, height, density]));
+		this.#takeOver(swept, known);
 		this.#cuts = bands.thresholds;
+		this.swept = swept;
+		this.as = as;
 		this.known = new Map(known);
 		this.trouble = '';
+		const shift = this.#shift;
 		let shown = performance.now();
+		const [begun, had] = [shown, known.size];
 		const show = (): void => {
 			shown = performance.now();
-			if (!signal.aborted) this.known = new Map(known);
+			if (signal.aborted) return;
+			this.known = new Map(known);
+			const each = (shown - begun) / (known.size - had);
+			const { measured, of } = this.coverage;
+			this.left = known.size > had ? inWords(each * (of - measured)) : '';
 		};
 		const measure = async (widths: readonly number[], priority: number): Promise<void> => {
 			const before = known.size;
 			const viewport = { width: WIDTH, height, density };
-			for await (const { width, snapshot } of stages.queue.measure({
+			for await (const { width, readings } of stages.queue.read({
 				content,
 				viewport,
 				widths,
 				priority,
 				signal
 			})) {
-				known.set(width, readingsOf(snapshot));
-				if (performance.now() - shown > GATHER) show();
+				known.set(width, READINGS.parse(readings));
+				if (performance.now() - shown > GATHER[priority < 0 ? 'whole' : 'quick']) show();
 			}
 			show();
 			if (known.size === before && !signal.aborted) throw new Error('The stage measured nothing.');
@@ -98,8 +173,8 @@ export class Sweeping {
 			this.phase = 'quick';
 			const cuts = bands.thresholds.map(({ cut }) => cut);
 			const first = firstWidths(STRETCH, cuts, GRID).filter((width) => !known.has(width));
-			let next = [...first, ...nextWidths(known)];
-			for (; next.length > 0 && !signal.aborted; next = nextWidths(known)) await measure(next, 0);
+			let next = [...first, ...nextWidths(known, shift)];
+			for (; next.length > 0 && !signal.aborted; next = nextWidths(known, shift)) await measure(next, 0);
 			this.phase = 'whole';
 			const remaining = (): number[] => remainingWidths(known, STRETCH, PORTION);
 			for (next = remaining(); next.length > 0 && !signal.aborted && !this.paused; next = remaining())
@@ -108,6 +183,25 @@ export class Sweeping {
 		} catch (error) {
 			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
 		}
+	}
+
+	/** Takes over what is known of the texts before at widths that no edit since can reach: nothing changed there. */
+	#takeOver({ page, stages, lead, plain }: Swept, known: Map<number, Readings>): void {
+		const texts = new Map([...this.#site.texts].map(([path, { inForce }]) => [path, inForce]));
+		const { as } = sweptAs(lead, plain);
+		const vantage = JSON.stringify({ ...as, name: '' });
+		const last = this.#last;
+		this.#last = { path: page.path, vantage, texts, known };
+		if (last?.path !== page.path || last.vantage !== vantage || last.known === known) return;
+		const files = [...texts].flatMap(([path, text]) => (last.texts.get(path) === text ? [] : [path]));
+		const at = (of: ReadonlyMap<string, string>): PageState =>
+			new PageState(this.#site, page.path, (path) => of.get(path));
+		const { reach } = touchedOn(
+			{ before: at(last.texts), after: at(texts), as, stages, stretch: STRETCH },
+			files
+		);
+		for (const [width, readings] of last.known)
+			if (!known.has(width) && !contains(reach, rationalFromNumber(width))) known.set(width, readings);
 	}
 
 	#readings(key: string): Map<number, Readings> {

@@ -9,6 +9,8 @@ export interface FilePlace {
 	readonly path: string;
 	/** Offset in its text. */
 	readonly offset: number;
+	/** Whether it is shown without the keys going there. */
+	readonly aside?: boolean;
 }
 
 /**

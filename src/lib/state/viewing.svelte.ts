@@ -18,10 +18,12 @@ class Viewing {
 	alone = $state(localStorage.getItem(ALONE) === 'yes');
 	/** Whether the collation takes the whole width, a frame over each of its columns. */
 	wide = $state(false);
+	/** Whether one frame beside the lead shows it one px narrower, in place of the others. */
+	pair = $state(false);
 	/** Whether the sheet is out beside it. */
 	drawer = $state(false);
-	/** Whether frames show the page as it was last saved. */
-	before = $state(false);
+	/** Whether frames show the page as it was last saved (or as a revision), or as it was before the last edit. */
+	before = $state<'saved' | 'edit' | null>(null);
 	/** The carriage's width before the zoom was switched, and where the zoom brought it. */
 	#unzoomed = { from: 0, to: 0 };
 

@@ -14,7 +14,7 @@ export function within<Made extends { readonly changes: readonly Change[] }>(
 	desk: Desk,
 	{ file, from }: Chosen,
 	make: (part: Part) => Made | { readonly refused: string; readonly at: number },
-	told: (made: Made) => Proposed
+	told: (made: Made, part: Part) => Proposed
 ): Proposed {
 	if (desk.isGiven(file)) return locked(file);
 	const part = partAt(desk, file, from);
@@ -23,5 +23,5 @@ export function within<Made extends { readonly changes: readonly Change[] }>(
 	if ('refused' in made)
 		return { sentence: made.refused, place: { path: file, offset: part.from + made.at } };
 	desk.working.change(file, shifted(made.changes, part.from));
-	return told(made);
+	return told(made, part);
 }

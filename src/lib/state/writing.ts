@@ -137,6 +137,18 @@ function declarationFrom(
 	return undefined;
 }
 
+/** Sets a property in the rule, or style attribute, of a declaration, by its place before all changes; undefined where that is done. */
+export function setBeside(desk: Desk, { file, span, hit }: Candidate, wished: Wished): Refusal | undefined {
+	if (desk.isGiven(file)) return locked(file);
+	const found = hit ? declarationFrom(desk, file, span.start) : undefined;
+	if (!hit) return writeValue(desk, { kind: 'style', file, ...span }, null, wished);
+	if (!found || found.node.parent.kind === 'sheet')
+		return { sentence: 'The rule of this declaration is not there any more.' };
+	const { sheet, from } = found.part;
+	desk.working.change(file, shifted(setDeclaration(sheet, found.node.parent, wished), from));
+	return undefined;
+}
+
 /** Takes declarations of sheets and style attributes out, by their places before all changes; undefined where that is done. */
 export function takeOutAll(desk: Desk, places: readonly Candidate[]): Refusal | undefined {
 	const given = places.find(({ file }) => desk.isGiven(file));

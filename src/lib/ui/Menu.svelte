@@ -6,10 +6,12 @@
 		label: string;
 		/** Whether it opens upwards. */
 		up?: boolean;
+		/** It was opened. */
+		onopen?: () => void;
 		children: Snippet;
 	}
 
-	let { label, up = false, children }: Props = $props();
+	let { label, up = false, onopen, children }: Props = $props();
 
 	let details: HTMLDetailsElement;
 	let box: HTMLDivElement;
@@ -20,13 +22,23 @@
 	/** Over everything else and wholly in the window, where the button is. */
 	function place(): void {
 		if (!details.open) return box.hidePopover();
-		box.showPopover();
+		if (!box.matches(':popover-open')) {
+			box.showPopover();
+			onopen?.();
+		}
 		const { left, top, bottom } = details.getBoundingClientRect();
 		const room = up ? top - 2 * EDGE : innerHeight - bottom - 2 * EDGE;
 		box.style.maxHeight = `${room}px`;
 		box.style.left = `${Math.max(EDGE, Math.min(left - 12, innerWidth - box.offsetWidth - EDGE))}px`;
 		box.style.top = `${up ? top - box.offsetHeight - 4 : bottom + 4}px`;
 	}
+
+	/** What is in it may come later, or grow. */
+	$effect(() => {
+		const grown = new ResizeObserver(() => details.open && place());
+		grown.observe(box);
+		return () => grown.disconnect();
+	});
 
 	/** Opens it, with the focus on the first thing in it. */
 	export function open(): void {

@@ -5,7 +5,6 @@ export { importOf, type Import } from './import.ts';
 export { addTo, numberAt, type NumberAt } from './number.ts';
 export { habitsOf, type Habits } from './habits.ts';
 export { unwrapRules, wrapRules } from './wrap.ts';
-export { moveRule } from './move.ts';
 export { allBut, piecesAt, type Piece } from './mute.ts';
 export { isCompiled } from './compiled.ts';
 export { caretAt, type Caret } from './caret.ts';

@@ -8,22 +8,29 @@ const OVERHANG = 1;
 
 /**
  * An element in the flow passes the left or right edge of what is around it, which neither scrolls nor cuts it there.
- * What is put out of the flow, or is a piece of a line, stands where it is meant to.
+ * What is put out of the flow, or is a piece of a line of text, stands where it is meant to.
  */
 export const edge: Kind = {
 	name: 'edge',
-	unit: 'px',
-	sentence: ([name, around], by) => `${name} passes the edge of ${around} by ${figure(by)} px.`,
+	title: 'passes the edge of what is around it',
+	severity: 'plain',
+	limit: { value: OVERHANG, unit: 'px' },
+	sentence: ({ name, other, by }) => `${name} passes the edge of ${other} by ${figure(by)} px.`,
+	remedies: [
+		{ property: 'box-sizing', value: 'border-box' },
+		{ property: 'max-width', value: '100%' }
+	],
 	read: (snapshot) => {
 		const { count, parent } = snapshot;
 		return Array.from({ length: count }, (_, element) => element).flatMap((element) => {
 			const other = parent[element] ?? -1;
 			if (other < 0 || isPage(snapshot, other) || !has(snapshot, element, FLAG.shown)) return [];
-			if (has(snapshot, element, FLAG.absolute | FLAG.fixed | FLAG.inline)) return [];
+			if (has(snapshot, element, FLAG.absolute | FLAG.fixed)) return [];
+			if (has(snapshot, element, FLAG.inline) && !has(snapshot, element, FLAG.replaced)) return [];
 			if (has(snapshot, other, FLAG.clips | FLAG.inline)) return [];
 			const [own, around] = [boxEdges(snapshot, element), boxEdges(snapshot, other)];
 			const distance = Math.max(own.right - around.right, around.left - own.left) - OVERHANG;
-			return distance > -NEAR && distance !== -OVERHANG ? [{ element, other, distance }] : [];
+			return distance > -NEAR && distance !== -OVERHANG ? [{ element, other, value: distance }] : [];
 		});
 	}
 };

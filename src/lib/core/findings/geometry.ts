@@ -27,7 +27,7 @@ export function windowWidth({ insides, boxes, width }: Snapshot): number {
 }
 
 /** Whether an element is the root, or the body in it, whose overflow is the window's. */
-export const isPage = ({ parent, tags }: Snapshot, i: number): boolean =>
+export const isPage = ({ parent, tags }: Pick<Snapshot, 'parent' | 'tags'>, i: number): boolean =>
 	i === 0 || (parent[i] === 0 && tags[i] === 'body');
 
 /** The nearest ancestor that clips an element, other than the page itself; -1 for none. */

@@ -1,17 +1,36 @@
 import type { Snapshot } from '../snapshot/index.ts';
+import { column } from './column.ts';
+import { covered } from './covered.ts';
+import { cut } from './cut.ts';
 import { edge } from './edge.ts';
 import type { Kind } from './kind.ts';
+import { outside } from './outside.ts';
 import { overlap } from './overlap.ts';
+import { row } from './row.ts';
 import { sideways } from './sideways.ts';
 import { stretched } from './stretched.ts';
+import { word } from './word.ts';
 
-export type { Kind, Reading } from './kind.ts';
+export { isPage } from './geometry.ts';
+export { neither, neitherHolds, type Neither } from './neither.ts';
+export { LEAST, SEVERITIES, type Kind, type Severity, type Turn } from './kind.ts';
 
-/** Every kind of finding that one snapshot tells. */
-export const KINDS: readonly Kind[] = [sideways, edge, overlap, stretched];
+/** Every kind of finding that one snapshot tells, the worst first. */
+export const KINDS: readonly Kind[] = [
+	sideways,
+	cut,
+	covered,
+	overlap,
+	word,
+	edge,
+	outside,
+	stretched,
+	column,
+	row
+];
 
 /** The path of every element, its indexes with full stops between, as an address has it; '' for the root. */
-export function pathsOf({ count, parent }: Snapshot): string[] {
+export function pathsOf({ count, parent }: Pick<Snapshot, 'count' | 'parent'>): string[] {
 	const children = new Int32Array(count);
 	const paths: string[] = [];
 	for (let i = 0; i < count; i++) {
@@ -39,14 +58,14 @@ export function findingOf(
 	return kind && { kind, paths };
 }
 
-/** The distances of everything that kinds read in a snapshot, by key (`core/sweep`). */
-export function readingsOf(snapshot: Snapshot, kinds: readonly Kind[] = KINDS): Map<string, number> {
+/** What everything that kinds read in a snapshot comes to, by key (`core/sweep`). */
+export function readingsOf(snapshot: Snapshot, kinds: readonly Kind[] = KINDS): Map<string, number | string> {
 	const paths = pathsOf(snapshot);
-	const found = new Map<string, number>();
+	const found = new Map<string, number | string>();
 	for (const { name, read } of kinds) {
-		for (const { element, other, distance } of read(snapshot)) {
+		for (const { element, other, value } of read(snapshot)) {
 			const of = [element, ...(other === undefined ? [] : [other])].map((i) => paths[i] ?? '');
-			found.set(findingKey(name, ...of), distance);
+			found.set(findingKey(name, ...of), value);
 		}
 	}
 	return found;

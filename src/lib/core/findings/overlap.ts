@@ -1,39 +1,15 @@
 import { figure } from '../box/index.ts';
-import { FLAG, type Snapshot } from '../snapshot/index.ts';
-import { has, isAround, isIn, lineEdges, unclipped, type Edges } from './geometry.ts';
+import { isAround } from './geometry.ts';
 import type { Kind, Reading } from './kind.ts';
-
-/** Boxes of lines reach beyond their letters: so much of the lower one's height may be shared, and so many px in width. */
-const [SHARED, BESIDE] = [0.4, 2];
-/** What is so far apart is left out, px. */
-const APART = 24;
-
-interface Line extends Edges {
-	readonly of: number;
-}
-
-/** Lines that are seen, by their tops. */
-function seenLines(snapshot: Snapshot): Line[] {
-	return [...snapshot.lineOf]
-		.flatMap((of, i): Line[] => {
-			if (!has(snapshot, of, FLAG.shown) || isIn(snapshot, of, FLAG.fixed | FLAG.sticky)) return [];
-			const seen = unclipped(snapshot, of, lineEdges(snapshot, i));
-			return seen ? [{ of, ...seen }] : [];
-		})
-		.sort((a, b) => a.top - b.top);
-}
-
-const distanceOf = (a: Line, b: Line): number => {
-	const across = Math.min(a.right, b.right) - Math.max(a.left, b.left) - BESIDE;
-	const down = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
-	return Math.min(across, down - SHARED * Math.min(a.bottom - a.top, b.bottom - b.top));
-};
+import { APART, over, seenLines, type Line } from './line.ts';
 
 /** Lines of two elements, neither in the other, lie over one another. What is fixed lies over all else by design. */
 export const overlap: Kind = {
 	name: 'overlap',
-	unit: 'px',
-	sentence: ([name, other], by) => `${name} and ${other} lie over one another, by ${figure(by)} px.`,
+	title: 'texts lie over one another',
+	severity: 'grave',
+	limit: { value: 0, unit: 'px' },
+	sentence: ({ name, other, by }) => `${name} and ${other} lie over one another, by ${figure(by)} px.`,
 	read: (snapshot) => {
 		const lines = seenLines(snapshot);
 		const found = new Map<string, Reading>();
@@ -44,10 +20,10 @@ export const overlap: Kind = {
 				if (a.of === b.of || a.left > b.right + APART || b.left > a.right + APART) continue;
 				const [element, other] = a.of < b.of ? [a.of, b.of] : [b.of, a.of];
 				if (isAround(snapshot, element, other)) continue;
-				const distance = distanceOf(a, b);
+				const distance = over(a, b, Math.min(a.bottom - a.top, b.bottom - b.top));
 				const key = `${element} ${other}`;
-				if (distance > -APART && distance > (found.get(key)?.distance ?? -Infinity))
-					found.set(key, { element, other, distance });
+				if (distance > -APART && distance > Number(found.get(key)?.value ?? -Infinity))
+					found.set(key, { element, other, value: distance });
 			}
 		});
 		return [...found.values()];

@@ -23,9 +23,16 @@ function reachOf(snapshot: Snapshot, edge: number): { readonly by: number; reado
  */
 export const sideways: Kind = {
 	name: 'sideways',
-	unit: 'px',
-	sentence: ([name], by) => `The page scrolls sideways: ${name} reaches ${figure(by)} px beyond its edge.`,
+	title: 'the page scrolls sideways',
+	severity: 'grave',
+	limit: { value: 0, unit: 'px' },
+	sentence: ({ name, by }) => `The page scrolls sideways: ${name} reaches ${figure(by)} px beyond its edge.`,
 	standard: 'WCAG 2.2 §1.4.10',
+	remedies: [
+		{ property: 'box-sizing', value: 'border-box' },
+		{ property: 'max-width', value: '100%' },
+		{ property: 'overflow-wrap', value: 'anywhere' }
+	],
 	read: (snapshot) => {
 		const { parent, pageWidth } = snapshot;
 		const edge = windowWidth(snapshot);
@@ -38,11 +45,11 @@ export const sideways: Kind = {
 			if ((text && has(snapshot, element, FLAG.clips)) || clipOf(snapshot, element) >= 0) return [];
 			const around = parent[element] ?? -1;
 			const isInner = around >= 0 && !isPage(snapshot, around) && (reach[around]?.by ?? 0) > LEAST;
-			return isInner ? [] : [{ element, distance: by }];
+			return isInner ? [] : [{ element, value: by }];
 		});
 		const scrolls = pageWidth - edge;
-		return scrolls >= 1 && !found.some(({ distance }) => distance > 0)
-			? [...found, { element: pages.at(-1) ?? 0, distance: scrolls }]
+		return scrolls >= 1 && !found.some(({ value }) => Number(value) > 0)
+			? [...found, { element: pages.at(-1) ?? 0, value: scrolls }]
 			: found;
 	}
 };

@@ -9,8 +9,11 @@ const [SEEN, SMALL] = [3, 8];
 /** A picture is drawn in another shape than its own. */
 export const stretched: Kind = {
 	name: 'stretched',
-	unit: '%',
-	sentence: ([name], by) => `${name} is stretched, by ${figure(by + SEEN)} % of its own shape.`,
+	title: 'a picture is drawn in another shape than its own',
+	severity: 'plain',
+	limit: { value: SEEN, unit: '%' },
+	sentence: ({ name, by }) => `${name} is stretched, by ${figure(by)} % of its own shape.`,
+	remedies: [{ property: 'object-fit', value: 'cover' }],
 	read: (snapshot) => {
 		const { boxes, edges, natural } = snapshot;
 		return Array.from({ length: snapshot.count }, (_, element) => element).flatMap((element) => {
@@ -21,7 +24,7 @@ export const stretched: Kind = {
 			const height = (boxes[4 * element + 3] ?? 0) - top - bottom;
 			if (naturalWidth === 0 || naturalHeight === 0 || width < SMALL || height < SMALL) return [];
 			const shape = (width * naturalHeight) / (height * naturalWidth);
-			return [{ element, distance: 100 * (Math.max(shape, 1 / shape) - 1) - SEEN }];
+			return [{ element, value: 100 * (Math.max(shape, 1 / shape) - 1) - SEEN }];
 		});
 	}
 };

@@ -1,10 +1,16 @@
 import { classesOf } from './classes.ts';
-import { attribute, type PageElement } from './page.ts';
+import { attribute, elementAt, type ElementPath, type Page, type PageElement } from './page.ts';
 
 /** How an element is called: its tag with id and classes, as a selector is written. */
 export function nameOfElement(element: PageElement): string {
 	const id = attribute(element, 'id');
 	return [element.tag, ...(id ? [`#${id}`] : []), ...classesOf(element).map((name) => `.${name}`)].join('');
+}
+
+/** The name of the element at a path; what is said where there is none. */
+export function nameAt(page: Page, path: ElementPath, otherwise: string): string {
+	const element = elementAt(page, path);
+	return element ? nameOfElement(element) : otherwise;
 }
 
 /** The words of the first heading in an element; '' where none is in it. */

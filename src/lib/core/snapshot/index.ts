@@ -1,2 +1,2 @@
 export { FLAG, type Snapshot } from './snapshot.ts';
-export { elementOf, laidOut, type LaidOut } from './laidOut.ts';
+export { childrenOf, elementOf, laidOut, shownAmong, visualRows, type LaidOut } from './laidOut.ts';

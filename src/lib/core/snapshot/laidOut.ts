@@ -22,15 +22,20 @@ export function elementOf({ parent }: Snapshot, path: ElementPath): number {
 	return at;
 }
 
-interface Placed {
+/** Where something stands, CSS px. */
+export interface Placed {
 	readonly index: number;
 	readonly left: number;
 	readonly top: number;
+	readonly width: number;
 	readonly height: number;
 }
 
-/** Boxes in visual order: what lies beside the first of a row by at least half of the lower one's height is in that row. */
-function visualOrder(boxes: readonly Placed[]): number[] {
+/**
+ * Boxes as they stand, row by row, each from the left: what lies beside the first of a row by more than half of the lower
+ * one's height is in that row.
+ */
+export function visualRows(boxes: readonly Placed[]): Placed[][] {
 	const rows: Placed[][] = [];
 	for (const one of [...boxes].sort((a, b) => a.top - b.top)) {
 		const row = rows.at(-1);
@@ -39,21 +44,34 @@ function visualOrder(boxes: readonly Placed[]): number[] {
 		if (row && first && beside > Math.min(first.height, one.height) / 2) row.push(one);
 		else rows.push([one]);
 	}
-	return rows.flatMap((row) => row.sort((a, b) => a.left - b.left).map(({ index }) => index));
+	return rows.map((row) => row.sort((a, b) => a.left - b.left));
 }
+
+/** The children of every element, by its index. */
+export function childrenOf({ parent }: Snapshot): number[][] {
+	const children: number[][] = Array.from(parent, () => []);
+	parent.forEach((of, i) => children[of]?.push(i));
+	return children;
+}
+
+/** Those of some siblings that show, where they stand, by their places among the siblings. */
+export const shownAmong = ({ flags, boxes }: Snapshot, siblings: readonly number[]): Placed[] =>
+	siblings.flatMap((of, index) => {
+		const [left = 0, top = 0, width = 0, height = 0] = boxes.subarray(4 * of);
+		return ((flags[of] ?? 0) & FLAG.shown) !== 0 ? [{ index, left, top, width, height }] : [];
+	});
 
 /** An element of a snapshot as it is laid out; undefined where the page has no such element. */
 export function laidOut(snapshot: Snapshot, path: ElementPath): LaidOut | undefined {
 	const at = elementOf(snapshot, path);
 	if (at < 0) return undefined;
-	const box = (i: number): readonly [number, number, number, number] =>
-		[...snapshot.boxes.slice(4 * i, 4 * i + 4)] as [number, number, number, number];
-	const isShown = (i: number): boolean => ((snapshot.flags[i] ?? 0) & FLAG.shown) !== 0;
-	const children = [...snapshot.parent].flatMap((of, i) => (i > at && of === at ? [i] : []));
-	const [, , width, height] = box(at);
-	const placed = children.flatMap((i, index): Placed[] => {
-		const [left, top, , tall] = box(i);
-		return isShown(i) ? [{ index, left, top, height: tall }] : [];
-	});
-	return { shown: isShown(at), width, height, order: visualOrder(placed) };
+	const [, , width = 0, height = 0] = snapshot.boxes.subarray(4 * at);
+	return {
+		shown: ((snapshot.flags[at] ?? 0) & FLAG.shown) !== 0,
+		width,
+		height,
+		order: visualRows(shownAmong(snapshot, childrenOf(snapshot)[at] ?? [])).flatMap((row) =>
+			row.map(({ index }) => index)
+		)
+	};
 }

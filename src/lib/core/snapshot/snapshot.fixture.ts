@@ -26,12 +26,14 @@ export function snapshot(
 		flags,
 		clip,
 		order: new Int32Array(elements.length),
+		z: new Int32Array(elements.length),
 		insides: Float32Array.from(elements.flatMap(([, , , width, height]) => [width, height, width, height])),
 		fontSize: columns(1),
 		lineHeight: columns(1),
 		natural: columns(2),
 		edges: columns(4),
 		lineOf: Int32Array.from(lines, ([of]) => of),
-		lines: Float64Array.from(lines.flatMap(([, ...box]) => box))
+		lines: Float64Array.from(lines.flatMap(([, ...box]) => box)),
+		lineWords: new Float32Array(lines.length).fill(2)
 	};
 }

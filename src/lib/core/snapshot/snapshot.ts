@@ -23,6 +23,8 @@ export interface Snapshot {
 	/** NaN for `normal`. */
 	readonly lineHeight: Float32Array;
 	readonly order: Int32Array;
+	/** `z-index`; 0 for `auto`. */
+	readonly z: Int32Array;
 	/** Natural width and height of pictures; 0 for others and for what has not come. */
 	readonly natural: Float32Array;
 	/** Border and padding together at the top, right, bottom and left: content boxes lie within. */
@@ -31,6 +33,8 @@ export interface Snapshot {
 	readonly lineOf: Int32Array;
 	/** Left, top, width, height of each line. */
 	readonly lines: Float64Array;
+	/** How many words there are on each line: those of its text, shared evenly among the lines that it has. */
+	readonly lineWords: Float32Array;
 }
 
 /** Bits of `Snapshot.flags`. */
@@ -54,5 +58,11 @@ export const FLAG = {
 	absolute: 1 << 14,
 	inline: 1 << 15,
 	/** A picture that is drawn over all of its box, whatever its shape (`object-fit: fill`). */
-	filled: 1 << 16
+	filled: 1 << 16,
+	/** What is beneath is not seen through it: a ground or a picture of its own, nothing let through. */
+	opaque: 1 << 17,
+	/** Nothing of it is seen, though it takes its room (`opacity: 0`). */
+	clear: 1 << 18,
+	/** Its lines go up or down. */
+	vertical: 1 << 19
 } as const;

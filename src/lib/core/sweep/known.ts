@@ -5,10 +5,22 @@ export interface Stretch {
 }
 
 /**
- * What was found at a width: by what it is and where (a key of its kind), how far it is beyond its limit. Over 0 it is
- * there; up to 0 it is not, by so much; what is far from it or cannot be told is left out.
+ * What was read at a width: by what it is and where (a key of its kind), how far it is beyond its limit. Over 0 it is
+ * there; up to 0 it is not, by so much; what is far from it or cannot be told is left out. Or in which state it is, in
+ * words, where changes of that are looked for.
  */
-export type Readings = ReadonlyMap<string, number>;
+export type Readings = ReadonlyMap<string, number | string>;
+
+/** How far what a key is known by is moved before it is held against 0; undefined where it is not looked for. */
+export type Shift = (key: string) => number | undefined;
+
+export const unshifted: Shift = () => 0;
+
+/** Whether something changes between two readings of it: it is there in one alone, or in another state. */
+export const changes = (a: number | string | undefined, b: number | string | undefined, by = 0): boolean =>
+	typeof a === 'string' || typeof b === 'string'
+		? a !== b && a !== undefined && b !== undefined
+		: (a ?? NaN) + by > 0 !== (b ?? NaN) + by > 0;
 
 /** What is known of a page, by width, CSS px. */
 export type Known = ReadonlyMap<number, Readings>;

@@ -1,8 +1,17 @@
 import { toNumber, type Cut } from '../interval/index.ts';
-import { isBetween, wholeWidths, widthBetween, type Known, type Stretch } from './known.ts';
+import {
+	changes,
+	isBetween,
+	unshifted,
+	wholeWidths,
+	widthBetween,
+	type Known,
+	type Shift,
+	type Stretch
+} from './known.ts';
 
 /** The last and the first whole width on both sides of a cut, CSS px. */
-function sidesOf({ at, after }: Cut): [number, number] {
+export function sidesOf({ at, after }: Cut): [number, number] {
 	const below = Math.floor(toNumber(at));
 	return !after && Number.isInteger(toNumber(at)) ? [below - 1, below] : [below, below + 1];
 }
@@ -40,7 +49,7 @@ function crossing([a, b]: readonly [number, number], [from, to]: readonly [numbe
  * whole px: where the line between two distances crosses the limit, else (where that has been tried, or a distance is
  * missing) the middle. None when all edges are exact.
  */
-export function nextWidths(known: Known): number[] {
+export function nextWidths(known: Known, shift: Shift = unshifted): number[] {
 	const widths = [...known.keys()].filter((width) => !isBetween(width)).sort((a, b) => a - b);
 	const next = new Set<number>();
 	widths.forEach((a, i) => {
@@ -49,13 +58,14 @@ export function nextWidths(known: Known): number[] {
 		const [left, right] = [known.get(a), known.get(b)];
 		const tried = known.has(a - 1) || known.has(b + 1);
 		for (const key of new Set([...(left?.keys() ?? []), ...(right?.keys() ?? [])])) {
-			const [from, to] = [left?.get(key) ?? NaN, right?.get(key) ?? NaN];
-			if (from > 0 === to > 0) continue;
-			if (tried) {
+			const [from, to] = [left?.get(key), right?.get(key)];
+			const by = shift(key);
+			if (by === undefined || !changes(from, to, by)) continue;
+			if (tried || typeof from !== 'number' || typeof to !== 'number') {
 				next.add(Math.floor((a + b) / 2));
 				continue;
 			}
-			const at = crossing([a, b], [from, to]);
+			const at = crossing([a, b], [from + by, to + by]);
 			for (const width of [Math.floor(at), Math.floor(at) + 1]) if (a < width && width < b) next.add(width);
 		}
 	});

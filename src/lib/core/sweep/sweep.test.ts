@@ -74,6 +74,19 @@ it('says where an end is not measured', () => {
 	expect(coverage(known, { from: 240, to: 900 })).toEqual({ measured: 3, of: 661, unseen: 399 });
 });
 
+it('finds where a state changes away from every cut, to the px', () => {
+	const cuts = [cut('600')];
+	const layout: Layout = (width) =>
+		new Map([
+			['row', width < 450 ? '1 in a row' : width < 600 ? '2 in a row' : width < 731 ? '3 in a row' : 'all']
+		]);
+	expect(told(quick(layout, cuts), cuts)).toEqual(['row 449–450, 730–731 true']);
+	expect(foundIn(quick(layout, cuts), cuts)[0]?.turns).toEqual([
+		{ before: 449, after: 450, from: '1 in a row', to: '2 in a row' },
+		{ before: 730, after: 731, from: '3 in a row', to: 'all' }
+	]);
+});
+
 /** Pages whose distances are straight lines between cuts and knees, and steps at the cuts. */
 const LAYOUTS = fc
 	.array(
@@ -100,7 +113,7 @@ const LAYOUTS = fc
 const runs = (known: Known): [number, number][] => {
 	const found: [number, number][] = [];
 	for (let width = STRETCH.from; width <= STRETCH.to; width++) {
-		if ((known.get(width)?.get('x') ?? 0) <= 0) continue;
+		if (Number(known.get(width)?.get('x') ?? 0) <= 0) continue;
 		const last = found.at(-1);
 		if (last?.[1] === width - 1) last[1] = width;
 		else found.push([width, width]);

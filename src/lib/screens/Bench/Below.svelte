@@ -24,6 +24,7 @@
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
 	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
 	import type { Hits } from './answers.ts';
+	import type { Interval } from '$lib/core/interval/index.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import Tabs from '$lib/ui/Tabs.svelte';
@@ -69,6 +70,8 @@
 		/** What is found, width by width, and what is to be swept; null until it is wished for. */
 		sweeping: Sweeping | null;
 		swept: Swept | null;
+		/** A stretch in which neither half of a breakpoint holds is to be closed. */
+		onjoin: (stretch: Interval) => void;
 		/** The computed values of elements in the lead. */
 		computed: (paths: readonly ElementPath[]) => Promise<readonly ReadonlyMap<string, string>[]>;
 	}
@@ -100,6 +103,7 @@
 		spaces,
 		sweeping,
 		swept,
+		onjoin,
 		computed
 	}: Props = $props();
 
@@ -167,7 +171,16 @@
 			{/await}
 		{:else if tab === 'findings'}
 			{#await import('./Findings.svelte') then { default: Findings }}
-				{#if sweeping}<Findings {page} {sweeping} {swept} {onselect} />{/if}
+				{#if sweeping}<Findings
+						{site}
+						{page}
+						{sweeping}
+						{swept}
+						{onselect}
+						{onplace}
+						{onpropose}
+						{onjoin}
+					/>{/if}
 			{/await}
 		{:else if tab === 'states'}
 			{#await import('./States.svelte') then { default: States }}

@@ -2,6 +2,8 @@
 	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
 	import { tick, untrack } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { bandAt } from '$lib/core/media/index.ts';
+	import { nameAt } from '$lib/core/html/index.ts';
 	import { seenVantage } from '$lib/core/vantage/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { KeyMap, Press } from '$lib/state/keys.ts';
@@ -11,7 +13,8 @@
 	import type { Lie } from '$lib/core/original/index.ts';
 	import { barEnds } from '$lib/state/force.ts';
 	import type { Chosen } from '$lib/state/within.ts';
-	import type { Interval } from '$lib/core/interval/index.ts';
+	import type { Edits } from '$lib/state/edits.svelte.ts';
+	import { complement, fromInterval, type Interval } from '$lib/core/interval/index.ts';
 	import { support } from '$lib/state/support.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
@@ -26,7 +29,9 @@
 	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
 	import { placeName } from './placeName.ts';
 	import SheetPanel from './SheetPanel.svelte';
-	import type { Sweeping } from '$lib/state/sweeping.svelte.ts';
+	import type { Holding } from '$lib/state/holding.svelte.ts';
+	import type { Waking } from '$lib/state/waking.svelte.ts';
+	import type { Swept, Sweeping } from '$lib/state/sweeping.svelte.ts';
 	import { Writing } from './writing.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 
@@ -72,6 +77,8 @@
 	const bands = $derived(page.bands(lead));
 	const leadName = $derived(viewing.lead ?? 'Carriage');
 	let sheet = $state<SheetPanel>();
+	/** The texts as they were when the Bench opened: what the first edit is held against. */
+	const opened = untrack(() => new Map([...site.texts].map(([path, { text }]) => [path, text])));
 	let rule = $state.raw<CaretRule | undefined>();
 	let shown = $state('');
 	let tab = $state<Tab>('box');
@@ -123,11 +130,60 @@
 	let sweeping = $state.raw<Sweeping | null>(null);
 	$effect(() => {
 		if (tab !== 'findings' || sweeping) return;
-		void import('$lib/state/sweeping.svelte.ts').then((module) => (sweeping ??= new module.Sweeping()));
+		void import('$lib/state/sweeping.svelte.ts').then((module) => (sweeping ??= new module.Sweeping(site)));
 	});
 
+	/** What the last edit changed; it comes with the first edit. */
+	let waking = $state.raw<Waking | null>(null);
+	/** What must stay as it is; it comes when something is held, or is to be. */
+	let holding = $state.raw<Holding | null>(null);
+	const isHolding = $derived(site.kept.hold.list.length > 0);
+	async function bringHolding(): Promise<Holding> {
+		const module = await import('$lib/state/holding.svelte.ts');
+		return (holding ??= new module.Holding(site));
+	}
+	$effect(() => {
+		const asked = swept;
+		if (!isHolding || !asked || holding) return;
+		void bringHolding().then((of) => of.check(asked, new AbortController().signal));
+	});
+	/** Holds the band where the carriage stands, or all but that, on the page. */
+	async function hold(but: boolean): Promise<void> {
+		const band = fromInterval(bandAt(bands.bands, carriage.width).interval);
+		const of = await bringHolding();
+		const wish = {
+			widths: but ? complement(band) : band,
+			scope: 'all',
+			path: null,
+			pages: [page.path]
+		} as const;
+		if (swept) await of.hold(swept, wish);
+	}
+	/** How long texts rest before it is looked at what an edit changed, ms. */
+	const WAKE_REST = 700;
+	const isTrying = $derived([...site.texts.values()].some(({ trial }) => trial.length > 0));
+	$effect(() => {
+		void page.conditions;
+		const [asked, trying] = [swept, isTrying];
+		const isEdited = [...site.texts.values()].some(({ dirty }) => dirty) || waking !== null;
+		if (!asked || trying || !isEdited) return;
+		const gone = new AbortController();
+		const timer = setTimeout(() => void untrack(() => wakeOf(asked, gone.signal)), WAKE_REST);
+		return () => {
+			clearTimeout(timer);
+			gone.abort();
+		};
+	});
+	async function wakeOf(asked: Swept, signal: AbortSignal): Promise<void> {
+		const module = await import('$lib/state/waking.svelte.ts');
+		waking ??= new module.Waking(site, opened);
+		if (!signal.aborted) await waking.look(asked, signal);
+		if (!signal.aborted) await holding?.check(asked, signal);
+	}
+
 	/** Shows a place of the page’s sources, which errands of the page may have moved, in its file. */
-	const toPlace = ({ path, offset }: FilePlace): void => onplace({ path, offset: page.inFile(path, offset) });
+	const toPlace = ({ path, offset, ...how }: FilePlace): void =>
+		onplace({ path, offset: page.inFile(path, offset), ...how });
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
 	const placeOf = (place: Place): string => placeName(page, place);
 
@@ -157,7 +213,11 @@
 		return () => (barEnds.begin = barEnds.put = () => undefined);
 	});
 
+	const selectedName = $derived(
+		selected[0] ? nameAt(page.page, selected[0], 'what is selected') : 'what is selected'
+	);
 	const shift = writing.shift(() => bands);
+	const onjoin = ({ lo, hi }: Interval): void => void writing.propose((edits) => hi && edits.close(lo, hi));
 
 	/** What is selected in the sheet. */
 	function chosen(): Chosen {
@@ -177,13 +237,13 @@
 			);
 	}
 
-	/** Proposes to wrap what is selected in the sheet; says why it is not. */
-	async function wrap(interval: Interval | null, join: boolean): Promise<string | null> {
-		await writing.propose((edits) =>
-			interval ? edits.wrap(chosen(), interval, join) : edits.unwrap(chosen())
-		);
+	/** Proposes an edit of what is selected in the sheet; says why it is not. */
+	async function arranged(make: (edits: Edits) => void): Promise<string | null> {
+		await writing.propose(make);
 		return writing.edits?.proposal.refusal?.sentence ?? null;
 	}
+	const wrap = (interval: Interval | null, join: boolean): Promise<string | null> =>
+		arranged((edits) => (interval ? edits.wrap(chosen(), interval, join) : edits.unwrap(chosen())));
 
 	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
 	async function toSheet(menu: boolean): Promise<void> {
@@ -220,6 +280,7 @@
 			...benchKeys(
 				site.vantages,
 				() => bands,
+				() => (tab === 'findings' ? (sweeping?.edges ?? []) : []),
 				() => frames?.toChorus()
 			),
 			s: {
@@ -265,13 +326,21 @@
 				withShift: 'Markup of what is selected',
 				does: ({ shift }) => (tab = shift ? 'markup' : 'box')
 			},
-			h: { name: 'Trace: how the values of what is selected come about', does: () => (tab = 'trace') },
+			h: {
+				name: 'Hold this band as it is',
+				withShift: 'Hold all but this band',
+				does: ({ shift }) => void hold(shift)
+			},
 			c: {
 				name: 'Collation at the whole width: a column and a frame a band; again: back',
 				withShift: 'Collation under the sheet',
 				does: ({ shift }) => (shift ? (tab = 'collation') : (viewing.wide = !viewing.wide))
 			},
-			t: { name: 'States held in the frames', does: () => (tab = 'states') },
+			t: {
+				name: 'States held in the frames',
+				withShift: 'Trace: how the values of what is selected come about',
+				does: ({ shift }) => (tab = shift ? 'trace' : 'states')
+			},
 			o: {
 				name: 'Originals of the page',
 				withShift: 'Findings: what is wrong, with its widths',
@@ -299,10 +368,11 @@
 	onwidth={(width) => (carriage.width = width)}
 	onplace={({ file, span }) => toPlace({ path: file, offset: span.start })}
 	{placeOf}
-	reach={table?.hand.held ? table.hand.reach : null}
+	reach={table?.hand.held ? table.hand.reach : (waking?.wake?.widths ?? null)}
+	held={isHolding ? (holding?.widthsOn(page.path) ?? null) : null}
 	found={tab === 'findings' && sweeping ? sweeping.widths : null}
 	onshift={shift}
-	onjoin={({ lo, hi }) => void writing.propose((edits) => hi && edits.close(lo, hi))}
+	{onjoin}
 >
 	{#if edits}
 		{#await import('./EditCards.svelte') then { default: EditCards }}
@@ -324,6 +394,8 @@
 				{placeOf}
 				{original}
 				onlie={layOriginal}
+				onholds={() => void bringHolding()}
+				edited={waking?.wake?.before ?? null}
 				{selected}
 				{onselect}
 				{onpage}
@@ -331,6 +403,15 @@
 				{config}
 				{vantagesHref}
 			>
+				{#snippet holds()}
+					{#if swept && holding}
+						{#await import('./Holds.svelte') then { default: Holds }}
+							{#if swept && holding}
+								<Holds {site} {holding} {swept} {bands} {selected} name={selectedName} />
+							{/if}
+						{/await}
+					{/if}
+				{/snippet}
 				{#snippet below()}
 					{#if !selected[0]}
 						<p class="nothing">
@@ -383,8 +464,14 @@
 							})}
 						onrule={toRule}
 						onarrange={arrange}
+						onmove={(by) => arranged((edits) => edits.move(chosen(), by))}
+						onwrite={reselect}
 						onwrap={wrap}
 						onedit={() => frames?.show()}
+						{waking}
+						{holding}
+						{swept}
+						onpropose={() => writing.anew()}
 					/>
 				</Pane>
 				<PaneResizer class="down" aria-label="Height of the sheet" />
@@ -418,6 +505,7 @@
 						{reach}
 						{sweeping}
 						{swept}
+						{onjoin}
 						spaces={(path) => stages?.spaces('lead', path) ?? Promise.resolve([])}
 						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}
 						instead={async (path) => {

@@ -14,13 +14,13 @@
 		onselect: (paths: readonly ElementPath[]) => void;
 		/** The elements of the lead that a selector hits; null while there are no frames. */
 		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
-		/** A text was changed. */
-		onedit: () => void;
+		/** A selector is wished for in the place of the rule's, with a word on it. */
+		onwrite: (selector: string, note: string) => void;
 		/** The rule at the caret: told. */
 		rule: CaretRule | undefined;
 	}
 
-	let { page, file, selected, onselect, found, onedit, rule = $bindable() }: Props = $props();
+	let { page, file, selected, onselect, found, onwrite, rule = $bindable() }: Props = $props();
 
 	/** How long the caret rests before it is asked, ms. */
 	const REST = 150;
@@ -66,16 +66,6 @@
 		if (!next) return;
 		onselect([next]);
 		selectionView.reveal = [...next];
-	}
-
-	/** Writes another selector in the place of the rule's. */
-	function write(selector: string): void {
-		if (!rule?.span) return;
-		file.dispatch({
-			changes: { from: rule.span.start, to: rule.span.end, insert: selector },
-			userEvent: 'input.selector'
-		});
-		onedit();
 	}
 </script>
 
@@ -127,7 +117,11 @@
 			<p class="near">
 				‸
 				{#if rule.span}
-					<button type="button" class="plain" title="Write it so" onclick={() => write(other)}
+					<button
+						type="button"
+						class="plain"
+						title="Write it so"
+						onclick={() => onwrite(other, `It would hit ${counted(count)}: ${how}.`)}
 						><code>{other}</code></button
 					>
 				{:else}<code>{other}</code>{/if}

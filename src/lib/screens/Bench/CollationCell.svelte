@@ -46,7 +46,7 @@
 		ondone
 	}: Props = $props();
 
-	const held = $derived(hand.held?.row === row && hand.held.column === column ? hand.held : null);
+	const held = $derived(hand.held?.row === row && hand.held.column.from === column.from ? hand.held : null);
 	const idle = $derived(cell.outcome.kind === 'own' ? collating.noEffect(row, column) : undefined);
 	const computed = $derived(collating.computing ? collating.computed(row, column) : '');
 	/** What else is selected and says something else. */

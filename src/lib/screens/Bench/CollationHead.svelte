@@ -2,7 +2,7 @@
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Collating, ShownColumn } from '$lib/state/collating.svelte.ts';
 	import { copyColumn, giveLook } from '$lib/state/copying.ts';
-	import type { Hand } from '$lib/state/hand.svelte.ts';
+	import { withoutCells, type Hand } from '$lib/state/hand.svelte.ts';
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import Menu from '$lib/ui/Menu.svelte';
@@ -39,6 +39,13 @@
 	/** The column that others are copied into: the carriage's, until another is chosen. */
 	let chosen = $state<string | null>(null);
 	const into = $derived(columns.find(({ letter }) => letter === chosen) ?? columns[here]);
+	/** Proposes to take out what says what is so anyway. */
+	function tidy(): void {
+		hand.drop();
+		proposal.propose(
+			(desk) => withoutCells(desk, needless) ?? { does: `${needless.length} needless: out.`, notes: [] }
+		);
+	}
 	/** Proposes to copy a column into another. */
 	function copy(from: ShownColumn, to: ShownColumn): void {
 		const { looked } = collating;
@@ -86,7 +93,7 @@
 		>
 	{/if}
 	{#if needless.length > 0}
-		<button type="button" class="act" onclick={() => hand.takeOut(needless)}
+		<button type="button" class="act" onclick={tidy}
 			>Take out {needless.length} that {needless.length === 1 ? 'says' : 'say'} what is so anyway</button
 		>
 	{/if}

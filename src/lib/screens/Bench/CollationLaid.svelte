@@ -24,7 +24,8 @@
 			.join(', ');
 	}
 	const laid = $derived(shown.map((column) => collating.laid.get(column.width)));
-	const isSame = (i: number, of: (n: number) => string): boolean => i > 0 && of(i) === of(i - 1);
+	const isSame = (i: number, of: (n: number) => string): boolean =>
+		i > 0 && of(i) !== '' && of(i) === of(i - 1);
 	const layoutRows = $derived.by(() => {
 		const rows: { name: string; of: (i: number) => string }[] = [
 			{ name: 'shown', of: (i) => (laid[i] ? (laid[i].shown ? 'yes' : 'no') : '') },

@@ -10,11 +10,13 @@
 		lines?: readonly FileLines[];
 		onkeep?: () => void;
 		ondrop: () => void;
+		/** Moves what is moved further down by one place (−1: up). */
+		onfurther?: ((by: number) => void) | null;
 		/** What it does, in words. */
 		children: Snippet;
 	}
 
-	let { name, lines = [], onkeep, ondrop, children }: Props = $props();
+	let { name, lines = [], onkeep, ondrop, onfurther = null, children }: Props = $props();
 
 	let card = $state<HTMLElement>();
 	$effect(() => {
@@ -27,9 +29,11 @@
 
 	function pressed(event: KeyboardEvent): void {
 		event.stopPropagation();
+		const by = event.altKey ? { PageUp: -1, PageDown: 1 }[event.key] : undefined;
 		const isEnter = event.key === 'Enter';
 		if (isEnter && (event.target instanceof HTMLButtonElement || !onkeep)) return;
 		if (isEnter) onkeep?.();
+		else if (by !== undefined && onfurther) onfurther(by);
 		else if (event.key === 'Escape') ondrop();
 		else return;
 		event.preventDefault();
@@ -43,7 +47,9 @@
 		<p class="acts">
 			<Button look="primary" onclick={onkeep} disabled={lines.length === 0}>Write it</Button>
 			<Button onclick={ondrop}>Let it go</Button>
-			<span><kbd>Enter</kbd>, <kbd>Esc</kbd></span>
+			<span
+				><kbd>Enter</kbd>, <kbd>Esc</kbd>{#if onfurther}, further: <kbd>Alt PgUp PgDn</kbd>{/if}</span
+			>
 		</p>
 	{/if}
 </div>

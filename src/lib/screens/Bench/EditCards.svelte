@@ -21,7 +21,7 @@
 </script>
 
 <Shift shifting={edits.shifting} {pagesOf} />
-<Proposed proposal={edits.proposal} {pagesOf} />
+<Proposed proposal={edits.proposal} {pagesOf} {onplace} />
 {#if edits.arranged}
 	<Arrange
 		{edits}

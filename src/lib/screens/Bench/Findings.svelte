@@ -1,24 +1,34 @@
 <script lang="ts">
-	import { findingOf, KINDS } from '$lib/core/findings/index.ts';
-	import { elementAt, nameOfElement, wordsIn, type ElementPath } from '$lib/core/html/index.ts';
-	import { intervals, printIntervalSet } from '$lib/core/interval/index.ts';
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { intervals, isEmpty, printIntervalSet, type Interval } from '$lib/core/interval/index.ts';
 	import { wholePixels } from '$lib/core/media/index.ts';
-	import type { Found } from '$lib/core/sweep/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import { groupFindings, ORDERS, type FindingRow } from '$lib/state/findings.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
-	import { readPaths, selectionView } from '$lib/state/selection.svelte.ts';
-	import Button from '$lib/ui/Button.svelte';
+	import type { Proposal } from '$lib/state/proposal.svelte.ts';
+	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import Menu from '$lib/ui/Menu.svelte';
+	import FindingDetail from './FindingDetail.svelte';
+	import FindingKinds from './FindingKinds.svelte';
 
 	interface Props {
+		site: SiteState;
 		page: PageState;
 		sweeping: Sweeping;
 		/** What is to be swept; null while there are no frames. */
 		swept: Swept | null;
 		onselect: (paths: readonly ElementPath[]) => void;
+		onplace: (place: FilePlace) => void;
+		onpropose: () => Promise<{ readonly proposal: Proposal }>;
+		/** A stretch in which neither half of a breakpoint holds is to be closed. */
+		onjoin: (stretch: Interval) => void;
 	}
 
-	let { page, sweeping, swept, onselect }: Props = $props();
+	let { site, page, sweeping, swept, onselect, onplace, onpropose, onjoin }: Props = $props();
 
 	/** How long the texts rest before they are swept, ms. */
 	const REST = 400;
@@ -35,83 +45,141 @@
 		};
 	});
 
+	const left = $derived(sweeping.rows.filter(({ widths }) => !isEmpty(widths)));
+	const accepted = $derived(sweeping.rows.filter(({ accepted: parts }) => parts.length > 0));
+	const groups = $derived(groupFindings(left, sweeping.order));
+
 	/** The first whole px of a finding, or the one between px where it has no other. */
-	function firstWidth({ widths, worst }: Found): number {
+	function firstWidth({ widths, worst }: FindingRow): number {
 		const [first] = intervals(widths);
 		return (first && wholePixels(first, [0, Infinity])?.[0]) ?? worst;
 	}
 
-	const rows = $derived(
-		sweeping.found
-			.flatMap((found) => {
-				const of = findingOf(found.key);
-				if (!of) return [];
-				const paths = of.paths.flatMap((path) => readPaths(path || 'r'));
-				const names = paths.map((path) => {
-					const element = elementAt(page.page, path);
-					if (!element) return 'something';
-					const said = wordsIn(element, 24);
-					return `${nameOfElement(element)}${said === '' ? '' : ` “${said}”`}`;
-				});
-				return [{ found, paths, kind: of.kind, words: of.kind.sentence(names, found.by) }];
-			})
-			.sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind) || b.found.by - a.found.by)
-	);
-
 	/** Shows a finding where it begins: the carriage there, its elements selected and in sight. */
-	function show(found: Found, paths: readonly ElementPath[]): void {
-		sweeping.chosen = found.key;
-		carriage.width = firstWidth(found);
-		onselect(paths);
-		selectionView.reveal = [...(paths[0] ?? [])];
+	function show(row: FindingRow): void {
+		sweeping.chosen = sweeping.chosen === row.key ? '' : row.key;
+		carriage.width = firstWidth(row);
+		if (row.paths.length === 0) return;
+		onselect(row.paths);
+		selectionView.reveal = [...(row.paths[0] ?? [])];
+	}
+
+	/** Groups that are open, by their keys. */
+	let open = $state.raw<ReadonlySet<string>>(new Set());
+	function toggle(key: string): void {
+		open = open.has(key) ? new Set([...open].filter((one) => one !== key)) : new Set([...open, key]);
 	}
 
 	const { measured, of, unseen } = $derived(sweeping.coverage);
 	const seen = $derived(
 		sweeping.phase === 'done'
 			? `All ${of} widths measured.`
-			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; the longest stretch not looked at is ${unseen} px`}.`
+			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; the longest stretch not looked at is ${unseen} px`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
 	);
+	const marks = { grave: '!!', plain: '!', slight: '·' } as const;
+	const severities = { grave: 'grave', plain: 'looks wrong', slight: 'worth a look' } as const;
 </script>
+
+{#snippet line(row: FindingRow, inner: boolean)}
+	<li class:inner>
+		<button
+			type="button"
+			class="finding"
+			aria-current={sweeping.chosen === row.key}
+			onclick={() => show(row)}
+		>
+			<span class="mark" title={severities[row.kind.severity]}>{marks[row.kind.severity]}</span>
+			<span class="widths">{printIntervalSet(row.widths)}{row.exact ? '' : ' …'}</span>
+			<span>{row.sentence}{row.kind.standard ? ` ${row.kind.standard}.` : ''}</span>
+		</button>
+		{#if sweeping.chosen === row.key && swept}
+			{#key row.key}
+				<FindingDetail {site} {page} {sweeping} {swept} {row} {onplace} {onpropose} {onjoin} />
+			{/key}
+		{/if}
+	</li>
+{/snippet}
 
 <div class="head">
 	<p role="status">
 		<b
-			>{rows.length === 0
+			>{left.length === 0
 				? measured === 0
 					? 'Nothing measured yet.'
-					: 'Nothing found so far.'
-				: `${rows.length} found.`}</b
+					: sweeping.phase === 'done'
+						? 'Nothing found.'
+						: 'Nothing found so far.'
+				: `${left.length} found.`}</b
 		>
 		<span>{seen}</span>
 	</p>
-	{#if sweeping.phase !== 'done'}
-		<Button look="quiet" onclick={() => (sweeping.paused = !sweeping.paused)}
-			>{sweeping.paused ? 'Go on to every width' : 'Pause after the quick ones'}</Button
-		>
-	{/if}
+	<div class="acts">
+		{#if sweeping.phase !== 'done'}
+			<Button look="quiet" onclick={() => (sweeping.paused = !sweeping.paused)}
+				>{sweeping.paused ? 'Go on to every width' : 'Pause after the quick ones'}</Button
+			>
+		{/if}
+		<label>
+			by
+			<select bind:value={sweeping.order}>
+				{#each ORDERS as order (order)}<option>{order}</option>{/each}
+			</select>
+		</label>
+		<Menu label="Kinds"><FindingKinds {site} /></Menu>
+	</div>
 </div>
 {#if sweeping.trouble !== ''}<p class="trouble" role="alert">{sweeping.trouble}</p>{/if}
 <ul>
-	{#each rows as { found, paths, kind, words } (found.key)}
-		<li>
-			<button
-				type="button"
-				class="finding"
-				aria-current={sweeping.chosen === found.key}
-				onclick={() => show(found, paths)}
-			>
-				<span class="widths">{printIntervalSet(found.widths)}{found.exact ? '' : ' …'}</span>
-				<span>{words}{kind.standard ? ` ${kind.standard}.` : ''}</span>
-			</button>
-		</li>
+	{#each groups as group (group.key)}
+		{#if group.rows.length === 1 && group.rows[0]}
+			{@render line(group.rows[0], false)}
+		{:else if group.rows[0]}
+			{@const [first] = group.rows}
+			<li>
+				<button
+					type="button"
+					class="finding"
+					aria-expanded={open.has(group.key)}
+					onclick={() => toggle(group.key)}
+				>
+					<span class="mark" title={severities[first.kind.severity]}>{marks[first.kind.severity]}</span>
+					<span class="widths">{printIntervalSet(group.widths)}</span>
+					<span><b>{group.rows.length} × {first.names.join(' and ')}</b>: {first.kind.title}</span>
+				</button>
+			</li>
+			{#if open.has(group.key)}
+				{#each group.rows as row (row.key)}{@render line(row, true)}{/each}
+			{/if}
+		{/if}
 	{/each}
 </ul>
+{#if accepted.length > 0}
+	<h3>Accepted</h3>
+	<ul>
+		{#each accepted as row (row.key)}
+			{#each row.accepted as part (part.reason + printIntervalSet(part.widths))}
+				<li class="accepted">
+					<span class="widths">{printIntervalSet(part.widths)}</span>
+					<span>{row.sentence} <em>{part.reason}</em></span>
+					<Button
+						look="quiet"
+						onclick={() =>
+							void site.kept.accepted.keep(
+								(list) => list.filter(({ key, page: on }) => key !== row.key || on !== page.path),
+								'a finding counts again'
+							)}>Count it again</Button
+					>
+				</li>
+			{/each}
+		{/each}
+	</ul>
+{/if}
 
 <style>
 	.head {
 		display: flex;
-		gap: 0.875rem;
+		flex-wrap: wrap;
+		gap: 0 0.875rem;
 		align-items: baseline;
 		justify-content: space-between;
 		font-size: 0.8125rem;
@@ -121,8 +189,23 @@
 		color: var(--ink-2);
 	}
 
-	.head :global(button) {
+	.acts {
+		display: flex;
 		flex: none;
+		gap: 0.5rem;
+		align-items: center;
+	}
+
+	select {
+		min-height: 1.5rem;
+		border: 0;
+		border-bottom: 1px solid var(--ink);
+		background: none;
+	}
+
+	h3 {
+		margin: 0.75rem 0 0;
+		font: 600 0.875rem/1.4 var(--display);
 	}
 
 	.trouble {
@@ -135,19 +218,36 @@
 		list-style: none;
 	}
 
-	.finding {
+	li {
+		border-bottom: 1px solid var(--hair);
+	}
+
+	.inner {
+		margin-left: 1.25rem;
+	}
+
+	.finding,
+	.accepted {
 		display: grid;
-		grid-template-columns: 7.5rem minmax(0, 1fr);
-		gap: 0.75rem;
+		grid-template-columns: 1rem minmax(0, 7.5rem) minmax(0, 1fr);
+		gap: 0.5rem;
 		width: 100%;
 		min-height: 1.75rem;
 		padding: 0.25rem;
 		border: 0;
-		border-bottom: 1px solid var(--hair);
 		background: none;
 		color: inherit;
 		font-size: 0.8125rem;
 		text-align: left;
+	}
+
+	.accepted {
+		grid-template-columns: minmax(0, 7.5rem) minmax(0, 1fr) auto;
+		align-items: baseline;
+		color: var(--ink-2);
+	}
+
+	.finding {
 		cursor: pointer;
 	}
 
@@ -156,8 +256,18 @@
 		background: var(--pick);
 	}
 
+	.mark {
+		color: var(--rubric);
+		font-weight: 700;
+		text-align: center;
+	}
+
 	.widths {
 		color: var(--rubric);
 		font-family: var(--mono);
+	}
+
+	.accepted .widths {
+		color: inherit;
 	}
 </style>

@@ -4,6 +4,8 @@
 	import { before } from '$lib/state/before.svelte.ts';
 	import { states } from '$lib/state/states.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
+	import type { Snippet } from 'svelte';
+	import Menu from '$lib/ui/Menu.svelte';
 	import Switches from './Switches.svelte';
 
 	interface Props {
@@ -11,9 +13,11 @@
 		inStep: boolean;
 		/** Where the vantages of the site are kept. */
 		vantagesHref: string;
+		holds: Snippet;
+		onholds: () => void;
 	}
 
-	let { site, inStep = $bindable(), vantagesHref }: Props = $props();
+	let { site, inStep = $bindable(), vantagesHref, holds, onholds }: Props = $props();
 
 	let switches: Switches;
 
@@ -42,6 +46,13 @@
 	</label>
 	<a href={vantagesHref}>Vantages</a>
 	<Switches bind:this={switches} />
+	<Menu
+		label={site.kept.hold.list.length > 0 ? `Holds ${site.kept.hold.list.length}` : 'Holds'}
+		up
+		onopen={onholds}
+	>
+		{@render holds()}
+	</Menu>
 	<label title="Seen while P is held">
 		P
 		<select
@@ -67,7 +78,7 @@
 	>
 	<p class="on" role="status">
 		{#if viewing.use}<b>using the page, Esc to leave</b>{/if}
-		{#if viewing.before}<b>{before.words}</b>{/if}
+		{#if viewing.before}<b>{viewing.before === 'edit' ? 'as before the last edit' : before.words}</b>{/if}
 		{#if on.length > 0}
 			<b>{on.join(' · ')}</b>
 			<button type="button" onclick={() => viewing.allOff()} title="X">all off</button>
@@ -82,7 +93,7 @@
 		z-index: 1;
 		display: flex;
 		flex-wrap: wrap;
-		gap: 0 1rem;
+		gap: 0 0.625rem;
 		align-items: center;
 		min-height: 2rem;
 		padding: 0 1rem;
@@ -111,7 +122,7 @@
 	}
 
 	.on {
-		flex: 1;
+		flex: 1 1 auto;
 		overflow: hidden;
 		color: var(--ochre);
 		text-overflow: ellipsis;

@@ -42,6 +42,11 @@
 		inStep: boolean;
 		/** What stands around the frames where they are over the columns of a collation. */
 		below: Snippet;
+		/** What is held, in a menu; and a wish to see it. */
+		holds: Snippet;
+		onholds: () => void;
+		/** The texts before the last edit; null where there was none. */
+		edited: ReadonlyMap<string, string> | null;
 	}
 
 	let {
@@ -60,10 +65,17 @@
 		vantagesHref,
 		stages = $bindable(),
 		inStep = $bindable(),
-		below
+		below,
+		holds,
+		onholds,
+		edited
 	}: Props = $props();
 
-	const earlier = $derived(new PageState(site, page.path, (path) => before.text(site, path)));
+	const earlier = $derived(
+		viewing.before === 'edit' && edited
+			? new PageState(site, page.path, (path) => edited.get(path))
+			: new PageState(site, page.path, (path) => before.text(site, path))
+	);
 	const staged = $derived(stagedChanges(site.kept.staged.list, page.path));
 	const pictures = $derived(site.kept.original.list);
 
@@ -192,7 +204,7 @@
 			<Ladder bind:this={ladder} {page} path={selected[0]} lead={framing.frames[0]} {onselect} />
 		{/if}
 	</div>
-	<FootBar bind:this={foot} {site} bind:inStep {vantagesHref} />
+	<FootBar bind:this={foot} {site} bind:inStep {vantagesHref} {holds} {onholds} />
 </section>
 
 <style>

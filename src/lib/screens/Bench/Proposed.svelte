@@ -1,24 +1,32 @@
 <script lang="ts">
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import EditCard from './EditCard.svelte';
 
 	interface Props {
 		proposal: Proposal;
 		/** The pages that have any of some files. */
 		pagesOf: (files: readonly string[]) => readonly string[];
+		onplace: (place: FilePlace) => void;
 	}
 
-	let { proposal, pagesOf }: Props = $props();
+	let { proposal, pagesOf, onplace }: Props = $props();
 
 	const pages = $derived(pagesOf(proposal.lines.map(({ path }) => path)));
+
+	function keep(): void {
+		const shown = proposal.keep();
+		if (shown) onplace(shown);
+	}
 </script>
 
 {#if proposal.sentence !== null}
 	<EditCard
 		name="What would be written"
 		lines={proposal.lines}
-		onkeep={() => proposal.keep()}
+		onkeep={keep}
 		ondrop={() => proposal.drop()}
+		onfurther={proposal.further}
 	>
 		<p role="status"><b>{proposal.sentence}</b></p>
 		{#if pages.length > 1}<p>It reaches {pages.length} pages: {pages.join(', ')}.</p>{/if}

@@ -105,7 +105,7 @@
 	$effect(() => {
 		if (!goto || goto === shownPlace || goto.path !== file.path || !view) return;
 		shownPlace = goto;
-		const { offset } = goto;
+		const { offset, aside } = goto;
 		untrack(() => {
 			if (!view) return;
 			const at = Math.min(offset, view.state.doc.length);
@@ -113,7 +113,7 @@
 				selection: EditorSelection.cursor(at),
 				effects: EditorView.scrollIntoView(at, { y: 'center' })
 			});
-			view.focus();
+			if (!aside) view.focus();
 		});
 	});
 </script>

@@ -7,13 +7,17 @@
 	import { unfoldAll } from '@codemirror/language';
 	import type { Command } from '@codemirror/view';
 	import { dropping } from '$lib/state/pictureDrop.ts';
-	import { foldOthers, moveRuleBy, toDefinition, toRuleInForce } from '$lib/state/moves.ts';
+	import { foldOthers, ruleMoves, toDefinition, toRuleInForce } from '$lib/state/moves.ts';
 	import { muteFile, muteKey, muteOthers, toggleMute } from '$lib/state/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { Idle } from '$lib/state/idle.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
+	import type { Proposal } from '$lib/state/proposal.svelte.ts';
+	import type { Holding } from '$lib/state/holding.svelte.ts';
+	import type { Swept } from '$lib/state/sweeping.svelte.ts';
+	import type { Waking } from '$lib/state/waking.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
@@ -45,10 +49,19 @@
 		onrule: () => void;
 		/** The selected rules are to be wrapped into a condition (null: taken out of theirs); says why they are not. */
 		onwrap: (interval: Interval | null, join: boolean) => Promise<string | null>;
+		/** The rule at the caret is to be moved so many places down (up: under 0); says why it is not. */
+		onmove: (by: number) => Promise<string | null>;
+		/** A selector is wished for in the place of the one of the rule at the caret, with a word on it. */
+		onwrite: (selector: string, note: string) => void;
 		/** The rules at the caret are to be arranged. */
 		onarrange: () => void;
 		/** A text was changed. */
 		onedit: () => void;
+		/** What the last edit changed; null until there was one. */
+		waking: Waking | null;
+		holding: Holding | null;
+		swept: Swept | null;
+		onpropose: () => Promise<{ readonly proposal: Proposal }>;
 	}
 
 	let {
@@ -66,8 +79,14 @@
 		idle,
 		onrule,
 		onarrange,
+		onmove,
+		onwrite,
 		onwrap,
 		onedit,
+		waking,
+		holding,
+		swept,
+		onpropose,
 		rule = $bindable(),
 		shownPath = $bindable()
 	}: Props = $props();
@@ -92,8 +111,8 @@
 					['Next rule in force here', 'Alt .', run(toRuleInForce(1))],
 					['Rule in force before', 'Alt ,', run(toRuleInForce(-1))],
 					['Where a custom property is given', 'Alt Enter', run(toDefinition)],
-					['Rule up, with its comment', 'Alt PgUp', run(moveRuleBy(shown.kind, -1))],
-					['Rule down, with its comment', 'Alt PgDn', run(moveRuleBy(shown.kind, 1))],
+					['Rule up, with its comment', 'Alt PgUp', () => move(-1)],
+					['Rule down, with its comment', 'Alt PgDn', () => move(1)],
 					['Comment in or out', 'Ctrl /', run(toggleComment)],
 					['Fold what is not in force here', 'G', () => fold(true)],
 					['Unfold all', 'Shift G', () => fold(false)],
@@ -187,6 +206,17 @@
 		return () => (muteKey.toggle = () => false);
 	});
 
+	async function move(by: number): Promise<void> {
+		heard = await onmove(by);
+	}
+	$effect(() => {
+		ruleMoves.ask = (by) => {
+			void move(by);
+			return true;
+		};
+		return () => (ruleMoves.ask = () => false);
+	});
+
 	let goMenu = $state<Menu>();
 	let muteMenu = $state<Menu>();
 	export const openGo = (): void => goMenu?.open();
@@ -225,7 +255,12 @@
 			</Menu>
 		</SheetBar>
 		<Sheet bind:this={sheet} file={shown} {inForce} idle={doNothing} goto={place} {onedit} />
-		<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onedit} />
+		<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onwrite} />
+		{#if waking?.wake || waking?.busy || (holding?.breaches.length ?? 0) > 0}
+			{#await import('./WakeLine.svelte') then { default: WakeLine }}
+				<WakeLine {waking} {holding} {swept} {onpropose} />
+			{/await}
+		{/if}
 	{/if}
 </section>
 {#if leftovers && shown}

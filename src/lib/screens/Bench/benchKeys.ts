@@ -10,13 +10,18 @@ const step = (by: number) => (press: Press) => {
 };
 
 /** An action for as long as its key is held; by a click, until the next. */
-function held(name: string, set: (on: boolean) => void): Action {
+function held(name: string, set: (on: boolean, shift: boolean) => void, withShift?: string): Action {
 	let on = false;
-	const put = (to: boolean): void => {
+	const put = (to: boolean, shift = false): void => {
 		on = to;
-		set(to);
+		set(to, shift);
 	};
-	return { name, does: ({ key }) => put(key === '' ? !on : true), released: () => put(false) };
+	return {
+		name,
+		...(withShift ? { withShift } : {}),
+		does: ({ key, shift }) => put(key === '' ? !on : true, shift),
+		released: () => put(false)
+	};
 }
 
 /** Makes the lead the next vantage in the list, after the last the plain window. */
@@ -38,14 +43,24 @@ const digits = ({ list }: Vantages): [string, Action][] => [
 ];
 
 /** The keys of the Bench that move the carriage and change the lead. */
-export const benchKeys = (vantages: Vantages, bands: () => Bands, toChorus: () => void): KeyMap => ({
+export const benchKeys = (
+	vantages: Vantages,
+	bands: () => Bands,
+	edges: () => readonly number[],
+	toChorus: () => void
+): KeyMap => ({
 	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', does: step(-1) },
 	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', does: step(1) },
 	b: {
-		name: 'Next breakpoint',
-		withShift: 'Previous breakpoint',
+		name: 'Next breakpoint, or edge of the finding that is looked at',
+		withShift: 'Previous one',
 		does: ({ shift }) => {
-			carriage.width = jump(bands().bands, carriage.width, shift ? -1 : 1, carriage.range);
+			const { width } = carriage;
+			const to = jump(bands().bands, width, shift ? -1 : 1, carriage.range);
+			// The edges of the finding that is looked at are stops too.
+			const edge = shift ? edges().findLast((one) => one < width) : edges().find((one) => one > width);
+			const nearer = edge !== undefined && (to === width || (shift ? edge > to : edge < to));
+			carriage.width = nearer ? edge : to;
 		}
 	},
 	v: {
@@ -69,6 +84,7 @@ export const benchKeys = (vantages: Vantages, bands: () => Bands, toChorus: () =
 	l: held('Light table, while held', (on) => (viewing.lightTable = on)),
 	p: held(
 		'The page as last saved, or as the revision that is chosen, while held',
-		(on) => (viewing.before = on)
+		(on, shift) => (viewing.before = on ? (shift ? 'edit' : 'saved') : null),
+		'The page before the last edit, while held'
 	)
 });

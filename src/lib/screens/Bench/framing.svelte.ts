@@ -100,12 +100,19 @@ export class Framing {
 			.map(({ fields }) => seenVantage(fields, viewing.switches))
 	);
 	readonly #small: readonly Small[] = $derived.by(() =>
-		this.#chorus.map((vantage) => ({
+		this.#others.map((vantage) => ({
 			name: vantage.name,
 			viewport: viewportOf(vantage),
-			size: this.#sizes[vantage.name] ?? 1
+			size: viewing.pair ? 3 : (this.#sizes[vantage.name] ?? 1)
 		}))
 	);
+	/** What stands beside the lead: the chorus, or the lead itself one px narrower. */
+	readonly #others: readonly SeenVantage[] = $derived.by(() => {
+		if (!viewing.pair) return this.#chorus;
+		const width = carriage.width - 1;
+		const vantage = this.#chosen ?? { ...PLAIN, height: this.#room.height };
+		return [{ ...seenVantage(vantage, viewing.switches), name: 'one px narrower', width }];
+	});
 	readonly #chosen: Vantage | undefined = $derived.by(() => this.#site.vantages.named(viewing.lead));
 	/** The lead's zoom: how much larger than a px of the screen a px of it may be drawn. */
 	readonly #zoom: number = $derived.by(() => viewing.switches.zoom ?? this.#chosen?.zoom ?? 1);
@@ -141,7 +148,7 @@ export class Framing {
 		const [lead, ...chorus] = layFrames(this.#room, viewportOf(this.lead), this.#zoom, this.#small);
 		return [
 			...(lead ? [{ ...lead, vantage: this.lead }] : []),
-			...chorus.map((laid, i) => ({ ...laid, vantage: this.#chorus[i] ?? this.lead }))
+			...chorus.map((laid, i) => ({ ...laid, vantage: this.#others[i] ?? this.lead }))
 		];
 	});
 

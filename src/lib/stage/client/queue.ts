@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { Measured, PageContent, Viewport } from '../protocol.ts';
+import type { Measured, PageContent, Read, Viewport } from '../protocol.ts';
 import type { Stage } from './stage.ts';
 
 export interface Job {
@@ -14,11 +14,27 @@ export interface Job {
 	readonly ready?: (stage: Stage) => void;
 }
 
+/** What a stage does at each width of a job: it tells all of the layout, or what is found in it. */
+type Told = Measured | Read;
+type Way = (
+	host: Stage['host'],
+	content: PageContent,
+	viewport: Viewport,
+	widths: readonly number[],
+	report: (told: Told) => void
+) => Promise<void>;
+
+const measured: Way = (host, content, viewport, widths, report) =>
+	host.measure(content, viewport, widths, proxy(report));
+const read: Way = (host, content, viewport, widths, report) =>
+	host.read(content, viewport, widths, proxy(report));
+
 interface Task {
 	readonly job: Job;
+	readonly way: Way;
 	readonly key: string;
 	readonly widths: readonly number[];
-	readonly report: (measured: Measured) => void;
+	readonly report: (told: Told) => void;
 	readonly done: () => void;
 	readonly failed: (error: unknown) => void;
 }
@@ -105,7 +121,10 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 		letGo();
 	}
 
+	/** The most urgent of the tasks that wait; those that nobody wants any more are done with. */
 	function next(): Task | undefined {
+		for (let i = waiting.length - 1; i >= 0; i--)
+			if (waiting[i]?.job.signal?.aborted) waiting.splice(i, 1)[0]?.done();
 		let best = -1;
 		waiting.forEach((task, i) => {
 			if (best === -1 || (task.job.priority ?? 0) > (waiting[best]?.job.priority ?? 0)) best = i;
@@ -119,16 +138,16 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 			const stage = (worker.stage ??= await open(worker.n));
 			const alarm = silenceAlarm();
 			const { promise: heard, resolve: hearing } = deferred();
-			const hear = (measured: Measured): void => {
+			const hear = (told: Told): void => {
 				alarm.wind();
-				left.delete(measured.width);
-				keep(task.key, measured);
-				if (!task.job.signal?.aborted) task.report(measured);
+				left.delete(told.width);
+				if ('snapshot' in told) keep(task.key, told);
+				if (!task.job.signal?.aborted) task.report(told);
 				if (left.size === 0) hearing();
 			};
 			const { content, viewport, ready } = task.job;
 			ready?.(stage);
-			const work = stage.host.measure(content, viewport, [...left], proxy(hear));
+			const work = task.way(stage.host, content, viewport, [...left], hear);
 			// Reports come by a port of their own: the last may come after the answer that all is done.
 			const finished = await Promise.race([
 				Promise.all([work, heard]).then(() => true),
@@ -147,10 +166,6 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 			if (worker.busy || closed) continue;
 			const task = next();
 			if (!task) return;
-			if (task.job.signal?.aborted) {
-				task.done();
-				continue;
-			}
 			worker.busy = true;
 			void perform(worker, task)
 				.then(task.done, task.failed)
@@ -161,50 +176,61 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 		}
 	}
 
+	/** Has a job done by the stages; yields each width as it is had, in no fixed order. Ends early when aborted. */
+	async function* perWidth(job: Job, way: Way, known: (key: string, width: number) => Told | undefined) {
+		const key = contentKey(job);
+		const ready: Told[] = [];
+		const missing: number[] = [];
+		for (const width of job.widths) {
+			const had = known(key, width);
+			if (had) ready.push(had);
+			else missing.push(width);
+		}
+		let wake: () => void = () => undefined;
+		let open = 0;
+		let failure: unknown;
+		for (let i = 0; i < missing.length; i += CHUNK) {
+			open++;
+			waiting.push({
+				job,
+				way,
+				key,
+				widths: missing.slice(i, i + CHUNK),
+				report: (told) => {
+					ready.push(told);
+					wake();
+				},
+				done: () => {
+					open--;
+					wake();
+				},
+				failed: (error) => {
+					open--;
+					failure = error;
+					wake();
+				}
+			});
+		}
+		job.signal?.addEventListener('abort', () => wake(), { once: true });
+		pump();
+		while (!job.signal?.aborted) {
+			const told = ready.shift();
+			if (told) yield told;
+			else if (failure) throw failure;
+			else if (open === 0) return;
+			else await new Promise<void>((resolve) => (wake = resolve));
+		}
+	}
+
 	return {
-		/** Measures a job's widths; yields each as it is had, in no fixed order. Ends early when aborted. */
+		/** Measures a job's widths; what was measured of the same content is had at once. */
 		async *measure(job: Job): AsyncGenerator<Measured> {
-			const key = contentKey(job);
-			const ready: Measured[] = [];
-			const missing: number[] = [];
-			for (const width of job.widths) {
-				const known = kept.get(`${key}@${width}`);
-				if (known) ready.push(known);
-				else missing.push(width);
-			}
-			let wake: () => void = () => undefined;
-			let open = 0;
-			let failure: unknown;
-			for (let i = 0; i < missing.length; i += CHUNK) {
-				open++;
-				waiting.push({
-					job,
-					key,
-					widths: missing.slice(i, i + CHUNK),
-					report: (measured) => {
-						ready.push(measured);
-						wake();
-					},
-					done: () => {
-						open--;
-						wake();
-					},
-					failed: (error) => {
-						open--;
-						failure = error;
-						wake();
-					}
-				});
-			}
-			job.signal?.addEventListener('abort', () => wake(), { once: true });
-			pump();
-			while (!job.signal?.aborted) {
-				const measured = ready.shift();
-				if (measured) yield measured;
-				else if (failure) throw failure;
-				else if (open === 0) return;
-				else await new Promise<void>((resolve) => (wake = resolve));
-			}
+			const known = (key: string, width: number) => kept.get(`${key}@${width}`);
+			for await (const told of perWidth(job, measured, known)) if ('snapshot' in told) yield told;
+		},
+		/** Reads what is found at a job's widths. */
+		async *read(job: Job): AsyncGenerator<Read> {
+			for await (const told of perWidth(job, read, () => undefined)) if ('readings' in told) yield told;
 		},
 		close(): void {
 			closed = true;

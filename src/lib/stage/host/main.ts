@@ -21,7 +21,7 @@ import { spacesAround } from '../../probe/space.ts';
 import { wordAt } from '../../probe/word.ts';
 import { allUnseen } from '../../probe/unseen.ts';
 import { forwardKeys } from './forwardKeys.ts';
-import { measure } from './measure.ts';
+import { measure, read } from './measure.ts';
 import { inStep } from './inStep.ts';
 import { lightTable } from './lightTable.ts';
 import { originals } from './original.ts';
@@ -204,7 +204,8 @@ const host: StageHost = {
 			const element = elementByPath(frameOf(frame).document(), path);
 			return element ? computedValues(element) : new Map<string, string>();
 		}),
-	measure: (content, viewport, widths, report) => measure(content, viewport, widths, report, asked)
+	measure: (content, viewport, widths, report) => measure(content, viewport, widths, report, asked),
+	read
 };
 
 document.documentElement.style.cssText = 'height:100%;background:transparent';

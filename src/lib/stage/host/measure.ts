@@ -4,7 +4,9 @@ import { heldUp, type SelectorIndex } from '../../probe/cascade.ts';
 import { findFacts } from '../../probe/facts.ts';
 import { elementByPath } from '../../probe/path.ts';
 import { buffersOf, readSnapshot } from '../../probe/snapshot.ts';
-import type { Measured, PageContent, Viewport } from '../protocol.ts';
+import { readingsOf } from '../../core/findings/index.ts';
+import type { Measured, PageContent, Read, SheetText, Viewport } from '../protocol.ts';
+import { valuesOf } from '../../probe/values.ts';
 import { pageFrame, type PageFrame } from './pageFrame.ts';
 
 /** What would falsify a measurement: movement, and content that waits to be seen. */
@@ -61,16 +63,23 @@ function answersTo(document: Document, content: PageContent, asking: Asking): Pa
 	return { held, facts, computed: computedValues(element) };
 }
 
+/** The sheets in which one page differs from another, where it is the same else; undefined where it is another page. */
+function changedSheets(before: PageContent, after: PageContent): SheetText[] | undefined {
+	const besides = (page: PageContent): string =>
+		JSON.stringify({ ...page, sheets: page.sheets.map(({ element }) => element), asked: 0, values: 0 });
+	if (besides(before) !== besides(after)) return undefined;
+	return after.sheets.filter(({ text }, i) => before.sheets[i]?.text !== text);
+}
+
 let frame: PageFrame | undefined;
 let last: PageContent | undefined;
 
-/** Lays a page out at each width in a frame that nobody sees, and reports a snapshot of each. */
-export async function measure(
+/** Lays a page out at each width in a frame that nobody sees. */
+async function layOut(
 	content: PageContent,
 	viewport: Viewport,
 	widths: readonly number[],
-	report: (measured: Measured) => void,
-	asking: Asking
+	look: (width: number, document: Document) => void
 ): Promise<void> {
 	if (!frame) {
 		const room = document.createElement('div');
@@ -80,16 +89,41 @@ export async function measure(
 	}
 	const of = frame;
 	of.size(viewport, 1);
-	if (JSON.stringify(last) !== JSON.stringify(content)) {
-		last = content;
-		of.write(content);
-		await loaded(of.document());
-	}
+	const changed = last && changedSheets(last, content);
+	last = content;
+	if (!changed) of.write(content);
+	else if (changed.length > 0) of.restyle(changed);
+	if (changed?.length !== 0) await loaded(of.document());
 	for (const width of widths) {
 		of.size({ ...viewport, width }, 1, fineness(width, viewport.density));
-		const snapshot = readSnapshot(of.document());
-		const answers = answersTo(of.document(), content, asking);
-		report(transfer({ width, snapshot, ...answers }, buffersOf(snapshot)));
+		look(width, of.document());
 		await new Promise((resolve) => setTimeout(resolve));
 	}
 }
+
+/** Lays a page out at each width, and reports a snapshot of each. */
+export const measure = (
+	content: PageContent,
+	viewport: Viewport,
+	widths: readonly number[],
+	report: (measured: Measured) => void,
+	asking: Asking
+): Promise<void> =>
+	layOut(content, viewport, widths, (width, document) => {
+		const snapshot = readSnapshot(document);
+		const answers = answersTo(document, content, asking);
+		const { longhands = [], selectors = [] } = content.values ?? {};
+		const values = content.values ? { values: valuesOf(document, longhands, selectors) } : {};
+		report(transfer({ width, snapshot, ...answers, ...values }, buffersOf(snapshot)));
+	});
+
+/** Lays a page out at each width, and reports what kinds of findings read in it. */
+export const read = (
+	content: PageContent,
+	viewport: Viewport,
+	widths: readonly number[],
+	report: (read: Read) => void
+): Promise<void> =>
+	layOut(content, viewport, widths, (width, document) =>
+		report({ width, readings: readingsOf(readSnapshot(document, false)) })
+	);

@@ -28,6 +28,8 @@
 		onwidth: (width: number) => void;
 		/** Widths that what is in the hand reaches. */
 		reach?: IntervalSet | null;
+		/** Widths at which something is held. */
+		held?: IntervalSet | null;
 		/** Widths at which something was found. */
 		found?: IntervalSet | null;
 		/** How thresholds are moved, where they can be. */
@@ -48,6 +50,7 @@
 		onplace,
 		placeOf,
 		reach = null,
+		held = null,
 		found = null,
 		onshift,
 		onjoin,
@@ -99,6 +102,7 @@
 			open: [!loClosed && lo.n > 0n, hi !== null && !hiClosed]
 		}));
 	const hung = $derived([
+		...drawn(held).map((one) => ({ ...one, of: 'held' })),
 		...drawn(reach).map((one) => ({ ...one, of: 'reach' })),
 		...drawn(found).map((one) => ({ ...one, of: 'found' }))
 	]);
@@ -286,6 +290,12 @@
 		border: 1.5px solid var(--line);
 		border-radius: 50%;
 		background: var(--sheet);
+	}
+
+	.held {
+		--line: var(--ochre);
+
+		top: 0.1875rem;
 	}
 
 	.found {

@@ -1,0 +1,74 @@
+import type { Change } from '../../text/index.ts';
+import { startWithComments, walk, type AtRule, type Block, type Rule, type Sheet } from '../index.ts';
+
+type Piece = Rule | AtRule;
+
+/** From a piece's first comment to its end. */
+interface Stretch {
+	readonly start: number;
+	readonly end: number;
+}
+
+/** The innermost rule or at-rule that an offset lies in, its comments counted; undefined where it lies in none. */
+function pieceAt(sheet: Sheet, offset: number): Piece | undefined {
+	let found: Piece | undefined;
+	for (const node of walk(sheet)) {
+		if (node.kind !== 'rule' && node.kind !== 'at-rule') continue;
+		const { start, end } = stretchOf(sheet, node);
+		if (start <= offset && offset <= end) found = node;
+	}
+	return found;
+}
+
+const stretchOf = ({ source }: Sheet, node: Piece): Stretch => ({
+	start: startWithComments(source, node),
+	end: node.span.end
+});
+
+const pieces = (block: Block): Piece[] =>
+	block.children.filter((node): node is Piece => node.kind === 'rule' || node.kind === 'at-rule');
+
+/**
+ * Moves the rule or at-rule at an offset, with its comments, so many places up (under 0) or down in its block; what stands
+ * between the pieces of the block stays where it is. Goes as far as there are pieces. Gives the changes, how many places it
+ * went, and where the offset then is; or the place at which it goes nowhere.
+ */
+export function moveRule(
+	sheet: Sheet,
+	offset: number,
+	by: number
+): { changes: Change[]; places: number; offset: number } | { readonly refused: string; readonly at: number } {
+	const { source } = sheet;
+	const piece = pieceAt(sheet, offset);
+	if (!piece) return { refused: 'The caret is in no rule.', at: offset };
+	const siblings = pieces(piece.parent);
+	const from = siblings.indexOf(piece);
+	const to = Math.min(siblings.length - 1, Math.max(0, from + by));
+	if (to === from) return { refused: 'There is no rule there to change places with.', at: offset };
+	const own = stretchOf(sheet, piece);
+	const slots = siblings
+		.slice(Math.min(from, to), Math.max(from, to) + 1)
+		.map((one) => stretchOf(sheet, one));
+	const text = ({ start, end }: Stretch): string => source.slice(start, end);
+	const between = slots.slice(1).map(({ start }, i) => source.slice(slots[i]?.end, start));
+	const [gap = ''] = between;
+	const [first, last] = [slots[0] ?? own, slots.at(-1) ?? own];
+	const up = to < from;
+	// Where all stand apart alike, the piece alone is written elsewhere; else each place takes the text of the next.
+	const changes = between.every((one) => one === gap)
+		? up
+			? [
+					{ start: first.start, end: first.start, text: text(own) + gap },
+					{ start: own.start - gap.length, end: own.end, text: '' }
+				]
+			: [
+					{ start: own.start, end: own.end + gap.length, text: '' },
+					{ start: last.end, end: last.end, text: gap + text(own) }
+				]
+		: slots.map((slot, i) => ({ ...slot, text: text(slots.at((i + (up ? -1 : 1)) % slots.length) ?? own) }));
+	return {
+		changes,
+		places: Math.abs(to - from),
+		offset: offset - own.start + (up ? first.start : last.end - text(own).length)
+	};
+}

@@ -1,0 +1,53 @@
+import { figure } from '../box/index.ts';
+import { FLAG, type Snapshot } from '../snapshot/index.ts';
+import { boxEdges, clipOf, has, isPage, type Edges } from './geometry.ts';
+import { NEAR, type Kind, type Reading } from './kind.ts';
+import { blockOf, byKey, linesOf, type Line } from './line.ts';
+
+/** Boxes of lines reach beyond their letters, above and below: so much of their height may be cut. */
+const BEYOND = 0.2;
+/** What is so narrow or low hides its text on purpose, px; and what shows no more of a line than that shows nothing of it. */
+const HIDING = 2;
+
+/** By how much a line is cut, where what cuts it cannot be scrolled. */
+function cutBy(snapshot: Snapshot, clip: number, box: Edges, line: Edges): number {
+	const beyond = BEYOND * (line.bottom - line.top);
+	return Math.max(
+		has(snapshot, clip, FLAG.scrollsX) ? -Infinity : Math.max(line.right - box.right, box.left - line.left),
+		has(snapshot, clip, FLAG.scrollsY)
+			? -Infinity
+			: Math.max(line.bottom - box.bottom, box.top - line.top) - beyond
+	);
+}
+
+const isInSight = (box: Edges, line: Edges): boolean =>
+	Math.min(box.right, line.right) - Math.max(box.left, line.left) > HIDING &&
+	Math.min(box.bottom, line.bottom) - Math.max(box.top, line.top) > HIDING;
+
+/**
+ * Text that begins in sight is cut off by its own box or one around it, with an ellipsis or without. What hides all of its
+ * text, or can be scrolled to it, does not cut it off.
+ */
+export const cut: Kind = {
+	name: 'cut',
+	title: 'text is cut off',
+	severity: 'grave',
+	limit: { value: 0, unit: 'px' },
+	sentence: ({ name, other, by }) =>
+		`${name} is cut off${other === name ? '' : ` by ${other}`}: ${figure(by)} px of it.`,
+	standard: 'WCAG 2.2 §1.4.10',
+	remedies: [{ property: 'white-space', value: 'normal' }],
+	read: (snapshot) =>
+		[...byKey(linesOf(snapshot), ({ of }) => blockOf(snapshot, of))].flatMap(
+			([element, lines]): Reading[] => {
+				const own = has(snapshot, element, FLAG.clips) && !isPage(snapshot, element);
+				const clip = own ? element : clipOf(snapshot, element);
+				if (clip < 0) return [];
+				const box = boxEdges(snapshot, clip);
+				if (box.right - box.left <= HIDING || box.bottom - box.top <= HIDING) return [];
+				if (!lines.some((line: Line) => isInSight(box, line))) return [];
+				const value = Math.max(...lines.map((line) => cutBy(snapshot, clip, box, line)));
+				return value > -NEAR ? [{ element, other: clip, value }] : [];
+			}
+		)
+};

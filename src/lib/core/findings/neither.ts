@@ -1,0 +1,49 @@
+import {
+	fromInterval,
+	intersection,
+	isEmpty,
+	isWhole,
+	type Interval,
+	type IntervalSet
+} from '../interval/index.ts';
+import { wholePixels, type Bands, type MediaSite } from '../media/index.ts';
+
+import type { Kind } from './kind.ts';
+
+/** What is told of conditions, not of a layout. */
+export const neither: Omit<Kind, 'sentence' | 'read'> = {
+	name: 'neither',
+	title: 'neither half of a breakpoint holds',
+	severity: 'grave',
+	limit: null
+};
+
+/** A stretch between the px in which neither half of a breakpoint holds. */
+export interface Neither {
+	readonly interval: Interval;
+	/** The conditions that end where it begins, and those that begin where it ends. */
+	readonly below: readonly MediaSite[];
+	readonly above: readonly MediaSite[];
+}
+
+/** Whether a condition holds on one side of a stretch and not in it, by the widths at which it holds. */
+const endsAt = (holds: IntervalSet, stretch: Interval): boolean =>
+	isEmpty(intersection(holds, fromInterval(stretch)));
+
+/**
+ * The stretches that hold no whole px and lie between two conditions, of which neither holds there (`max-width: 599px`
+ * and `min-width: 600px`, Media Queries 5 §4.3 on fractional widths).
+ */
+export function neitherHolds(
+	{ bands, thresholds }: Bands,
+	widthsOf: (site: MediaSite) => IntervalSet
+): Neither[] {
+	return bands.flatMap(({ interval }, i): Neither[] => {
+		const [before, after] = [thresholds[i - 1], thresholds[i]];
+		if (!before || !after || wholePixels(interval, [0, Infinity])) return [];
+		if (interval.loClosed && isWhole(interval.lo)) return [];
+		const ending = (sites: readonly MediaSite[]) => sites.filter((site) => endsAt(widthsOf(site), interval));
+		const [below, above] = [ending(before.causes), ending(after.causes)];
+		return below.length > 0 && above.length > 0 ? [{ interval, below, above }] : [];
+	});
+}

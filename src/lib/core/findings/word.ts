@@ -1,0 +1,27 @@
+import { figure } from '../box/index.ts';
+import { FLAG } from '../snapshot/index.ts';
+import { boxEdges, has } from './geometry.ts';
+import { LEAST, NEAR, type Kind, type Reading } from './kind.ts';
+import { blockOf, byKey, linesOf } from './line.ts';
+
+/**
+ * A line of text is longer than the room in its box, which neither cuts nor scrolls it: a word of it cannot be broken, or it
+ * may not be. Lines are taken to run from left to right.
+ */
+export const word: Kind = {
+	name: 'word',
+	title: 'a word does not fit its box',
+	severity: 'plain',
+	limit: { value: 0, unit: 'px' },
+	sentence: ({ name, by }) => `A line of ${name} is ${figure(by)} px longer than its box.`,
+	remedies: [{ property: 'overflow-wrap', value: 'anywhere' }],
+	read: (snapshot) =>
+		[...byKey(linesOf(snapshot), ({ of }) => blockOf(snapshot, of))].flatMap(
+			([element, lines]): Reading[] => {
+				if (has(snapshot, element, FLAG.clips | FLAG.vertical)) return [];
+				const room = boxEdges(snapshot, element).right - (snapshot.edges[4 * element + 1] ?? 0);
+				const value = Math.max(...lines.map(({ right }) => right)) - room - LEAST;
+				return value > -NEAR ? [{ element, value }] : [];
+			}
+		)
+};

@@ -1,0 +1,89 @@
+import { printIntervalSet } from '../interval/index.ts';
+import { widthsFrom } from '../interval/store.ts';
+import type { Hold, Measurement } from './hold.ts';
+import type { Changed } from './summary.ts';
+
+/** What a report of a hold says, as it is sent on. */
+export interface HoldReport {
+	readonly page: string;
+	/** As people read them: `700–<1000`. */
+	readonly widths: string;
+	readonly of: string;
+	readonly heldAt: string;
+	readonly revision: number;
+	readonly checkedAt: string;
+	/** The widths that were measured, CSS px, and how many elements were compared at each. */
+	readonly measured: readonly { readonly width: number; readonly elements: number }[];
+	readonly values: readonly string[];
+	readonly unchanged: boolean;
+	readonly changes: readonly { readonly element: string; readonly widths: string; readonly px: number }[];
+	readonly measurement: string;
+}
+
+/** What a hold is of, in words. */
+export const heldInWords = ({ scope, name }: Pick<Hold, 'scope' | 'name'>): string =>
+	scope === 'all' ? 'the whole page' : scope === 'inside' ? `${name} and all inside it` : `all but ${name}`;
+
+/** The report on a hold: what was compared, and what changed. */
+export const holdReport = (
+	hold: Hold,
+	measurement: Measurement,
+	changed: readonly Changed[],
+	nameOf: (path: string) => string,
+	checkedAt: string
+): HoldReport => ({
+	page: hold.page,
+	widths: printIntervalSet(widthsFrom(hold.widths)),
+	of: heldInWords(hold),
+	heldAt: hold.at,
+	revision: hold.revision,
+	checkedAt,
+	measured: measurement.widths.map(({ width, tags }) => ({ width, elements: tags.length })),
+	values: measurement.longhands,
+	unchanged: changed.length === 0,
+	changes: changed.map(({ path, own, moved, by }) => ({
+		element: nameOf(path),
+		widths: [own, moved]
+			.map(printIntervalSet)
+			.filter((text) => text !== '')
+			.join(', '),
+		px: by
+	})),
+	measurement: hold.measurement
+});
+
+const escaped = (text: string): string =>
+	text.replace(/[&<>"]/g, (one) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[one] ?? one);
+
+/** The report as a page of its own, without scripts or anything fetched. */
+export function reportPage(report: HoldReport): string {
+	const row = (name: string, value: string): string =>
+		`<tr><th scope="row">${escaped(name)}</th><td>${escaped(value)}</td></tr>`;
+	const changes = report.changes.map(
+		({ element, widths, px }) =>
+			`<tr><td>${escaped(element)}</td><td>${escaped(widths)}</td><td>${px > 0 ? `${Math.round(px * 100) / 100} px` : 'values'}</td></tr>`
+	);
+	return `<!doctype html>
+<html lang="en"><meta charset="utf-8"><title>Hold: ${escaped(report.page)} ${escaped(report.widths)}</title>
+<style>body{max-width:60rem;margin:2rem auto;font:16px/1.5 serif}th{text-align:left;padding-right:1.5rem;vertical-align:top}td,th{border-bottom:1px solid #ccc}</style>
+<h1>${report.unchanged ? 'Unchanged' : 'Changed'}: ${escaped(report.page)}, ${escaped(report.widths)}</h1>
+<p>${
+		report.unchanged
+			? 'Boxes and computed values of every element are as they were held, at every width that was measured.'
+			: `${report.changes.length} element${report.changes.length === 1 ? '' : 's'} changed.`
+	} Between the measured widths nothing is said.</p>
+<table>
+${[
+	row('Held', report.of),
+	row('Since', `${report.heldAt}, revision ${report.revision}`),
+	row('Checked', report.checkedAt),
+	row('Widths measured', report.measured.map(({ width }) => `${width} px`).join(', ')),
+	row('Elements', String(Math.max(0, ...report.measured.map(({ elements }) => elements)))),
+	row('Values', report.values.join(', ')),
+	row('Measurement', `SHA-256 ${report.measurement}`)
+].join('\n')}
+</table>
+${report.unchanged ? '' : `<h2>What changed</h2>\n<table>${changes.join('\n')}</table>`}
+</html>
+`;
+}

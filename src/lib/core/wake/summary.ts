@@ -1,0 +1,39 @@
+import { NOTHING, union, type IntervalSet } from '../interval/index.ts';
+import type { Found } from '../sweep/index.ts';
+import type { Manner } from './changes.ts';
+
+/** What changed of an element, at which widths. */
+export interface Changed {
+	/** Its path, as an address has it. */
+	readonly path: string;
+	/** Where it changed by a rule that hits it, or shows or is there otherwise; and where because of another. */
+	readonly own: IntervalSet;
+	readonly moved: IntervalSet;
+	/** The most that its box changed by, CSS px, and at which width. */
+	readonly by: number;
+	readonly worst: number;
+}
+
+/** What changed, element by element, in document order of their paths as they come. */
+export function changedElements(found: readonly Found[]): Changed[] {
+	const all = new Map<string, Changed>();
+	for (const { key, widths, by, worst } of found) {
+		const [manner = '', path = ''] = key.split(' ') as [Manner, string];
+		const known = all.get(path) ?? { path, own: NOTHING, moved: NOTHING, by: 0, worst };
+		const follows = manner === 'box' || manner === 'value';
+		all.set(path, {
+			...known,
+			...(follows ? { moved: union(known.moved, widths) } : { own: union(known.own, widths) }),
+			...(manner === 'box' ? { by, worst } : {})
+		});
+	}
+	return [...all.values()];
+}
+
+/** The outermost of elements, each with how many of the others are inside it. */
+export function outermost(paths: readonly string[]): { readonly path: string; readonly inside: number }[] {
+	const isIn = (inner: string, outer: string): boolean =>
+		inner !== outer && (outer === '' || inner.startsWith(`${outer}.`));
+	const outer = paths.filter((path) => !paths.some((other) => isIn(path, other)));
+	return outer.map((path) => ({ path, inside: paths.filter((other) => isIn(other, path)).length }));
+}

@@ -1,0 +1,204 @@
+<script lang="ts">
+	import { figure } from '$lib/core/box/index.ts';
+	import { amountOf } from '$lib/core/findings/settings.ts';
+	import { nameAt } from '$lib/core/html/index.ts';
+	import { printIntervalSet, type Interval } from '$lib/core/interval/index.ts';
+	import { storeWidths } from '$lib/core/interval/store.ts';
+	import { blameFor, remedyFor, type Blame } from '$lib/state/blame.ts';
+	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import type { FindingRow } from '$lib/state/findings.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import type { Proposal } from '$lib/state/proposal.svelte.ts';
+	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
+	import { setBeside, takeOutAll } from '$lib/state/writing.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import { placeName } from './placeName.ts';
+
+	interface Props {
+		site: SiteState;
+		page: PageState;
+		sweeping: Sweeping;
+		swept: Swept;
+		row: FindingRow;
+		onplace: (place: FilePlace) => void;
+		onpropose: () => Promise<{ readonly proposal: Proposal }>;
+		onjoin: (stretch: Interval) => void;
+	}
+
+	let { site, page, sweeping, swept, row, onplace, onpropose, onjoin }: Props = $props();
+
+	/** What is to blame, each with what would mend it beside it; null while that is tried. */
+	let blamed = $state.raw<
+		readonly (Blame & { readonly remedy: Awaited<ReturnType<typeof remedyFor>> })[] | null
+	>(null);
+	const isAbout = $derived(row.paths.length > 0 && row.kind.name !== 'row');
+	$effect(() => {
+		if (!isAbout) return;
+		const gone = new AbortController();
+		const of = { ...swept, site, as: sweeping.as };
+		const asked = row;
+		void (async () => {
+			const found = await blameFor(of, asked, gone.signal);
+			const all = [];
+			for (const one of found) all.push({ ...one, remedy: await remedyFor(of, asked, one, gone.signal) });
+			if (gone.signal.aborted) return;
+			blamed = all;
+			const [first] = found;
+			if (first) onplace({ path: first.from.file, offset: first.from.span.start, aside: true });
+		})();
+		return () => gone.abort();
+	});
+
+	async function takeOut({ from }: Blame): Promise<void> {
+		const { proposal } = await onpropose();
+		proposal.propose(
+			(desk) => takeOutAll(desk, [from]) ?? { does: `${from.property}: ${from.written} goes.`, notes: [] }
+		);
+	}
+	async function mend({ from, remedy }: (typeof blamed & object)[number]): Promise<void> {
+		const { proposal } = await onpropose();
+		if (!remedy) return;
+		const { property, value } = remedy;
+		const does = `${property}: ${value} beside ${from.property}: ${from.written}.`;
+		proposal.propose((desk) => setBeside(desk, from, remedy) ?? { does, notes: [] });
+	}
+
+	let reason = $state('');
+	function accept(event: SubmitEvent): void {
+		event.preventDefault();
+		const { key, names, widths } = row;
+		const one = {
+			page: page.path,
+			key,
+			names: [...names],
+			widths: storeWidths(widths),
+			reason: reason.trim()
+		};
+		if (one.reason !== '') void site.kept.accepted.keep((list) => [...list, one], 'a finding accepted');
+	}
+</script>
+
+<div class="detail">
+	{#if isAbout}
+		{#if blamed === null}
+			<p class="quiet" role="status">Declarations are taken out one by one to see which makes it …</p>
+		{:else if blamed.length === 0}
+			<p class="quiet">No single declaration makes it: taken out one by one, it stays at {row.worst}.</p>
+		{/if}
+		{#each blamed ?? [] as blame (blame.from.span.start)}
+			{@const { from, remedy, left } = blame}
+			{@const place = { path: from.file, offset: from.span.start }}
+			<p>
+				<span>Without</span>
+				<code>{from.property}: {from.written}</code>
+				<button type="button" class="place" onclick={() => onplace(place)}
+					>{placeName(page, { file: from.file, span: from.span })}</button
+				>
+				<span
+					>on {nameAt(page.page, blame.path, 'something')} it is {left > 0
+						? `only by ${figure(amountOf(row.key, left))} there`
+						: 'not there'} at {row.worst}.</span
+				>
+				<Button look="quiet" onclick={() => void takeOut(blame)}>Take it out</Button>
+				{#if remedy}
+					<Button look="quiet" onclick={() => void mend(blame)}
+						>Or add {remedy.property}: {remedy.value}, which mends it</Button
+					>
+				{/if}
+			</p>
+		{/each}
+	{/if}
+	{#if row.closes}
+		{@const { interval } = row.closes}
+		<p>
+			{#each row.closes.places as place, i (i)}
+				<button type="button" class="place" onclick={() => onplace(place)}
+					>{placeName(page, { file: place.path, span: { start: place.offset, end: place.offset } })}</button
+				>
+			{/each}
+			<Button look="quiet" onclick={() => onjoin(interval)}>Close the stretch</Button>
+		</p>
+	{/if}
+	<p>
+		<span>Edges, by <kbd>B</kbd> too:</span>
+		{#each sweeping.edges as edge (edge)}
+			<button
+				type="button"
+				class="place"
+				aria-current={carriage.width === edge}
+				onclick={() => (carriage.width = edge)}>{edge}</button
+			>
+		{/each}
+		<Button look="quiet" aria-pressed={viewing.pair} onclick={() => (viewing.pair = !viewing.pair)}
+			>{viewing.pair ? 'Chorus again' : 'One px narrower beside it'}</Button
+		>
+	</p>
+	<form onsubmit={accept}>
+		<label
+			>It is meant so at {printIntervalSet(row.widths)}, since
+			<input bind:value={reason} maxlength="1000" placeholder="why" autocomplete="off" /></label
+		>
+		<Button look="quiet" type="submit" disabled={reason.trim() === ''}>Accept it</Button>
+	</form>
+	{#if site.kept.accepted.trouble}<p class="trouble" role="alert">{site.kept.accepted.trouble}</p>{/if}
+</div>
+
+<style>
+	.detail {
+		padding: 0 0.25rem 0.375rem 1.75rem;
+		background: var(--pick);
+		font-size: 0.8125rem;
+	}
+
+	p,
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 0.5rem;
+		align-items: center;
+		min-height: 1.625rem;
+	}
+
+	.quiet {
+		color: var(--ink-2);
+	}
+
+	.trouble {
+		color: var(--rubric);
+	}
+
+	code,
+	.place {
+		font: 0.8125rem/1.4 var(--mono);
+	}
+
+	.place {
+		min-height: 1.5rem;
+		padding: 0 0.25rem;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		text-decoration: underline;
+		text-underline-offset: 3px;
+		cursor: pointer;
+	}
+
+	.place[aria-current='true'] {
+		color: var(--brass-line, var(--ink));
+		font-weight: 700;
+	}
+
+	input {
+		width: 12rem;
+		border: 0;
+		border-bottom: 1px solid var(--ink);
+		background: none;
+	}
+
+	kbd {
+		font: 0.8125rem/1.4 var(--mono);
+	}
+</style>

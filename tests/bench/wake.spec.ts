@@ -1,0 +1,141 @@
+import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
+
+const SHEET = `body { margin: 0 }
+.card { padding: 10px; color: black; }
+@media (700px <= width < 1000px) {
+  .card { padding: 20px; }
+}
+.note { width: 300px; }
+`;
+const FILES = {
+	'index.html':
+		'<!doctype html><link rel=stylesheet href=a.css><body><div class=card><p>one<p>two</div><p class=note>three</p>',
+	'other.html': '<!doctype html><link rel=stylesheet href=a.css><p class=card>three',
+	'a.css': SHEET
+};
+const wake = (page: Page) => page.getByRole('status', { name: 'Wake' });
+const padding = (page: Page) =>
+	pageFrames(page)[0]
+		?.locator('.card')
+		.evaluate((one) => getComputedStyle(one).paddingTop);
+
+/** Puts the caret after some words of the sheet. */
+async function after(page: Page, words: string): Promise<void> {
+	const text = await shownText(page);
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+Home');
+	for (let i = 0; i < text.indexOf(words) + words.length; i++) await page.keyboard.press('ArrowRight');
+}
+
+test('an edit in a band is told with its elements and exact widths, there and on other pages; it is taken back', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, FILES);
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await expect(wake(page)).toHaveCount(0);
+	await after(page, 'padding: 2');
+	await page.keyboard.insertText('4');
+	await page.keyboard.press('Delete');
+	await expect(wake(page)).toContainText('div.card, 700–<1000; 3 more follow, 700–<1000, by up to');
+	await expect(wake(page)).toContainText('nothing else.');
+	await expect(wake(page)).toContainText('other.html: 1 element, 700–<1000.');
+	await expect(wake(page)).not.toContainText('beyond');
+	// Shift P, held, shows the page before it.
+	const width = page.getByLabel('Width of the carriage, px');
+	await width.fill('800');
+	await width.press('Enter');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await expect.poll(() => padding(page)).toBe('24px');
+	await page.keyboard.down('Shift');
+	await page.keyboard.down('P');
+	await expect.poll(() => padding(page)).toBe('20px');
+	await page.keyboard.up('P');
+	await page.keyboard.up('Shift');
+	await expect.poll(() => padding(page)).toBe('24px');
+	await wake(page).getByRole('button', { name: 'Take it back' }).click();
+	await expect.poll(() => shownText(page)).toBe(SHEET);
+	await expect(wake(page)).toContainText('div.card, 700–<1000');
+});
+
+test('what an edit changed beyond the band that was meant comes first, and it is limited to that band', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, FILES);
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	const width = page.getByLabel('Width of the carriage, px');
+	await width.fill('1200');
+	await width.press('Enter');
+	await after(page, 'width: ');
+	await page.keyboard.press('Delete');
+	await page.keyboard.insertText('4');
+	await expect(wake(page)).toContainText('Also beyond the carriage’s band: 240–<1000.');
+	await expect(wake(page)).toContainText('p.note, 240–2560, by up to 100 px');
+	await expect(page.locator('.stretch.reach')).not.toHaveCount(0);
+	await wake(page).getByRole('button', { name: 'Only in the carriage’s band' }).click();
+	await expect(page.getByRole('dialog', { name: 'What would be written' })).toContainText(
+		'holds in ≥1000 alone'
+	);
+	await page.keyboard.press('Enter');
+	await expect
+		.poll(() => shownText(page))
+		.toMatch(/\.note \{ width: 300px; \}[^]*width >= 1000px[^]*width: 400px/);
+	await expect(wake(page)).toContainText('p.note, 240–<1000');
+	// What changes nothing says so, with how many widths were looked at.
+	await after(page, 'color: ');
+	await page.keyboard.insertText('/* as ever */ ');
+	await expect(wake(page)).toContainText('Nothing could change.');
+});
+
+test('what is held is checked after every edit; a breach is said, allowed, taken as held, or taken out as a report', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, FILES);
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	const width = page.getByLabel('Width of the carriage, px');
+	await width.fill('1200');
+	await width.press('Enter');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('h');
+	await expect(page.locator('.stretch.held')).toHaveCount(1);
+	const holds = page.getByText(/^Holds/);
+	await holds.click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'as it was' })).toContainText(
+		'≥1000 index.html, the whole page, since revision 1'
+	);
+	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Report' }).click();
+	const report = await (await download).createReadStream();
+	let text = '';
+	for await (const part of report) text += String(part);
+	expect(text).toContain('<h1>Unchanged: index.html, ≥1000</h1>');
+	expect(text).toContain('1000 px, 1008 px, 1136 px, 1264 px');
+
+	// Another band may change; what is held may not.
+	await page.keyboard.press('Escape');
+	await after(page, 'padding: 2');
+	await page.keyboard.insertText('4');
+	await page.keyboard.press('Delete');
+	await expect(wake(page)).toContainText('div.card, 700–<1000');
+	await expect(wake(page)).not.toContainText('Held and changed');
+	await after(page, 'width: ');
+	await page.keyboard.press('Delete');
+	await page.keyboard.insertText('4');
+	await expect(wake(page)).toContainText('Held and changed: 1000–2560, p.note.');
+	await wake(page).getByRole('button', { name: 'Take it back' }).click();
+	await expect(wake(page)).not.toContainText('Held and changed');
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+z');
+	await expect(wake(page)).toContainText('Held and changed: 1000–2560, p.note.');
+	// After a reload it is held still; what is there then can be held instead.
+	await page.keyboard.press('Control+s');
+	await page.reload();
+	await expect(wake(page)).toContainText('Held and changed: 1000–2560, p.note.');
+	await wake(page).getByRole('button', { name: 'Allow it for these' }).click();
+	await expect(wake(page)).toHaveCount(0);
+	await page.getByText(/^Holds/).click();
+	await page.getByRole('button', { name: 'Let it go' }).click();
+	await expect(page.locator('.stretch.held')).toHaveCount(0);
+});
