@@ -1,7 +1,11 @@
 import { clientBundle } from '../bundle.ts';
 import { bring, expect, test } from '../fixtures.ts';
 
+const drawn = (width: number): string =>
+	`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="10"/>`;
 const SITE = {
+	'50.svg': drawn(50),
+	'200.svg': drawn(200),
 	'index.html':
 		'<!doctype html><style></style><body><div id=box>words that wrap in a narrow box <span>x</span></div>',
 	'other.html': '<p>other'
@@ -120,4 +124,23 @@ test('what is urgent goes first, what is aborted ends, and two stages share the 
 	expect(order.done.slice(0, 3)).toEqual(['aborted 0', 'urgent 8', 'slow 64']);
 	expect(order.done.at(-1)).toBe('after 8');
 	expect(order.stages).toBe(2);
+});
+
+test('a picture that is another one at another width is measured as that one', async ({ page }) => {
+	const widths = await page.evaluate(async () => {
+		const { inertSource, parsePage } = globalThis.stageClient;
+		const html = inertSource(
+			parsePage(
+				`<!doctype html><style></style><body><picture><source media="(max-width: 599px)" srcset="50.svg"><img alt="" src="200.svg"></picture>`
+			)
+		);
+		const own = { ...content, html, sheets: [{ element: [0, 0], text: 'body { margin: 0 }' }] };
+		const rows: Record<number, number | undefined> = {};
+		const viewport = { width: 1000, height: 700, density: 1 };
+		for (const at of [700, 500, 600, 599, 1000, 240])
+			for await (const { width, snapshot } of queue.measure({ content: own, viewport, widths: [at] }))
+				rows[width] = snapshot.boxes[4 * snapshot.tags.indexOf('img') + 2];
+		return rows;
+	});
+	expect(widths).toEqual({ 240: 50, 500: 50, 599: 50, 600: 200, 700: 200, 1000: 200 });
 });

@@ -35,6 +35,8 @@ export interface PageContent {
 	};
 	/** Longhands whose values, of every element, are told with each measurement, and with them which elements selectors hit. */
 	readonly values?: { readonly longhands: readonly string[]; readonly selectors: readonly string[] };
+	/** An element that is followed: in place of what is found, its box and these longhands are read. */
+	readonly followed?: { readonly path: readonly number[]; readonly longhands: readonly string[] };
 	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
 	readonly taps: boolean;
 }
@@ -171,7 +173,7 @@ export interface Measured {
 	readonly computed?: ReadonlyMap<string, string>;
 }
 
-/** What kinds of findings read at a width, by key (`core/findings`). */
+/** What kinds of findings read at a width, by key (`core/findings`), or the values of what is followed, by name. */
 export interface Read {
 	readonly width: number;
 	readonly readings: ReadonlyMap<string, number | string>;
@@ -240,7 +242,7 @@ export interface StageHost {
 		widths: readonly number[],
 		report: (measured: Measured) => void
 	): Promise<void>;
-	/** Reads what is found in a page at some widths (`core/findings`), in the same frame; each is reported as it is had. */
+	/** Reads what is found in a page at some widths, or what is followed, in the same frame; each is reported as it is had. */
 	read(
 		content: PageContent,
 		viewport: Viewport,

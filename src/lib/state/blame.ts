@@ -10,17 +10,17 @@ import { PageState } from './page.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
 
-/** A declaration without which a finding is not there at its worst width, or is clearly less. */
+/** A declaration without which something is not so, or is clearly less. */
 export interface Blame {
 	readonly from: Candidate;
-	/** How far it is beyond its limit without it, in its kind's unit: over 0 it is still there. */
+	/** How much of it there is without it: over 0 it is still there. */
 	readonly left: number;
 	/** The element on which it decides. */
 	readonly path: ElementPath;
 }
 
 /** What a page is swept as, and where it is laid out. */
-interface Swept {
+export interface Swept {
 	readonly site: SiteState;
 	readonly page: PageState;
 	readonly stages: Stages;
@@ -74,25 +74,48 @@ async function leftOf({ stages, as, site }: Swept, page: PageState, row: Finding
 	return NaN;
 }
 
+const keyOf = ({ from }: Blame): string => `${from.file} ${from.span.start}`;
+
+/** What is to be explained by declarations. */
+export interface Effect {
+	/** The elements on which, and on all around which, they decide. */
+	readonly paths: readonly ElementPath[];
+	/** The widths at which they do, CSS px. */
+	readonly widths: readonly number[];
+	/** How much of it there is on a page, in real layout; over 0 it is there. */
+	readonly amount: (page: PageState) => Promise<number>;
+	/** Whether only what does not decide at all of the widths can be it. */
+	readonly flips?: boolean;
+}
+
 /**
- * The declarations to blame for a finding: those of the nearest element, from its own outwards, without one of which
- * it is not there at its worst width; where there is none, the one without which there is least of it, if that is clearly less. None
- * where no single one makes so much of it.
+ * The declarations to blame for something: those of the nearest element, from its own outwards, without one of which it
+ * is not so; where there is none, the one without which there is least of it, if that is clearly less. None where no
+ * single one makes so much of it.
  */
-export async function blameFor(swept: Swept, row: FindingRow, signal: AbortSignal): Promise<Blame[]> {
-	// The text may have gone on since it was found.
-	const all = await leftOf(swept, swept.page, row, signal);
+export async function blameOf(
+	swept: Swept,
+	{ paths, widths, amount, flips = false }: Effect,
+	signal: AbortSignal
+): Promise<Blame[]> {
+	// The text may have gone on since it was seen.
+	const all = await amount(swept.page);
 	if (!(all > 0)) return [];
 	let least: Blame | undefined;
-	const each = await Promise.all(row.paths.map((path) => deciding(swept, path, row.worst)));
-	const tried = new Set<string>();
+	const each = await Promise.all(
+		paths.flatMap((path) => widths.map((width) => deciding(swept, path, width)))
+	);
+	/** How often each decides; what decides at every width is taken as tried where it cannot be it. */
+	const times = new Map<string, number>();
+	for (const blame of each.flat(2)) times.set(keyOf(blame), (times.get(keyOf(blame)) ?? 0) + 1);
+	const tried = new Set(flips ? [...times].flatMap(([key, count]) => (count < each.length ? [] : key)) : []);
+	const most = tried.size + MOST;
 	for (let up = 0; up < Math.max(...each.map(({ length }) => length)); up++) {
 		const found: Blame[] = [];
 		for (const blame of each.flatMap((one) => one[up] ?? [])) {
-			const key = `${blame.from.file} ${blame.from.span.start}`;
-			if (signal.aborted || tried.size >= MOST || tried.has(key)) continue;
-			tried.add(key);
-			const left = await leftOf(swept, changed(swept, blame.from), row, signal);
+			if (signal.aborted || tried.size >= most || tried.has(keyOf(blame))) continue;
+			tried.add(keyOf(blame));
+			const left = await amount(changed(swept, blame.from));
 			if (left <= 0) found.push({ ...blame, left });
 			else if (left <= Math.min(LESS * all, least?.left ?? all)) least = { ...blame, left };
 		}
@@ -100,6 +123,18 @@ export async function blameFor(swept: Swept, row: FindingRow, signal: AbortSigna
 	}
 	return least ? [least] : [];
 }
+
+/** The declarations to blame for a finding at its worst width. */
+export const blameFor = (swept: Swept, row: FindingRow, signal: AbortSignal): Promise<Blame[]> =>
+	blameOf(
+		swept,
+		{
+			paths: row.paths,
+			widths: [row.worst],
+			amount: (page) => leftOf(swept, page, row, signal)
+		},
+		signal
+	);
 
 /** What a kind has as a remedy that does mend a finding, beside the declaration to blame; undefined where nothing does. */
 export async function remedyFor(

@@ -14,10 +14,12 @@ import {
 	type Stretch
 } from '../core/sweep/index.ts';
 import { PLAIN, seenVantage, NO_SWITCHES, type SeenVantage } from '../core/vantage/index.ts';
+import { version } from '$app/environment';
 import { findingRows, type FindingRow, type Order } from './findings.ts';
-import { z } from 'zod';
 import type { SiteState } from './site.svelte.ts';
 import { PageState } from './page.svelte.ts';
+import { keepReadings, keptReadings, READINGS } from './keptReadings.ts';
+import { inRounds, type Phase } from './rounds.ts';
 import { touchedOn } from './wake.ts';
 import type { Stages } from './stages.svelte.ts';
 
@@ -29,9 +31,6 @@ export const sweptAs = (
 	as: { ...lead, width: WIDTH, height: plain ? HEIGHT : lead.height },
 	stretch: STRETCH
 });
-
-/** What a stage says that it read, by key. */
-const READINGS = z.map(z.string(), z.union([z.number(), z.string()]));
 
 /** What is swept: a page as a vantage at all its widths. */
 export interface Swept {
@@ -48,10 +47,10 @@ const [WIDTH, HEIGHT] = [1280, 800];
 const PLAIN_AT = seenVantage(PLAIN, NO_SWITCHES);
 
 /** The widths that are swept, and the grid of a quick sweep, CSS px. */
-const STRETCH: Stretch = { from: 240, to: 2560 };
-const GRID = 64;
+export const STRETCH: Stretch = { from: 240, to: 2560 };
+export const GRID = 64;
 /** So many widths are asked for at once in quiet time: what is more urgent waits no longer than for these. */
-const PORTION = 24;
+export const PORTION = 24;
 /** How long measurements are gathered before they are shown, quick and whole, ms. */
 const GATHER = { quick: 200, whole: 1000 };
 /** Pages whose readings are kept, by what their frames are given. */
@@ -67,8 +66,10 @@ function inWords(ms: number): string {
 /** What is wrong with a page, width by width: measured on stages that nobody sees, quick first, then every px. */
 export class Sweeping {
 	known = $state.raw<Known>(new Map());
-	phase = $state<'quick' | 'whole' | 'done'>('quick');
+	phase = $state<Phase>('quick');
 	paused = $state(false);
+	/** As which vantage the page is swept; null for as the lead is. */
+	vantage = $state<string | null>(null);
 	/** The key of the finding that is looked at; '' for none. */
 	chosen = $state('');
 	/** Why measuring ended before its end; '' where it did not. */
@@ -135,7 +136,10 @@ export class Sweeping {
 		const { height, density } = as;
 		const bands = page.bands(as);
 		const content = page.content(stages.prefix, as);
-		const known = this.#readings(JSON.stringify([content, height, density]));
+		const of = JSON.stringify([version, content, height, density]);
+		const known = this.#readings(of);
+		if (known.size === 0) for (const [width, readings] of await keptReadings(of)) known.set(width, readings);
+		if (signal.aborted) return;
 		this.#takeOver(swept, known);
 		this.#cuts = bands.thresholds;
 		this.swept = swept;
@@ -143,6 +147,7 @@ export class Sweeping {
 		this.known = new Map(known);
 		this.trouble = '';
 		const shift = this.#shift;
+		const cuts = bands.thresholds.map(({ cut }) => cut);
 		let shown = performance.now();
 		const [begun, had] = [shown, known.size];
 		const show = (): void => {
@@ -154,32 +159,32 @@ export class Sweeping {
 			this.left = known.size > had ? inWords(each * (of - measured)) : '';
 		};
 		const measure = async (widths: readonly number[], priority: number): Promise<void> => {
-			const before = known.size;
+			const read = new Map<number, Readings>();
 			const viewport = { width: WIDTH, height, density };
-			for await (const { width, readings } of stages.queue.read({
-				content,
-				viewport,
-				widths,
-				priority,
-				signal
-			})) {
-				known.set(width, READINGS.parse(readings));
-				if (performance.now() - shown > GATHER[priority < 0 ? 'whole' : 'quick']) show();
+			const job = { content, viewport, widths, priority, signal };
+			try {
+				for await (const { width, readings } of stages.queue.read(job)) {
+					const checked = READINGS.parse(readings);
+					read.set(width, checked);
+					known.set(width, checked);
+					if (performance.now() - shown > GATHER[priority < 0 ? 'whole' : 'quick']) show();
+				}
+			} finally {
+				void keepReadings(of, read);
 			}
 			show();
-			if (known.size === before && !signal.aborted) throw new Error('The stage measured nothing.');
+			if (read.size === 0 && !signal.aborted) throw new Error('The stage measured nothing.');
 		};
 		try {
-			this.phase = 'quick';
-			const cuts = bands.thresholds.map(({ cut }) => cut);
-			const first = firstWidths(STRETCH, cuts, GRID).filter((width) => !known.has(width));
-			let next = [...first, ...nextWidths(known, shift)];
-			for (; next.length > 0 && !signal.aborted; next = nextWidths(known, shift)) await measure(next, 0);
-			this.phase = 'whole';
-			const remaining = (): number[] => remainingWidths(known, STRETCH, PORTION);
-			for (next = remaining(); next.length > 0 && !signal.aborted && !this.paused; next = remaining())
-				await measure(next, -1);
-			if (next.length === 0) this.phase = 'done';
+			await inRounds({
+				first: firstWidths(STRETCH, cuts, GRID).filter((width) => !known.has(width)),
+				next: () => nextWidths(known, shift),
+				remaining: () => remainingWidths(known, STRETCH, PORTION),
+				measure,
+				onphase: (phase) => (this.phase = phase),
+				isPaused: () => this.paused,
+				signal
+			});
 		} catch (error) {
 			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
 		}

@@ -50,7 +50,7 @@
 		flex: none;
 		min-height: 2.25rem;
 		max-width: 13.75rem;
-		padding: 0 0.375rem;
+		padding: 0 0.25rem;
 		border: 0;
 		border-bottom: 2px solid transparent;
 		background: none;

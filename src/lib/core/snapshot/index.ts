@@ -1,2 +1,3 @@
 export { FLAG, type Snapshot } from './snapshot.ts';
 export { childrenOf, elementOf, laidOut, shownAmong, visualRows, type LaidOut } from './laidOut.ts';
+export { rebroken, type Rebroken } from './rebroken.ts';

@@ -10,6 +10,9 @@ import {
 	type Stretch
 } from './known.ts';
 
+/** Which widths were looked at, whatever was seen there. */
+type Looked = ReadonlyMap<number, unknown>;
+
 /** The last and the first whole width on both sides of a cut, CSS px. */
 export function sidesOf({ at, after }: Cut): [number, number] {
 	const below = Math.floor(toNumber(at));
@@ -73,7 +76,7 @@ export function nextWidths(known: Known, shift: Shift = unshifted): number[] {
 }
 
 /** Up to so many of the whole widths that are not measured yet: those first that part the widest stretches. */
-export function remainingWidths(known: Known, { from, to }: Stretch, most: number): number[] {
+export function remainingWidths(known: Looked, { from, to }: Stretch, most: number): number[] {
 	const next = new Set<number>();
 	const size = to - from;
 	for (let step = 2 ** Math.ceil(Math.log2(size + 1)); step >= 1; step /= 2) {
@@ -87,7 +90,7 @@ export function remainingWidths(known: Known, { from, to }: Stretch, most: numbe
 
 /** How much of a stretch is measured: whole widths of it, how many there are, and the longest run that is not looked at. */
 export function coverage(
-	known: Known,
+	known: Looked,
 	stretch: Stretch
 ): { readonly measured: number; readonly of: number; readonly unseen: number } {
 	let [measured, unseen, run] = [0, 0, 0];

@@ -1,6 +1,15 @@
 <script lang="ts" module>
 	export type Tab =
-		'findings' | 'box' | 'collation' | 'markup' | 'outline' | 'trace' | 'reach' | 'states' | 'original';
+		| 'findings'
+		| 'curve'
+		| 'box'
+		| 'collation'
+		| 'markup'
+		| 'outline'
+		| 'trace'
+		| 'reach'
+		| 'states'
+		| 'original';
 </script>
 
 <script lang="ts">
@@ -22,6 +31,7 @@
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
+	import type { Following } from '$lib/state/following.svelte.ts';
 	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
 	import type { Hits } from './answers.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
@@ -69,6 +79,8 @@
 		spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
 		/** What is found, width by width, and what is to be swept; null until it is wished for. */
 		sweeping: Sweeping | null;
+		/** Where what is selected changes; null until it is wished for. */
+		following: Following | null;
 		swept: Swept | null;
 		/** A stretch in which neither half of a breakpoint holds is to be closed. */
 		onjoin: (stretch: Interval) => void;
@@ -102,6 +114,7 @@
 		instead,
 		spaces,
 		sweeping,
+		following,
 		swept,
 		onjoin,
 		computed
@@ -117,6 +130,12 @@
 			mark: ''
 		},
 		{ id: 'findings', name: 'Findings', title: 'What is wrong on the page, with the widths', mark: '' },
+		{
+			id: 'curve',
+			name: 'Curve',
+			title: 'A value of what is selected over all widths, and where it changes',
+			mark: ''
+		},
 		{ id: 'outline', name: 'Outline', title: 'All elements of the page', mark: '' },
 		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
 		{ id: 'reach', name: 'Reach', title: 'Selectors for what is selected, and what else they hit', mark: '' },
@@ -191,6 +210,10 @@
 				Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to see
 				both side by side.
 			</p>
+		{:else if tab === 'curve'}
+			{#await import('./CurveOf.svelte') then { default: CurveOf }}
+				{#if following}<CurveOf {site} {page} {following} {bands} path={first} {trace} {onplace} />{/if}
+			{/await}
 		{:else if tab === 'markup'}
 			{#await import('./Markup.svelte') then { default: Markup }}
 				{#if proposal}<Markup {site} {page} paths={selected} {proposal} />{/if}

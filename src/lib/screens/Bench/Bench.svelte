@@ -2,7 +2,6 @@
 	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
 	import { tick, untrack } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
-	import { bandAt } from '$lib/core/media/index.ts';
 	import { nameAt } from '$lib/core/html/index.ts';
 	import { seenVantage } from '$lib/core/vantage/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
@@ -14,7 +13,7 @@
 	import { barEnds } from '$lib/state/force.ts';
 	import type { Chosen } from '$lib/state/within.ts';
 	import type { Edits } from '$lib/state/edits.svelte.ts';
-	import { complement, fromInterval, type Interval } from '$lib/core/interval/index.ts';
+	import type { Interval } from '$lib/core/interval/index.ts';
 	import { support } from '$lib/state/support.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
@@ -29,9 +28,7 @@
 	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
 	import { placeName } from './placeName.ts';
 	import SheetPanel from './SheetPanel.svelte';
-	import type { Holding } from '$lib/state/holding.svelte.ts';
-	import type { Waking } from '$lib/state/waking.svelte.ts';
-	import type { Swept, Sweeping } from '$lib/state/sweeping.svelte.ts';
+	import { Watching } from './watching.svelte.ts';
 	import { Writing } from './writing.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 
@@ -77,8 +74,6 @@
 	const bands = $derived(page.bands(lead));
 	const leadName = $derived(viewing.lead ?? 'Carriage');
 	let sheet = $state<SheetPanel>();
-	/** The texts as they were when the Bench opened: what the first edit is held against. */
-	const opened = untrack(() => new Map([...site.texts].map(([path, { text }]) => [path, text])));
 	let rule = $state.raw<CaretRule | undefined>();
 	let shown = $state('');
 	let tab = $state<Tab>('box');
@@ -126,60 +121,18 @@
 		untrack(() => void collating.look(looked, gone.signal));
 		return () => gone.abort();
 	});
-	/** What is found in all widths; it comes when it is first wished for. */
-	let sweeping = $state.raw<Sweeping | null>(null);
-	$effect(() => {
-		if (tab !== 'findings' || sweeping) return;
-		void import('$lib/state/sweeping.svelte.ts').then((module) => (sweeping ??= new module.Sweeping(site)));
-	});
-
-	/** What the last edit changed; it comes with the first edit. */
-	let waking = $state.raw<Waking | null>(null);
-	/** What must stay as it is; it comes when something is held, or is to be. */
-	let holding = $state.raw<Holding | null>(null);
-	const isHolding = $derived(site.kept.hold.list.length > 0);
-	async function bringHolding(): Promise<Holding> {
-		const module = await import('$lib/state/holding.svelte.ts');
-		return (holding ??= new module.Holding(site));
-	}
-	$effect(() => {
-		const asked = swept;
-		if (!isHolding || !asked || holding) return;
-		void bringHolding().then((of) => of.check(asked, new AbortController().signal));
-	});
-	/** Holds the band where the carriage stands, or all but that, on the page. */
-	async function hold(but: boolean): Promise<void> {
-		const band = fromInterval(bandAt(bands.bands, carriage.width).interval);
-		const of = await bringHolding();
-		const wish = {
-			widths: but ? complement(band) : band,
-			scope: 'all',
-			path: null,
-			pages: [page.path]
-		} as const;
-		if (swept) await of.hold(swept, wish);
-	}
-	/** How long texts rest before it is looked at what an edit changed, ms. */
-	const WAKE_REST = 700;
-	const isTrying = $derived([...site.texts.values()].some(({ trial }) => trial.length > 0));
-	$effect(() => {
-		void page.conditions;
-		const [asked, trying] = [swept, isTrying];
-		const isEdited = [...site.texts.values()].some(({ dirty }) => dirty) || waking !== null;
-		if (!asked || trying || !isEdited) return;
-		const gone = new AbortController();
-		const timer = setTimeout(() => void untrack(() => wakeOf(asked, gone.signal)), WAKE_REST);
-		return () => {
-			clearTimeout(timer);
-			gone.abort();
-		};
-	});
-	async function wakeOf(asked: Swept, signal: AbortSignal): Promise<void> {
-		const module = await import('$lib/state/waking.svelte.ts');
-		waking ??= new module.Waking(site, opened);
-		if (!signal.aborted) await waking.look(asked, signal);
-		if (!signal.aborted) await holding?.check(asked, signal);
-	}
+	let stages = $state.raw<Stages | null>(null);
+	const swept = $derived(stages && { page, stages, lead, plain: viewing.lead === null });
+	const watching = untrack(
+		() =>
+			new Watching(site, {
+				swept: () => swept,
+				bands: () => bands,
+				tab: () => tab,
+				selected: () => selected[0]
+			})
+	);
+	const { sweeping, following, waking, holding } = $derived(watching);
 
 	/** Shows a place of the page’s sources, which errands of the page may have moved, in its file. */
 	const toPlace = ({ path, offset, ...how }: FilePlace): void =>
@@ -187,8 +140,6 @@
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
 	const placeOf = (place: Place): string => placeName(page, place);
 
-	let stages = $state.raw<Stages | null>(null);
-	const swept = $derived(stages && { page, stages, lead, plain: viewing.lead === null });
 	let frames = $state<FramesTable>();
 	const IN_STEP = 'vantaggio-in-step';
 	let inStep = $state(localStorage.getItem(IN_STEP) !== 'no');
@@ -280,7 +231,7 @@
 			...benchKeys(
 				site.vantages,
 				() => bands,
-				() => (tab === 'findings' ? (sweeping?.edges ?? []) : []),
+				() => watching.stops,
 				() => frames?.toChorus()
 			),
 			s: {
@@ -315,7 +266,11 @@
 				withShift: 'Bring everything muted back',
 				does: ({ shift }) => sheet?.mute(shift ? 'back' : 0)
 			},
-			y: { name: 'Switches for all frames', does: () => frames?.openSwitches() },
+			y: {
+				name: 'Switches for all frames',
+				withShift: 'Curve: where a value of what is selected changes',
+				does: ({ shift }) => (shift ? (tab = 'curve') : frames?.openSwitches())
+			},
 			z: {
 				name: 'To the ladder: arrow keys go to what is around, in and beside the selection',
 				withShift: 'Outline of the page',
@@ -329,7 +284,7 @@
 			h: {
 				name: 'Hold this band as it is',
 				withShift: 'Hold all but this band',
-				does: ({ shift }) => void hold(shift)
+				does: ({ shift }) => void watching.hold(shift)
 			},
 			c: {
 				name: 'Collation at the whole width: a column and a frame a band; again: back',
@@ -369,8 +324,8 @@
 	onplace={({ file, span }) => toPlace({ path: file, offset: span.start })}
 	{placeOf}
 	reach={table?.hand.held ? table.hand.reach : (waking?.wake?.widths ?? null)}
-	held={isHolding ? (holding?.widthsOn(page.path) ?? null) : null}
-	found={tab === 'findings' && sweeping ? sweeping.widths : null}
+	held={watching.isHolding ? (holding?.widthsOn(page.path) ?? null) : null}
+	found={watching.found}
 	onshift={shift}
 	{onjoin}
 >
@@ -394,7 +349,7 @@
 				{placeOf}
 				{original}
 				onlie={layOriginal}
-				onholds={() => void bringHolding()}
+				onholds={() => void watching.bringHolding()}
 				edited={waking?.wake?.before ?? null}
 				{selected}
 				{onselect}
@@ -504,6 +459,7 @@
 						onplace={toPlace}
 						{reach}
 						{sweeping}
+						{following}
 						{swept}
 						{onjoin}
 						spaces={(path) => stages?.spaces('lead', path) ?? Promise.resolve([])}

@@ -5,16 +5,15 @@
 	import { printIntervalSet, type Interval } from '$lib/core/interval/index.ts';
 	import { storeWidths } from '$lib/core/interval/store.ts';
 	import { blameFor, remedyFor, type Blame } from '$lib/state/blame.ts';
-	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { FindingRow } from '$lib/state/findings.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import { setBeside, takeOutAll } from '$lib/state/writing.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import Edges from './Edges.svelte';
 	import { placeName } from './placeName.ts';
 
 	interface Props {
@@ -122,20 +121,7 @@
 			<Button look="quiet" onclick={() => onjoin(interval)}>Close the stretch</Button>
 		</p>
 	{/if}
-	<p>
-		<span>Edges, by <kbd>B</kbd> too:</span>
-		{#each sweeping.edges as edge (edge)}
-			<button
-				type="button"
-				class="place"
-				aria-current={carriage.width === edge}
-				onclick={() => (carriage.width = edge)}>{edge}</button
-			>
-		{/each}
-		<Button look="quiet" aria-pressed={viewing.pair} onclick={() => (viewing.pair = !viewing.pair)}
-			>{viewing.pair ? 'Chorus again' : 'One px narrower beside it'}</Button
-		>
-	</p>
+	<Edges edges={sweeping.edges} />
 	<form onsubmit={accept}>
 		<label
 			>It is meant so at {printIntervalSet(row.widths)}, since
@@ -186,19 +172,10 @@
 		cursor: pointer;
 	}
 
-	.place[aria-current='true'] {
-		color: var(--brass-line, var(--ink));
-		font-weight: 700;
-	}
-
 	input {
 		width: 12rem;
 		border: 0;
 		border-bottom: 1px solid var(--ink);
 		background: none;
-	}
-
-	kbd {
-		font: 0.8125rem/1.4 var(--mono);
 	}
 </style>

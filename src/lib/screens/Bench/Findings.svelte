@@ -30,21 +30,6 @@
 
 	let { site, page, sweeping, swept, onselect, onplace, onpropose, onjoin }: Props = $props();
 
-	/** How long the texts rest before they are swept, ms. */
-	const REST = 400;
-	$effect(() => {
-		void page.conditions;
-		void sweeping.paused;
-		const asked = swept;
-		if (!asked) return;
-		const gone = new AbortController();
-		const timer = setTimeout(() => void sweeping.sweep(asked, gone.signal), REST);
-		return () => {
-			clearTimeout(timer);
-			gone.abort();
-		};
-	});
-
 	const left = $derived(sweeping.rows.filter(({ widths }) => !isEmpty(widths)));
 	const accepted = $derived(sweeping.rows.filter(({ accepted: parts }) => parts.length > 0));
 	const groups = $derived(groupFindings(left, sweeping.order));
@@ -119,6 +104,16 @@
 				>{sweeping.paused ? 'Go on to every width' : 'Pause after the quick ones'}</Button
 			>
 		{/if}
+		<label>
+			as
+			<select
+				value={sweeping.vantage ?? ''}
+				onchange={(event) => (sweeping.vantage = event.currentTarget.value || null)}
+			>
+				<option value="">the lead</option>
+				{#each site.vantages.list as { id, fields } (id)}<option>{fields.name}</option>{/each}
+			</select>
+		</label>
 		<label>
 			by
 			<select bind:value={sweeping.order}>

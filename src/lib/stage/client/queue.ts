@@ -228,7 +228,7 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 			const known = (key: string, width: number) => kept.get(`${key}@${width}`);
 			for await (const told of perWidth(job, measured, known)) if ('snapshot' in told) yield told;
 		},
-		/** Reads what is found at a job's widths. */
+		/** Reads what is found, or followed, at a job's widths. */
 		async *read(job: Job): AsyncGenerator<Read> {
 			for await (const told of perWidth(job, read, () => undefined)) if ('readings' in told) yield told;
 		},

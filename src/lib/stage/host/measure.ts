@@ -6,6 +6,7 @@ import { elementByPath } from '../../probe/path.ts';
 import { buffersOf, readSnapshot } from '../../probe/snapshot.ts';
 import { readingsOf } from '../../core/findings/index.ts';
 import type { Measured, PageContent, Read, SheetText, Viewport } from '../protocol.ts';
+import { followedIn } from '../../probe/followed.ts';
 import { valuesOf } from '../../probe/values.ts';
 import { pageFrame, type PageFrame } from './pageFrame.ts';
 
@@ -39,6 +40,21 @@ async function loaded(document: Document): Promise<void> {
 	await Promise.race([all, new Promise((resolve) => setTimeout(resolve, PATIENCE))]);
 }
 
+/**
+ * Has pictures chosen anew among their sources, as the width is now, and waits for them: in a frame that nobody sees the
+ * engine does not do so by itself.
+ */
+async function chosenAnew(document: Document): Promise<void> {
+	const sources = document.querySelectorAll<HTMLSourceElement | HTMLImageElement>(
+		'picture > source[srcset], img[srcset]'
+	);
+	if (sources.length === 0) return;
+	// Setting what is set already asks for a choice (HTML §4.8.4.3.11, relevant mutations).
+	for (const source of sources) source.setAttribute('srcset', source.getAttribute('srcset') ?? '');
+	await Promise.resolve();
+	if ([...document.images].some(({ complete }) => !complete)) await loaded(document);
+}
+
 /** The zoom at which a width between pixels can be had exactly: a frame's width is whole device pixels. */
 function fineness(width: number, density: number): number {
 	for (const factor of [1, 2, 4, 8]) if (Number.isInteger(width * density * factor)) return factor;
@@ -66,7 +82,13 @@ function answersTo(document: Document, content: PageContent, asking: Asking): Pa
 /** The sheets in which one page differs from another, where it is the same else; undefined where it is another page. */
 function changedSheets(before: PageContent, after: PageContent): SheetText[] | undefined {
 	const besides = (page: PageContent): string =>
-		JSON.stringify({ ...page, sheets: page.sheets.map(({ element }) => element), asked: 0, values: 0 });
+		JSON.stringify({
+			...page,
+			sheets: page.sheets.map(({ element }) => element),
+			asked: 0,
+			values: 0,
+			followed: 0
+		});
 	if (besides(before) !== besides(after)) return undefined;
 	return after.sheets.filter(({ text }, i) => before.sheets[i]?.text !== text);
 }
@@ -96,6 +118,7 @@ async function layOut(
 	if (changed?.length !== 0) await loaded(of.document());
 	for (const width of widths) {
 		of.size({ ...viewport, width }, 1, fineness(width, viewport.density));
+		await chosenAnew(of.document());
 		look(width, of.document());
 		await new Promise((resolve) => setTimeout(resolve));
 	}
@@ -117,7 +140,7 @@ export const measure = (
 		report(transfer({ width, snapshot, ...answers, ...values }, buffersOf(snapshot)));
 	});
 
-/** Lays a page out at each width, and reports what kinds of findings read in it. */
+/** Lays a page out at each width, and reports what kinds of findings read in it, or the values of what is followed. */
 export const read = (
 	content: PageContent,
 	viewport: Viewport,
@@ -125,5 +148,10 @@ export const read = (
 	report: (read: Read) => void
 ): Promise<void> =>
 	layOut(content, viewport, widths, (width, document) =>
-		report({ width, readings: readingsOf(readSnapshot(document, false)) })
+		report({
+			width,
+			readings: content.followed
+				? followedIn(document, content.followed)
+				: readingsOf(readSnapshot(document, false))
+		})
 	);

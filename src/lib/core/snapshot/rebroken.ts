@@ -1,0 +1,61 @@
+import { childrenOf, shownAmong, visualRows } from './laidOut.ts';
+import { FLAG, type Snapshot } from './snapshot.ts';
+
+/** An element whose text, or whose children, stand in more or fewer lines than before. */
+export interface Rebroken {
+	readonly element: number;
+	readonly what: 'lines' | 'rows';
+	readonly from: number;
+	readonly to: number;
+}
+
+/** How many lines the text of each block takes, that of inline elements in it too, by the block's index. */
+function lineCounts({ lineOf, lines, flags, parent }: Snapshot): Map<number, number> {
+	const rows = new Map<number, { readonly top: number; readonly height: number }[]>();
+	lineOf.forEach((of, i) => {
+		let block = of;
+		while (block > 0 && ((flags[block] ?? 0) & FLAG.inline) !== 0) block = parent[block] ?? 0;
+		const [top = 0, , height = 0] = lines.subarray(4 * i + 1);
+		rows.set(block, [...(rows.get(block) ?? []), { top, height }]);
+	});
+	return new Map(
+		[...rows].map(([block, all]) => {
+			let [count, last] = [0, -Infinity];
+			for (const { top, height } of all.sort((a, b) => a.top - b.top)) {
+				if (top - last < height / 2) continue;
+				count++;
+				last = top;
+			}
+			return [block, count];
+		})
+	);
+}
+
+/** How many rows the children of each flex or grid container stand in, by its index. */
+function rowCounts(snapshot: Snapshot): Map<number, number> {
+	const children = childrenOf(snapshot);
+	return new Map(
+		[...snapshot.flags].flatMap((flags, i): [number, number][] =>
+			(flags & (FLAG.flexContainer | FLAG.gridContainer)) === 0
+				? []
+				: [[i, visualRows(shownAmong(snapshot, children[i] ?? [])).length]]
+		)
+	);
+}
+
+/** What takes more or fewer lines in one snapshot of a page than in another, in document order; none where elements differ. */
+export function rebroken(a: Snapshot, b: Snapshot): Rebroken[] {
+	if (a.count !== b.count) return [];
+	const pairs = [
+		{ what: 'lines' as const, was: lineCounts(a), is: lineCounts(b) },
+		{ what: 'rows' as const, was: rowCounts(a), is: rowCounts(b) }
+	];
+	return pairs
+		.flatMap(({ what, was, is }) =>
+			[...was].flatMap(([element, from]): Rebroken[] => {
+				const to = is.get(element);
+				return to === undefined || to === from ? [] : [{ element, what, from, to }];
+			})
+		)
+		.sort((one, other) => one.element - other.element);
+}

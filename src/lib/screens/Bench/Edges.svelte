@@ -1,0 +1,55 @@
+<script lang="ts">
+	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+
+	interface Props {
+		/** Whole px on both sides of where something begins, ends or changes. */
+		edges: readonly number[];
+	}
+
+	let { edges }: Props = $props();
+</script>
+
+<p>
+	<span>Edges, by <kbd>B</kbd> too:</span>
+	{#each edges as edge (edge)}
+		<button type="button" aria-current={carriage.width === edge} onclick={() => (carriage.width = edge)}
+			>{edge}</button
+		>
+	{/each}
+	<Button look="quiet" aria-pressed={viewing.pair} onclick={() => (viewing.pair = !viewing.pair)}
+		>{viewing.pair ? 'Chorus again' : 'One px narrower beside it'}</Button
+	>
+</p>
+
+<style>
+	p {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 0.5rem;
+		align-items: center;
+		min-height: 1.625rem;
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0 0.25rem;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		font: 0.8125rem/1.4 var(--mono);
+		text-decoration: underline;
+		text-underline-offset: 3px;
+		cursor: pointer;
+	}
+
+	button[aria-current='true'] {
+		color: var(--brass-line, var(--ink));
+		font-weight: 700;
+	}
+
+	kbd {
+		font: 0.8125rem/1.4 var(--mono);
+	}
+</style>

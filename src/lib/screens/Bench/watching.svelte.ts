@@ -1,0 +1,146 @@
+import type { ElementPath } from '$lib/core/html/index.ts';
+import { complement, fromInterval, type IntervalSet } from '$lib/core/interval/index.ts';
+import { bandAt, type Bands } from '$lib/core/media/index.ts';
+import { seenVantage } from '$lib/core/vantage/index.ts';
+import { carriage } from '$lib/state/carriage.svelte.ts';
+import type { Following } from '$lib/state/following.svelte.ts';
+import type { Holding } from '$lib/state/holding.svelte.ts';
+import type { SiteState } from '$lib/state/site.svelte.ts';
+import type { Swept, Sweeping } from '$lib/state/sweeping.svelte.ts';
+import { viewing } from '$lib/state/viewing.svelte.ts';
+import type { Waking } from '$lib/state/waking.svelte.ts';
+
+/** What of the Bench decides what is measured. */
+interface Asked {
+	readonly swept: () => Swept | null;
+	readonly bands: () => Bands;
+	readonly tab: () => string;
+	readonly selected: () => ElementPath | undefined;
+}
+
+/** How long texts rest before it is looked at what an edit changed, and before they are swept, ms. */
+const [WAKE_REST, SWEEP_REST] = [700, 400];
+
+/** Does something after a rest, unless what it depends on changes meanwhile; then what was begun is given up. */
+function afterRest(ms: number, does: (signal: AbortSignal) => Promise<void>): () => void {
+	const gone = new AbortController();
+	const timer = setTimeout(() => void does(gone.signal), ms);
+	return () => {
+		clearTimeout(timer);
+		gone.abort();
+	};
+}
+
+/** What is measured of the page behind the Bench, each from when it is first wished for. */
+export class Watching {
+	readonly #site: SiteState;
+	readonly #asked: Asked;
+	/** The texts as they were when the Bench opened: what the first edit is held against. */
+	readonly #opened: ReadonlyMap<string, string>;
+	/** What is wrong, width by width. */
+	sweeping = $state.raw<Sweeping | null>(null);
+	/** Where what is selected changes. */
+	following = $state.raw<Following | null>(null);
+	/** What the last edit changed. */
+	waking = $state.raw<Waking | null>(null);
+	/** What must stay as it is. */
+	holding = $state.raw<Holding | null>(null);
+	readonly isHolding: boolean = $derived.by(() => this.#site.kept.hold.list.length > 0);
+	readonly #isTrying: boolean = $derived.by(() =>
+		[...this.#site.texts.values()].some(({ trial }) => trial.length > 0)
+	);
+
+	/** To be made while a component is set up. */
+	constructor(site: SiteState, asked: Asked) {
+		this.#site = site;
+		this.#asked = asked;
+		this.#opened = new Map([...site.texts].map(([path, { text }]) => [path, text]));
+		$effect(() => {
+			const tab = asked.tab();
+			if (tab === 'findings' && !this.sweeping) void this.#bringSweeping();
+			if (tab === 'curve' && !this.following) void this.#bringFollowing();
+		});
+		$effect(() => {
+			const { sweeping } = this;
+			const swept = this.#sweptAs(asked.swept());
+			if (!sweeping || !swept) return;
+			void [swept.page.conditions, sweeping.paused];
+			return afterRest(SWEEP_REST, (signal) => sweeping.sweep(swept, signal));
+		});
+		$effect(() => {
+			const { following } = this;
+			const [swept, path] = [asked.swept(), asked.selected()];
+			if (!following || !swept || !path || asked.tab() !== 'curve') return;
+			void [swept.page.conditions, following.property];
+			return afterRest(SWEEP_REST, (signal) => following.follow(swept, path, signal));
+		});
+		$effect(() => {
+			const swept = asked.swept();
+			if (!this.isHolding || !swept || this.holding) return;
+			void this.bringHolding().then((of) => of.check(swept, new AbortController().signal));
+		});
+		$effect(() => {
+			const swept = asked.swept();
+			const isEdited = [...site.texts.values()].some(({ dirty }) => dirty) || this.waking !== null;
+			if (!swept || this.#isTrying || !isEdited) return;
+			void swept.page.conditions;
+			return afterRest(WAKE_REST, (signal) => this.#wake(swept, signal));
+		});
+	}
+
+	/** What is swept for findings: the lead, or the vantage that was chosen for it. */
+	#sweptAs(swept: Swept | null): Swept | null {
+		const chosen = this.#site.vantages.named(this.sweeping?.vantage ?? null);
+		return swept && chosen ? { ...swept, lead: seenVantage(chosen, viewing.switches), plain: false } : swept;
+	}
+
+	async #bringSweeping(): Promise<void> {
+		const module = await import('$lib/state/sweeping.svelte.ts');
+		this.sweeping ??= new module.Sweeping(this.#site);
+	}
+
+	async #bringFollowing(): Promise<void> {
+		const module = await import('$lib/state/following.svelte.ts');
+		this.following ??= new module.Following();
+	}
+
+	bringHolding = async (): Promise<Holding> => {
+		const module = await import('$lib/state/holding.svelte.ts');
+		return (this.holding ??= new module.Holding(this.#site));
+	};
+
+	/** Holds the band where the carriage stands, or all but that, on the page. */
+	async hold(but: boolean): Promise<void> {
+		const band = fromInterval(bandAt(this.#asked.bands().bands, carriage.width).interval);
+		const holding = await this.bringHolding();
+		const swept = this.#asked.swept();
+		if (!swept) return;
+		await holding.hold(swept, {
+			widths: but ? complement(band) : band,
+			scope: 'all',
+			path: null,
+			pages: [swept.page.path]
+		});
+	}
+
+	async #wake(swept: Swept, signal: AbortSignal): Promise<void> {
+		const module = await import('$lib/state/waking.svelte.ts');
+		this.waking ??= new module.Waking(this.#site, this.#opened);
+		if (!signal.aborted) await this.waking.look(swept, signal);
+		if (!signal.aborted) await this.holding?.check(swept, signal);
+	}
+
+	/** Whole px that the key for the next breakpoint stops at, too, ascending. */
+	readonly stops: readonly number[] = $derived.by(() => {
+		const tab = this.#asked.tab();
+		if (tab === 'findings') return this.sweeping?.edges ?? [];
+		return tab === 'curve' ? (this.following?.edges ?? []) : [];
+	});
+
+	/** The widths of what is found, or of where what is followed changes, while that is looked at. */
+	readonly found: IntervalSet | null = $derived.by(() => {
+		const tab = this.#asked.tab();
+		if (tab === 'findings') return this.sweeping?.widths ?? null;
+		return tab === 'curve' ? (this.following?.widths ?? null) : null;
+	});
+}
