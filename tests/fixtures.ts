@@ -41,6 +41,10 @@ export const pageFrames = (page: Page) =>
 				frame.parentFrame() !== page.mainFrame()
 		);
 
+/** What each live frame says; nothing while frames come and go, so that it can be asked again. */
+export const inFrames = <X>(page: Page, work: () => X): Promise<X[] | null> =>
+	Promise.all(pageFrames(page).map((frame) => frame.evaluate(work))).catch(() => null);
+
 /** Opens the Bench of a site and waits until its four frames have the page. */
 export async function openBench(page: Page, server: Server, site = 1, query = ''): Promise<void> {
 	await page.goto(`${server.url}/site/${site}/bench${query}`);

@@ -1,4 +1,6 @@
-import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { readFile } from 'node:fs/promises';
+import type { FindingsReport } from '../../src/lib/state/findingsReport.ts';
+import { bring, expect, inFrames, openBench, pageFrames, test } from '../fixtures.ts';
 
 test('what is wrong is listed with its widths, shown where it begins, and gone once it is mended', async ({
 	page,
@@ -9,6 +11,7 @@ test('what is wrong is listed with its widths, shown where it begins, and gone o
 			'<!doctype html><link rel=stylesheet href=a.css><body><p class=wide>Sea</p><div class=room><div class=box>Quay</div></div>',
 		'a.css': 'body { margin: 0 }\n.wide { width: 512.5px }\n.room { width: 40% }\n.box { width: 200px }\n'
 	});
+
 	await openBench(page, server, site, '?page=index.html&file=a.css');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+O');
@@ -45,8 +48,9 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 		'index.html':
 			'<!doctype html><link rel=stylesheet href=a.css><body><p class=wide>Sea</p><p class=wide>Sky</p><p class=lone>Quay</p>',
 		'a.css':
-			'body { margin: 0 }\n.wide { width: 512.5px }\n.lone { width: 700px }\n@media (max-width: 599px) { p { top: 0 } }\n@media (min-width: 600px) { p { top: 1px } }\n'
+			'body { margin: 0 }\n.wide { width: 512.5px }\n.lone { width: 700px }\n@media (max-width: 599px) { p { color: red } }\n@media (min-width: 600px) { p { color: blue } }\n'
 	});
+
 	await openBench(page, server, site, '?page=index.html&file=a.css');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+O');
@@ -56,6 +60,21 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 		/240–699\s*The page scrolls sideways: p.lone “Quay”/,
 		/240–512\s*2 × p.wide: the page scrolls sideways/
 	]);
+	// What the page looks like where neither holds is told, and seen.
+	await panel.getByRole('button', { name: /Neither/ }).click();
+	await expect(panel).toContainText('At 599.5 3 elements are as on neither side: p.wide, p.lone');
+	await panel.getByRole('button', { name: 'See it at 599.5' }).click();
+	await expect
+		.poll(() =>
+			inFrames(page, () => [
+				document.documentElement.getBoundingClientRect().width,
+				getComputedStyle(document.querySelector('p') as Element).color
+			])
+		)
+		.toEqual([
+			[599, 'rgb(255, 0, 0)'],
+			[599.5, 'rgb(0, 0, 0)']
+		]);
 	await panel.getByRole('button', { name: '2 × p.wide' }).click();
 	await panel.getByRole('button', { name: /“Sky” reaches/ }).click();
 	const width = page.getByLabel('Width of the carriage, px');
@@ -66,17 +85,22 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 	}
 	await panel.getByRole('button', { name: '513', exact: true }).click();
 	await panel.getByRole('button', { name: 'One px narrower beside it' }).click();
-	await expect
-		.poll(async () => {
-			return Promise.all(pageFrames(page).map((frame) => frame.evaluate(() => innerWidth)));
-		})
-		.toEqual([513, 512]);
+	await expect.poll(() => inFrames(page, () => innerWidth)).toEqual([513, 512]);
 	await panel.getByRole('button', { name: 'Chorus again' }).click();
 
 	await panel.getByLabel(/It is meant so at 240–512, since/).fill('a strip that is slid by hand');
 	await page.keyboard.press('Enter');
 	await expect(panel).toContainText('a strip that is slid by hand');
-	await expect(panel.getByRole('status')).toContainText('3 found.');
+	await expect(panel.getByRole('status').first()).toContainText('3 found.');
+	const taken = page.waitForEvent('download');
+	await panel.getByRole('button', { name: 'Take out as JSON' }).click();
+	const report = JSON.parse(await readFile(await (await taken).path(), 'utf8')) as FindingsReport;
+	expect(report.findings.map(({ widths, accepted }) => [widths, accepted])).toEqual([
+		['599<–<600', []],
+		['240–512', []],
+		['no width', [{ widths: '240–512', reason: 'a strip that is slid by hand' }]],
+		['240–699', []]
+	]);
 	await page.reload();
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+O');

@@ -18,8 +18,8 @@ class Viewing {
 	alone = $state(localStorage.getItem(ALONE) === 'yes');
 	/** Whether the collation takes the whole width, a frame over each of its columns. */
 	wide = $state(false);
-	/** Whether one frame beside the lead shows it one px narrower, in place of the others. */
-	pair = $state(false);
+	/** Whether one frame beside the lead shows it one px narrower, or at a width between px, in place of the others. */
+	beside = $state<'narrower' | number | null>(null);
 	/** Whether the sheet is out beside it. */
 	drawer = $state(false);
 	/** Whether frames show the page as it was last saved (or as a revision), or as it was before the last edit. */

@@ -9,6 +9,8 @@
 	}
 
 	let { edges }: Props = $props();
+
+	const isPair = $derived(viewing.beside === 'narrower');
 </script>
 
 <p>
@@ -18,8 +20,8 @@
 			>{edge}</button
 		>
 	{/each}
-	<Button look="quiet" aria-pressed={viewing.pair} onclick={() => (viewing.pair = !viewing.pair)}
-		>{viewing.pair ? 'Chorus again' : 'One px narrower beside it'}</Button
+	<Button look="quiet" aria-pressed={isPair} onclick={() => (viewing.beside = isPair ? null : 'narrower')}
+		>{isPair ? 'Chorus again' : 'One px narrower beside it'}</Button
 	>
 </p>
 

@@ -13,6 +13,7 @@
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { setBeside, takeOutAll } from '$lib/state/writing.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import BetweenDetail from './BetweenDetail.svelte';
 	import Edges from './Edges.svelte';
 	import { placeName } from './placeName.ts';
 
@@ -111,15 +112,7 @@
 		{/each}
 	{/if}
 	{#if row.closes}
-		{@const { interval } = row.closes}
-		<p>
-			{#each row.closes.places as place, i (i)}
-				<button type="button" class="place" onclick={() => onplace(place)}
-					>{placeName(page, { file: place.path, span: { start: place.offset, end: place.offset } })}</button
-				>
-			{/each}
-			<Button look="quiet" onclick={() => onjoin(interval)}>Close the stretch</Button>
-		</p>
+		<BetweenDetail {page} {swept} as={sweeping.as} closes={row.closes} {onplace} {onjoin} />
 	{/if}
 	<Edges edges={sweeping.edges} />
 	<form onsubmit={accept}>

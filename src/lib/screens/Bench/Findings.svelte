@@ -8,7 +8,9 @@
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
-	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
+	import { findingsReport } from '$lib/state/findingsReport.ts';
+	import { STRETCH, type Sweeping, type Swept } from '$lib/state/sweeping.svelte.ts';
+	import { download } from '$lib/ui/download.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Menu from '$lib/ui/Menu.svelte';
@@ -61,6 +63,13 @@
 			? `All ${of} widths measured.`
 			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; the longest stretch not looked at is ${unseen} px`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
 	);
+	/** Gives what was found, and what of it is accepted, to be kept as a file. */
+	function takeOut(): void {
+		const at = new Date().toISOString();
+		const { as, coverage, rows } = sweeping;
+		const report = findingsReport(page.path, as, STRETCH, coverage, rows, at);
+		download(`findings ${page.path}.json`, JSON.stringify(report, null, '\t'), 'application/json');
+	}
 	const marks = { grave: '!!', plain: '!', slight: '·' } as const;
 	const severities = { grave: 'grave', plain: 'looks wrong', slight: 'worth a look' } as const;
 </script>
@@ -120,6 +129,7 @@
 				{#each ORDERS as order (order)}<option>{order}</option>{/each}
 			</select>
 		</label>
+		<Button look="quiet" disabled={measured === 0} onclick={takeOut}>Take out as JSON</Button>
 		<Menu label="Kinds"><FindingKinds {site} /></Menu>
 	</div>
 </div>

@@ -12,6 +12,7 @@
 	import { widthsFrom } from '$lib/core/interval/store.ts';
 	import { bandAt, type Bands } from '$lib/core/media/index.ts';
 	import type { Hold } from '$lib/core/wake/hold.ts';
+	import { download } from '$lib/ui/download.ts';
 	import { heldInWords, reportPage } from '$lib/core/wake/report.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { holdKey, type Holding } from '$lib/state/holding.svelte.ts';
@@ -65,14 +66,11 @@
 	async function save(hold: Hold, kind: 'json' | 'html'): Promise<void> {
 		const report = await holding.report(swept, hold);
 		const text = kind === 'json' ? JSON.stringify(report, null, '\t') : reportPage(report);
-		const href = URL.createObjectURL(
-			new Blob([text], { type: kind === 'json' ? 'application/json' : 'text/html' })
+		download(
+			`hold ${hold.page} ${report.widths}.${kind}`,
+			text,
+			kind === 'json' ? 'application/json' : 'text/html'
 		);
-		const link = document.createElement('a');
-		link.href = href;
-		link.download = `hold ${hold.page.replaceAll('/', '-')} ${report.widths}.${kind}`;
-		link.click();
-		setTimeout(() => URL.revokeObjectURL(href));
 	}
 
 	const states = { broken: '✗ changed', holds: '✓ as it was', unknown: '… not looked at yet' } as const;

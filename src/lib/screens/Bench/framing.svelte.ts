@@ -103,15 +103,22 @@ export class Framing {
 		this.#others.map((vantage) => ({
 			name: vantage.name,
 			viewport: viewportOf(vantage),
-			size: viewing.pair ? 3 : (this.#sizes[vantage.name] ?? 1)
+			size: viewing.beside !== null ? 3 : (this.#sizes[vantage.name] ?? 1)
 		}))
 	);
-	/** What stands beside the lead: the chorus, or the lead itself one px narrower. */
+	/** What stands beside the lead: the chorus, or the lead itself one px narrower or between px. */
 	readonly #others: readonly SeenVantage[] = $derived.by(() => {
-		if (!viewing.pair) return this.#chorus;
-		const width = carriage.width - 1;
+		const { beside } = viewing;
+		if (beside === null) return this.#chorus;
+		const width = beside === 'narrower' ? carriage.width - 1 : beside;
 		const vantage = this.#chosen ?? { ...PLAIN, height: this.#room.height };
-		return [{ ...seenVantage(vantage, viewing.switches), name: 'one px narrower', width }];
+		return [
+			{
+				...seenVantage(vantage, viewing.switches),
+				name: beside === 'narrower' ? 'one px narrower' : 'between px',
+				width
+			}
+		];
 	});
 	readonly #chosen: Vantage | undefined = $derived.by(() => this.#site.vantages.named(viewing.lead));
 	/** The lead's zoom: how much larger than a px of the screen a px of it may be drawn. */
@@ -135,8 +142,7 @@ export class Framing {
 			...one,
 			vantage: { ...this.lead, name: this.columns?.[i]?.letter ?? '', width: one.viewport.width }
 		}));
-		// A live frame is whole pixels wide.
-		return laid.filter(({ viewport }) => Number.isInteger(viewport.width));
+		return laid;
 	});
 	readonly frames: readonly SeenFrame[] = $derived.by(() => {
 		// What is asked of the lead is asked of its frame.

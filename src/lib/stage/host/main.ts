@@ -25,7 +25,7 @@ import { measure, read } from './measure.ts';
 import { inStep } from './inStep.ts';
 import { lightTable } from './lightTable.ts';
 import { originals } from './original.ts';
-import { pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
+import { fineness, pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
 import { pointing } from './points.ts';
 import { pinning } from './pins.ts';
 import { otherPages } from './reach.ts';
@@ -131,7 +131,8 @@ const host: StageHost = {
 		for (const placement of placements) {
 			let frame = frames.get(placement.frame);
 			if (!frame) frames.set(placement.frame, (frame = pageFrame(document.body, hooks)));
-			frame.size(placement.viewport, placement.scale);
+			const { viewport, scale } = placement;
+			frame.size(viewport, scale, fineness(viewport.width, viewport.density));
 			frame.place(placement);
 		}
 		selected.changed();

@@ -8,7 +8,7 @@ import { readingsOf } from '../../core/findings/index.ts';
 import type { Measured, PageContent, Read, SheetText, Viewport } from '../protocol.ts';
 import { followedIn } from '../../probe/followed.ts';
 import { valuesOf } from '../../probe/values.ts';
-import { pageFrame, type PageFrame } from './pageFrame.ts';
+import { fineness, pageFrame, type PageFrame } from './pageFrame.ts';
 
 /** What would falsify a measurement: movement, and content that waits to be seen. */
 const STILL = `*, ::before, ::after {
@@ -53,12 +53,6 @@ async function chosenAnew(document: Document): Promise<void> {
 	for (const source of sources) source.setAttribute('srcset', source.getAttribute('srcset') ?? '');
 	await Promise.resolve();
 	if ([...document.images].some(({ complete }) => !complete)) await loaded(document);
-}
-
-/** The zoom at which a width between pixels can be had exactly: a frame's width is whole device pixels. */
-function fineness(width: number, density: number): number {
-	for (const factor of [1, 2, 4, 8]) if (Number.isInteger(width * density * factor)) return factor;
-	return 16;
 }
 
 /** What selectors and conditions are asked about. */

@@ -35,6 +35,12 @@ const ADOPTED = `noscript { display: none !important; }
 video:not([controls])::-webkit-media-controls { display: none !important; }`;
 const SHARP = ':root { text-rendering: geometricPrecision; }';
 
+/** The zoom at which a width between pixels can be had exactly: a frame's width is whole device pixels. */
+export function fineness(width: number, density: number): number {
+	for (const factor of [1, 2, 4, 8]) if (Number.isInteger(width * density * factor)) return factor;
+	return 16;
+}
+
 /** What a frame tells its host. */
 export interface FrameHooks {
 	key?(key: FrameKey): void;

@@ -1,0 +1,96 @@
+<script lang="ts">
+	import { toNumber, type Interval } from '$lib/core/interval/index.ts';
+	import { widthBetween } from '$lib/core/sweep/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import { unlikeBoth, type Unlike } from '$lib/state/between.ts';
+	import type { FindingRow } from '$lib/state/findings.ts';
+	import type { PageState } from '$lib/state/page.svelte.ts';
+	import type { Swept } from '$lib/state/sweeping.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import { viewing } from '$lib/state/viewing.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import { placeName } from './placeName.ts';
+
+	interface Props {
+		page: PageState;
+		swept: Swept;
+		as: SeenVantage;
+		/** The stretch between px, and the conditions on both sides of it. */
+		closes: NonNullable<FindingRow['closes']>;
+		onplace: (place: FilePlace) => void;
+		/** The stretch is to be closed. */
+		onjoin: (stretch: Interval) => void;
+	}
+
+	let { page, swept, as, closes, onplace, onjoin }: Props = $props();
+
+	const { interval, places } = $derived(closes);
+	const [lo, hi] = $derived([toNumber(interval.lo), interval.hi ? toNumber(interval.hi) : Infinity]);
+	const between = $derived(widthBetween(lo, hi));
+
+	/** What is otherwise there than on both sides; null while it is measured. */
+	let unlike = $state.raw<Unlike | null>(null);
+	$effect(() => {
+		if (between === undefined) return;
+		const gone = new AbortController();
+		const widths = [Math.floor(lo), between, Math.ceil(hi)] as const;
+		void unlikeBoth(swept, as, widths, gone.signal).then((found) => (unlike = found ?? null));
+		return () => gone.abort();
+	});
+	$effect(() => () => {
+		if (typeof viewing.beside === 'number') viewing.beside = null;
+	});
+</script>
+
+<p role="status">
+	{#if between === undefined}
+		It is too narrow to be laid out: less than a 16th of a px.
+	{:else if unlike === null}
+		It is laid out at {between} …
+	{:else if unlike.count === 0}
+		At {between} the page is as on one of its sides.
+	{:else}
+		At {between}
+		{unlike.count === 1 ? '1 element is' : `${unlike.count} elements are`} as on neither side: {unlike.names.join(
+			', '
+		)}{unlike.names.length < unlike.count ? ' …' : ''}
+	{/if}
+</p>
+<p>
+	{#each places as place, i (i)}
+		<button type="button" onclick={() => onplace(place)}
+			>{placeName(page, { file: place.path, span: { start: place.offset, end: place.offset } })}</button
+		>
+	{/each}
+	{#if between !== undefined}
+		<Button
+			look="quiet"
+			aria-pressed={viewing.beside === between}
+			onclick={() => (viewing.beside = viewing.beside === between ? null : between)}
+			>{viewing.beside === between ? 'Chorus again' : `See it at ${between}`}</Button
+		>
+	{/if}
+	<Button look="quiet" onclick={() => onjoin(interval)}>Close the stretch</Button>
+</p>
+
+<style>
+	p {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 0.5rem;
+		align-items: center;
+		min-height: 1.625rem;
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0 0.25rem;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		font: 0.8125rem/1.4 var(--mono);
+		text-decoration: underline;
+		text-underline-offset: 3px;
+		cursor: pointer;
+	}
+</style>
