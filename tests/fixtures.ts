@@ -50,9 +50,7 @@ export async function openBench(page: Page, server: Server, site = 1, query = ''
 	await page.goto(`${server.url}/site/${site}/bench${query}`);
 	await expect.poll(() => pageFrames(page).length).toBe(4);
 	await expect
-		.poll(async () =>
-			(await Promise.all(pageFrames(page).map((frame) => frame.evaluate(() => document.readyState)))).join()
-		)
+		.poll(async () => (await inFrames(page, () => document.readyState))?.join())
 		.toBe('complete,complete,complete,complete');
 }
 

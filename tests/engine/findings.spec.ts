@@ -1,5 +1,5 @@
 import { clientBundle } from '../bundle.ts';
-import { bring, expect, test } from '../fixtures.ts';
+import { bring, expect, test, type Page } from '../fixtures.ts';
 
 const PICTURE =
 	'data:image/svg+xml,%3Csvg xmlns=%22http://www.w3.org/2000/svg%22 width=%22100%22 height=%2250%22/%3E';
@@ -27,24 +27,35 @@ p { margin: 0 }
 .stack i { position: absolute; top: 0; left: 30%; width: 90px; height: 20px; background: red }
 .few { width: 20% }`;
 
+declare global {
+	var stageOf: (site: number, n: number) => ReturnType<typeof globalThis.stageClient.openStage>;
+}
+
+/** Has a page measure as the application does. */
+async function measuring(page: Page, server: Parameters<typeof bring>[0], html: string): Promise<number> {
+	const site = await bring(server, { 'index.html': html });
+	await page.goto(`${server.url}/site/${site}/site`);
+	await page.evaluate(await clientBundle());
+	await page.evaluate(() => {
+		globalThis.stageOf = async (site, n) => {
+			const pattern = 'stage-{n}-s{site}.localhost';
+			const stage = await globalThis.stageClient.openStage(document.body, site, n, { pattern });
+			stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%;visibility:hidden';
+			return stage;
+		};
+	});
+	return site;
+}
+
 test('faults of a page are found with the widths that arithmetic has, by a quick sweep as by a whole one', async ({
 	page,
 	server
 }) => {
-	const site = await bring(server, { 'index.html': HTML });
-	await page.goto(`${server.url}/site/${site}/site`);
-	await page.evaluate(await clientBundle());
+	const site = await measuring(page, server, HTML);
 	const { quick, whole, counts, texts } = await page.evaluate(
 		async ({ site, html, css }) => {
 			const client = globalThis.stageClient;
-			const open = async (n: number) => {
-				const stage = await client.openStage(document.body, site, n, {
-					pattern: 'stage-{n}-s{site}.localhost'
-				});
-				stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%;visibility:hidden';
-				return stage;
-			};
-			const queue = client.measuringQueue(open, 1);
+			const queue = client.measuringQueue((n) => globalThis.stageOf(site, n), 1);
 			const content = {
 				address: '/index.html',
 				html: client.inertSource(client.parsePage(html)),
@@ -111,4 +122,78 @@ test('faults of a page are found with the widths that arithmetic has, by a quick
 	// Ends and changes that no condition makes, each with two widths beside it.
 	expect(counts.quick - counts.first).toBeLessThanOrEqual(3 * 14 * 2);
 	console.log(`${counts.quick} of ${counts.whole} widths, ${counts.first} of them at first`);
+});
+
+/** What lies over text `b`, and under it: `i` is the box, each in a place of its own. */
+const LAYERS = [
+	'<b>x</b><i></i>',
+	'<b>x</b><i style="position:relative"></i>',
+	'<b style="position:relative">x</b><i style="position:relative"></i>',
+	'<i style="position:relative"></i><b style="position:relative">x</b>',
+	'<i style="position:relative;z-index:1"></i><b style="position:relative">x</b>',
+	'<i style="z-index:1"></i><b style="position:relative">x</b>',
+	'<b style="position:relative;z-index:-1">x</b><i></i>',
+	'<b>x</b><i style="position:relative;z-index:-1"></i>',
+	'<b>x</b><i style="opacity:.999"></i>',
+	'<b>x</b><i style="transform:translate(0)"></i>',
+	'<b style="transform:translate(0)">x</b><i style="position:relative"></i>',
+	'<u style="opacity:.9"><b style="position:relative;z-index:5">x</b></u><i style="position:relative;z-index:1"></i>',
+	'<u style="position:relative"><b style="position:relative;z-index:5">x</b></u><i style="position:relative;z-index:1"></i>',
+	'<u style="position:relative;z-index:0"><b style="position:relative;z-index:5">x</b></u><i style="position:relative;z-index:1"></i>',
+	'<u style="isolation:isolate"><b style="position:relative;z-index:5">x</b></u><i style="position:relative"></i>',
+	'<b style="position:relative">x</b><u style="position:relative;z-index:-1"><i style="position:relative;z-index:9"></i></u>',
+	'<u style="position:relative"><b>x</b><i></i></u>',
+	'<u style="position:relative"><b>x</b></u><i style="filter:blur(0)"></i>',
+	'<u style="display:flex"><b>x</b><i style="z-index:1"></i></u>',
+	'<u style="display:flex"><b style="z-index:2">x</b><i style="z-index:1"></i></u>',
+	'<b>x</b><u style="will-change:transform"><i></i></u>',
+	'<u style="contain:paint"><b>x</b></u><i></i>',
+	'<u style="contain:paint"><b style="position:relative;z-index:3">x</b></u><i style="position:relative;z-index:1"></i>'
+];
+
+test('what lies over what is as the engine has it when it is asked what is at a point', async ({
+	page,
+	server
+}) => {
+	const css =
+		'body{margin:0}div{height:30px;overflow:clip}u{text-decoration:none;display:block}b{display:block;height:20px;width:100px;font:16px/20px monospace}i{display:block;width:100px;height:20px;margin-top:-20px;background:red}div>i:first-child{margin:0 0 -20px}u[style*=flex] i{margin:0 0 0 -100px}';
+	const html = `<!doctype html><style>${css}</style><body>${LAYERS.map((one) => `<div>${one}</div>`).join('')}`;
+	const site = await measuring(page, server, html);
+	const own = await page.evaluate(
+		async ({ site, html, css }) => {
+			const { measuringQueue, inertSource, parsePage, isPaintedOver } = globalThis.stageClient;
+			const queue = measuringQueue((n) => globalThis.stageOf(site, n), 1);
+			const content = {
+				address: '/index.html',
+				html: inertSource(parsePage(html)),
+				sheets: [{ element: [0, 0], text: css }],
+				rules: '',
+				films: 'play' as const,
+				rightToLeft: false,
+				staged: [],
+				taps: false
+			};
+			const viewport = { width: 400, height: 700, density: 1 };
+			for await (const { snapshot } of queue.measure({ content, viewport, widths: [400] })) {
+				const all = (tag: string) => snapshot.tags.flatMap((one, i) => (one === tag ? i : []));
+				const boxes = all('i');
+				return all('b').map((text, n) => isPaintedOver(snapshot, boxes[n] ?? -1, text));
+			}
+			return [];
+		},
+		{ site, html, css }
+	);
+	const plain = await page.context().newPage();
+	await plain.setViewportSize({ width: 400, height: 800 });
+	await plain.setContent(html);
+	const engine = await plain.evaluate(() =>
+		[...document.querySelectorAll('div')].map((row) => {
+			const { left, top } = row.getBoundingClientRect();
+			return document.elementFromPoint(left + 4, top + 10)?.localName === 'i';
+		})
+	);
+	console.log(`${engine.length} cases, ${engine.filter(Boolean).length} with the text covered`);
+	expect(LAYERS.map((one, i) => `${String(own[i])} ${one}`)).toEqual(
+		LAYERS.map((one, i) => `${String(engine[i])} ${one}`)
+	);
 });

@@ -1,9 +1,8 @@
-/** Whether an element paints what is behind it over, by its computed style. */
+/** Whether an element paints what is behind it over, by its computed style, where it is not faded. */
 export const isOpaque = (
 	{ localName }: Element,
-	{ backgroundColor, backgroundImage, opacity }: CSSStyleDeclaration
+	{ backgroundColor, backgroundImage }: CSSStyleDeclaration
 ): boolean =>
-	Number(opacity) === 1 &&
-	(/^(img|video|canvas|iframe)$/.test(localName) ||
-		backgroundImage.includes('url(') ||
-		/^rgb\(|^color\([^/]*\)$/.test(backgroundColor));
+	/^(img|video|canvas|iframe)$/.test(localName) ||
+	backgroundImage.includes('url(') ||
+	/^rgb\(|^color\([^/]*\)$/.test(backgroundColor);

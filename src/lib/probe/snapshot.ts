@@ -1,5 +1,6 @@
 import { FLAG, type Snapshot } from '../core/snapshot/index.ts';
 import { isOpaque } from './opaque.ts';
+import { isStacking } from './stacking.ts';
 
 export type { Snapshot };
 
@@ -25,6 +26,7 @@ function flagsOf(element: Element, style: CSSStyleDeclaration, parentDisplay: st
 	if (display.endsWith('grid')) flags |= FLAG.gridContainer;
 	if (/(flex|grid)$/.test(parentDisplay) && position !== 'absolute' && position !== 'fixed')
 		flags |= FLAG.item;
+	if (isStacking(style, (flags & FLAG.item) !== 0)) flags |= FLAG.stacks;
 	if (element.matches(FOCUSABLE)) flags |= FLAG.focusable;
 	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
 	if (/^(img|video)$/.test(element.localName) && style.objectFit === 'fill') flags |= FLAG.filled;
@@ -119,6 +121,8 @@ export function readSnapshot(document: Document, pseudos = true): Snapshot {
 		edges: new Float32Array(4 * count)
 	};
 	const displays: string[] = [];
+	/** Which elements let what is behind them through, by themselves or by what they are in. */
+	const faded = new Set<number>();
 	elements.forEach((element, i) => {
 		indexOf.set(element, i);
 		const parent = element.parentElement ? (indexOf.get(element.parentElement) ?? -1) : -1;
@@ -132,6 +136,10 @@ export function readSnapshot(document: Document, pseudos = true): Snapshot {
 			4 * i
 		);
 		snapshot.flags[i] = flagsOf(element, style, displays[parent] ?? '');
+		if (faded.has(parent) || Number(style.opacity) < 1) {
+			faded.add(i);
+			snapshot.flags[i] = (snapshot.flags[i] ?? 0) & ~FLAG.opaque;
+		}
 		if (pseudos) snapshot.flags[i] = (snapshot.flags[i] ?? 0) | pseudosOf(element, window);
 		const clips = parent >= 0 && ((snapshot.flags[parent] ?? 0) & FLAG.clips) !== 0;
 		snapshot.clip[i] = parent < 0 ? -1 : clips ? parent : (snapshot.clip[parent] ?? -1);

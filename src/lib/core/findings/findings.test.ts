@@ -229,7 +229,7 @@ describe('covered', () => {
 	});
 	it('goes by what is painted later: positioned too, by its z-index, then by its place', () => {
 		const above: readonly Drawn[] = [
-			[1, 0, 0, 200, 40, true, FLAG.positioned],
+			[1, 0, 0, 200, 40, true, FLAG.positioned | FLAG.stacks],
 			over(FLAG.opaque | FLAG.positioned)
 		];
 		expect(Object.keys(found(above, lines))).toEqual(['covered 0.0 0.1']);

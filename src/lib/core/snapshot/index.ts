@@ -1,3 +1,4 @@
 export { FLAG, type Snapshot } from './snapshot.ts';
 export { childrenOf, elementOf, laidOut, shownAmong, visualRows, type LaidOut } from './laidOut.ts';
+export { isPaintedOver } from './paint.ts';
 export { rebroken, type Rebroken } from './rebroken.ts';

@@ -64,5 +64,7 @@ export const FLAG = {
 	/** Nothing of it is seen, though it takes its room (`opacity: 0`). */
 	clear: 1 << 18,
 	/** Its lines go up or down. */
-	vertical: 1 << 19
+	vertical: 1 << 19,
+	/** It is a stacking context: what is in it is painted together. */
+	stacks: 1 << 20
 } as const;
