@@ -106,6 +106,8 @@ export function readSnapshot(document: Document, pseudos = true): Snapshot {
 		height: window.innerHeight,
 		pageWidth: root.scrollWidth,
 		pageHeight: root.scrollHeight,
+		// The direction of the body is the window's (CSS Writing Modes 4 §8).
+		rightToLeft: window.getComputedStyle(document.body ?? document.documentElement).direction === 'rtl',
 		count,
 		tags: elements.map((element) => element.localName),
 		parent: new Int32Array(count),

@@ -71,6 +71,10 @@ describe('sideways', () => {
 	});
 	it('names the body where the page scrolls by something else', () => {
 		expect(found([[1, 0, 0, 300, 50, true]], [], { pageWidth: 409 })).toEqual({ 'sideways 0': 9 });
+		// From right to left a page scrolls to the left alone.
+		const rtl = { rightToLeft: true };
+		expect(found([[1, -25, 0, 300, 50, true]], [], rtl)).toEqual({ 'sideways 0.0': 25 });
+		expect(found([wide], [], rtl)).toEqual({});
 	});
 });
 
@@ -248,6 +252,10 @@ describe('word', () => {
 		expect(found(page, [[3, 0, 0, 95, 20]], { edges })).toEqual({ 'word 0.0': 15 - 1 / 32 });
 		expect(found(page, [[3, 0, 0, 80, 20]], { edges })).toEqual({});
 		expect(read('word', page, [[3, 0, 0, 70, 20]], { edges }).get('word 0.0')).toBeCloseTo(-10, 1);
+		const rightToLeft = true;
+		expect(found([[1, 20, 0, 80, 50, true]], [[2, 0, 0, 100, 20]], { rightToLeft })).toEqual({
+			'word 0.0': 20 - 1 / 32
+		});
 	});
 });
 

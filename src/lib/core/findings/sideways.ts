@@ -1,25 +1,29 @@
 import { figure } from '../box/index.ts';
 import { FLAG, type Snapshot } from '../snapshot/index.ts';
-import { boxEdges, clipOf, has, isIn, isPage, lineEdges, windowWidth } from './geometry.ts';
+import { boxEdges, clipOf, has, isIn, isPage, lineEdges, windowWidth, type Edges } from './geometry.ts';
 import { LEAST, NEAR, type Kind, type Reading } from './kind.ts';
 
-/** How far each element, or a line of text straight in it, reaches beyond the window's right edge, and whether it is the text. */
+/**
+ * How far each element, or a line of text straight in it, reaches beyond the edge to which the page scrolls, and whether
+ * it is the text.
+ */
 function reachOf(snapshot: Snapshot, edge: number): { readonly by: number; readonly text: boolean }[] {
+	const beyond = ({ left, right }: Edges): number => (snapshot.rightToLeft ? -left : right - edge);
 	const all = Array.from({ length: snapshot.count }, (_, i) => ({
-		by: boxEdges(snapshot, i).right - edge,
+		by: beyond(boxEdges(snapshot, i)),
 		text: false
 	}));
 	snapshot.lineOf.forEach((of, line) => {
-		const by = lineEdges(snapshot, line).right - edge;
+		const by = beyond(lineEdges(snapshot, line));
 		if (by > (all[of]?.by ?? 0)) all[of] = { by, text: true };
 	});
 	return all;
 }
 
 /**
- * The page scrolls sideways: what reaches beyond the window's right edge, the outermost of each; its own text too. What
- * is clipped or fixed does not make it scroll, nor does anything in a page that hides what is beyond its edge; where it
- * scrolls and none of these does it, the body is named. Pages are taken to be written from left to right.
+ * The page scrolls sideways: what reaches beyond the edge at which its lines end, the outermost of each; its own text too.
+ * What is clipped or fixed does not make it scroll, nor does anything in a page that hides what is beyond its edge; where
+ * it scrolls and none of these does it, the body is named.
  */
 export const sideways: Kind = {
 	name: 'sideways',

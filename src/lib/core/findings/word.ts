@@ -6,7 +6,7 @@ import { blockOf, byKey, linesOf } from './line.ts';
 
 /**
  * A line of text is longer than the room in its box, which neither cuts nor scrolls it: a word of it cannot be broken, or it
- * may not be. Lines are taken to run from left to right.
+ * may not be. Lines are taken to run as the page does.
  */
 export const word: Kind = {
 	name: 'word',
@@ -19,8 +19,12 @@ export const word: Kind = {
 		[...byKey(linesOf(snapshot), ({ of }) => blockOf(snapshot, of))].flatMap(
 			([element, lines]): Reading[] => {
 				if (has(snapshot, element, FLAG.clips | FLAG.vertical)) return [];
-				const room = boxEdges(snapshot, element).right - (snapshot.edges[4 * element + 1] ?? 0);
-				const value = Math.max(...lines.map(({ right }) => right)) - room - LEAST;
+				const box = boxEdges(snapshot, element);
+				const [, right = 0, , left = 0] = snapshot.edges.subarray(4 * element);
+				const beyond = snapshot.rightToLeft
+					? box.left + left - Math.min(...lines.map((line) => line.left))
+					: Math.max(...lines.map((line) => line.right)) - (box.right - right);
+				const value = beyond - LEAST;
 				return value > -NEAR ? [{ element, value }] : [];
 			}
 		)

@@ -19,6 +19,7 @@ export function snapshot(
 		height: 800,
 		pageWidth: 400,
 		pageHeight: 800,
+		rightToLeft: false,
 		count: elements.length,
 		tags: elements.map(() => 'div'),
 		parent: Int32Array.from(elements, ([parent]) => parent),

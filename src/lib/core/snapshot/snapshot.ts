@@ -8,6 +8,8 @@ export interface Snapshot {
 	/** Scroll size of the root. */
 	readonly pageWidth: number;
 	readonly pageHeight: number;
+	/** Whether the page goes from right to left: it scrolls to the left then. */
+	readonly rightToLeft: boolean;
 	readonly count: number;
 	readonly tags: readonly string[];
 	/** Index of the parent; -1 for the root. */
