@@ -114,3 +114,35 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 	await page.getByRole('checkbox', { name: 'the page scrolls sideways' }).uncheck();
 	await expect(panel.getByRole('status')).toContainText('1 found.');
 });
+
+test('a stage that hangs in the middle of a sweep is opened again, and the sweep goes on', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><body><p class=wide>Sea</p>',
+		'a.css': 'body { margin: 0 }\n.wide { width: 2512.5px }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+O');
+	const panel = page.getByRole('tabpanel', { name: 'Findings' });
+	await expect(panel.getByRole('status').first()).toContainText(/found\. \d+ of 2321/);
+	const stage = page.frames().find((frame) => /\/\/stage-1\b/.test(frame.url()));
+	if (!stage) throw new Error('There is no stage that measures.');
+	void stage
+		.evaluate(() => {
+			for (;;);
+		})
+		.catch(() => undefined);
+	const seen = /(\d+) of 2321/.exec(await panel.getByRole('status').first().innerText())?.[1];
+	// Until it is opened again what is not measured is not said to be.
+	await expect(panel.getByRole('status').first()).toContainText('1 found.');
+	await expect
+		.poll(async () => /(\d+) of 2321/.exec(await panel.getByRole('status').first().innerText())?.[1], {
+			timeout: 60_000
+		})
+		.not.toBe(seen);
+	await expect(panel.getByRole('listitem')).toHaveText([/240–2512\s*The page scrolls sideways/]);
+	await expect(panel.getByRole('alert')).toHaveCount(0);
+});

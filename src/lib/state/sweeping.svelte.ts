@@ -56,6 +56,8 @@ const GATHER = { quick: 200, whole: 1000 };
 /** Pages whose readings are kept, by what their frames are given. */
 const KEPT = 6;
 
+const unread = (width: number): [number, Readings] => [width, new Map()];
+
 /** A time in words, as exactly as it can be told. */
 function inWords(ms: number): string {
 	const seconds = Math.ceil(ms / 1000);
@@ -72,6 +74,8 @@ export class Sweeping {
 	vantage = $state<string | null>(null);
 	/** The key of the finding that is looked at; '' for none. */
 	chosen = $state('');
+	/** Widths at which the page hangs: they were given up. */
+	given = $state.raw<ReadonlySet<number>>(new Set());
 	/** Why measuring ended before its end; '' where it did not. */
 	trouble = $state('');
 	/** What was swept last, and what is known of it. */
@@ -146,6 +150,8 @@ export class Sweeping {
 		this.as = as;
 		this.known = new Map(known);
 		this.trouble = '';
+		const given = new Set<number>();
+		this.given = given;
 		const shift = this.#shift;
 		const cuts = bands.thresholds.map(({ cut }) => cut);
 		let shown = performance.now();
@@ -161,7 +167,8 @@ export class Sweeping {
 		const measure = async (widths: readonly number[], priority: number): Promise<void> => {
 			const read = new Map<number, Readings>();
 			const viewport = { width: WIDTH, height, density };
-			const job = { content, viewport, widths, priority, signal };
+			const onhung = (width: number): void => void given.add(width);
+			const job = { content, viewport, widths, priority, signal, onhung };
 			try {
 				for await (const { width, readings } of stages.queue.read(job)) {
 					const checked = READINGS.parse(readings);
@@ -173,13 +180,15 @@ export class Sweeping {
 				void keepReadings(of, read);
 			}
 			show();
-			if (read.size === 0 && !signal.aborted) throw new Error('The stage measured nothing.');
+			if (widths.some((width) => given.has(width))) this.given = new Set(given);
+			if (read.size === 0 && !signal.aborted && !widths.some((width) => given.has(width)))
+				throw new Error('The stage measured nothing.');
 		};
 		try {
 			await inRounds({
 				first: firstWidths(STRETCH, cuts, GRID).filter((width) => !known.has(width)),
-				next: () => nextWidths(known, shift),
-				remaining: () => remainingWidths(known, STRETCH, PORTION),
+				next: () => nextWidths(known, shift).filter((width) => !given.has(width)),
+				remaining: () => remainingWidths(new Map([...known, ...[...given].map(unread)]), STRETCH, PORTION),
 				measure,
 				onphase: (phase) => (this.phase = phase),
 				isPaused: () => this.paused,

@@ -10,6 +10,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import { findingsReport } from '$lib/state/findingsReport.ts';
 	import { STRETCH, type Sweeping, type Swept } from '$lib/state/sweeping.svelte.ts';
+	import { hangs } from '$lib/stage/client/queue.ts';
 	import { download } from '$lib/ui/download.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -59,7 +60,7 @@
 
 	const { measured, of, unseen } = $derived(sweeping.coverage);
 	const seen = $derived(
-		sweeping.phase === 'done'
+		sweeping.phase === 'done' && measured === of
 			? `All ${of} widths measured.`
 			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; the longest stretch not looked at is ${unseen} px`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
 	);
@@ -100,7 +101,7 @@
 			>{left.length === 0
 				? measured === 0
 					? 'Nothing measured yet.'
-					: sweeping.phase === 'done'
+					: sweeping.phase === 'done' && sweeping.given.size === 0
 						? 'Nothing found.'
 						: 'Nothing found so far.'
 				: `${left.length} found.`}</b
@@ -133,6 +134,7 @@
 		<Menu label="Kinds"><FindingKinds {site} /></Menu>
 	</div>
 </div>
+{#each sweeping.given as width (width)}<p class="trouble" role="alert">{hangs(width)}</p>{/each}
 {#if sweeping.trouble !== ''}<p class="trouble" role="alert">{sweeping.trouble}</p>{/if}
 <ul>
 	{#each groups as group (group.key)}

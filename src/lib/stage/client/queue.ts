@@ -10,6 +10,8 @@ export interface Job {
 	/** Greater goes first. */
 	readonly priority?: number;
 	readonly signal?: AbortSignal;
+	/** Told of a width over which a stage hung twice, and which was given up; without it that ends the job. */
+	readonly onhung?: (width: number) => void;
 	/** Called with the stage that is to measure, before it does. */
 	readonly ready?: (stage: Stage) => void;
 }
@@ -66,6 +68,10 @@ function hash(text: string): number {
 	return 4294967296 * (2097151 & b) + (a >>> 0);
 }
 
+/** What is said of a width that was given up. */
+export const hangs = (width: number): string =>
+	`The page hangs while it is laid out at ${width} px: tried twice, and given up there.`;
+
 const contentKey = ({ content, viewport }: Job): string => {
 	const text = JSON.stringify([content, viewport.height, viewport.density]);
 	return `${hash(text)}:${text.length}`;
@@ -91,7 +97,8 @@ function silenceAlarm(): { rings: Promise<void>; wind: () => void; stop: () => v
 
 /**
  * Measures pages on stages of their own: jobs wait by priority, stages take a few widths at a time, what was
- * measured is kept by content, a stage that hangs is opened again and its widths are measured once more.
+ * measured is kept by content, a stage that hangs is opened again and its widths are measured once more; a width over
+ * which it hangs again is given up.
  */
 export function measuringQueue(open: (n: number) => Promise<Stage>, stages: number) {
 	const waiting: Task[] = [];
@@ -134,7 +141,9 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 
 	async function perform(worker: (typeof workers)[number], task: Task): Promise<void> {
 		const left = new Set(task.widths);
-		for (let tries = 0; left.size > 0 && !task.job.signal?.aborted; tries++) {
+		/** The width over which a stage hung last. */
+		let hung: number | undefined;
+		while (left.size > 0 && !task.job.signal?.aborted) {
 			const stage = (worker.stage ??= await open(worker.n));
 			const alarm = silenceAlarm();
 			const { promise: heard, resolve: hearing } = deferred();
@@ -157,7 +166,13 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 			if (finished) return;
 			stage.close();
 			worker.stage = null;
-			if (tries === 1) throw new Error('A stage hung twice over the same widths; they were given up.');
+			const [width] = left;
+			if (width !== undefined && width === hung) {
+				if (!task.job.onhung) throw new Error(hangs(width));
+				task.job.onhung(width);
+				left.delete(width);
+			}
+			hung = width;
 		}
 	}
 
