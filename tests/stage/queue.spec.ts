@@ -75,9 +75,9 @@ test('a page is measured at each width, between pixels too, once for the same co
 		for await (const { snapshot } of queue.measure(job)) again += snapshot.count;
 		return { rows, again, stages, later: opened(), quick: performance.now() - begun < 1000 };
 	});
-	const [shown, clips, sticky, positioned] = [1, 16, 4, 8];
+	const [shown, clips, sticky, positioned, stacks] = [1, 16, 4, 8, 1 << 20];
 	const narrow = (width: number) => [width / 2, 3, shown | clips, true, 6];
-	const wide = (width: number) => [width / 4, 3, shown | clips | sticky | positioned, true, 6];
+	const wide = (width: number) => [width / 4, 3, shown | clips | sticky | positioned | stacks, true, 6];
 	expect(measured.rows).toEqual({
 		400: narrow(400),
 		599: narrow(599),

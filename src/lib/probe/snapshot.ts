@@ -1,6 +1,6 @@
 import { FLAG, type Snapshot } from '../core/snapshot/index.ts';
 import { isOpaque } from './opaque.ts';
-import { isStacking } from './stacking.ts';
+import { isStacking, stackingSaid } from './stacking.ts';
 
 export type { Snapshot };
 
@@ -8,30 +8,42 @@ const FOCUSABLE =
 	'a[href],area[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),select:not([disabled]),textarea:not([disabled]),summary,[tabindex],[contenteditable]:not([contenteditable=false]),audio[controls],video[controls]';
 const REPLACED = new Set(['img', 'video', 'canvas', 'iframe', 'embed', 'object', 'svg', 'audio']);
 
-function flagsOf(element: Element, style: CSSStyleDeclaration, parentDisplay: string): number {
+/** What bears on an element's flags besides its own style. */
+interface Around {
+	/** Whether its box is larger than nothing. */
+	readonly hasRoom: boolean;
+	/** The `display` of its parent. */
+	readonly display: string;
+	/** Whether what it is in lets what is behind through. */
+	readonly faded: boolean;
+	readonly stacking: ReturnType<typeof stackingSaid>;
+}
+
+function flagsOf(element: Element, style: CSSStyleDeclaration, around: Around): number {
 	let flags = 0;
-	const { position, display } = style;
+	const { position, display, overflowX, overflowY } = style;
+	const opacity = Number(style.opacity);
 	// What a closed `<details>` holds has a box, and is not drawn.
 	const isDrawn = style.visibility === 'visible' && element.checkVisibility();
-	if (isDrawn && element.getClientRects().length > 0) flags |= FLAG.shown;
+	if (isDrawn && (around.hasRoom || element.getClientRects().length > 0)) flags |= FLAG.shown;
 	if (position === 'fixed') flags |= FLAG.fixed;
 	if (position === 'sticky') flags |= FLAG.sticky;
 	if (position !== 'static') flags |= FLAG.positioned;
-	if (style.overflowX !== 'visible' || style.overflowY !== 'visible') flags |= FLAG.clips;
-	if (/^(auto|scroll)$/.test(style.overflowX)) flags |= FLAG.scrollsX;
-	if (/^(auto|scroll)$/.test(style.overflowY)) flags |= FLAG.scrollsY;
+	if (overflowX !== 'visible' || overflowY !== 'visible') flags |= FLAG.clips;
+	if (/^(auto|scroll)$/.test(overflowX)) flags |= FLAG.scrollsX;
+	if (/^(auto|scroll)$/.test(overflowY)) flags |= FLAG.scrollsY;
 	if (position === 'absolute') flags |= FLAG.absolute;
 	if (display === 'inline') flags |= FLAG.inline;
 	if (display.endsWith('flex')) flags |= FLAG.flexContainer;
 	if (display.endsWith('grid')) flags |= FLAG.gridContainer;
-	if (/(flex|grid)$/.test(parentDisplay) && position !== 'absolute' && position !== 'fixed')
-		flags |= FLAG.item;
-	if (isStacking(style, (flags & FLAG.item) !== 0)) flags |= FLAG.stacks;
+	const item = /(flex|grid)$/.test(around.display) && position !== 'absolute' && position !== 'fixed';
+	if (item) flags |= FLAG.item;
+	if (isStacking(style, item, around.stacking)) flags |= FLAG.stacks;
 	if (element.matches(FOCUSABLE)) flags |= FLAG.focusable;
 	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
 	if (/^(img|video)$/.test(element.localName) && style.objectFit === 'fill') flags |= FLAG.filled;
-	if (Number(style.opacity) === 0) flags |= FLAG.clear;
-	if (isOpaque(element, style)) flags |= FLAG.opaque;
+	if (opacity === 0) flags |= FLAG.clear;
+	if (opacity === 1 && !around.faded && isOpaque(element, style)) flags |= FLAG.opaque;
 	if (style.writingMode !== 'horizontal-tb') flags |= FLAG.vertical;
 	return flags;
 }
@@ -125,6 +137,7 @@ export function readSnapshot(document: Document, pseudos = true): Snapshot {
 	const displays: string[] = [];
 	/** Which elements let what is behind them through, by themselves or by what they are in. */
 	const faded = new Set<number>();
+	const stacking = stackingSaid(document);
 	elements.forEach((element, i) => {
 		indexOf.set(element, i);
 		const parent = element.parentElement ? (indexOf.get(element.parentElement) ?? -1) : -1;
@@ -133,23 +146,28 @@ export function readSnapshot(document: Document, pseudos = true): Snapshot {
 		displays.push(style.display);
 		snapshot.parent[i] = parent;
 		snapshot.boxes.set([box.left + scrollX, box.top + scrollY, box.width, box.height], 4 * i);
-		snapshot.insides.set(
-			[element.scrollWidth, element.scrollHeight, element.clientWidth, element.clientHeight],
-			4 * i
-		);
-		snapshot.flags[i] = flagsOf(element, style, displays[parent] ?? '');
-		if (faded.has(parent) || Number(style.opacity) < 1) {
-			faded.add(i);
-			snapshot.flags[i] = (snapshot.flags[i] ?? 0) & ~FLAG.opaque;
-		}
+		if (faded.has(parent) || Number(style.opacity) < 1) faded.add(i);
+		const flags = flagsOf(element, style, {
+			hasRoom: box.width > 0 && box.height > 0,
+			display: displays[parent] ?? '',
+			faded: faded.has(i),
+			stacking
+		});
+		snapshot.flags[i] = flags;
 		if (pseudos) snapshot.flags[i] = (snapshot.flags[i] ?? 0) | pseudosOf(element, window);
 		const clips = parent >= 0 && ((snapshot.flags[parent] ?? 0) & FLAG.clips) !== 0;
 		snapshot.clip[i] = parent < 0 ? -1 : clips ? parent : (snapshot.clip[parent] ?? -1);
 		snapshot.fontSize[i] = parseFloat(style.fontSize);
 		snapshot.lineHeight[i] = parseFloat(style.lineHeight);
-		snapshot.order[i] = Number(style.order);
-		snapshot.z[i] = Number.parseInt(style.zIndex, 10) || 0;
+		if ((flags & FLAG.item) !== 0) snapshot.order[i] = Number(style.order);
+		if ((flags & (FLAG.positioned | FLAG.item)) !== 0) snapshot.z[i] = Number.parseInt(style.zIndex, 10) || 0;
 		snapshot.natural.set(naturalSize(element), 2 * i);
+		// A piece of a line has no inside of its own.
+		if ((flags & FLAG.inline) !== 0 && (flags & FLAG.replaced) === 0) return;
+		snapshot.insides.set(
+			[element.scrollWidth, element.scrollHeight, element.clientWidth, element.clientHeight],
+			4 * i
+		);
 		snapshot.edges.set(
 			[
 				px(style.borderTopWidth) + px(style.paddingTop),

@@ -1,7 +1,7 @@
 import { figure } from '../box/index.ts';
 import { isAround } from './geometry.ts';
 import type { Kind, Reading } from './kind.ts';
-import { APART, over, seenLines, type Line } from './line.ts';
+import { APART, blockOf, over, seenLines, type Line } from './line.ts';
 
 /** Lines of two elements, neither in the other, lie over one another. What is fixed lies over all else by design. */
 export const overlap: Kind = {
@@ -12,6 +12,7 @@ export const overlap: Kind = {
 	sentence: ({ name, other, by }) => `${name} and ${other} lie over one another, by ${figure(by)} px.`,
 	read: (snapshot) => {
 		const lines = seenLines(snapshot);
+		const blocks = lines.map(({ of }) => blockOf(snapshot, of));
 		const found = new Map<string, Reading>();
 		lines.forEach((a, i) => {
 			for (let n = i + 1; n < lines.length; n++) {
@@ -22,7 +23,9 @@ export const overlap: Kind = {
 				if (isAround(snapshot, element, other)) continue;
 				const distance = over(a, b, Math.min(a.bottom - a.top, b.bottom - b.top));
 				const key = `${element} ${other}`;
-				if (distance > -APART && distance > Number(found.get(key)?.value ?? -Infinity))
+				// Pieces of the same lines stand beside one another: how near they are tells nothing.
+				const least = blocks[i] === blocks[n] ? 0 : -APART;
+				if (distance > least && distance > Number(found.get(key)?.value ?? -Infinity))
 					found.set(key, { element, other, value: distance });
 			}
 		});
