@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { pageBundle } from '../../tests/bundle.ts';
 import type { Bench } from '../bench.ts';
-import { bareFrames, withSite, type Files } from '../browser.ts';
+import { bareFrames, PAINTED, withSite, type Files } from '../browser.ts';
 import { demoFiles, largePage } from '../pages.ts';
 import type * as inPage from './inPage.ts';
 
@@ -132,6 +132,63 @@ export const benches: readonly Bench[] = [
 			const { quick } = await sweepOf('1,500 elements', () => Promise.resolve(files), 'index.html');
 			return (each * WIDTHS) / quick;
 		}
+	},
+	{
+		name: 'an outside driver at every width (60 of them, taken as all) / quick on two stages, 1,500 elements',
+		goal: { atLeast: 14 },
+		run: async () => {
+			const files = faultyPage(1500);
+			const each = await driven(files, 'index.html');
+			const quick = await onPage(files, 'index.html', (evaluate) =>
+				evaluate((of) => globalThis.sweepBench.quickOn(of, 2))
+			);
+			return (each * WIDTHS) / quick;
+		}
+	},
+	{
+		name: 'main thread held by 60 widths of 6,000 elements, on a stage / at its own origin',
+		goal: { atMost: 1 / 20 },
+		run: () =>
+			onPage(faultyPage(6000), 'index.html', async (evaluate) => {
+				const { apart, own } = await evaluate((of) =>
+					globalThis.sweepBench.held(
+						of,
+						Array.from({ length: 60 }, (_, i) => 300 + 30 * i)
+					)
+				);
+				console.log(`held for ${Math.round(apart)} and ${Math.round(own)} ms at the longest`);
+				return apart / own;
+			})
+	},
+	{
+		name: 'memory after 30 edits with their sweeps / after 5, demo',
+		goal: { atMost: 1.1 },
+		run: async () =>
+			withSite(text(await demoFiles()), async (page, server, site) => {
+				await page.goto(`${server.url}/site/${site}/bench?page=sailings.html&file=css/layout.css`);
+				await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+				await page.getByText('Vantaggio', { exact: true }).click();
+				await page.keyboard.press('Shift+O');
+				const session = await page.context().newCDPSession(page);
+				const used = async (): Promise<number> => {
+					await session.send('HeapProfiler.collectGarbage');
+					return (await session.send('Runtime.getHeapUsage')).usedSize;
+				};
+				await page.locator('.cm-content').click();
+				await page.keyboard.press('Control+End');
+				await page.keyboard.insertText('\nh2 { padding-top: 1px }');
+				let after5 = NaN;
+				for (let round = 1; round <= 30; round++) {
+					for (let back = 0; back < 4; back++) await page.keyboard.press('ArrowLeft');
+					await page.keyboard.press('Backspace');
+					await page.keyboard.insertText(String(round % 10));
+					for (let on = 0; on < 4; on++) await page.keyboard.press('ArrowRight');
+					// The quick sweep and the Wake come to an end, and every width is begun with.
+					await page.waitForTimeout(4000);
+					if (round === 5) after5 = await used();
+				}
+				return (await used()) / after5;
+			})
 	},
 	{
 		name: 'one stage / two, 160 widths of 6,000 elements',

@@ -41,12 +41,14 @@ const pageOf = ({ path, texts }: Given) => {
 	return { sources, page, cuts: thresholds.map(({ cut }) => cut) };
 };
 
-async function queueOf(given: Given, stages: number) {
+const APART = 'stage-{n}-s{site}.localhost';
+/** Hosts that no browser finds: stages are opened at the application's own origin then. */
+const OWN = 'stage-{n}-s{site}.invalid';
+
+async function queueOf(given: Given, stages: number, pattern = APART) {
 	const opened = await Promise.all(
 		Array.from({ length: stages }, async (_, i) => {
-			const stage = await openStage(document.body, given.site, i + 1, {
-				pattern: 'stage-{n}-s{site}.localhost'
-			});
+			const stage = await openStage(document.body, given.site, i + 1, { pattern });
 			stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%;visibility:hidden';
 			return stage;
 		})
@@ -144,6 +146,41 @@ export async function timed(given: Given, stages: number, widths: readonly numbe
 	const time = performance.now() - begun;
 	close();
 	return time;
+}
+
+/** How long a quick sweep takes on so many stages, ms. */
+export async function quickOn(given: Given, stages: number): Promise<number> {
+	const { read, close } = await queueOf(given, stages);
+	await read(
+		Array.from({ length: 8 * stages }, (_, i) => 301 + i),
+		new Map()
+	);
+	const begun = performance.now();
+	await quickly(read, pageOf(given).cuts, new Map());
+	const time = performance.now() - begun;
+	close();
+	return time;
+}
+
+/** The longest that the application's main thread is held while some widths are read, apart and at its own origin, ms. */
+export async function held(given: Given, widths: readonly number[]): Promise<{ apart: number; own: number }> {
+	const longest = async (pattern: string): Promise<number> => {
+		const { read, close } = await queueOf(given, 1, pattern);
+		const { port1, port2 } = new MessageChannel();
+		let [last, most] = [performance.now(), 0];
+		port1.onmessage = () => {
+			const now = performance.now();
+			most = Math.max(most, now - last);
+			last = now;
+			port2.postMessage(0);
+		};
+		port2.postMessage(0);
+		await read(widths, new Map());
+		port1.close();
+		close();
+		return most;
+	};
+	return { apart: await longest(APART), own: await longest(OWN) };
 }
 
 /** How many widths a quick sweep measures at first, and after an edit of the page's sheets. */

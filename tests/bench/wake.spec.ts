@@ -38,7 +38,7 @@ test('an edit in a band is told with its elements and exact widths, there and on
 	await page.keyboard.insertText('4');
 	await page.keyboard.press('Delete');
 	await expect(wake(page)).toContainText('div.card, 700–<1000; 3 more follow, 700–<1000, by up to');
-	await expect(wake(page)).toContainText('nothing else.');
+	await expect(wake(page)).toContainText('nothing else, at');
 	await expect(wake(page)).toContainText('other.html: 1 element, 700–<1000.');
 	await expect(wake(page)).not.toContainText('beyond');
 	// Shift P, held, shows the page before it.

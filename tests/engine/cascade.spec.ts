@@ -70,10 +70,12 @@ for (const [name, folder, every] of [
 		const bundle = await inPageBundle();
 		const sum = { winners: 0, unset: 0, orders: 0 };
 		const wrong: string[] = [];
-		for (const path of Object.keys(files).filter(
+		const pages = Object.keys(files).filter(
 			(one) => one.endsWith('.html') && (!process.env.ONLY || one === process.env.ONLY)
-		)) {
-			for (const width of WIDTHS) {
+		);
+		for (const [i, path] of pages.entries()) {
+			// Pages of the demo share their sheets: each is asked at three of the widths, in turn.
+			for (const width of WIDTHS.filter((_, n) => every || (n + i) % 5 < 3)) {
 				await page.setViewportSize({ width, height: 700 });
 				await page.goto(`${originOf(server)}/${path}`);
 				await page.evaluate(bundle);

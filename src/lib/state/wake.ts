@@ -17,7 +17,13 @@ import {
 } from '../core/interval/index.ts';
 import { elementsOf } from '../core/selector/index.ts';
 import { solverOf } from '../core/media/index.ts';
-import { firstWidths, nextWidths, type Readings, type Stretch } from '../core/sweep/index.ts';
+import {
+	firstWidths,
+	nextWidths,
+	remainingWidths,
+	type Readings,
+	type Stretch
+} from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageContent } from '../stage/protocol.ts';
 import { sheetParts } from './css.ts';
@@ -112,39 +118,55 @@ export async function seenAt(
 	as: SeenVantage,
 	widths: readonly number[],
 	values: NonNullable<PageContent['values']>,
-	signal: AbortSignal
+	signal: AbortSignal,
+	priority = 2
 ): Promise<Map<number, Seen>> {
 	const found = new Map<number, Seen>();
 	const { height, density } = as;
 	const content = { ...page.content(stages.prefix, as), values };
-	const job = { content, viewport: { width: as.width, height, density }, widths, priority: 2, signal };
+	const job = { content, viewport: { width: as.width, height, density }, widths, priority, signal };
 	for await (const one of stages.queue.measure(job))
 		if (one.values) found.set(one.width, { snapshot: one.snapshot, values: one.values });
 	return found;
 }
 
+/** How far a comparison goes: the ends and middles of bands; then where changes begin and end; then every px. */
+export type Depth = 'bands' | 'exact' | 'every px';
+
+/** What is known of a comparison, and how far that goes. */
+export interface Compares {
+	readonly known: ReadonlyMap<number, Readings>;
+	readonly measured: number;
+	/** Whether every px that the edit can reach has been measured. */
+	readonly whole: boolean;
+}
+
+/** So many widths are compared at once in quiet time. */
+const PORTION = 16;
+
 /**
  * Measures a page before an edit and after it, and tells at each width what changed: the ends and middles of bands first,
- * then where it begins and ends, to the px. Widths that the edit cannot reach are not measured: nothing changed there.
+ * then where it begins and ends, to the px; then, in quiet time, at every px, those that part the widest stretches first.
+ * Widths that the edit cannot reach are not measured: nothing changed there.
  */
 export async function* changesOver(
 	compared: Compared,
 	{ touched, reach }: EditTouched,
-	exact: boolean,
+	depth: Depth,
 	signal: AbortSignal
-): AsyncGenerator<{ readonly known: ReadonlyMap<number, Readings>; readonly measured: number }> {
+): AsyncGenerator<Compares> {
 	const { before, after, as, stages, stretch } = compared;
 	const cuts = [before, after].flatMap((page) => page.bands(as).thresholds.map(({ cut }) => cut));
 	const values = asked(compared, touched);
 	const known = new Map<number, Readings>();
 	let measured = 0;
-	const look = async (widths: readonly number[]): Promise<void> => {
+	const look = async (widths: readonly number[], priority = 2): Promise<void> => {
 		const inside = widths.filter((width) => contains(reach, rationalFromNumber(width)));
 		for (const width of widths) if (!inside.includes(width)) known.set(width, new Map());
 		if (inside.length === 0) return;
 		// One after the other: a stage that goes to and fro between two pages writes them anew each time.
-		const was = await seenAt(before, stages, as, inside, values, signal);
-		const is = await seenAt(after, stages, as, inside, values, signal);
+		const was = await seenAt(before, stages, as, inside, values, signal, priority);
+		const is = await seenAt(after, stages, as, inside, values, signal, priority);
 		for (const width of inside) {
 			const [a, b] = [was.get(width), is.get(width)];
 			if (a && b) known.set(width, changesIn(a, b));
@@ -153,12 +175,26 @@ export async function* changesOver(
 	};
 	await look(endsAndMiddles(stretch, cuts));
 	if (signal.aborted) return;
-	yield { known: new Map(known), measured };
-	if (!exact) return;
-	for (let next = nextWidths(known); next.length > 0 && !signal.aborted; next = nextWidths(known)) {
-		await look(next);
-		yield { known: new Map(known), measured };
-		// A stage that tells nothing would be asked for ever.
-		if (next.every((width) => !known.has(width))) return;
+	const told = (whole: boolean): Compares => ({ known: new Map(known), measured, whole });
+	yield told(false);
+	if (depth === 'bands') return;
+	/** Looks at widths; false where that is to end: a stage that tells nothing would be asked for ever. */
+	const goOn = async (next: readonly number[], priority?: number): Promise<boolean> => {
+		await look(next, priority);
+		return !signal.aborted && next.some((width) => known.has(width));
+	};
+	for (let next = nextWidths(known); next.length > 0; next = nextWidths(known)) {
+		if (!(await goOn(next))) return;
+		yield told(false);
+	}
+	if (depth === 'exact') return;
+	for (let width = stretch.from; width <= stretch.to; width++)
+		if (!contains(reach, rationalFromNumber(width))) known.set(width, new Map());
+	const rest = (): number[] => remainingWidths(known, stretch, PORTION);
+	for (let next = rest(); next.length > 0; next = rest()) {
+		if (!(await goOn(next, -1))) return;
+		const more = nextWidths(known);
+		if (more.length > 0 && !(await goOn(more))) return;
+		yield told(rest().length === 0);
 	}
 }

@@ -11,7 +11,7 @@ import {
 } from '../core/interval/index.ts';
 import { bandAt } from '../core/media/index.ts';
 import { nameAt } from '../core/html/index.ts';
-import { foundIn, type Readings } from '../core/sweep/index.ts';
+import { foundIn } from '../core/sweep/index.ts';
 import {
 	changedElements,
 	outermost,
@@ -27,7 +27,7 @@ import type { Proposal } from './proposal.svelte.ts';
 import { readPath } from './selection.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
-import { changesOver, sortedCuts, touchedOn, type Compared } from './wake.ts';
+import { changesOver, sortedCuts, touchedOn, type Compared, type Compares } from './wake.ts';
 import { writeValue, type Desk } from './writing.ts';
 
 type Texts = ReadonlyMap<string, string>;
@@ -54,11 +54,18 @@ export interface Wake {
 	readonly meant: IntervalSet;
 	/** What the edit put in, took out or moved. */
 	readonly touched: Touched;
-	/** How many widths were measured, and whether every end is exact. */
+	/** How many widths were measured, whether every end is exact, and whether every px that it can reach was measured. */
 	readonly measured: number;
 	readonly exact: boolean;
+	readonly whole: boolean;
 	readonly elsewhere: readonly WakeElsewhere[];
 }
+
+/** What is known of an edit before anything is measured. */
+type Edited = Pick<Wake, 'compared' | 'files' | 'before' | 'now' | 'touched' | 'meant'>;
+
+/** How long what is measured in quiet time is gathered before it is told, ms. */
+const GATHER = 1500;
 
 /** So many other pages are measured at most. */
 const MOST_PAGES = 12;
@@ -73,6 +80,8 @@ export class Waking {
 	readonly #site: SiteState;
 	/** The texts that the next edit is held against. */
 	#base: Texts;
+	/** What is left of the last look. */
+	#rest: { readonly of: Edited; readonly telling: AsyncGenerator<Compares> } | null = null;
 	wake = $state.raw<Wake | null>(null);
 	/** Whether the page is being measured for it. */
 	busy = $state(false);
@@ -98,18 +107,40 @@ export class Waking {
 		this.trouble = '';
 		try {
 			let first = true;
-			for await (const { known, measured } of changesOver(compared, edit, true, signal)) {
+			const telling = changesOver(compared, edit, 'every px', signal);
+			for (let told = await telling.next(); !told.done; told = await telling.next()) {
 				if (signal.aborted) return;
 				// What is measured is told of these texts from now on, whatever is written next.
 				if (first) this.#base = now;
 				first = false;
-				this.#tell({ compared, files, before, now, touched, meant }, known, measured);
+				const of = { compared, files, before, now, touched, meant };
+				this.#tell(of, told.value);
+				if (!this.wake?.exact) continue;
+				this.#rest = { of, telling };
+				return await this.#lookElsewhere(swept, signal);
 			}
-			await this.#lookElsewhere(swept, signal);
 		} catch (error) {
 			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
 		} finally {
 			if (!signal.aborted) this.busy = false;
+		}
+	}
+
+	/** Goes on with the last look, in quiet time, until every px is measured that the edit can reach. */
+	async complete(signal: AbortSignal): Promise<void> {
+		const rest = this.#rest;
+		this.#rest = null;
+		if (!rest) return;
+		let shown = performance.now();
+		try {
+			for await (const told of rest.telling) {
+				if (signal.aborted) return;
+				if (!told.whole && performance.now() - shown < GATHER) continue;
+				shown = performance.now();
+				this.#tell(rest.of, told);
+			}
+		} catch (error) {
+			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
 		}
 	}
 
@@ -118,11 +149,7 @@ export class Waking {
 		return { before: page(before), after: page(now), stages, ...sweptAs(lead, plain) };
 	}
 
-	#tell(
-		of: Pick<Wake, 'compared' | 'files' | 'before' | 'now' | 'touched' | 'meant'>,
-		known: ReadonlyMap<number, Readings>,
-		measured: number
-	): void {
+	#tell(of: Edited, { known, measured, whole }: Compares): void {
 		const { as } = of.compared;
 		const cuts = [of.compared.before, of.compared.after].flatMap((page) =>
 			page.bands(as).thresholds.map(({ cut }) => cut)
@@ -137,7 +164,8 @@ export class Waking {
 			outside: difference(widths, of.meant),
 			measured,
 			exact: found.every(({ exact }) => exact),
-			elsewhere: []
+			whole,
+			elsewhere: this.wake?.now === of.now ? this.wake.elsewhere : []
 		};
 	}
 
@@ -153,7 +181,7 @@ export class Waking {
 			const uses = ({ conditions }: PageState): boolean =>
 				conditions.places.some(({ file }) => wake.files.includes(file));
 			if (!wake.files.includes(path) && !uses(compared.before) && !uses(compared.after)) continue;
-			for await (const { known } of changesOver(compared, touchedOn(compared, wake.files), false, signal)) {
+			for await (const { known } of changesOver(compared, touchedOn(compared, wake.files), 'bands', signal)) {
 				if (signal.aborted || this.wake === null) return;
 				const cuts = compared.after.bands(compared.as).thresholds.map(({ cut }) => cut);
 				const changed = changedElements(foundIn(known, cuts));
@@ -169,7 +197,7 @@ export class Waking {
 		const { wake } = this;
 		if (!wake) return [];
 		if (wake.changed.length === 0) {
-			const at = `${wake.measured} width${wake.measured === 1 ? '' : 's'}`;
+			const at = wake.whole ? 'every px' : `${wake.measured} width${wake.measured === 1 ? '' : 's'} so far`;
 			return [
 				{ text: wake.measured === 0 ? 'Nothing could change.' : `Nothing changed, at ${at}.`, warns: false }
 			];
@@ -184,7 +212,7 @@ export class Waking {
 		return [...outside, { text: this.#here(wake), warns: false }, ...elsewhere];
 	});
 
-	#here({ compared, changed, exact }: Wake): string {
+	#here({ compared, changed, exact, whole, measured }: Wake): string {
 		const { after, before } = compared;
 		const name = (path: string): string =>
 			nameAt(after.page, readPath(path), nameAt(before.page, readPath(path), 'something'));
@@ -208,7 +236,7 @@ export class Waking {
 					]
 				: [];
 		const by = most.by > 0 ? `, by up to ${Math.round(most.by * 10) / 10} px at ${most.worst}` : '';
-		return `${[...parts, ...more, ...moved].join('; ')}${by}${exact ? '; nothing else' : ' …'}.`;
+		return `${[...parts, ...more, ...moved].join('; ')}${by}${exact ? `; nothing else, ${whole ? 'at every px' : `at ${measured} widths so far`}` : ' …'}.`;
 	}
 
 	/** Takes the edit back, as one step. */

@@ -75,10 +75,15 @@
 		void following.of;
 		causes = new Map();
 	});
+	/** Where the changes are: the same while widths between them are measured. */
+	const placed = $derived(changes.map(({ kind, before }) => `${kind} ${before}`).join());
+	const isExact = $derived(following.phase !== 'quick');
 	$effect(() => {
-		const { phase, chosen } = following;
-		const [followed, vantage, all] = [of, as, changes];
-		if (phase === 'quick' || !followed || !vantage) return;
+		void placed;
+		const { chosen } = following;
+		const [followed, all] = [of, untrack(() => changes)];
+		const vantage = untrack(() => as);
+		if (!isExact || !followed || !vantage) return;
 		const gone = new AbortController();
 		const wished = [...all.filter(({ before }) => before === chosen), ...all.slice(0, EXPLAINED)];
 		const asked = { ...followed.swept, ...followed, site, as: vantage };

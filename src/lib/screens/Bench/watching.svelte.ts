@@ -50,6 +50,19 @@ export class Watching {
 		[...this.#site.texts.values()].some(({ trial }) => trial.length > 0)
 	);
 
+	/** What is measured, the same for as long as only the carriage moves. */
+	#last: Swept | null = null;
+	readonly #still: Swept | null = $derived.by(() => {
+		const swept = this.#asked.swept();
+		const key = (of: Swept | null): string =>
+			of ? JSON.stringify({ ...of.lead, width: 0, height: of.plain ? 0 : of.lead.height }) : '';
+		const isSame =
+			key(swept) === key(this.#last) &&
+			swept?.page === this.#last?.page &&
+			swept?.stages === this.#last?.stages;
+		return isSame ? this.#last : (this.#last = swept);
+	});
+
 	/** To be made while a component is set up. */
 	constructor(site: SiteState, asked: Asked) {
 		this.#site = site;
@@ -62,14 +75,14 @@ export class Watching {
 		});
 		$effect(() => {
 			const { sweeping } = this;
-			const swept = this.#sweptAs(asked.swept());
+			const swept = this.#sweptAs(this.#still);
 			if (!sweeping || !swept) return;
 			void [swept.page.conditions, sweeping.paused];
 			return afterRest(SWEEP_REST, (signal) => sweeping.sweep(swept, signal));
 		});
 		$effect(() => {
 			const { following } = this;
-			const [swept, path] = [asked.swept(), asked.selected()];
+			const [swept, path] = [this.#still, asked.selected()];
 			if (!following || !swept || !path || asked.tab() !== 'curve') return;
 			void [swept.page.conditions, following.property];
 			return afterRest(SWEEP_REST, (signal) => following.follow(swept, path, signal));
@@ -80,7 +93,7 @@ export class Watching {
 			void this.bringHolding().then((of) => of.check(swept, new AbortController().signal));
 		});
 		$effect(() => {
-			const swept = asked.swept();
+			const swept = this.#still;
 			const isEdited = [...site.texts.values()].some(({ dirty }) => dirty) || this.waking !== null;
 			if (!swept || this.#isTrying || !isEdited) return;
 			void swept.page.conditions;
@@ -128,6 +141,7 @@ export class Watching {
 		this.waking ??= new module.Waking(this.#site, this.#opened);
 		if (!signal.aborted) await this.waking.look(swept, signal);
 		if (!signal.aborted) await this.holding?.check(swept, signal);
+		if (!signal.aborted) await this.waking.complete(signal);
 	}
 
 	/** Whole px that the key for the next breakpoint stops at, too, ascending. */
