@@ -1,7 +1,7 @@
 import { figure } from '../box/index.ts';
 import { FLAG, type Snapshot } from '../snapshot/index.ts';
 import { boxEdges, clipOf, has, isPage, type Edges } from './geometry.ts';
-import { NEAR, type Kind, type Reading } from './kind.ts';
+import { LEAST, NEAR, type Kind, type Reading } from './kind.ts';
 import { blockOf, byKey, linesOf, type Line } from './line.ts';
 
 /** Boxes of lines reach beyond their letters, above and below: so much of their height may be cut. */
@@ -9,11 +9,12 @@ const BEYOND = 0.2;
 /** What is so narrow or low hides its text on purpose, px; and what shows no more of a line than that shows nothing of it. */
 const HIDING = 2;
 
-/** By how much a line is cut, where what cuts it cannot be scrolled. */
+/** By how much a line is cut, where what cuts it cannot be scrolled; what rounding leaves of it is not cut. */
 function cutBy(snapshot: Snapshot, clip: number, box: Edges, line: Edges): number {
 	const beyond = BEYOND * (line.bottom - line.top);
+	const sideways = Math.max(line.right - box.right, box.left - line.left);
 	return Math.max(
-		has(snapshot, clip, FLAG.scrollsX) ? -Infinity : Math.max(line.right - box.right, box.left - line.left),
+		has(snapshot, clip, FLAG.scrollsX) ? -Infinity : sideways - (sideways > LEAST ? 0 : LEAST),
 		has(snapshot, clip, FLAG.scrollsY)
 			? -Infinity
 			: Math.max(line.bottom - box.bottom, box.top - line.top) - beyond

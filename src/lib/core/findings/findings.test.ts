@@ -210,6 +210,7 @@ describe('cut', () => {
 		['that is hidden altogether', box, [[2, 130, 0, 112, 20]]],
 		['that nobody is to see', [1, 0, 0, 1, 1, true, FLAG.clips], [[2, 0, 0, 112, 20]]],
 		['whose letters fit', box, [[2, 0, 33, 90, 20]]],
+		['that is longer by what layout rounds', box, [[2, 0, 0, 100 + 1 / 64, 20]]],
 		['that is clear', [1, 0, 0, 100, 50, true, FLAG.clips | FLAG.clear], [[2, 0, 0, 112, 20]]]
 	])('says nothing of text %s', (_, element, lines) => {
 		expect(found([element], lines)).toEqual({});
