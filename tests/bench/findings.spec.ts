@@ -112,6 +112,10 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 	await page.keyboard.press('Tab');
 	await expect(panel.getByRole('status')).toContainText('2 found.');
 	await page.getByRole('checkbox', { name: 'the page scrolls sideways' }).uncheck();
+	// Other widths can be swept, and are when it is opened again.
+	await page.getByLabel('Swept to, px').fill('340');
+	await page.keyboard.press('Tab');
+	await expect(panel.getByRole('status').first()).toContainText('All 101 widths measured.');
 	await expect(panel.getByRole('status')).toContainText('1 found.');
 });
 

@@ -214,6 +214,9 @@ test('completion knows the grammar, the page and its sheets; hovering tells px i
 	await page.locator('.cm-line').nth(1).getByText('clamp').hover();
 	await expect(page.locator('.cm-hovered')).toContainText('Pocket 320: 16 px');
 	await expect(page.locator('.cm-hovered')).toContainText('Notebook 1280: 40 px');
+	await expect(page.locator('.cm-hovered')).toContainText(
+		'stands still under 200, grows by 5 px a 100 px up to 800, stands still from 800'
+	);
 });
 
 test('what an engine does not take is said at its line, with the nearest that it takes', async ({

@@ -1,4 +1,4 @@
-import { FLAG, type Snapshot } from '../core/snapshot/index.ts';
+import { blockOf, FLAG, type Snapshot } from '../core/snapshot/index.ts';
 import { isOpaque } from './opaque.ts';
 import { isStacking, stackingSaid } from './stacking.ts';
 
@@ -39,7 +39,6 @@ function flagsOf(element: Element, style: CSSStyleDeclaration, around: Around): 
 	const item = /(flex|grid)$/.test(around.display) && position !== 'absolute' && position !== 'fixed';
 	if (item) flags |= FLAG.item;
 	if (isStacking(style, item, around.stacking)) flags |= FLAG.stacks;
-	if (element.matches(FOCUSABLE)) flags |= FLAG.focusable;
 	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
 	if (/^(img|video)$/.test(element.localName) && style.objectFit === 'fill') flags |= FLAG.filled;
 	if (opacity === 0) flags |= FLAG.clear;
@@ -70,6 +69,14 @@ function naturalSize(element: Element): [number, number] {
 }
 
 const px = (value: string): number => Number.parseFloat(value) || 0;
+
+/** Border and padding together at the top, right, bottom and left, CSS px. */
+const edgesOf = (style: CSSStyleDeclaration): number[] => [
+	px(style.borderTopWidth) + px(style.paddingTop),
+	px(style.borderRightWidth) + px(style.paddingRight),
+	px(style.borderBottomWidth) + px(style.paddingBottom),
+	px(style.borderLeftWidth) + px(style.paddingLeft)
+];
 
 /** The lines of text of a document: which element each stands in, by its index, and its box. */
 function linesOf(
@@ -102,10 +109,11 @@ function linesOf(
 }
 
 /**
- * Reads a laid-out document in one pass, without writing to it. The document must have a window. That elements have
- * pseudo-elements costs two more looks at each, and is told only where that is wanted.
+ * Reads a laid-out document in one pass, without writing to it. The document must have a window. What no kind of finding
+ * asks for (pseudo-elements, type, order, focus, insides but for the root's, edges of what holds no text) is told only where
+ * all is wanted: it costs twice as much.
  */
-export function readSnapshot(document: Document, pseudos = true): Snapshot {
+export function readSnapshot(document: Document, all = true): Snapshot {
 	const window = document.defaultView;
 	if (!window) throw new Error('A document without a window has no layout.');
 	const elements = [...document.querySelectorAll('*')];
@@ -154,31 +162,31 @@ export function readSnapshot(document: Document, pseudos = true): Snapshot {
 			stacking
 		});
 		snapshot.flags[i] = flags;
-		if (pseudos) snapshot.flags[i] = (snapshot.flags[i] ?? 0) | pseudosOf(element, window);
 		const clips = parent >= 0 && ((snapshot.flags[parent] ?? 0) & FLAG.clips) !== 0;
 		snapshot.clip[i] = parent < 0 ? -1 : clips ? parent : (snapshot.clip[parent] ?? -1);
+		if ((flags & (FLAG.positioned | FLAG.item)) !== 0) snapshot.z[i] = Number.parseInt(style.zIndex, 10) || 0;
+		if ((flags & FLAG.replaced) !== 0) snapshot.natural.set(naturalSize(element), 2 * i);
+		if (all || i === 0)
+			snapshot.insides.set(
+				[element.scrollWidth, element.scrollHeight, element.clientWidth, element.clientHeight],
+				4 * i
+			);
+		if (!all) return;
+		snapshot.edges.set(edgesOf(style), 4 * i);
+		snapshot.flags[i] =
+			flags | pseudosOf(element, window) | (element.matches(FOCUSABLE) ? FLAG.focusable : 0);
 		snapshot.fontSize[i] = parseFloat(style.fontSize);
 		snapshot.lineHeight[i] = parseFloat(style.lineHeight);
 		if ((flags & FLAG.item) !== 0) snapshot.order[i] = Number(style.order);
-		if ((flags & (FLAG.positioned | FLAG.item)) !== 0) snapshot.z[i] = Number.parseInt(style.zIndex, 10) || 0;
-		snapshot.natural.set(naturalSize(element), 2 * i);
-		// A piece of a line has no inside of its own.
-		if ((flags & FLAG.inline) !== 0 && (flags & FLAG.replaced) === 0) return;
-		snapshot.insides.set(
-			[element.scrollWidth, element.scrollHeight, element.clientWidth, element.clientHeight],
-			4 * i
-		);
-		snapshot.edges.set(
-			[
-				px(style.borderTopWidth) + px(style.paddingTop),
-				px(style.borderRightWidth) + px(style.paddingRight),
-				px(style.borderBottomWidth) + px(style.paddingBottom),
-				px(style.borderLeftWidth) + px(style.paddingLeft)
-			],
-			4 * i
-		);
 	});
-	return { ...snapshot, ...linesOf(document, indexOf, window) };
+	const lines = linesOf(document, indexOf, window);
+	if (!all) {
+		for (const block of new Set([...lines.lineOf].map((of) => blockOf(snapshot, of)))) {
+			const element = elements[block];
+			if (element) snapshot.edges.set(edgesOf(window.getComputedStyle(element)), 4 * block);
+		}
+	}
+	return { ...snapshot, ...lines };
 }
 
 /** The buffers of a snapshot, to be handed over rather than copied. */

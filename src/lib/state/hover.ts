@@ -2,7 +2,14 @@ import { Facet, type EditorState, type Extension } from '@codemirror/state';
 import { EditorView, hoverTooltip } from '@codemirror/view';
 import { parseSheet, walk, type Rule, type Span } from '../core/css/index.ts';
 import { rationalFromNumber, toNumber } from '../core/interval/index.ts';
-import { lengthAt, quantity, valueAt, type Expression } from '../core/length/index.ts';
+import {
+	lengthAt,
+	piecesInWords,
+	piecesOf,
+	quantity,
+	valueAt,
+	type Expression
+} from '../core/length/index.ts';
 import { lengthContext } from '../core/media/index.ts';
 import { elementsOf, selectorsIn, wholeSelector } from '../core/selector/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
@@ -33,6 +40,9 @@ const unitsOf = (expression: Expression): string[] => {
 	}
 };
 
+/** The widths over which it is told how a length goes, CSS px. */
+const [LEAST, MOST] = [rationalFromNumber(1), rationalFromNumber(8000)];
+
 /** A length in px in each vantage; null where it is the same px everywhere, or not to be told from the text. */
 function lengthLines(expression: Expression): string[] | null {
 	const units = unitsOf(expression);
@@ -43,8 +53,13 @@ function lengthLines(expression: Expression): string[] | null {
 		const px = toNumber(valueAt(found.form, rationalFromNumber(vantage.width)));
 		return [`${vantage.name} ${Math.round(vantage.width)}: ${Math.round(px * 1000) / 1000} px`];
 	});
+	const [first] = hoverVantages.of();
+	const form = first && quantity(expression, lengthContext(first))?.form;
+	/** How it goes over all widths, where it is not the same at each. */
+	const pieces = form ? piecesOf(form, LEAST, MOST) : [];
+	const over = pieces.some(({ line }) => line.slope.n !== 0n) ? [piecesInWords(pieces)] : [];
 	const root = units.some((unit) => /^r/.test(unit)) ? ['rem as the text size set in the browser'] : [];
-	return lines.length > 0 ? [...lines, ...root] : null;
+	return lines.length > 0 ? [...lines, ...over, ...root] : null;
 }
 
 function wordsAt(state: EditorState, offset: number): Hovered | null {

@@ -1,5 +1,12 @@
 import { shiftOf } from '../core/findings/settings.ts';
-import { contains, NOTHING, rationalFromNumber, union, type IntervalSet } from '../core/interval/index.ts';
+import {
+	contains,
+	NOTHING,
+	printIntervalSet,
+	rationalFromNumber,
+	union,
+	type IntervalSet
+} from '../core/interval/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import {
 	coverage,
@@ -16,6 +23,7 @@ import {
 import { PLAIN, seenVantage, NO_SWITCHES, type SeenVantage } from '../core/vantage/index.ts';
 import { version } from '$app/environment';
 import { findingRows, type FindingRow, type Order } from './findings.ts';
+import * as z from 'zod';
 import type { SiteState } from './site.svelte.ts';
 import { PageState } from './page.svelte.ts';
 import { keepReadings, keptReadings, READINGS } from './keptReadings.ts';
@@ -46,9 +54,23 @@ const [WIDTH, HEIGHT] = [1280, 800];
 
 const PLAIN_AT = seenVantage(PLAIN, NO_SWITCHES);
 
-/** The widths that are swept, and the grid of a quick sweep, CSS px. */
+/** The widths that are swept unless others are set, and the grid of a quick sweep, CSS px. */
 export const STRETCH: Stretch = { from: 240, to: 2560 };
 export const GRID = 64;
+/** The widest that is swept, CSS px; and where widths other than the usual are kept. */
+const WIDEST = 8000;
+const WIDTHS_KEPT = 'vantaggio-swept-widths';
+const KEPT_STRETCH = z.object({ from: z.number().int().min(1), to: z.number().int().max(WIDEST) });
+
+/** The widths that were swept last in this browser; the usual ones where none were set. */
+function keptStretch(): Stretch {
+	try {
+		return KEPT_STRETCH.parse(JSON.parse(localStorage.getItem(WIDTHS_KEPT) ?? ''));
+	} catch {
+		return STRETCH;
+	}
+}
+
 /** So many widths are asked for at once in quiet time: what is more urgent waits no longer than for these. */
 export const PORTION = 24;
 /** How long measurements are gathered before they are shown, quick and whole, ms. */
@@ -70,6 +92,23 @@ export class Sweeping {
 	known = $state.raw<Known>(new Map());
 	phase = $state<Phase>('quick');
 	paused = $state(false);
+	/** Whether nothing is measured, quick or not. */
+	stopped = $state(false);
+	/** The widths that are swept, CSS px. */
+	#stretch = $state.raw<Stretch>(keptStretch());
+
+	get stretch(): Stretch {
+		return this.#stretch;
+	}
+
+	/** Sweeps other widths from now on: whole px, the first less than the last, within what a sweep can have. */
+	set stretch({ from, to }: Stretch) {
+		const [a, b] = [from, to].map((px) => Math.min(WIDEST, Math.max(1, Math.round(px))));
+		if (a === undefined || b === undefined || !(a < b)) return;
+		this.#stretch = { from: a, to: b };
+		localStorage.setItem(WIDTHS_KEPT, JSON.stringify(this.#stretch));
+	}
+
 	/** As which vantage the page is swept; null for as the lead is. */
 	vantage = $state<string | null>(null);
 	/** The key of the finding that is looked at; '' for none. */
@@ -118,8 +157,10 @@ export class Sweeping {
 		const chosen = this.rows.find(({ key }) => key === this.chosen);
 		return chosen ? [...new Set(chosen.widths.cuts.flatMap(sidesOf))].sort((a, b) => a - b) : [];
 	});
-	readonly coverage = $derived.by(() => coverage(this.known, STRETCH));
+	readonly coverage = $derived.by(() => coverage(this.known, this.stretch));
 
+	/** How many widths have been measured since anything new was found, or an end was moved. */
+	sinceNew = $state(0);
 	/** How long what is left takes, as far as it went so far, in words; '' where that is not known. */
 	left = $state('');
 
@@ -150,16 +191,22 @@ export class Sweeping {
 		this.as = as;
 		this.known = new Map(known);
 		this.trouble = '';
+		const { stretch } = this;
 		const given = new Set<number>();
 		this.given = given;
 		const shift = this.#shift;
 		const cuts = bands.thresholds.map(({ cut }) => cut);
 		let shown = performance.now();
 		const [begun, had] = [shown, known.size];
+		/** What was found last, and how many widths were measured then. */
+		let [told, toldAt] = ['', known.size];
 		const show = (): void => {
 			shown = performance.now();
 			if (signal.aborted) return;
 			this.known = new Map(known);
+			const news = this.found.map(({ key, widths }) => `${key} ${printIntervalSet(widths)}`).join();
+			if (news !== told) [told, toldAt] = [news, known.size];
+			this.sinceNew = known.size - toldAt;
 			const each = (shown - begun) / (known.size - had);
 			const { measured, of } = this.coverage;
 			this.left = known.size > had ? inWords(each * (of - measured)) : '';
@@ -186,9 +233,9 @@ export class Sweeping {
 		};
 		try {
 			await inRounds({
-				first: firstWidths(STRETCH, cuts, GRID).filter((width) => !known.has(width)),
+				first: firstWidths(stretch, cuts, GRID).filter((width) => !known.has(width)),
 				next: () => nextWidths(known, shift).filter((width) => !given.has(width)),
-				remaining: () => remainingWidths(new Map([...known, ...[...given].map(unread)]), STRETCH, PORTION),
+				remaining: () => remainingWidths(new Map([...known, ...[...given].map(unread)]), stretch, PORTION),
 				measure,
 				onphase: (phase) => (this.phase = phase),
 				isPaused: () => this.paused,

@@ -64,6 +64,12 @@ export interface Wake {
 /** What is known of an edit before anything is measured. */
 type Edited = Pick<Wake, 'compared' | 'files' | 'before' | 'now' | 'touched' | 'meant'>;
 
+/** What of a comparison is still to be measured. */
+interface Rest {
+	readonly of: Edited;
+	readonly telling: AsyncGenerator<Compares>;
+}
+
 /** How long what is measured in quiet time is gathered before it is told, ms. */
 const GATHER = 1500;
 
@@ -80,8 +86,8 @@ export class Waking {
 	readonly #site: SiteState;
 	/** The texts that the next edit is held against. */
 	#base: Texts;
-	/** What is left of the last look. */
-	#rest: { readonly of: Edited; readonly telling: AsyncGenerator<Compares> } | null = null;
+	/** What is left of the last look; null before there is any. */
+	rest = $state.raw<Rest | null>(null);
 	wake = $state.raw<Wake | null>(null);
 	/** Whether the page is being measured for it. */
 	busy = $state(false);
@@ -116,8 +122,9 @@ export class Waking {
 				const of = { compared, files, before, now, touched, meant };
 				this.#tell(of, told.value);
 				if (!this.wake?.exact) continue;
-				this.#rest = { of, telling };
-				return await this.#lookElsewhere(swept, signal);
+				await this.#lookElsewhere(swept, signal);
+				if (!signal.aborted) this.rest = { of, telling };
+				return;
 			}
 		} catch (error) {
 			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
@@ -126,18 +133,16 @@ export class Waking {
 		}
 	}
 
-	/** Goes on with the last look, in quiet time, until every px is measured that the edit can reach. */
-	async complete(signal: AbortSignal): Promise<void> {
-		const rest = this.#rest;
-		this.#rest = null;
-		if (!rest) return;
+	/** Goes on with what is left of a look, in quiet time, until every px is measured that the edit can reach. */
+	async complete({ of, telling }: Rest, signal: AbortSignal): Promise<void> {
 		let shown = performance.now();
 		try {
-			for await (const told of rest.telling) {
-				if (signal.aborted) return;
-				if (!told.whole && performance.now() - shown < GATHER) continue;
+			while (!signal.aborted) {
+				const told = await telling.next();
+				if (told.done) return;
+				if (!told.value.whole && performance.now() - shown < GATHER) continue;
 				shown = performance.now();
-				this.#tell(rest.of, told);
+				this.#tell(of, told.value);
 			}
 		} catch (error) {
 			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);

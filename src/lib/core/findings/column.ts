@@ -1,8 +1,8 @@
 import { figure } from '../box/index.ts';
-import { FLAG, type Snapshot } from '../snapshot/index.ts';
+import { blockOf, FLAG, type Snapshot } from '../snapshot/index.ts';
 import { has, lineEdges } from './geometry.ts';
 import type { Kind, Reading } from './kind.ts';
-import { blockOf, byKey } from './line.ts';
+import { byKey } from './line.ts';
 
 /** Fewer words a line are too few; fewer rows say nothing. */
 const [WORDS, ROWS] = [1.5, 3];

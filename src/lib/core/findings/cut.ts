@@ -1,8 +1,8 @@
 import { figure } from '../box/index.ts';
-import { FLAG, type Snapshot } from '../snapshot/index.ts';
+import { blockOf, FLAG, type Snapshot } from '../snapshot/index.ts';
 import { boxEdges, clipOf, has, isPage, type Edges } from './geometry.ts';
 import { LEAST, NEAR, type Kind, type Reading } from './kind.ts';
-import { blockOf, byKey, linesOf, type Line } from './line.ts';
+import { byKey, linesOf, type Line } from './line.ts';
 
 /** Boxes of lines reach beyond their letters, above and below: so much of their height may be cut. */
 const BEYOND = 0.2;

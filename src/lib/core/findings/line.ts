@@ -36,13 +36,6 @@ export const over = (a: Edges, b: Edges, height: number): number =>
 		Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) - SHARED * height
 	);
 
-/** The box that the lines of an element's text stand in: its own, or that of the first around it that is no piece of a line. */
-export function blockOf(snapshot: Snapshot, of: number): number {
-	let at = of;
-	while (at > 0 && has(snapshot, at, FLAG.inline)) at = snapshot.parent[at] ?? 0;
-	return at;
-}
-
 /** Things by a key of theirs. */
 export function byKey<Item>(items: readonly Item[], key: (item: Item) => number): Map<number, Item[]> {
 	const all = new Map<number, Item[]>();

@@ -1,7 +1,8 @@
 import { figure } from '../box/index.ts';
 import { isAround } from './geometry.ts';
+import { blockOf } from '../snapshot/index.ts';
 import type { Kind, Reading } from './kind.ts';
-import { APART, blockOf, over, seenLines, type Line } from './line.ts';
+import { APART, over, seenLines, type Line } from './line.ts';
 
 /** Lines of two elements, neither in the other, lie over one another. What is fixed lies over all else by design. */
 export const overlap: Kind = {

@@ -1,8 +1,8 @@
 import { figure } from '../box/index.ts';
-import { FLAG } from '../snapshot/index.ts';
+import { blockOf, FLAG } from '../snapshot/index.ts';
 import { boxEdges, has } from './geometry.ts';
 import { LEAST, NEAR, type Kind, type Reading } from './kind.ts';
-import { blockOf, byKey, linesOf } from './line.ts';
+import { byKey, linesOf } from './line.ts';
 
 /**
  * A line of text is longer than the room in its box, which neither cuts nor scrolls it: a word of it cannot be broken, or it

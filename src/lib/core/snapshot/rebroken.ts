@@ -1,3 +1,4 @@
+import { blockOf } from './block.ts';
 import { childrenOf, shownAmong, visualRows } from './laidOut.ts';
 import { FLAG, type Snapshot } from './snapshot.ts';
 
@@ -10,11 +11,11 @@ export interface Rebroken {
 }
 
 /** How many lines the text of each block takes, that of inline elements in it too, by the block's index. */
-function lineCounts({ lineOf, lines, flags, parent }: Snapshot): Map<number, number> {
+function lineCounts(snapshot: Snapshot): Map<number, number> {
+	const { lineOf, lines } = snapshot;
 	const rows = new Map<number, { readonly top: number; readonly height: number }[]>();
 	lineOf.forEach((of, i) => {
-		let block = of;
-		while (block > 0 && ((flags[block] ?? 0) & FLAG.inline) !== 0) block = parent[block] ?? 0;
+		const block = blockOf(snapshot, of);
 		const [top = 0, , height = 0] = lines.subarray(4 * i + 1);
 		rows.set(block, [...(rows.get(block) ?? []), { top, height }]);
 	});

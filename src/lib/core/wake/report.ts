@@ -55,6 +55,18 @@ export const holdReport = (
 const escaped = (text: string): string =>
 	text.replace(/[&<>"]/g, (one) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[one] ?? one);
 
+/** Ink on paper, for a screen and for a printer. */
+const STYLE = [
+	':root{color:#231e17;background:#fffdf8}',
+	'body{max-width:56rem;margin:0 auto;padding:2rem 1.5rem;font:1rem/1.5 Georgia,serif}',
+	'h1{margin:0;padding-bottom:.5rem;border-bottom:2px solid;font-size:1.6rem}',
+	'h2{margin:2rem 0 .5rem;font-size:1.2rem}',
+	'table{width:100%;border-collapse:collapse}',
+	'th,td{padding:.375rem 1.5rem .375rem 0;border-bottom:1px solid #d8cfbd;text-align:left;vertical-align:top}',
+	'th{font-weight:600;white-space:nowrap}',
+	'td{overflow-wrap:anywhere;font-variant-numeric:tabular-nums}'
+].join('');
+
 /** The report as a page of its own, without scripts or anything fetched. */
 export function reportPage(report: HoldReport): string {
 	const row = (name: string, value: string): string =>
@@ -65,7 +77,7 @@ export function reportPage(report: HoldReport): string {
 	);
 	return `<!doctype html>
 <html lang="en"><meta charset="utf-8"><title>Hold: ${escaped(report.page)} ${escaped(report.widths)}</title>
-<style>body{max-width:60rem;margin:2rem auto;font:16px/1.5 serif}th{text-align:left;padding-right:1.5rem;vertical-align:top}td,th{border-bottom:1px solid #ccc}</style>
+<style>${STYLE}</style>
 <h1>${report.unchanged ? 'Unchanged' : 'Changed'}: ${escaped(report.page)}, ${escaped(report.widths)}</h1>
 <p>${
 		report.unchanged
@@ -83,7 +95,7 @@ ${[
 	row('Measurement', `SHA-256 ${report.measurement}`)
 ].join('\n')}
 </table>
-${report.unchanged ? '' : `<h2>What changed</h2>\n<table>${changes.join('\n')}</table>`}
+${report.unchanged ? '' : `<h2>What changed</h2>\n<table>\n<tr><th scope="col">element</th><th scope="col">widths, px</th><th scope="col">by at most</th></tr>\n${changes.join('\n')}\n</table>`}
 </html>
 `;
 }

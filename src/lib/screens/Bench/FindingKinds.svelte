@@ -2,12 +2,14 @@
 	import { KINDS, neither } from '$lib/core/findings/index.ts';
 	import type { KindSetting } from '$lib/core/findings/settings.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import type { Sweeping } from '$lib/state/sweeping.svelte.ts';
 
 	interface Props {
 		site: SiteState;
+		sweeping: Sweeping;
 	}
 
-	let { site }: Props = $props();
+	let { site, sweeping }: Props = $props();
 
 	const { finding } = $derived(site.kept);
 	const settingOf = (name: string): KindSetting =>
@@ -29,6 +31,26 @@
 	}
 </script>
 
+{#snippet end(name: 'from' | 'to')}
+	<label class="limit"
+		>{name}
+		<input
+			value={sweeping.stretch[name]}
+			inputmode="numeric"
+			maxlength="4"
+			aria-label="Swept {name}, px"
+			onchange={({ currentTarget }) => {
+				sweeping.stretch = { ...sweeping.stretch, [name]: Number(currentTarget.value) };
+				currentTarget.value = String(sweeping.stretch[name]);
+			}}
+		/></label
+	>
+{/snippet}
+
+<fieldset>
+	<legend>Widths that are swept, in this browser</legend>
+	<div>{@render end('from')}{@render end('to')}<span>px</span></div>
+</fieldset>
 <fieldset>
 	<legend>Kinds of findings, for this site</legend>
 	{#each [neither, ...KINDS] as kind (kind.name)}

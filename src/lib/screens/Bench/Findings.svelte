@@ -9,7 +9,7 @@
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import { findingsReport } from '$lib/state/findingsReport.ts';
-	import { STRETCH, type Sweeping, type Swept } from '$lib/state/sweeping.svelte.ts';
+	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
 	import { hangs } from '$lib/stage/client/queue.ts';
 	import { download } from '$lib/ui/download.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
@@ -62,13 +62,13 @@
 	const seen = $derived(
 		sweeping.phase === 'done' && measured === of
 			? `All ${of} widths measured.`
-			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; the longest stretch not looked at is ${unseen} px`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
+			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; the longest stretch not looked at is ${unseen} px; ${sweeping.phase === 'quick' ? 'ends are still sought' : `ends are exact, nothing new in the last ${sweeping.sinceNew}`}`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
 	);
 	/** Gives what was found, and what of it is accepted, to be kept as a file. */
 	function takeOut(): void {
 		const at = new Date().toISOString();
 		const { as, coverage, rows } = sweeping;
-		const report = findingsReport(page.path, as, STRETCH, coverage, rows, at);
+		const report = findingsReport(page.path, as, sweeping.stretch, coverage, rows, at);
 		download(`findings ${page.path}.json`, JSON.stringify(report, null, '\t'), 'application/json');
 	}
 	const marks = { grave: '!!', plain: '!', slight: '·' } as const;
@@ -113,6 +113,9 @@
 			<Button look="quiet" onclick={() => (sweeping.paused = !sweeping.paused)}
 				>{sweeping.paused ? 'Go on to every width' : 'Pause after the quick ones'}</Button
 			>
+			<Button look="quiet" onclick={() => (sweeping.stopped = !sweeping.stopped)}
+				>{sweeping.stopped ? 'Go on' : 'Stop'}</Button
+			>
 		{/if}
 		<label>
 			as
@@ -131,7 +134,7 @@
 			</select>
 		</label>
 		<Button look="quiet" disabled={measured === 0} onclick={takeOut}>Take out as JSON</Button>
-		<Menu label="Kinds"><FindingKinds {site} /></Menu>
+		<Menu label="Kinds"><FindingKinds {site} {sweeping} /></Menu>
 	</div>
 </div>
 {#each sweeping.given as width (width)}<p class="trouble" role="alert">{hangs(width)}</p>{/each}

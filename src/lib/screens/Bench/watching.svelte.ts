@@ -76,8 +76,8 @@ export class Watching {
 		$effect(() => {
 			const { sweeping } = this;
 			const swept = this.#sweptAs(this.#still);
-			if (!sweeping || !swept) return;
-			void [swept.page.conditions, sweeping.paused];
+			if (!sweeping || !swept || sweeping.stopped) return;
+			void [swept.page.conditions, sweeping.paused, sweeping.stretch];
 			return afterRest(SWEEP_REST, (signal) => sweeping.sweep(swept, signal));
 		});
 		$effect(() => {
@@ -99,7 +99,19 @@ export class Watching {
 			void swept.page.conditions;
 			return afterRest(WAKE_REST, (signal) => this.#wake(swept, signal));
 		});
+		$effect(() => {
+			const { waking } = this;
+			const rest = waking?.rest;
+			if (!waking || !rest || !this.#isQuiet) return;
+			return afterRest(SWEEP_REST, (signal) => waking.complete(rest, signal));
+		});
 	}
+
+	/** Whether nothing is swept now: what is left of a Wake can be measured then. */
+	readonly #isQuiet: boolean = $derived.by(() => {
+		const { sweeping } = this;
+		return !sweeping || sweeping.phase === 'done' || sweeping.paused || sweeping.stopped;
+	});
 
 	/** What is swept for findings: the lead, or the vantage that was chosen for it. */
 	#sweptAs(swept: Swept | null): Swept | null {
@@ -141,7 +153,6 @@ export class Watching {
 		this.waking ??= new module.Waking(this.#site, this.#opened);
 		if (!signal.aborted) await this.waking.look(swept, signal);
 		if (!signal.aborted) await this.holding?.check(swept, signal);
-		if (!signal.aborted) await this.waking.complete(signal);
 	}
 
 	/** Whole px that the key for the next breakpoint stops at, too, ascending. */
