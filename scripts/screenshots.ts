@@ -127,6 +127,15 @@ await page.keyboard.insertText('.badge.delay { left: 300px; }\n');
 await page.getByText('Held and changed').waitFor();
 await page.waitForTimeout(2500);
 await shot('wake');
+await page.goto(`${server.url}/site/1/bench?page=home.html&file=css/sailings.css&at=1.2.0`);
+await painted();
+await page.getByText('Vantaggio', { exact: true }).click();
+await page.keyboard.press('Shift+Y');
+await page.getByLabel('What is followed').selectOption('box:height');
+await page.getByText('All 2321 widths measured').waitFor();
+await page.locator('li > button', { hasText: '→' }).last().click();
+await page.waitForTimeout(2500);
+await shot('curve');
 
 await browser.close();
 await server.kill();

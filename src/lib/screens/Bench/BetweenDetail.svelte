@@ -9,6 +9,7 @@
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import { placeName } from './placeName.ts';
 
 	interface Props {
@@ -58,8 +59,8 @@
 </p>
 <p>
 	{#each places as place, i (i)}
-		<button type="button" onclick={() => onplace(place)}
-			>{placeName(page, { file: place.path, span: { start: place.offset, end: place.offset } })}</button
+		<PlaceButton onclick={() => onplace(place)}
+			>{placeName(page, { file: place.path, span: { start: place.offset, end: place.offset } })}</PlaceButton
 		>
 	{/each}
 	{#if between !== undefined}
@@ -80,17 +81,5 @@
 		gap: 0 0.5rem;
 		align-items: center;
 		min-height: 1.625rem;
-	}
-
-	button {
-		min-height: 1.5rem;
-		padding: 0 0.25rem;
-		border: 0;
-		background: none;
-		color: var(--blue);
-		font: 0.8125rem/1.4 var(--mono);
-		text-decoration: underline;
-		text-underline-offset: 3px;
-		cursor: pointer;
 	}
 </style>

@@ -3,6 +3,7 @@
 	import type { Cause } from '$lib/state/causes.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import { placeName } from './placeName.ts';
 
 	interface Props {
@@ -23,8 +24,8 @@
 </script>
 
 {#snippet place(file: string, span: { start: number; end: number })}
-	<button type="button" onclick={() => onplace({ path: file, offset: span.start })}
-		>{placeName(page, { file, span })}</button
+	<PlaceButton onclick={() => onplace({ path: file, offset: span.start })}
+		>{placeName(page, { file, span })}</PlaceButton
 	>
 {/snippet}
 
@@ -72,19 +73,7 @@
 		color: var(--ink-2);
 	}
 
-	code,
-	button {
+	code {
 		font: 0.8125rem/1.4 var(--mono);
-	}
-
-	button {
-		min-height: 1.5rem;
-		padding: 0 0.25rem;
-		border: 0;
-		background: none;
-		color: var(--blue);
-		text-decoration: underline;
-		text-underline-offset: 3px;
-		cursor: pointer;
 	}
 </style>

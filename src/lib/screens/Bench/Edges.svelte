@@ -2,6 +2,7 @@
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 
 	interface Props {
 		/** Whole px on both sides of where something begins, ends or changes. */
@@ -16,8 +17,7 @@
 <p>
 	<span>Edges, by <kbd>B</kbd> too:</span>
 	{#each edges as edge (edge)}
-		<button type="button" aria-current={carriage.width === edge} onclick={() => (carriage.width = edge)}
-			>{edge}</button
+		<PlaceButton current={carriage.width === edge} onclick={() => (carriage.width = edge)}>{edge}</PlaceButton
 		>
 	{/each}
 	<Button look="quiet" aria-pressed={isPair} onclick={() => (viewing.beside = isPair ? null : 'narrower')}
@@ -32,23 +32,6 @@
 		gap: 0 0.5rem;
 		align-items: center;
 		min-height: 1.625rem;
-	}
-
-	button {
-		min-height: 1.5rem;
-		padding: 0 0.25rem;
-		border: 0;
-		background: none;
-		color: var(--blue);
-		font: 0.8125rem/1.4 var(--mono);
-		text-decoration: underline;
-		text-underline-offset: 3px;
-		cursor: pointer;
-	}
-
-	button[aria-current='true'] {
-		color: var(--brass-line, var(--ink));
-		font-weight: 700;
 	}
 
 	kbd {

@@ -13,6 +13,7 @@
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { setBeside, takeOutAll } from '$lib/state/writing.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import BetweenDetail from './BetweenDetail.svelte';
 	import Edges from './Edges.svelte';
 	import { placeName } from './placeName.ts';
@@ -94,8 +95,8 @@
 			<p>
 				<span>Without</span>
 				<code>{from.property}: {from.written}</code>
-				<button type="button" class="place" onclick={() => onplace(place)}
-					>{placeName(page, { file: from.file, span: from.span })}</button
+				<PlaceButton onclick={() => onplace(place)}
+					>{placeName(page, { file: from.file, span: from.span })}</PlaceButton
 				>
 				<span
 					>on {nameAt(page.page, blame.path, 'something')} it is {left > 0
@@ -149,20 +150,8 @@
 		color: var(--rubric);
 	}
 
-	code,
-	.place {
+	code {
 		font: 0.8125rem/1.4 var(--mono);
-	}
-
-	.place {
-		min-height: 1.5rem;
-		padding: 0 0.25rem;
-		border: 0;
-		background: none;
-		color: var(--blue);
-		text-decoration: underline;
-		text-underline-offset: 3px;
-		cursor: pointer;
 	}
 
 	input {

@@ -20,6 +20,8 @@ interface Asked {
 
 /** How long texts rest before it is looked at what an edit changed, and before they are swept, ms. */
 const [WAKE_REST, SWEEP_REST] = [700, 400];
+/** How long it is quiet before the rest of a Wake is measured, ms. */
+const QUIET = 10_000;
 
 /** Does something after a rest, unless what it depends on changes meanwhile; then what was begun is given up. */
 function afterRest(ms: number, does: (signal: AbortSignal) => Promise<void>): () => void {
@@ -103,7 +105,7 @@ export class Watching {
 			const { waking } = this;
 			const rest = waking?.rest;
 			if (!waking || !rest || !this.#isQuiet) return;
-			return afterRest(SWEEP_REST, (signal) => waking.complete(rest, signal));
+			return afterRest(QUIET, (signal) => waking.complete(rest, signal));
 		});
 	}
 
