@@ -56,16 +56,7 @@ test('faults of a page are found with the widths that arithmetic has, by a quick
 		async ({ site, html, css }) => {
 			const client = globalThis.stageClient;
 			const queue = client.measuringQueue((n) => globalThis.stageOf(site, n), 1);
-			const content = {
-				address: '/index.html',
-				html: client.inertSource(client.parsePage(html)),
-				sheets: [{ element: [0, 0], text: css }],
-				rules: '',
-				films: 'play' as const,
-				rightToLeft: false,
-				staged: [],
-				taps: false
-			};
+			const content = client.contentOf(html, css);
 			const viewport = { width: 800, height: 700, density: 1 };
 			const stretch = { from: 300, to: 800 };
 			const cut = (at: number, after = false) => ({ at: client.rationalFromNumber(at), after });
@@ -161,18 +152,9 @@ test('what lies over what is as the engine has it when it is asked what is at a 
 	const site = await measuring(page, server, html);
 	const own = await page.evaluate(
 		async ({ site, html, css }) => {
-			const { measuringQueue, inertSource, parsePage, isPaintedOver } = globalThis.stageClient;
+			const { measuringQueue, contentOf, isPaintedOver } = globalThis.stageClient;
 			const queue = measuringQueue((n) => globalThis.stageOf(site, n), 1);
-			const content = {
-				address: '/index.html',
-				html: inertSource(parsePage(html)),
-				sheets: [{ element: [0, 0], text: css }],
-				rules: '',
-				films: 'play' as const,
-				rightToLeft: false,
-				staged: [],
-				taps: false
-			};
+			const content = contentOf(html, css);
 			const viewport = { width: 400, height: 700, density: 1 };
 			for await (const { snapshot } of queue.measure({ content, viewport, widths: [400] })) {
 				const all = (tag: string) => snapshot.tags.flatMap((one, i) => (one === tag ? i : []));

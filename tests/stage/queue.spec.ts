@@ -19,7 +19,7 @@ test.beforeEach(async ({ page, server }) => {
 	await page.evaluate(await clientBundle());
 	await page.evaluate(
 		async ({ site, css }) => {
-			const { openStage, measuringQueue, inertSource, parsePage } = globalThis.stageClient;
+			const { openStage, measuringQueue, contentOf } = globalThis.stageClient;
 			let opened = 0;
 			const open = async (n: number) => {
 				opened++;
@@ -27,21 +27,10 @@ test.beforeEach(async ({ page, server }) => {
 				stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%;visibility:hidden';
 				return stage;
 			};
-			const html = inertSource(
-				parsePage(
-					'<!doctype html><style>x</style><body><div id=box>words that wrap in a narrow box <span>x</span></div>'
-				)
+			const content = contentOf(
+				'<!doctype html><style>x</style><body><div id=box>words that wrap in a narrow box <span>x</span></div>',
+				css
 			);
-			const content = {
-				address: '/index.html',
-				html,
-				sheets: [{ element: [0, 0], text: css }],
-				rules: '',
-				films: 'play' as const,
-				rightToLeft: false,
-				staged: [],
-				taps: false
-			};
 			Object.assign(globalThis, { queue: measuringQueue(open, 2), content, opened: () => opened });
 		},
 		{ site, css: CSS }
@@ -128,13 +117,10 @@ test('what is urgent goes first, what is aborted ends, and two stages share the 
 
 test('a picture that is another one at another width is measured as that one', async ({ page }) => {
 	const widths = await page.evaluate(async () => {
-		const { inertSource, parsePage } = globalThis.stageClient;
-		const html = inertSource(
-			parsePage(
-				`<!doctype html><style></style><body><picture><source media="(max-width: 599px)" srcset="50.svg"><img alt="" src="200.svg"></picture>`
-			)
+		const own = globalThis.stageClient.contentOf(
+			`<!doctype html><style></style><body><picture><source media="(max-width: 599px)" srcset="50.svg"><img alt="" src="200.svg"></picture>`,
+			'body { margin: 0 }'
 		);
-		const own = { ...content, html, sheets: [{ element: [0, 0], text: 'body { margin: 0 }' }] };
 		const rows: Record<number, number | undefined> = {};
 		const viewport = { width: 1000, height: 700, density: 1 };
 		for (const at of [700, 500, 600, 599, 1000, 240])

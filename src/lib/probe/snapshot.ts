@@ -14,7 +14,8 @@ interface Around {
 	readonly hasRoom: boolean;
 	/** The `display` of its parent. */
 	readonly display: string;
-	/** Whether what it is in lets what is behind through. */
+	/** Its own opacity, and whether it or what it is in lets what is behind through. */
+	readonly opacity: number;
 	readonly faded: boolean;
 	readonly stacking: ReturnType<typeof stackingSaid>;
 }
@@ -22,7 +23,6 @@ interface Around {
 function flagsOf(element: Element, style: CSSStyleDeclaration, around: Around): number {
 	let flags = 0;
 	const { position, display, overflowX, overflowY } = style;
-	const opacity = Number(style.opacity);
 	// What a closed `<details>` holds has a box, and is not drawn.
 	const isDrawn = style.visibility === 'visible' && element.checkVisibility();
 	if (isDrawn && (around.hasRoom || element.getClientRects().length > 0)) flags |= FLAG.shown;
@@ -41,8 +41,8 @@ function flagsOf(element: Element, style: CSSStyleDeclaration, around: Around): 
 	if (isStacking(style, item, around.stacking)) flags |= FLAG.stacks;
 	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
 	if (/^(img|video)$/.test(element.localName) && style.objectFit === 'fill') flags |= FLAG.filled;
-	if (opacity === 0) flags |= FLAG.clear;
-	if (opacity === 1 && !around.faded && isOpaque(element, style)) flags |= FLAG.opaque;
+	if (around.opacity === 0) flags |= FLAG.clear;
+	if (!around.faded && isOpaque(element, style)) flags |= FLAG.opaque;
 	if (style.writingMode !== 'horizontal-tb') flags |= FLAG.vertical;
 	return flags;
 }
@@ -154,10 +154,12 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 		displays.push(style.display);
 		snapshot.parent[i] = parent;
 		snapshot.boxes.set([box.left + scrollX, box.top + scrollY, box.width, box.height], 4 * i);
-		if (faded.has(parent) || Number(style.opacity) < 1) faded.add(i);
+		const opacity = Number(style.opacity);
+		if (faded.has(parent) || opacity < 1) faded.add(i);
 		const flags = flagsOf(element, style, {
 			hasRoom: box.width > 0 && box.height > 0,
 			display: displays[parent] ?? '',
+			opacity,
 			faded: faded.has(i),
 			stacking
 		});

@@ -19,8 +19,8 @@ export interface Blame {
 	readonly path: ElementPath;
 }
 
-/** What a page is swept as, and where it is laid out. */
-export interface Swept {
+/** A page on which declarations are tried: as what it is swept, and where it is laid out. */
+export interface Trial {
 	readonly site: SiteState;
 	readonly page: PageState;
 	readonly stages: Stages;
@@ -36,7 +36,7 @@ const LESS = 0.9;
 const MOST = 60;
 
 /** Declarations that decide on an element and all around it, at a width: its own first. */
-async function deciding({ page, stages, as }: Swept, path: ElementPath, width: number): Promise<Blame[][]> {
+async function deciding({ page, stages, as }: Trial, path: ElementPath, width: number): Promise<Blame[][]> {
 	const lineage = await lineageOf(page, stages, path, { ...as, width });
 	return lineage.at(width).map((of, up) => {
 		const found = [...propertiesSet(of)].flatMap((property) => {
@@ -49,7 +49,7 @@ async function deciding({ page, stages, as }: Swept, path: ElementPath, width: n
 }
 
 /** The page with something else in the place of a declaration: by default nothing. */
-function changed({ site, page }: Swept, { file, span }: Candidate, beside?: string): PageState {
+function changed({ site, page }: Trial, { file, span }: Candidate, beside?: string): PageState {
 	const at = (offset: number): number => (file === page.path ? page.inFile(file, offset) : offset);
 	const [start, end] = [at(span.start), at(span.end)];
 	return new PageState(site, page.path, (path) => {
@@ -61,7 +61,7 @@ function changed({ site, page }: Swept, { file, span }: Candidate, beside?: stri
 }
 
 /** How far a finding is beyond its limit at its worst width, in real layout of a page that is changed; under 0 it is not there. */
-async function leftOf({ stages, as, site }: Swept, page: PageState, row: FindingRow, signal: AbortSignal) {
+async function leftOf({ stages, as, site }: Trial, page: PageState, row: FindingRow, signal: AbortSignal) {
 	const shift = shiftOf(row.key, site.kept.finding.list) ?? 0;
 	const { height, density } = as;
 	const viewport = { width: as.width, height, density };
@@ -94,7 +94,7 @@ export interface Effect {
  * single one makes so much of it.
  */
 export async function blameOf(
-	swept: Swept,
+	swept: Trial,
 	{ paths, widths, amount, flips = false }: Effect,
 	signal: AbortSignal
 ): Promise<Blame[]> {
@@ -125,7 +125,7 @@ export async function blameOf(
 }
 
 /** The declarations to blame for a finding at its worst width. */
-export const blameFor = (swept: Swept, row: FindingRow, signal: AbortSignal): Promise<Blame[]> =>
+export const blameFor = (swept: Trial, row: FindingRow, signal: AbortSignal): Promise<Blame[]> =>
 	blameOf(
 		swept,
 		{
@@ -138,7 +138,7 @@ export const blameFor = (swept: Swept, row: FindingRow, signal: AbortSignal): Pr
 
 /** What a kind has as a remedy that does mend a finding, beside the declaration to blame; undefined where nothing does. */
 export async function remedyFor(
-	swept: Swept,
+	swept: Trial,
 	row: FindingRow,
 	{ from }: Blame,
 	signal: AbortSignal

@@ -4,7 +4,7 @@ import { toNumber } from '../core/interval/index.ts';
 import type { MediaSite } from '../core/media/index.ts';
 import { pathsOf } from '../core/findings/index.ts';
 import { elementOf, rebroken, type Rebroken, type Snapshot } from '../core/snapshot/index.ts';
-import { blameOf, type Blame, type Swept } from './blame.ts';
+import { blameOf, type Blame, type Trial } from './blame.ts';
 import { edgesOf, following, toleranceOf } from './following.svelte.ts';
 import type { PageState } from './page.svelte.ts';
 import { readPath } from './selection.svelte.ts';
@@ -20,7 +20,7 @@ export interface Cause {
 }
 
 /** What is followed, on what page. */
-export interface Followed extends Swept {
+export interface Followed extends Trial {
 	readonly path: ElementPath;
 	readonly property: string;
 }

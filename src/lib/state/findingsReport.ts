@@ -1,4 +1,4 @@
-import { printIntervalSet, type IntervalSet } from '../core/interval/index.ts';
+import { printIntervalSet } from '../core/interval/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { FindingRow } from './findings.ts';
 import type { coverage, Stretch } from '../core/sweep/index.ts';
@@ -39,7 +39,6 @@ export const findingsReport = (
 	rows: readonly FindingRow[],
 	at: string
 ): FindingsReport => {
-	const printed = (widths: IntervalSet): string => printIntervalSet(widths);
 	return {
 		page,
 		as: { vantage: vantage.name, height: vantage.height, density: vantage.density },
@@ -50,11 +49,11 @@ export const findingsReport = (
 			severity: kind.severity,
 			sentence,
 			elements: names.map((name, i) => ({ name, path: (paths[i] ?? []).join('.') })),
-			widths: printed(widths),
+			widths: printIntervalSet(widths),
 			exact,
 			worst,
 			...(kind.standard ? { standard: kind.standard } : {}),
-			accepted: accepted.map((one) => ({ widths: printed(one.widths), reason: one.reason }))
+			accepted: accepted.map((one) => ({ widths: printIntervalSet(one.widths), reason: one.reason }))
 		}))
 	};
 };

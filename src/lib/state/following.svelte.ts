@@ -19,7 +19,7 @@ import {
 } from '../core/interval/index.ts';
 import { coverage, firstWidths, remainingWidths } from '../core/sweep/index.ts';
 import type { PageContent } from '../stage/protocol.ts';
-import { keepReadings, keptReadings, READINGS } from './keptReadings.ts';
+import { keptReadings, READINGS } from './keptReadings.ts';
 import { inRounds, type Phase } from './rounds.ts';
 import { GRID, PORTION, STRETCH, sweptAs, type Swept } from './sweeping.svelte.ts';
 
@@ -102,7 +102,8 @@ export class Following {
 			const read = readings.get(property);
 			if (read !== undefined) known.set(width, valueOf(String(read)));
 		};
-		if (known.size === 0) for (const [at, readings] of await keptReadings(key)) take(at, readings);
+		const kept = await keptReadings(key);
+		if (known.size === 0) for (const [at, readings] of await kept.known()) take(at, readings);
 		if (signal.aborted) return;
 		let shown = performance.now();
 		const show = (): void => {
@@ -120,7 +121,7 @@ export class Following {
 				take(one.width, readings);
 				if (performance.now() - shown > GATHER) show();
 			}
-			void keepReadings(key, read);
+			void kept.keep(read);
 			show();
 			if (!signal.aborted && ![...read.keys()].some((at) => known.has(at)))
 				throw new Error('There is no such element, or the stage measured nothing.');

@@ -26,7 +26,7 @@ import { findingRows, type FindingRow, type Order } from './findings.ts';
 import * as z from 'zod';
 import type { SiteState } from './site.svelte.ts';
 import { PageState } from './page.svelte.ts';
-import { keepReadings, keptReadings, READINGS } from './keptReadings.ts';
+import { keptReadings, READINGS } from './keptReadings.ts';
 import { inRounds, type Phase } from './rounds.ts';
 import { touchedOn } from './wake.ts';
 import type { Stages } from './stages.svelte.ts';
@@ -77,8 +77,6 @@ export const PORTION = 24;
 const GATHER = { quick: 200, whole: 1000 };
 /** Pages whose readings are kept, by what their frames are given. */
 const KEPT = 6;
-
-const unread = (width: number): [number, Readings] => [width, new Map()];
 
 /** A time in words, as exactly as it can be told. */
 function inWords(ms: number): string {
@@ -183,7 +181,8 @@ export class Sweeping {
 		const content = page.content(stages.prefix, as);
 		const of = JSON.stringify([version, content, height, density]);
 		const known = this.#readings(of);
-		if (known.size === 0) for (const [width, readings] of await keptReadings(of)) known.set(width, readings);
+		const kept = await keptReadings(of);
+		if (known.size === 0) for (const [width, readings] of await kept.known()) known.set(width, readings);
 		if (signal.aborted) return;
 		this.#takeOver(swept, known);
 		this.#cuts = bands.thresholds;
@@ -193,6 +192,8 @@ export class Sweeping {
 		this.trouble = '';
 		const { stretch } = this;
 		const given = new Set<number>();
+		/** What is not to be measured: what is known, and what was given up. */
+		const settled = { has: (width: number): boolean => known.has(width) || given.has(width) };
 		this.given = given;
 		const shift = this.#shift;
 		const cuts = bands.thresholds.map(({ cut }) => cut);
@@ -224,7 +225,7 @@ export class Sweeping {
 					if (performance.now() - shown > GATHER[priority < 0 ? 'whole' : 'quick']) show();
 				}
 			} finally {
-				void keepReadings(of, read);
+				void kept.keep(read);
 			}
 			show();
 			if (widths.some((width) => given.has(width))) this.given = new Set(given);
@@ -235,7 +236,7 @@ export class Sweeping {
 			await inRounds({
 				first: firstWidths(stretch, cuts, GRID).filter((width) => !known.has(width)),
 				next: () => nextWidths(known, shift).filter((width) => !given.has(width)),
-				remaining: () => remainingWidths(new Map([...known, ...[...given].map(unread)]), stretch, PORTION),
+				remaining: () => remainingWidths(settled, stretch, PORTION),
 				measure,
 				onphase: (phase) => (this.phase = phase),
 				isPaused: () => this.paused,

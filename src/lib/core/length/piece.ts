@@ -7,7 +7,7 @@ import {
 	toNumber,
 	type Rational
 } from '../interval/index.ts';
-import { line, valueAt, type Form, type Line } from './form.ts';
+import { valueAt, type Form, type Line } from './form.ts';
 
 /** A stretch of widths over which a form is one line, CSS px; at the ends it is that of the pieces beside it, too. */
 export interface FormPiece {
@@ -66,7 +66,7 @@ function overlaid(kind: 'min' | 'max', a: readonly FormPiece[], b: readonly Form
  * Values 4 §10.2, comparison functions). Both ends are CSS px, the first less than the last.
  */
 export function piecesOf(form: Form, from: Rational, to: Rational): FormPiece[] {
-	if (form.kind === 'line') return [{ from, to, line: line(form.constant, form.slope) }];
+	if (form.kind === 'line') return [{ from, to, line: form }];
 	const [first, ...others] = form.of.map((part) => piecesOf(part, from, to));
 	return joined(others.reduce((pieces, part) => overlaid(form.kind, pieces, part), first ?? []));
 }

@@ -11,7 +11,7 @@ import {
 } from './known.ts';
 
 /** Which widths were looked at, whatever was seen there. */
-type Looked = ReadonlyMap<number, unknown>;
+type Looked = Pick<ReadonlySet<number>, 'has'>;
 
 /** The last and the first whole width on both sides of a cut, CSS px. */
 export function sidesOf({ at, after }: Cut): [number, number] {

@@ -131,7 +131,9 @@
 	let wished = $state('');
 	function follow(event: SubmitEvent): void {
 		event.preventDefault();
-		const property = wished.trim().toLowerCase();
+		const named = wished.trim();
+		// Custom properties alone are told apart by case.
+		const property = named.startsWith('--') ? named : named.toLowerCase();
 		if (property !== '') following.property = property;
 		wished = '';
 	}
