@@ -3,11 +3,14 @@ import { EditorView, hoverTooltip } from '@codemirror/view';
 import { parseSheet, walk, type Rule, type Span } from '../core/css/index.ts';
 import { rationalFromNumber, toNumber } from '../core/interval/index.ts';
 import {
+	curveInWords,
+	curveOf,
 	lengthAt,
-	piecesInWords,
-	piecesOf,
-	quantity,
-	valueAt,
+	line,
+	lineOver,
+	over,
+	valueOn,
+	type Curve,
 	type Expression
 } from '../core/length/index.ts';
 import { lengthContext } from '../core/media/index.ts';
@@ -29,11 +32,13 @@ const BY_ELEMENT = /^(?:em|ex|ch|ic|lh|cap|cq\w+)$/;
 const unitsOf = (expression: Expression): string[] => {
 	switch (expression.kind) {
 		case 'number':
+		case 'percentage':
 			return [];
 		case 'dimension':
 			return [expression.unit];
 		case 'negate':
 		case 'invert':
+		case 'sign':
 			return unitsOf(expression.of);
 		default:
 			return expression.of.flatMap(unitsOf);
@@ -41,25 +46,33 @@ const unitsOf = (expression: Expression): string[] => {
 };
 
 /** The widths over which it is told how a length goes, CSS px. */
-const [LEAST, MOST] = [rationalFromNumber(1), rationalFromNumber(8000)];
+const OVER = over(rationalFromNumber(1), rationalFromNumber(8000));
+
+/** A length as a curve in a vantage; undefined where the text alone does not tell. */
+function lengthCurve(expression: Expression, vantage: Vantage): Curve | undefined {
+	const { em, heights } = lengthContext(vantage);
+	const size = lineOver(OVER, line(em));
+	const found = curveOf(expression, { over: OVER, em: size, rem: size, heights });
+	return found.kind === 'curve' && found.type === 'length' ? found.curve : undefined;
+}
 
 /** A length in px in each vantage; null where it is the same px everywhere, or not to be told from the text. */
 function lengthLines(expression: Expression): string[] | null {
 	const units = unitsOf(expression);
 	if (units.some((unit) => BY_ELEMENT.test(unit)) || units.every((unit) => unit === 'px')) return null;
 	const lines = hoverVantages.of().flatMap((vantage) => {
-		const found = quantity(expression, lengthContext(vantage));
-		if (found?.type !== 'length') return [];
-		const px = toNumber(valueAt(found.form, rationalFromNumber(vantage.width)));
+		const length = lengthCurve(expression, vantage);
+		const here = length && valueOn(length, rationalFromNumber(vantage.width));
+		if (!here) return [];
+		const px = toNumber(here);
 		return [`${vantage.name} ${Math.round(vantage.width)}: ${Math.round(px * 1000) / 1000} px`];
 	});
 	const [first] = hoverVantages.of();
-	const form = first && quantity(expression, lengthContext(first))?.form;
+	const curved = first && lengthCurve(expression, first);
 	/** How it goes over all widths, where it is not the same at each. */
-	const pieces = form ? piecesOf(form, LEAST, MOST) : [];
-	const over = pieces.some(({ line }) => line.slope.n !== 0n) ? [piecesInWords(pieces)] : [];
+	const goes = curved && (curved.length > 1 || curved[0]?.line.slope.n !== 0n) ? [curveInWords(curved)] : [];
 	const root = units.some((unit) => /^r/.test(unit)) ? ['rem as the text size set in the browser'] : [];
-	return lines.length > 0 ? [...lines, ...over, ...root] : null;
+	return lines.length > 0 ? [...lines, ...goes, ...root] : null;
 }
 
 function wordsAt(state: EditorState, offset: number): Hovered | null {

@@ -8,16 +8,18 @@ export interface LengthAt {
 	readonly expression: Expression;
 }
 
-const MATH = /^(?:calc|min|max|clamp|abs)\($/i;
+const MATH = /^(?:calc|min|max|clamp|abs|round|mod|rem)\($/i;
 
 const hasDimension = (expression: Expression): boolean => {
 	switch (expression.kind) {
 		case 'number':
+		case 'percentage':
 			return false;
 		case 'dimension':
 			return true;
 		case 'negate':
 		case 'invert':
+		case 'sign':
 			return hasDimension(expression.of);
 		default:
 			return expression.of.some(hasDimension);

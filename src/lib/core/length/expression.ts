@@ -1,16 +1,23 @@
 import { rationalFromDecimal, type Rational } from '../interval/index.ts';
 import { isSpace, skipSpace, T, textOf, type Tokens } from '../css/tokens.ts';
 
-/** A length or number as written: math functions of CSS Values 4 §10 over numbers and dimensions. */
+/** Ways of rounding (CSS Values 4 §10.3). */
+export type Rounding = 'nearest' | 'up' | 'down' | 'to-zero';
+
+/** A length or number as written: math functions of CSS Values 4 §10 over numbers, dimensions and percentages. */
 export type Expression =
-	| { readonly kind: 'number'; readonly value: Rational }
+	| { readonly kind: 'number' | 'percentage'; readonly value: Rational }
 	| { readonly kind: 'dimension'; readonly value: Rational; readonly unit: string }
 	| { readonly kind: 'sum' | 'product' | 'min' | 'max'; readonly of: readonly Expression[] }
-	| { readonly kind: 'negate' | 'invert'; readonly of: Expression };
+	| { readonly kind: 'negate' | 'invert' | 'sign'; readonly of: Expression }
+	/** What is rounded, and to multiples of what. */
+	| { readonly kind: 'round'; readonly how: Rounding; readonly of: readonly [Expression, Expression] }
+	/** What is left of the first by whole multiples of the second, with the sign of the second (`mod`) or of the first. */
+	| { readonly kind: 'mod' | 'rem'; readonly of: readonly [Expression, Expression] };
 
 /**
- * The expression between two tokens: one number, dimension or math function (`calc`, `min`, `max`, `clamp`,
- * `abs`), with nothing but white space around it. Undefined for anything else.
+ * The expression between two tokens: one number, dimension, percentage or math function (`calc`, `min`, `max`, `clamp`,
+ * `round`, `mod`, `rem`, `abs`, `sign`), with nothing but white space around it. Undefined for anything else.
  */
 export function parseExpression(tokens: Tokens, from: number, to: number): Expression | undefined {
 	const reader = { tokens, at: skipSpace(tokens, from, to), to };
@@ -33,6 +40,11 @@ function operand(reader: Reader): Expression | undefined {
 			reader.at++;
 			return value && { kind: 'number', value };
 		}
+		case T.Percentage: {
+			const value = rationalFromDecimal(textOf(tokens, at).slice(0, -1));
+			reader.at++;
+			return value && { kind: 'percentage', value };
+		}
 		case T.Dimension: {
 			const match = /^([+-]?(?:\d*\.)?\d+(?:[eE][+-]?\d+)?)(.+)$/s.exec(textOf(tokens, at));
 			const value = match && rationalFromDecimal(match[1] as string);
@@ -47,10 +59,24 @@ function operand(reader: Reader): Expression | undefined {
 	}
 }
 
+const ROUNDINGS: readonly string[] = ['nearest', 'up', 'down', 'to-zero'] satisfies Rounding[];
+
+/** The strategy that a `round()` begins with, and passes it; the nearest multiple where none stands there. */
+function roundingOf(reader: Reader): Rounding {
+	const { tokens, to } = reader;
+	const at = skipSpace(tokens, reader.at, to);
+	const word = at < to && tokens.types[at] === T.Ident ? textOf(tokens, at).toLowerCase() : '';
+	if (!ROUNDINGS.includes(word)) return 'nearest';
+	const comma = skipSpace(tokens, at + 1, to);
+	if (comma < to && tokens.types[comma] === T.Comma) reader.at = comma + 1;
+	return word as Rounding;
+}
+
 function group(reader: Reader, name: string): Expression | undefined {
 	const { tokens } = reader;
 	const close = Math.min(tokens.close[reader.at] as number, reader.to);
 	const inner: Reader = { tokens, at: reader.at + 1, to: close };
+	const how = name === 'round(' ? roundingOf(inner) : 'nearest';
 	const args: Expression[] = [];
 	for (;;) {
 		const value = sum(inner);
@@ -62,19 +88,34 @@ function group(reader: Reader, name: string): Expression | undefined {
 		inner.at++;
 	}
 	reader.at = Math.min(close + 1, reader.to);
-	const [a, b, c] = args as [Expression, Expression?, Expression?];
+	return called(name, args, how);
+}
+
+/** A math function of its arguments; undefined where it is none, or takes another number of them. */
+function called(name: string, args: readonly Expression[], how: Rounding): Expression | undefined {
+	const [a, b, c] = args;
+	const { length } = args;
+	if (!a) return undefined;
 	switch (name) {
 		case '(':
 		case 'calc(':
-			return args.length === 1 ? a : undefined;
+			return length === 1 ? a : undefined;
 		case 'min(':
 			return { kind: 'min', of: args };
 		case 'max(':
 			return { kind: 'max', of: args };
 		case 'clamp(':
-			return b && c && args.length === 3 ? { kind: 'max', of: [a, { kind: 'min', of: [b, c] }] } : undefined;
+			return b && c && length === 3 ? { kind: 'max', of: [a, { kind: 'min', of: [b, c] }] } : undefined;
 		case 'abs(':
-			return args.length === 1 ? { kind: 'max', of: [a, { kind: 'negate', of: a }] } : undefined;
+			return length === 1 ? { kind: 'max', of: [a, { kind: 'negate', of: a }] } : undefined;
+		case 'sign(':
+			return length === 1 ? { kind: 'sign', of: a } : undefined;
+		case 'round(':
+			if (length > 2) return undefined;
+			return { kind: 'round', how, of: [a, b ?? { kind: 'number', value: { n: 1n, d: 1n } }] };
+		case 'mod(':
+		case 'rem(':
+			return b && length === 2 ? { kind: name === 'mod(' ? 'mod' : 'rem', of: [a, b] } : undefined;
 		default:
 			return undefined;
 	}

@@ -41,7 +41,7 @@ export const line = (constant: Rational, slope: Rational = ZERO): Line => ({
 });
 
 /** Px in one unit of each absolute length (CSS Values 4 §6.2). */
-const ABSOLUTE: Readonly<Record<string, Rational>> = {
+export const ABSOLUTE: Readonly<Record<string, Rational>> = {
 	px: ONE,
 	cm: rational(9600, 254),
 	mm: rational(960, 254),
@@ -65,21 +65,36 @@ const PER_EM: Readonly<Record<string, Rational>> = {
 	ric: ONE
 };
 
+/** What a unit of the viewport is a hundredth of; `vi` and `vb` as in horizontal text. */
+export interface ViewportUnit {
+	readonly size: 'small' | 'large' | 'dynamic';
+	readonly axis: 'width' | 'height' | 'min' | 'max';
+}
+
+const AXES = { w: 'width', i: 'width', h: 'height', b: 'height', min: 'min', max: 'max' } as const;
+const SIZES = { s: 'small', d: 'dynamic', l: 'large', '': 'large' } as const;
+
+/** The unit of a viewport that a name is of (CSS Values 4 §6.1.2); undefined for others. */
+export function viewportUnit(name: string): ViewportUnit | undefined {
+	const [, size = '', axis] = /^([sld]?)v(w|h|i|b|min|max)$/.exec(name) ?? [];
+	if (!axis) return undefined;
+	return { size: SIZES[size as keyof typeof SIZES], axis: AXES[axis as keyof typeof AXES] };
+}
+
 function unit(value: Rational, name: string, context: LengthContext): Form | undefined {
 	const absolute = ABSOLUTE[name];
 	if (absolute) return line(multiply(value, absolute));
 	const perEm = PER_EM[name];
 	if (perEm) return line(multiply(value, multiply(perEm, context.em)));
-	const [, size = '', axis] = /^([sld]?)v(w|h|i|b|min|max)$/.exec(name) ?? [];
-	if (!axis) return undefined;
-	const { small, large, dynamic } = context.heights;
+	const viewport = viewportUnit(name);
+	if (!viewport) return undefined;
+	const { size, axis } = viewport;
 	const share = multiply(value, PERCENT);
 	const ofWidth = line(ZERO, share);
-	const ofHeight = line(multiply(share, size === 's' ? small : size === 'd' ? dynamic : large));
-	if (axis === 'w' || axis === 'i') return ofWidth;
-	if (axis === 'h' || axis === 'b') return ofHeight;
-	const smaller = axis === 'min';
-	return { kind: smaller === share.n >= 0n ? 'min' : 'max', of: [ofWidth, ofHeight] };
+	const ofHeight = line(multiply(share, context.heights[size]));
+	if (axis === 'width') return ofWidth;
+	if (axis === 'height') return ofHeight;
+	return { kind: (axis === 'min') === share.n >= 0n ? 'min' : 'max', of: [ofWidth, ofHeight] };
 }
 
 const sumOf = (a: Form, b: Form): Form => {
@@ -115,7 +130,7 @@ export function valueAt(form: Form, width: Rational): Rational {
 
 /**
  * An expression as an exact function of width. Undefined where its types do not fit (a sum of number and
- * length, a product of lengths, a division by 0) or a unit is not a length.
+ * length, a product of lengths, a division by 0), a unit is not a length, or it leaps where it is rounded: see `curveOf`.
  */
 export function quantity(expression: Expression, context: LengthContext): Quantity | undefined {
 	switch (expression.kind) {
@@ -136,7 +151,10 @@ export function quantity(expression: Expression, context: LengthContext): Quanti
 				? { type: 'number', form: line(divide(ONE, constant)) }
 				: undefined;
 		}
-		default: {
+		case 'sum':
+		case 'product':
+		case 'min':
+		case 'max': {
 			const parts: Quantity[] = [];
 			for (const part of expression.of) {
 				const value = quantity(part, context);
@@ -145,6 +163,8 @@ export function quantity(expression: Expression, context: LengthContext): Quanti
 			}
 			return expression.kind === 'product' ? productOf(parts) : alike(expression.kind, parts);
 		}
+		default:
+			return undefined;
 	}
 }
 

@@ -1,5 +1,32 @@
 export * from './expression.ts';
-export * from './form.ts';
-export { piecesInWords, piecesOf } from './piece.ts';
+export {
+	constantOf,
+	line,
+	quantity,
+	valueAt,
+	type Form,
+	type LengthContext,
+	type Line,
+	type Quantity
+} from './form.ts';
+export {
+	chosenOf,
+	joined,
+	jointsOf,
+	lineOver,
+	over,
+	pieceAt,
+	scaledBy,
+	sumOf,
+	valueOn,
+	within,
+	type Curve,
+	type Joint,
+	type Over,
+	type Piece
+} from './curve.ts';
+export { isNought, whereLess, widthsWhere } from './compare.ts';
+export { curveOfText, curveOf, type CurveContext, type Curved } from './curveOf.ts';
+export { curveInWords, printWidth } from './words.ts';
 export { lengthAt, type LengthAt } from './at.ts';
 export { percentBasis, sharesIn, type PercentBasis, type Share } from './share.ts';

@@ -146,10 +146,15 @@ function resolution(of: Expression): Form | undefined {
 				const part = inPx(expression.of);
 				return part && { kind: expression.kind, of: part };
 			}
-			default: {
+			case 'sum':
+			case 'product':
+			case 'min':
+			case 'max': {
 				const parts = expression.of.map(inPx);
 				return parts.every((part) => part !== undefined) ? { kind: expression.kind, of: parts } : undefined;
 			}
+			default:
+				return undefined;
 		}
 	};
 	const px = inPx(of);

@@ -1,0 +1,50 @@
+import {
+	compareCuts,
+	fromInterval,
+	NOTHING,
+	sign,
+	union,
+	ZERO,
+	divide,
+	negate,
+	middle,
+	compare,
+	type Cut,
+	type IntervalSet
+} from '../interval/index.ts';
+import { scaledBy, sumOf, type Curve } from './curve.ts';
+import { valueAt } from './form.ts';
+
+const between = (from: Cut, to: Cut): IntervalSet =>
+	compareCuts(from, to) < 0
+		? fromInterval({ lo: from.at, loClosed: !from.after, hi: to.at, hiClosed: to.after })
+		: NOTHING;
+
+/** The widths at which a curve's sign, −1, 0 or 1, is one that counts; exact, with the ends as they are. */
+export function widthsWhere(curve: Curve, counts: (sign: number) => boolean): IntervalSet {
+	return curve.reduce<IntervalSet>((set, { from, to, line }) => {
+		const zero = line.slope.n === 0n ? undefined : divide(negate(line.constant), line.slope);
+		const inside =
+			zero && compare(from.at, zero) <= 0 && compare(zero, to.at) <= 0
+				? [
+						{ at: zero, after: false },
+						{ at: zero, after: true }
+					].filter((cut) => compareCuts(from, cut) < 0 && compareCuts(cut, to) < 0)
+				: [];
+		const ends: readonly Cut[] = [from, ...inside, to];
+		return ends.slice(1).reduce<IntervalSet>((found, end, i) => {
+			const begin = ends[i] ?? from;
+			return counts(sign(valueAt(line, middle(begin.at, end.at))))
+				? union(found, between(begin, end))
+				: found;
+		}, set);
+	}, NOTHING);
+}
+
+/** The widths at which one curve is less than another. */
+export const whereLess = (a: Curve, b: Curve): IntervalSet =>
+	widthsWhere(sumOf(a, scaledBy(b, { n: -1n, d: 1n })), (sign) => sign < 0);
+
+/** Whether a curve is 0 everywhere. */
+export const isNought = (curve: Curve): boolean =>
+	curve.every(({ line }) => compare(line.constant, ZERO) === 0 && compare(line.slope, ZERO) === 0);

@@ -1,0 +1,270 @@
+import {
+	add,
+	ceil,
+	compare,
+	compareCuts,
+	divide,
+	floor,
+	middle,
+	multiply,
+	negate,
+	ONE,
+	rational,
+	sign,
+	subtract,
+	ZERO,
+	type Cut,
+	type Rational
+} from '../interval/index.ts';
+import type { Rounding } from './expression.ts';
+import { line, valueAt, type Line } from './form.ts';
+
+/** A stretch of widths over which a curve is one line, from one cut to the next. */
+export interface Piece {
+	readonly from: Cut;
+	readonly to: Cut;
+	readonly line: Line;
+}
+
+/**
+ * A quantity over viewport width, exact: pieces ascending, each beginning where the one before ends. Where two lines meet
+ * it has a knee, where they do not a step; the cut says which side the width itself belongs to.
+ */
+export type Curve = readonly Piece[];
+
+/** Widths from one cut to another. */
+export interface Over {
+	readonly from: Cut;
+	readonly to: Cut;
+}
+
+/** All widths from one to another, CSS px, both with them. */
+export const over = (from: Rational, to: Rational): Over => ({
+	from: { at: from, after: false },
+	to: { at: to, after: true }
+});
+
+/** As many pieces as a curve may come to: rounding can make a step of every px. */
+const MOST_PIECES = 20_000;
+
+export const lineOver = ({ from, to }: Over, of: Line): Curve => [{ from, to, line: of }];
+
+const sameLine = (a: Line, b: Line): boolean =>
+	compare(a.slope, b.slope) === 0 && compare(a.constant, b.constant) === 0;
+
+/** Pieces that go on as the same line, as one. */
+export function joined(pieces: readonly Piece[]): Curve {
+	const all: Piece[] = [];
+	for (const piece of pieces) {
+		const last = all.at(-1);
+		if (last && sameLine(last.line, piece.line)) all[all.length - 1] = { ...last, to: piece.to };
+		else all.push(piece);
+	}
+	return all;
+}
+
+const least = (a: Cut, b: Cut): Cut => (compareCuts(a, b) <= 0 ? a : b);
+
+/** What two curves over the same widths come to together; undefined where some piece of them comes to nothing. */
+function together(
+	a: Curve,
+	b: Curve,
+	of: (a: Line, b: Line, over: Over) => readonly Piece[] | undefined
+): Curve | undefined {
+	const pieces: Piece[] = [];
+	let [i, j] = [0, 0];
+	let from = a[0]?.from;
+	while (from) {
+		const [one, other]: (Piece | undefined)[] = [a[i], b[j]];
+		if (!one || !other || pieces.length > MOST_PIECES) break;
+		const to: Cut = least(one.to, other.to);
+		const found = of(one.line, other.line, { from, to });
+		if (!found) return undefined;
+		pieces.push(...found);
+		if (compareCuts(one.to, to) === 0) i++;
+		if (compareCuts(other.to, to) === 0) j++;
+		from = to;
+	}
+	return pieces.length > MOST_PIECES ? undefined : joined(pieces);
+}
+
+const plus = (a: Line, b: Line): Line => line(add(a.constant, b.constant), add(a.slope, b.slope));
+
+export const sumOf = (a: Curve, b: Curve): Curve =>
+	together(a, b, (x, y, on) => lineOver(on, plus(x, y))) ?? [];
+
+export const scaledBy = (curve: Curve, by: Rational): Curve =>
+	curve.map((piece) => ({
+		...piece,
+		line: line(multiply(piece.line.constant, by), multiply(piece.line.slope, by))
+	}));
+
+/** Of two factors one has to stand still, piece by piece; else it is no line. */
+export const productOf = (a: Curve, b: Curve): Curve | undefined =>
+	together(a, b, (x, y, on) => {
+		const [of, by] = y.slope.n === 0n ? [x, y.constant] : [y, x.constant];
+		if (x.slope.n !== 0n && y.slope.n !== 0n) return undefined;
+		return lineOver(on, line(multiply(of.constant, by), multiply(of.slope, by)));
+	});
+
+/** One over a curve that stands still, piece by piece, and is not 0. */
+export function inverseOf(curve: Curve): Curve | undefined {
+	if (curve.some(({ line: { slope, constant } }) => slope.n !== 0n || constant.n === 0n)) return undefined;
+	return curve.map((piece) => ({ ...piece, line: line(divide(ONE, piece.line.constant)) }));
+}
+
+/** Where a line is so much, inside a stretch; undefined where it is not, or is so everywhere. */
+function reaches({ constant, slope }: Line, value: Rational, { from, to }: Over): Rational | undefined {
+	if (slope.n === 0n) return undefined;
+	const at = divide(subtract(value, constant), slope);
+	return compare(from.at, at) < 0 && compare(at, to.at) < 0 ? at : undefined;
+}
+
+/** The lower or the upper of two curves. */
+export const chosenOf = (kind: 'min' | 'max', a: Curve, b: Curve): Curve | undefined =>
+	together(a, b, (x, y, on) => {
+		const gap = line(subtract(x.constant, y.constant), subtract(x.slope, y.slope));
+		const at = reaches(gap, ZERO, on);
+		const ends = at ? [on.from, { at, after: false }, on.to] : [on.from, on.to];
+		return ends.slice(1).map((to, i) => {
+			const from = ends[i] ?? on.from;
+			const isLower = sign(valueAt(gap, middle(from.at, to.at))) <= 0;
+			return { from, to, line: isLower === (kind === 'min') ? x : y };
+		});
+	});
+
+/** 1, 0 or −1 by whether a curve is above, at or below 0 (CSS Values 4 §10.6). */
+export const signOf = (curve: Curve): Curve =>
+	joined(
+		curve.flatMap((piece) => {
+			const at = reaches(piece.line, ZERO, piece);
+			const cuts = at ? [false, true].map((after): Cut => ({ at, after })) : [];
+			const ends = [piece.from, ...cuts, piece.to];
+			return ends.slice(1).map((to, i) => {
+				const from = ends[i] ?? piece.from;
+				return { from, to, line: line(rational(sign(valueAt(piece.line, middle(from.at, to.at))))) };
+			});
+		})
+	);
+
+const opposite = (curve: Curve): Curve => scaledBy(curve, negate(ONE));
+
+/** The greatest whole multiples of a step, which is above 0, that are not above a line. */
+function multiplesUnder(of: Line, step: Line, { from, to }: Over): readonly Piece[] | undefined {
+	const [a, b] = [valueAt(step, from.at), valueAt(step, to.at)];
+	if (a.n <= 0n || b.n <= 0n) return undefined;
+	const share = (at: Rational): Rational => divide(valueAt(of, at), valueAt(step, at));
+	const [begin, end] = [share(from.at), share(to.at)];
+	const rises = compare(begin, end) <= 0;
+	const [first, last] = rises ? [ceil(begin), floor(end)] : [ceil(end), floor(begin)];
+	if (last - first > BigInt(MOST_PIECES)) return undefined;
+	const cuts = Array.from({ length: Number(last - first) + 1 }, (_, i) => rational(first + BigInt(i)))
+		.flatMap((times): Cut[] => {
+			// A multiple itself goes with what lies above it.
+			const slope = subtract(of.slope, multiply(times, step.slope));
+			const constant = subtract(of.constant, multiply(times, step.constant));
+			return slope.n === 0n ? [] : [{ at: divide(negate(constant), slope), after: !rises }];
+		})
+		.filter((cut) => compareCuts(from, cut) < 0 && compareCuts(cut, to) < 0)
+		.sort(compareCuts);
+	const ends = [from, ...cuts, to];
+	return ends.slice(1).map((next, i) => {
+		const start = ends[i] ?? from;
+		const times = rational(floor(share(middle(start.at, next.at))));
+		return {
+			from: start,
+			to: next,
+			line: line(multiply(step.constant, times), multiply(step.slope, times))
+		};
+	});
+}
+
+/** A curve rounded to multiples of a step that is above 0. */
+function multiplesOf(how: Rounding, curve: Curve, step: Curve): Curve | undefined {
+	const [first, last] = [curve[0], curve.at(-1)];
+	if (!first || !last) return curve;
+	switch (how) {
+		case 'down':
+			return together(curve, step, multiplesUnder);
+		case 'up': {
+			const down = multiplesOf('down', opposite(curve), step);
+			return down && opposite(down);
+		}
+		case 'nearest':
+			return multiplesOf('down', sumOf(curve, scaledBy(step, rational(1, 2))), step);
+		case 'to-zero': {
+			const nought = lineOver({ from: first.from, to: last.to }, line(ZERO));
+			const [down, up] = [multiplesOf('down', curve, step), multiplesOf('up', curve, step)];
+			const above = down && chosenOf('max', down, nought);
+			const under = up && chosenOf('min', up, nought);
+			return above && under && sumOf(above, under);
+		}
+	}
+}
+
+/** How large a step is, whichever its sign. */
+const sizeOf = (step: Curve): Curve | undefined => chosenOf('max', step, opposite(step));
+
+/** A curve rounded to multiples of a step (CSS Values 4 §10.3); undefined for steps that come to 0, or are too many. */
+export function roundedTo(how: Rounding, curve: Curve, step: Curve): Curve | undefined {
+	const size = sizeOf(step);
+	return size && multiplesOf(how, curve, size);
+}
+
+/** What is left of a curve by whole multiples of a step (CSS Values 4 §10.4), as of rounding. */
+export function restOf(kind: 'mod' | 'rem', curve: Curve, step: Curve): Curve | undefined {
+	const size = sizeOf(step);
+	if (!size) return undefined;
+	const [down, up] = [multiplesOf('down', curve, size), multiplesOf('up', curve, size)];
+	const taken = kind === 'rem' ? multiplesOf('to-zero', curve, size) : down;
+	if (!taken || !up) return undefined;
+	const rest = sumOf(curve, opposite(taken));
+	// Under a negative step what is left is negative, too.
+	const isNegative = step.every((piece) => valueAt(piece.line, middle(piece.from.at, piece.to.at)).n < 0n);
+	return kind === 'mod' && isNegative ? sumOf(curve, opposite(up)) : rest;
+}
+
+/** The piece that a width lies in; undefined where the curve does not reach it. */
+export function pieceAt(curve: Curve, width: Rational): Piece | undefined {
+	const cut: Cut = { at: width, after: false };
+	// The first piece that ends beyond the width.
+	let [low, high] = [0, curve.length];
+	while (low < high) {
+		const mid = (low + high) >> 1;
+		if (compareCuts((curve[mid] as Piece).to, cut) <= 0) low = mid + 1;
+		else high = mid;
+	}
+	const found = curve[low];
+	return found && compareCuts(found.from, cut) <= 0 ? found : undefined;
+}
+
+/** A curve at a width (CSS px); undefined where it does not reach it. */
+export function valueOn(curve: Curve, width: Rational): Rational | undefined {
+	const piece = pieceAt(curve, width);
+	return piece && valueAt(piece.line, width);
+}
+
+/** Where a curve bends or leaps. */
+export interface Joint {
+	readonly kind: 'knee' | 'step';
+	readonly cut: Cut;
+	/** What it comes to from the narrow side, and from the wide side. */
+	readonly before: Rational;
+	readonly after: Rational;
+}
+
+/** The knees and steps of a curve, ascending. */
+export const jointsOf = (curve: Curve): Joint[] =>
+	curve.slice(1).map(({ from, line: next }, i) => {
+		const before = valueAt((curve[i] as Piece).line, from.at);
+		const after = valueAt(next, from.at);
+		return { kind: compare(before, after) === 0 ? 'knee' : 'step', cut: from, before, after };
+	});
+
+/** A curve as it is within some of its widths. */
+export const within = (curve: Curve, { from, to }: Over): Curve =>
+	curve.flatMap((piece) => {
+		const begin = compareCuts(piece.from, from) < 0 ? from : piece.from;
+		const end = least(piece.to, to);
+		return compareCuts(begin, end) < 0 ? [{ ...piece, from: begin, to: end }] : [];
+	});

@@ -1,0 +1,15 @@
+export { sizing, type Size, type SizeContext, type SizedElement, type Sizing, type Source } from './size.ts';
+export {
+	BEYOND,
+	deafNote,
+	hierarchyNotes,
+	nestedNote,
+	notesOfSize,
+	notesOfValue,
+	ratioOf,
+	type Level,
+	type Ratio,
+	type TypeNote
+} from './notes.ts';
+export { zoomFault, type ZoomFault } from './zoom.ts';
+export { stretchesOf } from './stretches.ts';

@@ -1,0 +1,89 @@
+import {
+	difference,
+	divide,
+	fromInterval,
+	intersection,
+	intervals,
+	isEmpty,
+	multiply,
+	rational,
+	ZERO,
+	type Cut,
+	type IntervalSet,
+	type Rational
+} from '../interval/index.ts';
+import {
+	chosenOf,
+	line,
+	lineOver,
+	scaledBy,
+	valueAt,
+	valueOn,
+	whereLess,
+	within,
+	type Curve,
+	type Over
+} from '../length/index.ts';
+
+/** As far as a browser zooms, and how much larger text has to come out (WCAG 2.2, 1.4.4). */
+const [MOST_ZOOM, WANTED] = [rational(5), rational(2)];
+
+/** The narrowest width that a window of so many CSS px is laid out at by zoom. */
+export const narrowest = (width: Rational): Rational => divide(width, MOST_ZOOM);
+
+const spread = ({ at, after }: Cut): Cut => ({ at: multiply(at, MOST_ZOOM), after });
+
+/** A curve over window widths of what a window is laid out at when zoomed so far: its widths five times as wide. */
+const zoomedOut = (curve: Curve): Curve =>
+	curve.map(({ from, to, line }) => ({
+		from: spread(from),
+		to: spread(to),
+		line: { ...line, slope: divide(line.slope, MOST_ZOOM) }
+	}));
+
+const setOf = ({ from, to }: Over): IntervalSet =>
+	fromInterval({ lo: from.at, loClosed: !from.after, hi: to.at, hiClosed: to.after });
+
+/** The widths of windows at which text cannot come out twice as large. */
+function shortOf(curve: Curve, over: Over): IntervalSet {
+	const asked = setOf(over);
+	const twice = scaledBy(within(curve, over), WANTED);
+	// At 500 %: 5 s(w / 5) against 2 s(w).
+	let short = whereLess(scaledBy(within(zoomedOut(curve), over), MOST_ZOOM), twice);
+	for (const { from, to, line } of curve) {
+		for (const { at } of [from, to]) {
+			if (isEmpty(short) || at.n <= 0n) continue;
+			// At the zoom that lays out at the end of a piece, p: w / p · s(p) against 2 s(w).
+			const share = { kind: 'line' as const, constant: ZERO, slope: divide(valueAt(line, at), at) };
+			const enough = difference(asked, whereLess(lineOver(over, share), twice));
+			const reached = setOf({ from: { at, after: false }, to: { at: multiply(at, MOST_ZOOM), after: true } });
+			short = difference(short, intersection(reached, enough));
+		}
+	}
+	return short;
+}
+
+/** Text that cannot come out twice as large. */
+export interface ZoomFault {
+	/** The widths of windows, CSS px before zooming. */
+	readonly widths: IntervalSet;
+	/** The largest size, CSS px, by which as a limit of its own it passes everywhere; null where none does. */
+	readonly most: Rational | null;
+}
+
+/**
+ * Where text cannot reach 200 % by the browser's zoom up to 500 % (WCAG 2.2, 1.4.4), exact; null where it can. A zoom of z
+ * lays a window of w px out at w / z and makes what is laid out z times as large, so that text of the size s comes to
+ * z · s(w / z). On a line that is greatest at an end: at 500 %, or where a piece begins or ends. `curve` reaches down to a
+ * fifth of the least width that is asked about.
+ */
+export function zoomFault(curve: Curve, over: Over): ZoomFault | null {
+	const widths = shortOf(curve, over);
+	const [first] = intervals(widths);
+	const [begin, end] = [curve[0], curve.at(-1)];
+	if (!first || !begin || !end) return null;
+	const most = valueOn(curve, first.lo);
+	if (!most) return { widths, most: null };
+	const held = chosenOf('min', curve, lineOver({ from: begin.from, to: end.to }, line(most)));
+	return { widths, most: held && isEmpty(shortOf(held, over)) ? most : null };
+}
