@@ -11,11 +11,12 @@ import {
 	type Holds
 } from './index.ts';
 
-/** An engine that knows four longhands and one shorthand. */
+/** An engine that knows five longhands and one shorthand. */
 export const ENGINE: Engine = {
 	fits: () => true,
-	longhands: ['color', 'margin-left', 'margin-right', 'width'],
-	knows: (property) => ['color', 'margin', 'margin-left', 'margin-right', 'width'].includes(property),
+	longhands: ['color', 'font-size', 'margin-left', 'margin-right', 'width'],
+	knows: (property) =>
+		['color', 'font-size', 'margin', 'margin-left', 'margin-right', 'width'].includes(property),
 	expand: (property, value) => {
 		if (value === 'nope' || !ENGINE.knows(property)) return null;
 		if (property !== 'margin') return new Map([[property, value]]);

@@ -166,8 +166,10 @@ function valueOf(of: Expression, width: Rational): Rational {
 			const [a, b] = [valueOf(of.of[0], width), valueOf(of.of[1], width)];
 			return subtract(a, multiply(whole(of.kind === 'mod' ? 'down' : 'to-zero', divide(a, b)), b));
 		}
+		case 'invert':
+			return divide(ONE, valueOf(of.of, width));
 		default:
-			return of.kind === 'invert' ? divide(ONE, valueOf(of.of, width)) : of.value;
+			return of.value;
 	}
 }
 

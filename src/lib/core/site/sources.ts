@@ -11,15 +11,27 @@ export interface Sources {
 	readonly queries: (text: string) => readonly MediaQuery[];
 }
 
-/** A function that remembers its answers for the `most` texts asked for last. */
+/** How much text may be remembered in all, UTF-16 units: an hour of typing makes hundreds of long ones. */
+const MOST_TEXT = 600_000;
+/** So many are remembered however long they are: a page has some at once. */
+const AT_LEAST = 16;
+
+/** A function that remembers its answers for the `most` texts asked for last, and fewer where they are long. */
 export function remembered<X>(most: number, compute: (text: string) => X): (text: string) => X {
 	const known = new Map<string, X>();
+	let length = 0;
 	return (text) => {
 		let value = known.get(text);
-		if (value === undefined) value = compute(text);
-		else known.delete(text);
+		if (value === undefined) {
+			value = compute(text);
+			length += text.length;
+		} else known.delete(text);
 		known.set(text, value);
-		if (known.size > most) known.delete(known.keys().next().value as string);
+		while (known.size > most || (known.size > AT_LEAST && length > MOST_TEXT)) {
+			const oldest = known.keys().next().value as string;
+			known.delete(oldest);
+			length -= oldest.length;
+		}
 		return value;
 	};
 }

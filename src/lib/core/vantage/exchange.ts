@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { misfit, valueAt } from '../json/index.ts';
 import { vantageSchema, type Vantage } from './vantage.ts';
 
 const FORMAT = 'vantaggio-vantages-1';
@@ -42,7 +43,7 @@ export function vantageProblems(fields: unknown): ReadonlyMap<string, string> {
 	const found = new Map<string, string>();
 	for (const issue of read.error?.issues ?? []) {
 		const field = issue.path.join('.');
-		if (!found.has(field)) found.set(field, misfit(issue, at(fields, issue.path)));
+		if (!found.has(field)) found.set(field, misfit(issue, fields));
 	}
 	return found;
 }
@@ -61,43 +62,15 @@ export function freeName(wished: string, names: readonly string[]): string {
 	}
 }
 
-const at = (value: unknown, path: readonly PropertyKey[]): unknown =>
-	path.reduce<unknown>((part, key) => (part as Record<PropertyKey, unknown> | undefined)?.[key], value);
-
 /** A misfit in a file of vantages, with its place. */
 export function sentenceOf(issue: z.core.$ZodIssue | undefined, value: unknown): string {
 	if (!issue) return 'This is no list of vantages.';
 	const [list, index, ...field] = issue.path;
-	const what = misfit(issue, at(value, issue.path));
+	const what = misfit(issue, value);
 	if (list !== 'vantages' || typeof index !== 'number') {
 		return `This is no list of vantages: ${list === undefined ? '' : `${String(list)} `}${what}.`;
 	}
-	const name = at(value, [list, index, 'name']);
+	const name = valueAt(value, [list, index, 'name']);
 	const which = `Vantage ${index + 1}${typeof name === 'string' ? ` (“${name}”)` : ''}`;
 	return `${which}${field.length > 0 ? `, ${field.join('.')}` : ''}: ${what}. Nothing was taken in.`;
-}
-
-const shown = (value: unknown): string => JSON.stringify(value) ?? 'nothing';
-
-function misfit(issue: z.core.$ZodIssue, value: unknown): string {
-	switch (issue.code) {
-		case 'too_small':
-			return typeof value === 'number'
-				? `${value} is less than ${String(issue.minimum)}`
-				: `wants at least ${String(issue.minimum)}`;
-		case 'too_big':
-			return typeof value === 'number'
-				? `${value} is more than ${String(issue.maximum)}`
-				: `takes at most ${String(issue.maximum)}`;
-		case 'invalid_type':
-			return value === undefined
-				? `a ${issue.expected} is missing`
-				: `${shown(value)} is no ${issue.expected}`;
-		case 'invalid_value':
-			return `${shown(value)} is none of ${issue.values.map(String).join(', ')}`;
-		case 'unrecognized_keys':
-			return `knows no ${issue.keys.join(', ')}`;
-		default:
-			return issue.message;
-	}
 }

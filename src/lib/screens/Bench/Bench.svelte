@@ -23,10 +23,10 @@
 	import type { Trace } from '$lib/state/trace.ts';
 	import { giveAnswers, pagesOf, reachOf, rulesOf, type Hits } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
-	import FramesTable from './FramesTable.svelte';
-	import { benchKeys } from './benchKeys.ts';
-	import { Framing, LEAST_COLUMN, marked, NAMES } from './framing.svelte.ts';
-	import { placeName } from './placeName.ts';
+	import FramesTable from '../frames/FramesTable.svelte';
+	import { lookingKeys } from '../frames/lookingKeys.ts';
+	import { Framing, LEAST_COLUMN, marked, NAMES } from '../frames/framing.svelte.ts';
+	import { placeName } from '../frames/placeName.ts';
 	import SheetPanel from './SheetPanel.svelte';
 	import { Watching } from './watching.svelte.ts';
 	import { Writing } from './writing.svelte.ts';
@@ -228,7 +228,7 @@
 
 	$effect(() => {
 		bindKeys({
-			...benchKeys(
+			...lookingKeys(
 				site.vantages,
 				() => bands,
 				() => watching.stops,

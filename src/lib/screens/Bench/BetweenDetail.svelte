@@ -10,7 +10,7 @@
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
-	import { placeName } from './placeName.ts';
+	import { placeName } from '../frames/placeName.ts';
 
 	interface Props {
 		page: PageState;

@@ -4,7 +4,7 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
-	import { placeName } from './placeName.ts';
+	import { placeName } from '../frames/placeName.ts';
 
 	interface Props {
 		page: PageState;

@@ -6,7 +6,7 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import CollationField from './CollationField.svelte';
-	import { lineOf, placeName } from './placeName.ts';
+	import { lineOf, placeName } from '../frames/placeName.ts';
 
 	interface Props {
 		page: PageState;

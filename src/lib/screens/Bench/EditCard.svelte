@@ -2,7 +2,7 @@
 	import type { Snippet } from 'svelte';
 	import type { FileLines } from '$lib/state/desk.ts';
 	import Button from '$lib/ui/Button.svelte';
-	import ChangedLines from './ChangedLines.svelte';
+	import ChangedLines from '../shell/ChangedLines.svelte';
 
 	interface Props {
 		name: string;

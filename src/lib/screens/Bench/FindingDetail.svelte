@@ -16,7 +16,7 @@
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import BetweenDetail from './BetweenDetail.svelte';
 	import Edges from './Edges.svelte';
-	import { placeName } from './placeName.ts';
+	import { placeName } from '../frames/placeName.ts';
 
 	interface Props {
 		site: SiteState;

@@ -11,8 +11,8 @@
 	import type { Choice } from '$lib/state/targets.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Hits } from './answers.ts';
-	import ChangedLines from './ChangedLines.svelte';
-	import { placeName } from './placeName.ts';
+	import ChangedLines from '../shell/ChangedLines.svelte';
+	import { placeName } from '../frames/placeName.ts';
 
 	interface Props {
 		page: PageState;

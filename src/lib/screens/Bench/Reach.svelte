@@ -15,7 +15,7 @@
 	import type { Hits } from './answers.ts';
 	import GiveClass from './GiveClass.svelte';
 	import MoveRule from './MoveRule.svelte';
-	import { placeName } from './placeName.ts';
+	import { placeName } from '../frames/placeName.ts';
 	import { reached, type Reached, type ReachRow } from './reachRows.ts';
 
 	interface Props {

@@ -2,7 +2,7 @@ import type { Candidate, Outcome } from '$lib/core/cascade/index.ts';
 import { elementAt, nameOfElement } from '$lib/core/html/index.ts';
 import type { PageState } from '$lib/state/page.svelte.ts';
 import type { Trace } from '$lib/state/trace.ts';
-import { lineOf, placeName } from './placeName.ts';
+import { lineOf, placeName } from '../frames/placeName.ts';
 
 /** How what a trace finds is called on the screen. */
 export function traceWords(page: PageState, trace: Trace) {

@@ -43,7 +43,7 @@ const digits = ({ list }: Vantages): [string, Action][] => [
 ];
 
 /** The keys of the Bench that move the carriage and change the lead. */
-export const benchKeys = (
+export const lookingKeys = (
 	vantages: Vantages,
 	bands: () => Bands,
 	edges: () => readonly number[],

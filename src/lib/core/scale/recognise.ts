@@ -1,0 +1,172 @@
+import { rational, rationalFromNumber, toNumber } from '../interval/index.ts';
+import {
+	jointsOf,
+	scaledBy,
+	sumOf,
+	valueAt,
+	valueOn,
+	within,
+	type Curve,
+	type Over
+} from '../length/index.ts';
+import type { Fluid } from './fluid.ts';
+import { RATIOS } from './ratios.ts';
+
+/** A size as it is at both ends, px. */
+export interface Sized {
+	readonly name: string;
+	readonly narrow: number;
+	readonly wide: number;
+}
+
+/** What sizes are as a scale. */
+export interface Recognised {
+	readonly body: { readonly narrow: number; readonly wide: number };
+	readonly ratio: { readonly narrow: number; readonly wide: number };
+	/** For each size its step, and how far it is off what the scale has there, px; in the order given. */
+	readonly steps: readonly {
+		readonly name: string;
+		readonly step: number;
+		readonly off: { readonly narrow: number; readonly wide: number };
+		/** Whether it lies on the scale, within a hundredth of its size. */
+		readonly fits: boolean;
+	}[];
+}
+
+/** Within how much of its size a step counts as one of the scale. */
+const FITS = 0.01;
+/** As many steps as may lie between two sizes from which a ratio is tried. */
+const MOST_BETWEEN = 4;
+
+/** Ratios that lead from one of some sizes to another in a few steps, and those that have names. */
+function ratiosTried(sizes: readonly number[]): number[] {
+	const found = new Set<number>(RATIOS.map(({ ratio }) => ratio));
+	for (const a of sizes) {
+		for (const b of sizes) {
+			for (let steps = 1; steps <= MOST_BETWEEN; steps++) {
+				const ratio = (a / b) ** (1 / steps);
+				if (ratio > 1.04 && ratio <= 2.5) found.add(Number(ratio.toFixed(5)));
+			}
+		}
+	}
+	return [...found];
+}
+
+/**
+ * The scale that some sizes are, if they are one: the ratios at both ends by which most of them lie on the same step at
+ * both, the largest such; undefined where fewer than three do. `body` is the size that steps are counted from.
+ */
+export function recognise(sizes: readonly Sized[], body: Sized): Recognised | undefined {
+	const stepAt = (size: number, base: number, ratio: number): number =>
+		Math.round(Math.log(size / base) / Math.log(ratio));
+	const isNear = (size: number, base: number, ratio: number, step: number): boolean =>
+		Math.abs(size / (base * ratio ** step) - 1) <= FITS;
+	const stepsBy = (end: 'narrow' | 'wide', ratio: number): (number | null)[] =>
+		sizes.map((one) => {
+			const step = stepAt(one[end], body[end], ratio);
+			return isNear(one[end], body[end], ratio, step) ? step : null;
+		});
+	let best: { count: number; ratio: Recognised['ratio']; steps: (number | null)[] } | undefined;
+	const wides = ratiosTried(sizes.map(({ wide }) => wide)).map((ratio) => ({
+		ratio,
+		steps: stepsBy('wide', ratio)
+	}));
+	for (const narrow of ratiosTried(sizes.map((one) => one.narrow))) {
+		const steps = stepsBy('narrow', narrow);
+		for (const wide of wides) {
+			const common = steps.map((step, i) => (step !== null && step === wide.steps[i] ? step : null));
+			const fitting = common.filter((step) => step !== null);
+			// Sizes that differ have steps of their own.
+			if (
+				new Set(fitting).size < new Set(sizes.flatMap((one, i) => (common[i] === null ? [] : one.wide))).size
+			)
+				continue;
+			const count = fitting.length;
+			const larger = best && narrow * wide.ratio > best.ratio.narrow * best.ratio.wide;
+			if (!best || count > best.count || (count === best.count && larger))
+				best = { count, ratio: { narrow, wide: wide.ratio }, steps: common };
+		}
+	}
+	if (!best || best.count < 3 || new Set(best.steps.filter((s) => s !== null)).size < 2) return undefined;
+	const { ratio, steps } = best;
+	return {
+		body: { narrow: body.narrow, wide: body.wide },
+		ratio,
+		steps: sizes.map(({ name, narrow, wide }, i) => {
+			const step = steps[i] ?? stepAt(wide, body.wide, ratio.wide);
+			const off = {
+				narrow: narrow - body.narrow * ratio.narrow ** step,
+				wide: wide - body.wide * ratio.wide ** step
+			};
+			return { name, step, off, fits: steps[i] !== null };
+		})
+	};
+}
+
+/** A size in steps, as one line from where its first step ends to where its last begins. */
+export interface Through {
+	readonly fluid: Fluid;
+	/** Where it departs most from the steps, and by how much, px; for each of them. */
+	readonly departs: readonly { readonly width: number; readonly by: number }[];
+}
+
+/** A fluid size as a curve over some widths. */
+export function curveOfFluid({ from, to }: Fluid, over: Over): Curve {
+	const [a, b] = from.width <= to.width ? [from, to] : [to, from];
+	const [low, high] = [rationalFromNumber(a.width), rationalFromNumber(b.width)];
+	const flat = (size: number) => ({
+		kind: 'line' as const,
+		constant: rationalFromNumber(size),
+		slope: rational(0)
+	});
+	const slope = (b.size - a.size) / (b.width - a.width);
+	const [at, to2] = [
+		{ at: low, after: false },
+		{ at: high, after: false }
+	];
+	const all: Curve = [
+		{ from: { at: rational(0), after: true }, to: at, line: flat(a.size) },
+		{
+			from: at,
+			to: to2,
+			line: {
+				kind: 'line',
+				constant: rationalFromNumber(a.size - slope * a.width),
+				slope: rationalFromNumber(slope)
+			}
+		},
+		{ from: to2, to: { at: rational(1_000_000), after: true }, line: flat(b.size) }
+	];
+	return within(all, over);
+}
+
+/** A curve that goes by steps as one that grows between them; undefined where it has no step. */
+export function through(curve: Curve, over: Over): Through | undefined {
+	const here = within(curve, over);
+	const steps = jointsOf(here).filter(({ kind }) => kind === 'step');
+	const [first, last] = [steps[0], steps.at(-1)];
+	if (!first || !last) return undefined;
+	// One step alone is taken from a quarter below it to a quarter above.
+	const one = steps.length === 1;
+	const at = toNumber(first.cut.at);
+	const from = { width: one ? Math.round(at * 0.75) : at, size: toNumber(first.before) };
+	const to = { width: one ? Math.round(at * 1.25) : toNumber(last.cut.at), size: toNumber(last.after) };
+	const fluid = { from, to };
+	const gap = sumOf(curveOfFluid(fluid, over), scaledBy(here, rational(-1)));
+	const departs = here.map((piece) => {
+		const points = within(gap, piece).flatMap(({ from: a, to: b, line }) =>
+			[a, b].map(({ at: width }) => ({ width: toNumber(width), by: toNumber(valueAt(line, width)) }))
+		);
+		return points.reduce((worst, point) => (Math.abs(point.by) > Math.abs(worst.by) ? point : worst), {
+			width: toNumber(piece.from.at),
+			by: 0
+		});
+	});
+	return { fluid, departs };
+}
+
+/** A size at both ends of some widths, px; undefined where the curve does not reach them. */
+export function sizedAt(name: string, curve: Curve, narrow: number, wide: number): Sized | undefined {
+	const [a, b] = [narrow, wide].map((width) => valueOn(curve, rationalFromNumber(width)));
+	return a && b ? { name, narrow: toNumber(a), wide: toNumber(b) } : undefined;
+}
