@@ -2,6 +2,7 @@ import type { FileKind } from './core/site/index.ts';
 import type { Errand, Given, UnsteadyName } from './core/errand/index.ts';
 import type { Accepted, KindSetting } from './core/findings/settings.ts';
 import type { Original } from './core/original/index.ts';
+import type { Scale } from './core/scale/scale.ts';
 import type { StagedState } from './core/staged/index.ts';
 import type { SupportTarget } from './core/support/index.ts';
 import type { Hold } from './core/wake/hold.ts';
@@ -68,6 +69,8 @@ export interface KeptFields {
 	readonly finding: KindSetting;
 	readonly accepted: Accepted;
 	readonly hold: Hold;
+	/** None, or one. */
+	readonly scale: Scale;
 }
 export type KeptKind = keyof KeptFields;
 export const KEPT_KINDS = [
@@ -79,7 +82,8 @@ export const KEPT_KINDS = [
 	'unsteady',
 	'finding',
 	'accepted',
-	'hold'
+	'hold',
+	'scale'
 ] as const satisfies readonly KeptKind[];
 
 export interface KeptListRecord<K extends KeptKind> {

@@ -4,6 +4,7 @@ import * as z from 'zod';
 import { acceptedSchema, kindSettingSchema } from '$lib/core/findings/settings.ts';
 import { originalSchema } from '$lib/core/original/index.ts';
 import { stagedStateSchema } from '$lib/core/staged/index.ts';
+import { scaleSchema } from '$lib/core/scale/scale.ts';
 import { holdSchema } from '$lib/core/wake/hold.ts';
 import { supportTargetSchema } from '$lib/core/support/index.ts';
 import { errandSchema, givenSchema, unsteadySchema } from '$lib/core/errand/index.ts';
@@ -28,7 +29,8 @@ const SCHEMAS: { readonly [K in KeptKind]: z.core.$ZodType<KeptFields[K]> } = {
 	unsteady: unsteadySchema,
 	finding: kindSettingSchema,
 	accepted: acceptedSchema,
-	hold: holdSchema
+	hold: holdSchema,
+	scale: scaleSchema
 };
 
 const CALLED = {
@@ -40,7 +42,8 @@ const CALLED = {
 	unsteady: 'unsteady names',
 	finding: 'kinds of findings',
 	accepted: 'accepted findings',
-	hold: 'holds'
+	hold: 'holds',
+	scale: 'type scale'
 } as const;
 
 export const keptKind = z.enum(KEPT_KINDS);

@@ -84,7 +84,8 @@ export class SiteState {
 			unsteady: list('unsteady'),
 			finding: list('finding'),
 			accepted: list('accepted'),
-			hold: list('hold')
+			hold: list('hold'),
+			scale: list('scale')
 		};
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
 		const texts = record.files

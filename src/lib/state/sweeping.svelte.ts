@@ -76,7 +76,7 @@ export const PORTION = 24;
 /** How long measurements are gathered before they are shown, quick and whole, ms. */
 const GATHER = { quick: 200, whole: 1000 };
 /** Pages whose readings are kept, by what their frames are given. */
-const KEPT = 6;
+const KEPT = 3;
 
 /** A time in words, as exactly as it can be told. */
 function inWords(ms: number): string {

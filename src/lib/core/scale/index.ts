@@ -1,5 +1,6 @@
 export { RATIOS, ratioName, readRatio } from './ratios.ts';
-export { EXACT, fluidText, sizeAt, written, type Fluid, type Writing } from './fluid.ts';
+export { declarationsOf, type Declared } from './output.ts';
+export { EXACT, fewestPlaces, fluidText, sizeAt, written, type Fluid, type Writing } from './fluid.ts';
 export {
 	nameBy,
 	NEW_SCALE,

@@ -35,6 +35,8 @@ export interface Recognised {
 
 /** Within how much of its size a step counts as one of the scale. */
 const FITS = 0.01;
+/** Smaller ratios fit anything, so that they say nothing: a minor second. */
+const LEAST_RATIO = 16 / 15;
 /** As many steps as may lie between two sizes from which a ratio is tried. */
 const MOST_BETWEEN = 4;
 
@@ -45,7 +47,7 @@ function ratiosTried(sizes: readonly number[]): number[] {
 		for (const b of sizes) {
 			for (let steps = 1; steps <= MOST_BETWEEN; steps++) {
 				const ratio = (a / b) ** (1 / steps);
-				if (ratio > 1.04 && ratio <= 2.5) found.add(Number(ratio.toFixed(5)));
+				if (ratio >= LEAST_RATIO && ratio <= 2.5) found.add(Number(ratio.toFixed(5)));
 			}
 		}
 	}

@@ -13,7 +13,8 @@
 		inStep: boolean;
 		/** Where the vantages of the site are kept. */
 		vantagesHref: string;
-		holds: Snippet;
+		/** What is held, where that is told on the screen. */
+		holds: Snippet | undefined;
 		onholds: () => void;
 	}
 
@@ -46,13 +47,13 @@
 	</label>
 	<a href={vantagesHref}>Vantages</a>
 	<Switches bind:this={switches} />
-	<Menu
-		label={site.kept.hold.list.length > 0 ? `Holds ${site.kept.hold.list.length}` : 'Holds'}
-		up
-		onopen={onholds}
-	>
-		{@render holds()}
-	</Menu>
+	{#if holds}<Menu
+			label={site.kept.hold.list.length > 0 ? `Holds ${site.kept.hold.list.length}` : 'Holds'}
+			up
+			onopen={onholds}
+		>
+			{@render holds()}
+		</Menu>{/if}
 	<label title="Seen while P is held">
 		P
 		<select

@@ -41,9 +41,9 @@
 		stages: Stages | null;
 		inStep: boolean;
 		/** What stands around the frames where they are over the columns of a collation. */
-		below: Snippet;
+		below?: Snippet;
 		/** What is held, in a menu; and a wish to see it. */
-		holds: Snippet;
+		holds?: Snippet;
 		onholds: () => void;
 		/** The texts before the last edit; null where there was none. */
 		edited: ReadonlyMap<string, string> | null;
@@ -175,7 +175,7 @@
 </script>
 
 <section class="frames" class:wide={viewing.wide} aria-label="Frames">
-	{#if viewing.wide}{@render below()}{/if}
+	{#if viewing.wide}{@render below?.()}{/if}
 	<div
 		class="room"
 		class:scrolls={viewing.alone || framing.extent.width > framing.width}

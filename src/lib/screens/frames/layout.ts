@@ -76,9 +76,32 @@ const leadRoom = (room: Room, chorus: readonly Small[]): number =>
 			(chorus.length > 0 ? highest(rowHeight(room, chorus), chorus) + label(room) : 0)
 	);
 
+/** Under which height a room is low: no chorus fits below the lead then, and one of it stands beside. */
+const LOW = 330;
+const isLow = (room: Room): boolean => room.height < LOW * room.text;
+
+/** How high and how wide a lead can be in a low room, px of the screen. */
+function lowRoom(room: Room, chorus: readonly Small[]): { readonly width: number; readonly height: number } {
+	const height = Math.max(60, room.height - TOP - label(room));
+	const [first] = chorus;
+	return { height, width: wide(room) - (first ? slot(height, first, room) + GAP : 0) };
+}
+
+/** Lead and the first of the chorus beside it, as high as a low room. */
+function low(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
+	const { width, height } = lowRoom(room, chorus);
+	const scale = Math.min(zoom, width / lead.width, height / lead.height);
+	const [first] = chorus;
+	const left = LEFT + Math.max(lead.width * scale, SLOT) + GAP;
+	return [laid('lead', LEFT, TOP, scale, lead), ...(first ? [chorusFrame(height, first, left, TOP)] : [])];
+}
+
 /** The height of a lead that is as high as its place: px, for a window so many px wide. */
-export const leadHeight = (room: Room, width: number, chorus: readonly Small[], alone: boolean): number =>
-	Math.round(alone ? aloneHeight(room) : leadRoom(room, chorus) / Math.min(1, wide(room) / width));
+export function leadHeight(room: Room, width: number, chorus: readonly Small[], alone: boolean): number {
+	if (alone) return Math.round(aloneHeight(room));
+	const own = isLow(room) ? lowRoom(room, chorus) : { width: wide(room), height: leadRoom(room, chorus) };
+	return Math.round(own.height / Math.min(1, own.width / width));
+}
 
 /** The chorus in rows of one height from a place on; undefined where it does not fit so high. */
 function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[]): Laid[] | undefined {
@@ -124,9 +147,10 @@ function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[
 /**
  * Lead and chorus, each at the true size of its viewport, drawn smaller where it must be; no px of the lead larger
  * than `zoom`. The chorus lies below the lead, or to its right where a tall lead gains by it, or, in a wide room, the
- * chorus does and the lead does not lose.
+ * chorus does and the lead does not lose. In a low room the first of the chorus stands beside the lead.
  */
 export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
+	if (isLow(room)) return low(room, lead, zoom, chorus);
 	const below = above(room, lead, zoom, chorus);
 	const right = chorus.length > 0 ? beside(room, lead, zoom, chorus) : undefined;
 	const gain = (i: number): number => (right?.[i]?.scale ?? 0) / (below[i]?.scale ?? Infinity);

@@ -46,7 +46,7 @@ const CHUNK = 8;
 /** How long a stage may be silent while it measures, ms, before it is taken to hang. */
 const SILENCE = 20_000;
 /** Snapshots kept by content: so many at most, and so many bytes of their columns. */
-const [KEPT, KEPT_BYTES] = [2000, 128 * 2 ** 20];
+const [KEPT, KEPT_BYTES] = [600, 32 * 2 ** 20];
 
 const bytesOf = ({ snapshot }: Measured): number =>
 	Object.values(snapshot).reduce<number>(

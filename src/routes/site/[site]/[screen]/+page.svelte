@@ -22,6 +22,7 @@
 
 	const SCREENS = [
 		{ name: 'Bench', screen: 'bench' },
+		{ name: 'Type', screen: 'type' },
 		{ name: 'Site', screen: 'site' }
 	] as const;
 
@@ -105,8 +106,13 @@
 		place = wished;
 	}
 
+	/** Whether a screen has frames, in which something is selected. */
+	const hasFrames = (to: string | undefined): boolean => to !== 'site';
 	const select = (paths: readonly ElementPath[]): Promise<void> =>
-		go(href('bench', path, file, paths), followed.keep(path, paths));
+		go(
+			href(hasFrames(screen) ? (screen ?? 'bench') : 'bench', path, file, paths),
+			followed.keep(path, paths)
+		);
 
 	const finds = $derived(
 		finding
@@ -138,7 +144,7 @@
 	<Spine
 		screens={SCREENS.map(({ name, screen: to }) => ({
 			name,
-			href: href(to, path, file, to === 'bench' ? selected : []),
+			href: href(to, path, file, hasFrames(to) ? selected : []),
 			here: to === screen
 		}))}
 	/>
@@ -157,6 +163,23 @@
 		<!-- Scripts of other screens than the Bench come when they are gone to. -->
 		{#await import('$lib/screens/Site/Site.svelte') then { default: Site }}
 			<Site {site} sites={data.sites} benchOf={(pagePath, filePath) => href('bench', pagePath, filePath)} />
+		{/await}
+	{:else if screen === 'type'}
+		{#await import('$lib/screens/Type/Type.svelte') then { default: Type }}
+			{#key site}
+				<Type
+					{site}
+					{page}
+					onpage={(chosen) => goto(href('type', chosen, file))}
+					{selected}
+					onselect={select}
+					onplace={show}
+					config={data.stages}
+					vantagesHref="{href('site', path)}#vantages"
+					bindKeys={(bound) => (keys = bound)}
+					onpress={press}
+				/>
+			{/key}
 		{/await}
 	{:else}
 		{#key site}

@@ -1,0 +1,90 @@
+import { fewestPlaces, fluidText } from './fluid.ts';
+import { stepText, writingOf } from './exchange.ts';
+import { nameBy, stepsOf, type Scale } from './scale.ts';
+
+/** A declaration that a scale wants to stand in the sheet. */
+export interface Declared {
+	readonly selector: string;
+	readonly property: string;
+	readonly value: string;
+	/** What stands before it for engines that do not know its value; '' for nothing. */
+	readonly fallback: string;
+	/** The step it is of; null for line heights, weights and spaces. */
+	readonly step: number | null;
+}
+
+/** A multiple of the size, narrow and wide, as line height: a number where both are the same, else a fluid length. */
+function lineText(
+	scale: Scale,
+	size: { narrow: number; wide: number },
+	line: readonly number[],
+	root: number
+) {
+	const [narrow = 0, wide = 0] = line;
+	if (narrow === wide) return fewestPlaces(narrow, 0.0005);
+	const { narrow: from, wide: to } = scale;
+	return fluidText(
+		{
+			from: { width: from.width, size: size.narrow * narrow },
+			to: { width: to.width, size: size.wide * wide }
+		},
+		writingOf(scale, root)
+	);
+}
+
+/**
+ * The declarations that a scale is written as: custom properties on the root, then rules of elements, then classes, each
+ * from the largest step; `root` is how many px a rem is.
+ */
+export function declarationsOf(scale: Scale, root: number): Declared[] {
+	const { output, groups, spaces } = scale;
+	const steps = stepsOf(scale).flatMap((one) => (one.role ? [{ ...one, role: one.role }] : []));
+	const property = (name: string): string => nameBy(output.property, name);
+	const found: Declared[] = [];
+	if (output.properties) {
+		for (const step of steps) {
+			const value = stepText(scale, step, root);
+			const name = property(step.role.name);
+			found.push({ selector: ':root', property: name, value, fallback: '', step: step.step });
+		}
+		for (const { name, times } of spaces) {
+			const size = { narrow: scale.narrow.body * times, wide: scale.wide.body * times };
+			const value = stepText(scale, size, root);
+			found.push({
+				selector: ':root',
+				property: nameBy('--space-NAME', name),
+				value,
+				fallback: '',
+				step: null
+			});
+		}
+	}
+	for (const step of steps) {
+		const { name, selectors } = step.role;
+		const text = stepText(scale, step, root);
+		const value = output.properties ? `var(${property(name)})` : text;
+		const fallback =
+			output.fallback && !output.properties && text.startsWith('clamp(')
+				? `${fewestPlaces(step.narrow / (output.ends === 'rem' ? root : 1), 0.0005)}${output.ends}`
+				: '';
+		const group = groups.find(({ roles }) => roles.includes(name));
+		const targets = [
+			...(output.rules ? selectors : []),
+			...(output.classes ? [`.${nameBy(output.class, name)}`] : [])
+		];
+		for (const selector of targets) {
+			found.push({ selector, property: 'font-size', value, fallback, step: step.step });
+			if (group?.weight)
+				found.push({ selector, property: 'font-weight', value: group.weight, fallback: '', step: null });
+			if (group && group.line[0] > 0)
+				found.push({
+					selector,
+					property: 'line-height',
+					value: lineText(scale, step, group.line, root),
+					fallback: '',
+					step: null
+				});
+		}
+	}
+	return found;
+}

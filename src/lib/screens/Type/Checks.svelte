@@ -1,0 +1,140 @@
+<script lang="ts">
+	import { hierarchyNotes, lineChanges } from '$lib/core/type/index.ts';
+	import { within } from '$lib/core/length/index.ts';
+	import { carriage } from '$lib/state/carriage.svelte.ts';
+	import { zoomSentence, type Checked } from '$lib/state/textStyles.ts';
+	import { linesOfText, type Typesetting } from '$lib/state/typesetting.svelte.ts';
+	import NumberField from './NumberField.svelte';
+	import { SHOWN } from './shown.ts';
+
+	interface Props {
+		setting: Typesetting;
+		checked: readonly Checked[];
+		onchoose: (id: string) => void;
+	}
+
+	let { setting, checked, onchoose }: Props = $props();
+
+	let least = $state(1.1);
+	const levels = $derived(
+		setting.levels('read').map(({ name, curve, path }) => ({ name, path, curve: within(curve, SHOWN) }))
+	);
+	const hierarchy = $derived(hierarchyNotes(levels, least));
+	const faulty = $derived(checked.filter(({ zoom }) => zoom));
+	const noted = $derived(checked.filter(({ notes }) => notes.length > 0));
+
+	/** How each level is broken: lines at the carriage, and where it takes one more. */
+	const broken = $derived(
+		levels.flatMap(({ name, path }) => {
+			const known = linesOfText(setting.laid, path);
+			const widths = [...known.keys()].sort((a, b) => a - b);
+			const near = widths.findLast((width) => width <= carriage.width) ?? widths[0];
+			const here = near === undefined ? undefined : setting.laid.get(near)?.broken.get(path.join('.'));
+			if (!here) return [];
+			const changes = lineChanges(known).map(({ before, after, from, to }) =>
+				from > to
+					? `${from} up to ${before}${after - before > 1 ? ` to ${after}` : ''}`
+					: `${to} from ${after}`
+			);
+			const orphans = [...setting.laid.values()].filter((one) => one.broken.get(path.join('.'))?.orphan);
+			return [{ name, here, changes, orphans: orphans.map(({ width }) => width).sort((a, b) => a - b) }];
+		})
+	);
+</script>
+
+<div class="checks">
+	<section>
+		<h3>Zoom to 200 %</h3>
+		{#if faulty.length === 0}
+			<p class="well">
+				✓ every size reaches 200 % by zoom, at every width from 240 to 2,560 (WCAG 2.2, 1.4.4)
+			</p>
+		{/if}
+		{#each faulty as { style, zoom } (style.id)}
+			<p>
+				<button type="button" onclick={() => onchoose(style.id)}>{style.name}</button>
+				{zoom ? zoomSentence(zoom) : ''}
+			</p>
+		{/each}
+	</section>
+	<section>
+		<h3>Hierarchy</h3>
+		<p class="least">
+			each level at least
+			<NumberField
+				label="Least ratio of a level to the next"
+				value={String(least)}
+				step={0.01}
+				size={4}
+				onput={(text) => Number(text) >= 1 && (least = Number(text))}
+			/> times the next
+		</p>
+		{#each hierarchy as { sentence } (sentence)}<p>{sentence}</p>{/each}
+		{#if hierarchy.length === 0 && levels.length > 1}
+			<p class="well">✓ {levels.map(({ name }) => name).join(', ')}: so at every width</p>
+		{/if}
+	</section>
+	<section>
+		<h3>Lines, by the engine</h3>
+		{#each broken as { name, here, changes, orphans } (name)}
+			<p>
+				<b>{name}</b>
+				{here.characters} characters a line, {here.lines}
+				{here.lines === 1 ? 'line' : 'lines'} here{changes.length > 0
+					? `; lines: ${changes.slice(0, 4).join(', ')}`
+					: ''}{orphans.length > 0
+					? `; one word alone on its last line at ${orphans.slice(0, 4).join(', ')}`
+					: ''}
+			</p>
+		{/each}
+	</section>
+	<section>
+		<h3>Notes</h3>
+		{#each noted as { style, notes } (style.id)}
+			<p>
+				<button type="button" onclick={() => onchoose(style.id)}>{style.name}</button>
+				{notes.map(({ sentence }) => sentence).join(' ')}
+			</p>
+		{/each}
+		{#if noted.length === 0 && setting.read}<p class="well">✓ nothing to wonder about</p>{/if}
+	</section>
+</div>
+
+<style>
+	.checks {
+		display: grid;
+		gap: 0.75rem;
+	}
+
+	h3 {
+		margin: 0 0 0.125rem;
+		font: 600 0.9375rem/1.3 var(--display);
+	}
+
+	p {
+		margin: 0 0 0.125rem;
+	}
+
+	.least {
+		display: flex;
+		align-items: center;
+		gap: 0.375rem;
+		color: var(--ink-2);
+	}
+
+	.well {
+		color: var(--verdigris);
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		font: 0.8125rem/1.3 var(--mono);
+		text-decoration: underline;
+		text-underline-offset: 3px;
+		cursor: pointer;
+	}
+</style>

@@ -1,0 +1,62 @@
+<script lang="ts">
+	import { judging } from './judging.ts';
+
+	interface Props {
+		label: string;
+		value: string;
+		/** What is wrong with it, if anything. */
+		problem?: string | undefined;
+		/** How much arrow keys change a number by; 0 where it is none. */
+		step?: number;
+		/** How wide it is, characters. */
+		size?: number;
+		onput: (text: string) => void;
+	}
+
+	let { label, value, problem, step = 1, size = 5, onput }: Props = $props();
+	const id = $props.id();
+
+	function pressed(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {
+		if (judging(event)) return;
+		const input = event.currentTarget;
+		if (event.key === 'Enter') return onput(input.value);
+		const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+		const number = Number(input.value);
+		if (by === undefined || step === 0 || !Number.isFinite(number)) return;
+		event.preventDefault();
+		input.value = String(Number((number + by * step * (event.shiftKey ? 10 : 1)).toFixed(4)));
+		onput(input.value);
+	}
+</script>
+
+<input
+	{value}
+	style:width="{size + 1.5}ch"
+	aria-label={label}
+	aria-invalid={problem !== undefined}
+	aria-describedby={problem === undefined ? undefined : `${id}-why`}
+	title={problem ?? label}
+	onkeydown={pressed}
+	onchange={(event) => onput(event.currentTarget.value)}
+/>{#if problem !== undefined}<span id="{id}-why" class="why">‸ {problem}</span>{/if}
+
+<style>
+	input {
+		height: 1.5rem;
+		padding: 0 0.25rem;
+		border: 0;
+		border-bottom: 1.5px solid var(--ink);
+		background: none;
+		color: var(--ink);
+		font: 700 0.8125rem/1 var(--mono);
+	}
+
+	input[aria-invalid='true'] {
+		border-color: var(--rubric);
+		color: var(--rubric);
+	}
+
+	.why {
+		color: var(--rubric);
+	}
+</style>

@@ -1,0 +1,84 @@
+import { toNumber } from '$lib/core/interval/index.ts';
+import type { Curve } from '$lib/core/length/index.ts';
+
+/** A curve as it is drawn. */
+export interface DrawnCurve {
+	readonly id: string;
+	readonly name: string;
+	readonly curve: Curve;
+	/** What is being set, what stands in the sheet, or what stands there behind what is being set. */
+	readonly look: 'set' | 'now' | 'behind';
+	/** What the engine has, px by width. */
+	readonly dots: readonly (readonly [width: number, size: number])[];
+}
+
+/** A size at one end that is dragged or typed in. */
+export interface Peg {
+	readonly id: string;
+	/** The curve it is of. */
+	readonly of: string;
+	readonly end: 'narrow' | 'wide';
+	readonly width: number;
+	readonly size: number;
+	/** What it is called. */
+	readonly name: string;
+	/** What the scale would have there, where it has a size of its own; null where it has the scale's. */
+	readonly scaled: number | null;
+}
+
+/** A knee that is dragged along. */
+export interface Knee {
+	readonly id: string;
+	readonly width: number;
+	readonly size: number;
+}
+
+/** How far apart points of a drawn line are, px of width. */
+const SAMPLE = 24;
+
+/** A curve as points over some widths: a line a piece, and a break where it leaps. */
+export function pointsOf(curve: Curve, [from, to]: readonly [number, number]): [number, number][][] {
+	const parts: [number, number][][] = [];
+	let last: readonly [number, number] | undefined;
+	for (const { from: begin, to: end, line } of curve) {
+		const [a, b] = [Math.max(from, toNumber(begin.at)), Math.min(to, toNumber(end.at))];
+		if (a > b) continue;
+		const [constant, slope] = [toNumber(line.constant), toNumber(line.slope)];
+		const count = Math.max(1, Math.ceil((b - a) / SAMPLE));
+		const points = Array.from({ length: count + 1 }, (_, i): [number, number] => {
+			const width = a + ((b - a) * i) / count;
+			return [width, constant + slope * width];
+		});
+		const first = points[0];
+		if (last && first && Math.abs(last[1] - first[1]) < 0.01) parts.at(-1)?.push(...points);
+		else parts.push(points);
+		last = points.at(-1);
+	}
+	return parts;
+}
+
+/** Where labels are put so that none lies over another: as near to where they belong as a gap allows, in their order. */
+export function apart(
+	wished: readonly number[],
+	gap: number,
+	[top, bottom]: readonly [number, number]
+): number[] {
+	const order = wished.map((_, i) => i).sort((a, b) => (wished[a] ?? 0) - (wished[b] ?? 0));
+	const places = order.map((i) => wished[i] ?? 0);
+	for (let i = 1; i < places.length; i++) places[i] = Math.max(places[i] ?? 0, (places[i - 1] ?? 0) + gap);
+	const over = (places.at(-1) ?? 0) - bottom;
+	if (over > 0) {
+		places[places.length - 1] = bottom;
+		for (let i = places.length - 2; i >= 0; i--)
+			places[i] = Math.min(places[i] ?? 0, (places[i + 1] ?? 0) - gap);
+	}
+	const found: number[] = [];
+	order.forEach((i, at) => (found[i] = Math.max(top, places[at] ?? 0)));
+	return found;
+}
+
+/** Sizes at which the chart has lines, px. */
+export const GRID = [4, 6, 8, 10, 12, 14, 16, 20, 24, 32, 40, 48, 64, 80, 96, 128, 192, 256, 384];
+
+/** A size as it is shown: to a tenth of a px, further where that is not all. */
+export const printSize = (px: number): string => String(Number(px.toFixed(Math.abs(px) < 10 ? 2 : 1)));

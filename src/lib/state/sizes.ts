@@ -1,0 +1,136 @@
+import { elementAt, nameOfElement, wordsIn, type ElementPath } from '../core/html/index.ts';
+import { rational } from '../core/interval/index.ts';
+import { over, type Over } from '../core/length/index.ts';
+import { lengthContext } from '../core/media/index.ts';
+import { pathsOf } from '../core/findings/index.ts';
+import { brokenIn, sizing, stretchesOf, type Broken, type Size, type Sizing } from '../core/type/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import { casesOf } from './cases.ts';
+import type { PageState } from './page.svelte.ts';
+import type { Stages } from './stages.svelte.ts';
+
+/** The widths over which sizes are read: down to a fifth of the Measure's, for zoom, and beyond its other end. CSS px. */
+export const READ: Over = over(rational(40), rational(6000));
+
+/** A text of a page with its size. */
+export interface ReadText {
+	readonly path: ElementPath;
+	/** Index among all elements that were asked about. */
+	readonly index: number;
+	readonly tag: string;
+	readonly name: string;
+	readonly words: string;
+	readonly size: Size;
+	/** What the engine has in the lead, px. */
+	readonly computed: number;
+}
+
+/** The sizes of a page's texts, as its sources are now. */
+export interface ReadSizes {
+	readonly texts: readonly ReadText[];
+	readonly sizing: Sizing;
+	/** The same with another text size set in the browser, px. */
+	sizingAt(defaultSize: number): Sizing;
+	/** Indexes of the elements that each selector hits. */
+	readonly hits: ReadonlyMap<string, readonly number[]>;
+	/** Index of an element by its path; -1 where there is none. */
+	indexOf(path: ElementPath): number;
+	/** Whether an element of an index is a text. */
+	readonly byIndex: ReadonlyMap<number, ReadText>;
+	/** The paths of all elements, by index. */
+	readonly paths: readonly ElementPath[];
+}
+
+/** As many elements as sizes are read of. */
+const MOST = 6000;
+
+/** Reads the sizes of all texts of the lead's page; `selectors` are told with what they hit. */
+export async function readSizes(
+	page: PageState,
+	stages: Stages,
+	lead: SeenVantage,
+	selectors: readonly string[] = []
+): Promise<ReadSizes> {
+	const cases = casesOf(page, stages, lead);
+	const sought = ['html, body, body *', ...selectors];
+	const longhands = ['font-size', 'font-family', 'writing-mode', 'direction', 'display'];
+	const { elements, hits } = await stages.facts('lead', sought, MOST, longhands);
+	const asked = elements.map((answer) => ({
+		tag: answer.tag,
+		parent: answer.parent,
+		monospace: answer.computed.get('font-family') === 'monospace',
+		at: cases.of(answer.path, answer)
+	}));
+	const { heights } = lengthContext(lead);
+	const stretches = stretchesOf(page.bands(lead), READ);
+	const sizingAt = (defaultSize: number): Sizing => sizing(asked, { stretches, heights, defaultSize });
+	const own = sizingAt(lead.defaultFontSize);
+	const places = new Map(elements.map(({ path }, i) => [path.join('.'), i]));
+	const texts = elements.flatMap((answer, index): ReadText[] => {
+		const element = elementAt(page.page, answer.path);
+		if (!answer.words || !element || answer.path[0] === 0) return [];
+		if (/^(script|style|template|noscript|option)$/.test(answer.tag)) return [];
+		return [
+			{
+				path: answer.path,
+				index,
+				tag: answer.tag,
+				name: nameOfElement(element),
+				words: wordsIn(element, 60),
+				size: own.size(index),
+				computed: parseFloat(answer.computed.get('font-size') ?? '')
+			}
+		];
+	});
+	return {
+		texts,
+		sizing: own,
+		sizingAt,
+		hits: new Map(selectors.map((selector, i) => [selector, hits[i + 1] ?? []])),
+		indexOf: (path) => places.get(path.join('.')) ?? -1,
+		byIndex: new Map(texts.map((text) => [text.index, text])),
+		paths: elements.map(({ path }) => path)
+	};
+}
+
+/** What the engine lays out at a width: the size of each text, and how it is broken, by its path. */
+export interface LaidTexts {
+	readonly width: number;
+	readonly sizes: ReadonlyMap<string, number>;
+	readonly broken: ReadonlyMap<string, Broken>;
+}
+
+/** Measures texts at some widths, on stages that nobody sees. */
+export async function* laidTexts(
+	page: PageState,
+	stages: Stages,
+	lead: SeenVantage,
+	widths: readonly number[],
+	signal: AbortSignal
+): AsyncGenerator<LaidTexts> {
+	const { height, density } = lead;
+	const viewport = { width: lead.width, height, density };
+	const content = page.content(stages.prefix, lead);
+	const characters = new Map(
+		page.page.elements.flatMap((element) => {
+			const length = /^(html|head|body|script|style)$/.test(element.tag) ? 0 : wordsIn(element).length;
+			return length > 0 ? [[element.path.join('.'), length]] : [];
+		})
+	);
+	const job = { content, viewport, widths, priority: 0, signal };
+	for await (const { width, snapshot } of stages.queue.measure(job)) {
+		const paths = pathsOf(snapshot);
+		const texts = new Map(
+			paths.flatMap((path, i) => {
+				const length = characters.get(path);
+				return length === undefined ? [] : [[i, length] as const];
+			})
+		);
+		const broken = brokenIn(snapshot, texts);
+		yield {
+			width,
+			sizes: new Map(paths.map((path, i) => [path, snapshot.fontSize[i] ?? NaN])),
+			broken: new Map([...broken].map(([i, one]) => [paths[i] ?? '', one]))
+		};
+	}
+}

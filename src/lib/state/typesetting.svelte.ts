@@ -1,0 +1,489 @@
+import type { Candidate } from '../core/cascade/index.ts';
+import { nameAt, type ElementPath } from '../core/html/index.ts';
+import { compare, rationalFromNumber, toNumber } from '../core/interval/index.ts';
+import { curveOfText, line, lineOver, valueOn, type Curve } from '../core/length/index.ts';
+import { lengthContext } from '../core/media/index.ts';
+import {
+	curveOfFluid,
+	declarationsOf,
+	fewestPlaces,
+	fluidText,
+	NEW_SCALE,
+	recognise,
+	scaleProblems,
+	sizedAt,
+	stepsOf,
+	type Declared,
+	type Recognised,
+	type Scale,
+	type Step
+} from '../core/scale/index.ts';
+import { nextForLines } from '../core/type/index.ts';
+import type { Edit } from '../core/text/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import { deskOf, linesOf, type FileLines } from './desk.ts';
+import type { PageState } from './page.svelte.ts';
+import type { SiteState } from './site.svelte.ts';
+import { JUDGED, writeSizes } from './sizeEdit.ts';
+import { laidTexts, READ, readSizes, type LaidTexts, type ReadSizes } from './sizes.ts';
+import type { Stages } from './stages.svelte.ts';
+import { applyEdit } from './steps.ts';
+import { bySize, stylesOf } from './textStyles.ts';
+import { tryEdit } from './trying.ts';
+import { takeOutAll, type Refusal } from './writing.ts';
+
+/** What is worked on: nothing yet, the scale of the site, or one length of an element. */
+export type Work = 'sizes' | 'scale' | 'length';
+
+/** A size with the width at which it was judged, px. */
+export interface Judged {
+	readonly size: number;
+	readonly width: number;
+}
+
+/** How the middle of a length goes: straight between the ends, by the window, or through a size at a width. */
+export type Middle =
+	| { readonly kind: 'between' }
+	| { readonly kind: 'vw'; readonly vw: number }
+	| ({ readonly kind: 'at' } & Judged);
+
+/** One length that is set from three numbers. */
+export interface LengthWish {
+	readonly path: ElementPath;
+	readonly selector: string;
+	readonly property: string;
+	readonly least: Judged;
+	readonly middle: Middle;
+	readonly most: Judged;
+	/** Whether the widths judged at, and what was tried, go into the sheet as a comment. */
+	readonly comment: boolean;
+}
+
+/** A declaration elsewhere that keeps sizes of the scale from holding. */
+export interface Winner {
+	readonly from: Candidate;
+	readonly file: string;
+	/** Offset in the file as it is without what is tried. */
+	readonly offset: number;
+	/** For how many elements, the first by its name. */
+	readonly count: number;
+	readonly name: string;
+	readonly role: string;
+}
+
+/** What is looked at. */
+export interface Looked {
+	readonly page: PageState;
+	readonly stages: Stages;
+	readonly lead: SeenVantage;
+}
+
+const sameCurve = (a: Curve | null, b: Curve | null): boolean =>
+	a === b ||
+	(a !== null &&
+		b !== null &&
+		a.length === b.length &&
+		a.every(({ to, line: one }, i) => {
+			const other = b[i];
+			return (
+				other !== undefined &&
+				compare(to.at, other.to.at) === 0 &&
+				compare(one.slope, other.line.slope) === 0 &&
+				compare(one.constant, other.line.constant) === 0
+			);
+		}));
+
+/** Whether a declaration is of a rule with just this selector. */
+const isOf = (from: Candidate | undefined, selector: string): boolean =>
+	from?.hit?.selector.replace(/\s+/g, ' ').trim() === selector;
+
+/** Why three numbers are no length; undefined where they are. */
+function lengthProblem({ least, middle, most }: LengthWish): string | undefined {
+	if (!(least.size > 0) || !(most.size > 0)) return 'A size has to be above 0 px.';
+	if (least.size > most.size)
+		return `The smallest, ${least.size} px, is above the largest, ${most.size} px: the smallest would win everywhere.`;
+	if (middle.kind === 'between') {
+		if (least.width === most.width)
+			return `Both were judged at ${least.width} px: there is no width between to grow over.`;
+		if (least.width > most.width)
+			return `The smallest was judged at ${least.width} px, the largest at ${most.width}: narrower. Exchange the widths.`;
+	}
+	if (middle.kind === 'vw' && !(middle.vw > 0))
+		return 'The middle has to grow with the window: more than 0 vw.';
+	if (middle.kind === 'at' && !(middle.size > 0)) return 'The size in the middle has to be above 0 px.';
+	return undefined;
+}
+
+/** Widths at which the engine is asked first, CSS px. */
+const ASKED = [240, 320, 390, 480, 600, 700, 812, 960, 1120, 1280, 1440, 1680, 1920, 2240, 2560];
+
+/** At so many widths no more are looked at for where lines change. */
+const MOST_LAID = 160;
+
+/** How many lines a text takes, by width. */
+export const linesOfText = (
+	laid: ReadonlyMap<number, LaidTexts>,
+	path: ElementPath
+): ReadonlyMap<number, number> =>
+	new Map(
+		[...laid].flatMap(([width, { broken }]) => {
+			const own = broken.get(path.join('.'));
+			return own ? [[width, own.lines] as const] : [];
+		})
+	);
+
+/** How long a scale is left alone before it is kept with the site, ms. */
+const QUIET = 500;
+
+/** The sizes of a page as they are, and as they are being set: tried in all frames until they are written or let go. */
+export class Typesetting {
+	readonly #site: SiteState;
+	work = $state<Work>('sizes');
+	/** The sizes as the sources are, with what is tried; and as they were before it. */
+	read = $state.raw<ReadSizes | null>(null);
+	before = $state.raw<ReadSizes | null>(null);
+	/** What the engine laid out, by width. */
+	laid = $state.raw<ReadonlyMap<number, LaidTexts>>(new Map());
+	scale = $state.raw<Scale>(NEW_SCALE);
+	length = $state.raw<LengthWish | null>(null);
+	/** Sizes that were tried for the length before these. */
+	tried = $state.raw<readonly string[]>([]);
+	/** The sheet that what is new goes into; '' for the page's first of ours. */
+	home = $state('');
+	refusal = $state.raw<Refusal | null>(null);
+	edit = $state.raw<Edit | null>(null);
+	trouble = $state('');
+	/** Declarations elsewhere that are taken out along with it, by file and offset. */
+	#out = $state.raw<readonly Candidate[]>([]);
+	#past = $state.raw<readonly (Scale | LengthWish)[]>([]);
+	#future: (Scale | LengthWish)[] = [];
+	#looked: Looked | null = null;
+	#keeping: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(site: SiteState) {
+		this.#site = site;
+		const [kept] = site.kept.scale.list;
+		if (kept) this.scale = kept;
+	}
+
+	/** The hand-written sheets that the page has, in its order. */
+	readonly files: readonly string[] = $derived.by(() => {
+		void this.read;
+		const own =
+			this.#looked?.page.sheets.flatMap(({ from }) => (from.kind === 'file' ? from.path : [])) ?? [];
+		return [...new Set(own)].filter((path) => !this.#site.given.has(path));
+	});
+	readonly into: string = $derived.by(() =>
+		this.files.includes(this.home) ? this.home : (this.files[0] ?? '')
+	);
+	/** How many px a rem is; where that goes by the width, what it is usually. */
+	readonly root = $derived.by(() => {
+		const curve = this.before?.sizing.size(0).curve;
+		const [only] = curve ?? [];
+		const still = curve?.length === 1 && only?.line.slope.n === 0n;
+		return { px: still && only ? toNumber(only.line.constant) : 16, still: still || !curve };
+	});
+	/** Texts by the size they have, the largest first; now, and without what is tried. */
+	readonly styles = $derived.by(() => (this.read ? bySize(stylesOf(this.read)) : []));
+	readonly stylesBefore = $derived.by(() => (this.before ? bySize(stylesOf(this.before)) : []));
+	/** What cannot be meant, by field. */
+	readonly problems = $derived.by(() => {
+		if (this.work === 'scale') return scaleProblems(this.scale);
+		const sentence = this.work === 'length' && this.length ? lengthProblem(this.length) : undefined;
+		return sentence === undefined ? [] : [{ field: 'length', sentence }];
+	});
+	readonly steps: readonly Step[] = $derived.by(() =>
+		scaleProblems(this.scale).length > 0 ? [] : stepsOf(this.scale)
+	);
+	/** What the sizes of levels and paragraphs are as a scale, if they are one. */
+	readonly found: Recognised | undefined = $derived.by(() => {
+		const { narrow, wide } = this.scale;
+		const levels = this.levels('before');
+		const sized = levels.flatMap(({ name, curve }) => sizedAt(name, curve, narrow.width, wide.width) ?? []);
+		const body = sized.find(({ name }) => name === 'p' || name === 'body');
+		return body && recognise(sized, body);
+	});
+	/** The text of the length that is set, and its curve. */
+	readonly lengthText = $derived.by(() =>
+		this.length && !lengthProblem(this.length) ? this.#textOf(this.length) : ''
+	);
+	readonly lengthCurve = $derived.by(() => this.#curveOf(this.lengthText));
+	readonly declared: readonly Declared[] = $derived.by(() => {
+		if (this.problems.length > 0) return [];
+		if (this.work === 'scale') return declarationsOf(this.scale, this.root.px);
+		const { length } = this;
+		if (this.work !== 'length' || !length) return [];
+		const { selector, property } = length;
+		return [{ selector, property, value: this.lengthText, fallback: '', step: null }];
+	});
+	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.edit));
+
+	/** Each level of heading and the paragraph as most of them are on the page, the largest where as many are. */
+	levels(of: 'read' | 'before'): { name: string; curve: Curve; path: ElementPath }[] {
+		const styles = of === 'read' ? this.styles : this.stylesBefore;
+		return ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p'].flatMap((tag) => {
+			const all = styles.flatMap(({ curve, texts }) => {
+				const own = texts.filter((one) => one.tag === tag);
+				return own[0] ? [{ name: tag, curve, path: own[0].path, count: own.length }] : [];
+			});
+			// Styles come from the largest.
+			const most = Math.max(...all.map(({ count }) => count));
+			return all.find(({ count }) => count === most) ?? [];
+		});
+	}
+
+	/** Reads the sizes anew, as often as sources or frames change; the engine's own come after. */
+	async look(looked: Looked, signal: AbortSignal): Promise<void> {
+		this.#looked = looked;
+		const { page, stages, lead } = looked;
+		const selectors = [...new Set(this.declared.map(({ selector }) => selector))];
+		try {
+			const read = await readSizes(page, stages, lead, selectors);
+			if (signal.aborted) return;
+			this.read = read;
+			if (!this.edit) this.before = read;
+			const laid = new Map<number, LaidTexts>();
+			for (let next: readonly number[] = ASKED; next.length > 0 && !signal.aborted;) {
+				for await (const one of laidTexts(page, stages, lead, next, signal)) laid.set(one.width, one);
+				if (!signal.aborted) this.laid = new Map(laid);
+				next =
+					laid.size > MOST_LAID
+						? []
+						: nextForLines(this.levels('read').map(({ path }) => linesOfText(laid, path)));
+			}
+		} catch (error) {
+			this.trouble = error instanceof Error ? error.message : String(error);
+		}
+	}
+
+	/** Chooses what is worked on. */
+	choose(work: Work): void {
+		this.work = work;
+		this.#past = [];
+		this.#future = [];
+		this.#out = [];
+		this.try();
+	}
+
+	/** Begins to set a length of an element from what it is at both ends. */
+	begin(path: ElementPath, property: string): void {
+		const read = this.before;
+		const looked = this.#looked;
+		if (!read || !looked) return;
+		const size = read.sizing.length(read.indexOf(path), property);
+		const source = size.sources.findLast(({ up, from }) => up === 0 && from?.hit);
+		const { narrow, wide } = this.scale;
+		const at = (width: number): Judged => {
+			const px = size.curve && valueOn(size.curve, rationalFromNumber(width));
+			return { width, size: px ? Number(toNumber(px).toFixed(2)) : 16 };
+		};
+		this.length = {
+			path,
+			property,
+			selector: source?.from?.hit?.selector ?? nameAt(looked.page.page, path, ''),
+			least: at(narrow.width),
+			middle: { kind: 'between' },
+			most: at(wide.width),
+			comment: false
+		};
+		this.tried = [];
+		this.choose('length');
+	}
+
+	/** Sets the scale, or the length, otherwise; `step` keeps what it was for undo. */
+	put(change: Partial<Scale> | ((scale: Scale) => Scale), step = true): void {
+		if (step) this.#remember(this.scale);
+		this.scale = typeof change === 'function' ? change(this.scale) : { ...this.scale, ...change };
+		this.try();
+		this.#keepSoon();
+	}
+
+	putLength(change: Partial<LengthWish>, step = true): void {
+		const { length } = this;
+		if (!length) return;
+		if (step) this.#remember(length);
+		this.length = { ...length, ...change };
+		if (step && this.lengthText && !this.tried.includes(this.lengthText))
+			this.tried = [...this.tried, this.lengthText].slice(-8);
+		this.try();
+	}
+
+	/** Keeps what is there for undo, before a drag changes it. */
+	mark(): void {
+		const now = this.work === 'length' ? this.length : this.scale;
+		if (now) this.#remember(now);
+	}
+
+	#remember(before: Scale | LengthWish): void {
+		this.#past = [...this.#past.slice(-99), before];
+		this.#future = [];
+	}
+
+	get canUndo(): boolean {
+		return this.#past.length > 0;
+	}
+
+	undo(): void {
+		const last = this.#past.at(-1);
+		if (last === undefined) return;
+		const now = this.work === 'length' ? this.length : this.scale;
+		if (now) this.#future.push(now);
+		this.#past = this.#past.slice(0, -1);
+		this.#restore(last);
+	}
+
+	redo(): void {
+		const next = this.#future.pop();
+		const now = this.work === 'length' ? this.length : this.scale;
+		if (!next || !now) return;
+		this.#past = [...this.#past, now];
+		this.#restore(next);
+	}
+
+	#restore(to: Scale | LengthWish): void {
+		if ('path' in to) this.length = to;
+		else this.scale = to;
+		this.try();
+		if (!('path' in to)) this.#keepSoon();
+	}
+
+	#keepSoon(): void {
+		clearTimeout(this.#keeping);
+		this.#keeping = setTimeout(() => {
+			const { scale } = this;
+			if (scaleProblems(scale).length === 0) void this.#site.kept.scale.keep(() => [scale], 'the scale');
+		}, QUIET);
+	}
+
+	/** Puts what is set in force in all frames. */
+	try(): void {
+		const { declared } = this;
+		this.refusal = null;
+		if (this.work === 'sizes' || this.problems.length > 0 || declared.length === 0) return this.#set(null);
+		const desk = deskOf(this.#site);
+		const refused =
+			takeOutAll(desk, this.#out) ??
+			writeSizes({ desk, files: this.files, home: this.into }, declared, this.#comment());
+		this.refusal = refused ?? null;
+		const does = this.work === 'scale' ? 'the type scale' : `${this.length?.property ?? ''}, fluid`;
+		const edit = refused ? null : desk.working.edit(does);
+		this.#set(edit && edit.files.some(({ changes }) => changes.length > 0) ? edit : null);
+	}
+
+	#set(edit: Edit | null): void {
+		this.edit = edit;
+		tryEdit(this.#site.texts, edit);
+	}
+
+	#comment(): string {
+		const { length } = this;
+		if (this.work !== 'length' || !length?.comment) return '';
+		const { least, middle, most } = length;
+		const at = ({ size, width }: Judged): string => `${size}px at ${width}`;
+		const between = middle.kind === 'at' ? `, ${at(middle)}` : '';
+		const others = this.tried.filter((one) => one !== this.lengthText);
+		const tried = others.length > 0 ? `; tried ${others.slice(-3).join(', ')}` : '';
+		return `${JUDGED}: ${at(least)}${between}, ${at(most)}${tried}`;
+	}
+
+	/** Writes what is tried into the sheet, as one step that an undo there takes back. */
+	write(): boolean {
+		const { edit } = this;
+		if (!edit) return false;
+		this.#set(null);
+		this.#out = [];
+		applyEdit(this.#site.texts, edit);
+		this.work = 'sizes';
+		return true;
+	}
+
+	/** Lets go of what is tried: the frames are as before. */
+	drop(): void {
+		this.#out = [];
+		this.work = 'sizes';
+		this.#set(null);
+	}
+
+	/** Declarations elsewhere that win over what is tried. */
+	readonly winners: readonly Winner[] = $derived.by(() => {
+		const { read } = this;
+		const looked = this.#looked;
+		if (!read || !looked || !this.edit) return [];
+		const found = new Map<string, Winner>();
+		for (const { selector, property, step } of this.declared) {
+			if (property !== 'font-size' && this.work === 'scale') continue;
+			const role = this.scale.roles.find((one) => one.step === step)?.name ?? '';
+			for (const index of read.hits.get(selector) ?? []) {
+				for (const { from, up } of read.sizing.length(index, property).sources) {
+					if (!from || up > 0 || isOf(from, selector)) continue;
+					const offset = looked.page.inFile(from.file, from.span.start);
+					const key = `${from.file}:${offset}`;
+					const known = found.get(key);
+					const name = nameAt(looked.page.page, read.paths[index] ?? [], '');
+					found.set(key, {
+						from: { ...from, span: { start: offset, end: offset + from.span.end - from.span.start } },
+						file: from.file,
+						offset,
+						count: (known?.count ?? 0) + 1,
+						name: known?.name ?? name,
+						role
+					});
+				}
+			}
+		}
+		return [...found.values()];
+	});
+
+	/** The first element whose text size the rules of a selector decide at every width; undefined where there is none. */
+	holding(selector: string): ElementPath | undefined {
+		const { read } = this;
+		const index = (read?.hits.get(selector) ?? []).find((one) =>
+			read?.sizing.size(one).sources.every(({ from, up }) => up === 0 && isOf(from, selector))
+		);
+		return index === undefined ? undefined : read?.paths[index];
+	}
+
+	/** Takes a declaration that wins elsewhere out along with what is written. */
+	takeOut(winner: Winner): void {
+		this.#out = [...this.#out, winner.from];
+		this.try();
+	}
+
+	/** The texts whose size is another with what is tried than before it. */
+	readonly changed: readonly ElementPath[] = $derived.by(() => {
+		const { read, before } = this;
+		if (!this.edit || !read || !before || read === before) return [];
+		const was = new Map(before.texts.map(({ path, size }) => [path.join('.'), size.curve]));
+		return read.texts.flatMap(({ path, size }) =>
+			sameCurve(was.get(path.join('.')) ?? null, size.curve) ? [] : [path]
+		);
+	});
+
+	#textOf({ least, middle, most }: LengthWish): string {
+		const { unit, ends } = this.scale.output;
+		const root = this.root.px;
+		if (middle.kind === 'between') return fluidText({ from: least, to: most }, { unit, ends, root });
+		const per = ends === 'rem' ? root : 1;
+		const end = ({ size }: Judged): string => `${fewestPlaces(size / per, 0.009 / per)}${ends}`;
+		const vw = middle.kind === 'vw' ? middle.vw : (100 * middle.size) / middle.width;
+		return `clamp(${end(least)}, ${fewestPlaces(vw, 0.0004)}${unit}, ${end(most)})`;
+	}
+
+	#curveOf(text: string): Curve | null {
+		const lead = this.#looked?.lead;
+		if (text === '' || !lead) return null;
+		const size = lineOver(READ, line(rationalFromNumber(this.root.px)));
+		const { heights } = lengthContext(lead);
+		const found = curveOfText(text, { over: READ, em: size, rem: size, heights });
+		return found.kind === 'curve' ? found.curve : null;
+	}
+
+	/** The curve of a step of the scale. */
+	stepCurve({ narrow, wide }: Step): Curve {
+		const { narrow: from, wide: to } = this.scale;
+		return curveOfFluid(
+			{ from: { width: from.width, size: narrow }, to: { width: to.width, size: wide } },
+			READ
+		);
+	}
+}
