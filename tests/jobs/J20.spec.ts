@@ -1,4 +1,5 @@
 import { expect, test } from '../fixtures.ts';
+import { openType, panel } from '../type/setting.ts';
 import { atWork, frameOf, type Beside } from './bench.ts';
 
 test('J20: “from” before a fare at 0.6 of the fare’s size in every vantage, nested in a relative size too', async ({
@@ -21,4 +22,16 @@ test('J20: “from” before a fare at 0.6 of the fare’s size in every vantage
 		await expect.poll(() => ratio(vantage, '.fare .child .from')).toBeCloseTo(0.6, 4);
 	}
 	expect(work.actions()).toBeLessThanOrEqual(9);
+
+	// At every width, read off; its place within another relative size is told.
+	await openType(page, server, 1, '?page=boats.html');
+	const sizes = await panel(page, 'Sizes');
+	const own = sizes.getByRole('button', { name: /^\.from/ });
+	for (let i = 0; i < (await own.count()); i++) {
+		await own.nth(i).click();
+		await expect(sizes).toContainText('0.6 of the size around it at every width');
+	}
+	await expect(await panel(page, 'Checks')).toContainText(
+		'0.6em of 0.8em around it: 0.48 of the size beyond.'
+	);
 });

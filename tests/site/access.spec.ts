@@ -2,6 +2,7 @@ import { chromium } from '@playwright/test';
 import AxeBuilder from 'axe-core';
 import { bring, expect, freshDemo, openBench, test, type Page } from '../fixtures.ts';
 import { LAUNCH } from '../launch.ts';
+import { openType, panel } from '../type/setting.ts';
 
 /** What axe finds on a screen, the pages in its frames left out; at night colours are all that is another. */
 async function findings(page: Page): Promise<string[]> {
@@ -96,6 +97,18 @@ test('axe finds nothing on any screen, by day or by night', async ({ page, serve
 	await page.goto(`${server.url}/site/${site}/bench?page=boats.html&at=1.1.1.0,1.1.1.1`);
 	await expect(page.getByText('between them')).toBeVisible();
 	expect(await findings(page), 'twins').toEqual([]);
+	await openType(page, server, site, '?page=home.html');
+	expect(await findings(page), 'Type').toEqual([]);
+	await panel(page, 'Checks');
+	expect(await findings(page), 'checks of sizes').toEqual([]);
+	await page.keyboard.press('s');
+	await panel(page, 'Steps');
+	expect(await findings(page), 'a scale').toEqual([]);
+	await panel(page, 'Lines');
+	expect(await findings(page), 'lines of a scale').toEqual([]);
+	await page.keyboard.press('o');
+	await expect(page.getByRole('combobox', { name: 'Middle' })).toBeVisible();
+	expect(await findings(page), 'one length').toEqual([]);
 	await page.goto(`${server.url}/site/${site}/site`);
 	await expect(page.getByRole('heading', { name: 'Missing' })).toBeVisible();
 	expect(await findings(page), 'Site').toEqual([]);

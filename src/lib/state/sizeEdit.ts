@@ -7,7 +7,7 @@ import {
 	type Rule,
 	type Sheet
 } from '../core/css/index.ts';
-import { commentOver, setDeclaration, takeOut, writeInto } from '../core/css/edit/index.ts';
+import { commentOver, setDeclaration, spreadRule, takeOut, writeInto } from '../core/css/edit/index.ts';
 import { wholeSelector } from '../core/selector/index.ts';
 import type { Declared } from '../core/scale/index.ts';
 import type { Change } from '../core/text/index.ts';
@@ -98,6 +98,13 @@ export function writeSizes(into: SizesInto, wished: readonly Declared[], comment
 		);
 		if ('refused' in done) return { sentence: done.refused, place: { path: home, offset: done.at } };
 		desk.working.change(home, done.changes);
+	}
+	const [first] = missing;
+	if (first) {
+		const sheet = parseSheet(desk.working.text(home) ?? '');
+		const declaration = saidIn(sheet, first).at(-1);
+		const rule = declaration && ruleAround(declaration);
+		if (rule) desk.working.change(home, spreadRule(sheet, rule));
 	}
 	if (comment !== '') return commented(into, wished, comment);
 	return undefined;

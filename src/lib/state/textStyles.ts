@@ -93,11 +93,18 @@ export function checkedStyle(
 		const around = parentOf(read, text);
 		const nested = around && nestedNote(text.size.sources, read.sizing.size(around).sources);
 		if (nested) notes.push(nested);
-		const grown = larger.size(text.index).curve;
+		// Where the root itself does not follow, that is said once.
+		const grown = rootNote(read, larger, over) ? null : larger.size(text.index).curve;
 		const deaf = grown && deafNote(within(style.curve, over), within(grown, over), LARGER);
 		if (deaf) notes.push(deaf);
 	}
 	return { style, notes, zoom: zoomFault(style.curve, over) };
+}
+
+/** What of the root's own size does not follow the text size set in the browser: then no rem does. */
+export function rootNote(read: ReadSizes, larger: Sizing, over: Over): TypeNote | undefined {
+	const [own, grown] = [read.sizing.size(0).curve, larger.size(0).curve];
+	return own && grown ? deafNote(within(own, over), within(grown, over), LARGER) : undefined;
 }
 
 const parentOf = (read: ReadSizes, { path }: ReadText): number | undefined => {

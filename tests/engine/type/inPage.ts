@@ -1,21 +1,7 @@
-import {
-	askingOf,
-	cascadeOf,
-	hintDeclarations,
-	physicalOf,
-	styleDeclarations,
-	type Case
-} from '../../../src/lib/core/cascade/index.ts';
-import { parsePage } from '../../../src/lib/core/html/index.ts';
-import { contains, rationalFromNumber, toNumber } from '../../../src/lib/core/interval/index.ts';
-import { over, valueOn } from '../../../src/lib/core/length/index.ts';
-import { bandsOf, lengthContext, solverOf } from '../../../src/lib/core/media/index.ts';
-import { conditionsOfPage, sourcesOf } from '../../../src/lib/core/site/index.ts';
-import { sizing, stretchesOf } from '../../../src/lib/core/type/index.ts';
-import { PLAIN } from '../../../src/lib/core/vantage/index.ts';
-import { selectorIndex } from '../../../src/lib/probe/cascade.ts';
-import { elementByPath } from '../../../src/lib/probe/path.ts';
-import { engineOf } from '../../../src/lib/state/engine.ts';
+import { rationalFromNumber, toNumber } from '../../../src/lib/core/interval/index.ts';
+import { valueOn } from '../../../src/lib/core/length/index.ts';
+import { sizing } from '../../../src/lib/core/type/index.ts';
+import { sizedIn } from './sized.ts';
 
 export interface SizesChecked {
 	readonly compared: number;
@@ -51,56 +37,7 @@ export async function checkSizes(
 	// Bars take width from the viewport in layout, not from its units.
 	inner.documentElement.style.overflow = 'hidden';
 
-	const sources = sourcesOf((file) => files[file]);
-	const page = parsePage(files[path] ?? '');
-	const cascade = cascadeOf(page, path, sources);
-	const asking = askingOf(cascade);
-	const index = selectorIndex(asking.asked);
-	const engine = engineOf(document);
-	const vantage = { ...PLAIN, height: HEIGHT };
-	const solve = solverOf(vantage);
-	const { media } = conditionsOfPage(page, path, sources);
-	const stretches = stretchesOf(
-		bandsOf(media, solve),
-		over(rationalFromNumber(200), rationalFromNumber(3000))
-	);
-	const found = page.elements.flatMap((source) => {
-		const element = elementByPath(inner, source.path);
-		return element ? [{ source, element }] : [];
-	});
-	const places = new Map(found.map(({ source }, i) => [source.path.join(), i]));
-	const elements = found.map(({ source, element }) => {
-		const fixed = {
-			applying: asking.applying(index.matches(element)),
-			style: styleDeclarations(page.source, path, source),
-			hints: hintDeclarations(path, source),
-			layers: cascade.layers,
-			physical: (longhand: string) =>
-				physicalOf(longhand, { writingMode: 'horizontal-tb', direction: 'ltr' }),
-			engine
-		};
-		const cases = new Map<number, Case>();
-		return {
-			tag: source.tag,
-			parent: source.parent ? (places.get(source.parent.path.join()) ?? -1) : -1,
-			monospace: view.getComputedStyle(element).fontFamily === 'monospace',
-			at(width: number): Case {
-				const known = cases.get(width);
-				if (known) return known;
-				const here = rationalFromNumber(width);
-				const one: Case = {
-					...fixed,
-					holds: (condition) =>
-						condition.kind === 'media'
-							? contains(solve(condition.queries), here)
-							: condition.kind === 'supports' && CSS.supports(condition.text)
-				};
-				cases.set(width, one);
-				return one;
-			}
-		};
-	});
-	const { heights } = lengthContext(vantage);
+	const { found, elements, stretches, heights } = sizedIn(inner, path, files, HEIGHT);
 	const { size } = sizing(elements, { stretches, heights, defaultSize: 16 });
 	const sizes = elements.map((_, i) => size(i));
 	const wrong: string[] = [];

@@ -106,6 +106,7 @@ export function substituted(
 	registered: (name: string) => Registration | undefined = () => undefined,
 	chain: readonly string[] = []
 ): string | null {
+	if (!/var\(/i.test(value)) return value.replace(/\s+/g, ' ').trim();
 	const tokens = tokensOf(value);
 	let text = '';
 	for (let i = 0; i < tokens.count; i++) {

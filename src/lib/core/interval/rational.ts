@@ -50,10 +50,18 @@ export function rationalFromNumber(value: number): Rational {
 	return exact;
 }
 
-export const add = (a: Rational, b: Rational): Rational =>
-	a.d === 1n && b.d === 1n ? { n: a.n + b.n, d: 1n } : rational(a.n * b.d + b.n * a.d, a.d * b.d);
+export function add(a: Rational, b: Rational): Rational {
+	if (a.n === 0n) return b;
+	if (b.n === 0n) return a;
+	if (a.d === 1n && b.d === 1n) return { n: a.n + b.n, d: 1n };
+	return rational(a.n * b.d + b.n * a.d, a.d * b.d);
+}
 export const subtract = (a: Rational, b: Rational): Rational => add(a, negate(b));
-export const multiply = (a: Rational, b: Rational): Rational => rational(a.n * b.n, a.d * b.d);
+export function multiply(a: Rational, b: Rational): Rational {
+	if (a.n === 0n || b.n === 0n) return ZERO;
+	if (a.d === 1n && b.d === 1n) return { n: a.n * b.n, d: 1n };
+	return rational(a.n * b.n, a.d * b.d);
+}
 export const negate = (a: Rational): Rational => ({ n: -a.n, d: a.d });
 export const middle = (a: Rational, b: Rational): Rational => divide(add(a, b), rational(2));
 
@@ -62,8 +70,9 @@ export const divide = (a: Rational, b: Rational): Rational => rational(a.n * b.d
 
 /** Negative, 0 or positive as a is less than, equal to or greater than b. */
 export function compare(a: Rational, b: Rational): number {
-	const left = a.n * b.d;
-	const right = b.n * a.d;
+	const same = a.d === b.d;
+	const left = same ? a.n : a.n * b.d;
+	const right = same ? b.n : b.n * a.d;
 	return left < right ? -1 : left > right ? 1 : 0;
 }
 

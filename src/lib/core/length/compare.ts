@@ -5,14 +5,12 @@ import {
 	sign,
 	union,
 	ZERO,
-	divide,
-	negate,
 	middle,
 	compare,
 	type Cut,
 	type IntervalSet
 } from '../interval/index.ts';
-import { scaledBy, sumOf, type Curve } from './curve.ts';
+import { scaledBy, signCuts, sumOf, type Curve } from './curve.ts';
 import { valueAt } from './form.ts';
 
 const between = (from: Cut, to: Cut): IntervalSet =>
@@ -22,21 +20,12 @@ const between = (from: Cut, to: Cut): IntervalSet =>
 
 /** The widths at which a curve's sign, −1, 0 or 1, is one that counts; exact, with the ends as they are. */
 export function widthsWhere(curve: Curve, counts: (sign: number) => boolean): IntervalSet {
-	return curve.reduce<IntervalSet>((set, { from, to, line }) => {
-		const zero = line.slope.n === 0n ? undefined : divide(negate(line.constant), line.slope);
-		const inside =
-			zero && compare(from.at, zero) <= 0 && compare(zero, to.at) <= 0
-				? [
-						{ at: zero, after: false },
-						{ at: zero, after: true }
-					].filter((cut) => compareCuts(from, cut) < 0 && compareCuts(cut, to) < 0)
-				: [];
-		const ends: readonly Cut[] = [from, ...inside, to];
+	return curve.reduce<IntervalSet>((set, piece) => {
+		const ends: readonly Cut[] = [piece.from, ...signCuts(piece.line, piece), piece.to];
 		return ends.slice(1).reduce<IntervalSet>((found, end, i) => {
-			const begin = ends[i] ?? from;
-			return counts(sign(valueAt(line, middle(begin.at, end.at))))
-				? union(found, between(begin, end))
-				: found;
+			const begin = ends[i] ?? piece.from;
+			const here = sign(valueAt(piece.line, middle(begin.at, end.at)));
+			return counts(here) ? union(found, between(begin, end)) : found;
 		}, set);
 	}, NOTHING);
 }

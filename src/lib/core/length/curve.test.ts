@@ -199,7 +199,7 @@ it('is the expression itself at every width, at its own joints too, without a ga
 				}
 			}
 		),
-		{ numRuns: 400 }
+		{ numRuns: 500 }
 	);
 	expect(compared).toBeGreaterThan(1000);
 });

@@ -133,13 +133,20 @@ export const chosenOf = (kind: 'min' | 'max', a: Curve, b: Curve): Curve | undef
 		});
 	});
 
+/** Where the sign of a line changes within a stretch, before and after its zero: that may be an end of the stretch. */
+export function signCuts({ constant, slope }: Line, { from, to }: Over): Cut[] {
+	if (slope.n === 0n) return [];
+	const at = divide(negate(constant), slope);
+	return [false, true]
+		.map((after): Cut => ({ at, after }))
+		.filter((cut) => compareCuts(from, cut) < 0 && compareCuts(cut, to) < 0);
+}
+
 /** 1, 0 or −1 by whether a curve is above, at or below 0 (CSS Values 4 §10.6). */
 export const signOf = (curve: Curve): Curve =>
 	joined(
 		curve.flatMap((piece) => {
-			const at = reaches(piece.line, ZERO, piece);
-			const cuts = at ? [false, true].map((after): Cut => ({ at, after })) : [];
-			const ends = [piece.from, ...cuts, piece.to];
+			const ends = [piece.from, ...signCuts(piece.line, piece), piece.to];
 			return ends.slice(1).map((to, i) => {
 				const from = ends[i] ?? piece.from;
 				return { from, to, line: line(rational(sign(valueAt(piece.line, middle(from.at, to.at))))) };
@@ -262,9 +269,11 @@ export const jointsOf = (curve: Curve): Joint[] =>
 	});
 
 /** A curve as it is within some of its widths. */
-export const within = (curve: Curve, { from, to }: Over): Curve =>
-	curve.flatMap((piece) => {
+export function within(curve: Curve, { from, to }: Over): Curve {
+	if (curve[0]?.from === from && curve.at(-1)?.to === to) return curve;
+	return curve.flatMap((piece) => {
 		const begin = compareCuts(piece.from, from) < 0 ? from : piece.from;
 		const end = least(piece.to, to);
 		return compareCuts(begin, end) < 0 ? [{ ...piece, from: begin, to: end }] : [];
 	});
+}

@@ -1,5 +1,5 @@
 import { divide, multiply, rational, ZERO, type Rational } from '../interval/index.ts';
-import { T, tokensOf } from '../css/tokens.ts';
+import { T, tokensOf, type Tokens } from '../css/tokens.ts';
 import {
 	chosenOf,
 	inverseOf,
@@ -169,13 +169,26 @@ function times(product: Curved, { type, curve }: Typed): Curved {
 	return typed(both, productOf(product.curve, curve), 'What it comes to is no line over width.');
 }
 
+/** What texts come to as expressions; the same few come up for every element and stretch. */
+const read = new Map<string, Expression | string>();
+const MOST_READ = 5000;
+
+/** The expression of a text, or why it is none. */
+function expressionIn(text: string): Expression | string {
+	const known = read.get(text);
+	if (known !== undefined) return known;
+	const tokens = tokensOf(text);
+	const found =
+		imbalance(tokens) ?? parseExpression(tokens, 0, tokens.count) ?? `“${text.trim()}” is no length.`;
+	if (read.size >= MOST_READ) read.clear();
+	read.set(text, found);
+	return found;
+}
+
 /** A text of CSS that should be one length, as a curve. */
 export function curveOfText(text: string, context: CurveContext): Curved {
-	const tokens = tokensOf(text);
-	const trouble = imbalance(text);
-	if (trouble !== undefined) return none(trouble);
-	const expression = parseExpression(tokens, 0, tokens.count);
-	if (!expression) return none(`“${text.trim()}” is no length.`);
+	const expression = expressionIn(text);
+	if (typeof expression === 'string') return none(expression);
 	const found = curveOf(expression, context);
 	if (isNone(found) || found.type === 'length') return found;
 	return isNought(found.curve) && expression.kind === 'number'
@@ -183,9 +196,8 @@ export function curveOfText(text: string, context: CurveContext): Curved {
 		: none(`“${text.trim()}” is a number, and a length is wanted.`);
 }
 
-/** Which parenthesis of a text has no other half, in words. */
-function imbalance(text: string): string | undefined {
-	const tokens = tokensOf(text);
+/** Which parenthesis has no other half, in words. */
+function imbalance(tokens: Tokens): string | undefined {
 	let open = 0;
 	for (let i = 0; i < tokens.count; i++) {
 		const type = tokens.types[i];

@@ -6,7 +6,9 @@ import {
 	type Case,
 	type Condition,
 	type Outcome,
-	candidatesOf
+	candidatesOf,
+	decider,
+	verdictOf
 } from '../cascade/index.ts';
 import {
 	compareCuts,
@@ -90,8 +92,20 @@ const isControl = (tag: string): boolean => /^(button|input|select|textarea)$/.t
 const unknown = (why: string): Curved => ({ kind: 'none', sentence: why, ask: true });
 const known = (curve: Curve): Curved => ({ kind: 'curve', type: 'length', curve });
 
-/** A width inside a stretch, CSS px, at which conditions are asked. */
-const inside = ({ from, to }: Over): number => toNumber(middle(from.at, to.at));
+/** How a property is decided on an element over a stretch. */
+interface Decided {
+	readonly kind: Outcome['kind'];
+	/** The declaration; undefined where none of the page's gives it. */
+	readonly from: Candidate | undefined;
+	readonly up: number;
+	/** Its value with custom properties put in; null where one is missing, '' where there is none. */
+	readonly text: string | null;
+	/** Whether the element itself asks for what is around it. */
+	readonly asked: boolean;
+}
+
+/** Values that lead elsewhere: CSS-wide keywords (CSS Cascade 5 §7.3), and custom properties. */
+const LED = /^\s*(inherit|initial|unset|revert|revert-layer)?\s*$|var\(/i;
 
 export interface Sizing {
 	/** The text size of an element, by its index. */
@@ -104,6 +118,12 @@ export interface Sizing {
 export function sizing(elements: readonly SizedElement[], context: SizeContext): Sizing {
 	const sizes = new Map<number, Size>();
 	const browser = rationalFromNumber(context.defaultSize);
+	const [first, last] = [context.stretches[0], context.stretches.at(-1)];
+	if (!first || !last) throw new RangeError('Sizes are read over some widths.');
+	const whole: Over = { from: first.from, to: last.to };
+	const inner = new Map(context.stretches.map(({ from, to }) => [from, toNumber(middle(from.at, to.at))]));
+	/** A width inside a stretch, or inside the first of several, CSS px, at which conditions are asked. */
+	const inside = ({ from }: Over): number => inner.get(from) ?? toNumber(from.at);
 
 	const chainOf = (element: number): readonly number[] => {
 		const chain: number[] = [];
@@ -120,51 +140,95 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	};
 
 	/** What outcome a property has on an element in a stretch, and the text that it comes to. */
-	function decided(chain: readonly number[], property: string, over: Over) {
+	function decided(chain: readonly number[], property: string, over: Over): Decided {
 		const width = inside(over);
+		const own = elements[chain[0] ?? -1]?.at(width);
+		const winner = own && verdictOf(property, own).winner;
+		// As written it has all its digits.
+		const text = (from: Candidate): string => (from.property === property ? from.written : from.value);
+		if (winner && !LED.test(text(winner)))
+			return { kind: 'own', from: winner, up: 0, text: text(winner).trim(), asked: false };
 		const cases = chain.flatMap((at) => elements[at]?.at(width) ?? []);
 		const look = (name: string, up: number): Outcome | undefined =>
 			outcomeOf(name, cases.slice(up), () => true);
 		const outcome = look(property, 0);
-		const from =
-			outcome?.kind === 'inherited'
-				? outcome.from.winner
-				: outcome?.kind === 'own'
-					? outcome.own.winner
-					: undefined;
+		const from = outcome && decider(outcome);
 		const up = outcome?.kind === 'inherited' ? outcome.up : 0;
-		// As written it has all its digits.
-		const said = from?.property === property ? from.written : from?.value;
-		const text = said === undefined ? '' : substituted(said, up, look);
-		return { outcome, from, up, text };
+		return {
+			kind: outcome?.kind ?? 'browser',
+			from: outcome?.kind === 'inherited' || outcome?.kind === 'own' ? from : undefined,
+			up,
+			text: from && outcome?.kind !== 'initial' ? substituted(text(from), up, look) : '',
+			asked: outcome?.kind === 'inherited' && outcome.asked
+		};
 	}
 
-	/** Whether what a property comes to in one stretch is what it comes to in another: the same conditions hold. */
-	function stretchKey(chain: readonly number[], conditions: readonly Condition[], over: Over): string {
-		const width = inside(over);
-		const own = elements[chain[0] ?? -1]?.at(width);
-		return conditions.map((one) => (own?.holds(one) ? '1' : '0')).join('');
-	}
-
-	/** Every condition that bears on text sizes or custom properties of an element's own, and on its layers. */
-	const conditionsOf = (chain: readonly number[], property: string): Condition[] => {
-		const found = new Set<Condition>();
-		for (const at of chain) {
-			const of = elements[at]?.at(inside(context.stretches[0] as Over));
-			for (const { conditions } of of?.layers ?? []) for (const one of conditions) found.add(one);
-			for (const { conditions } of of ? candidatesOf(property, of).valid : [])
-				for (const one of conditions) found.add(one);
-			for (const { declared } of of?.applying ?? [])
-				if (declared.declarations.some((one) => one.property.startsWith('--')))
-					for (const one of declared.conditions) found.add(one);
+	/** The stretches over which the same of some conditions hold, those that touch as one. */
+	function togetherBy(chain: readonly number[], conditions: readonly Condition[]): Over[] {
+		const found: Over[] = [];
+		let last: string | undefined;
+		for (const over of conditions.length === 0 ? [whole] : context.stretches) {
+			const own = conditions.length === 0 ? undefined : elements[chain[0] ?? -1]?.at(inside(over));
+			const key = conditions.map((one) => (own?.holds(one) ? '1' : '0')).join('');
+			const before = found.at(-1);
+			if (before && key === last) found[found.length - 1] = { ...before, to: over.to };
+			else found.push(over);
+			last = key;
 		}
-		return [...found];
+		return found;
+	}
+
+	/** The conditions on a property's declarations on an element, on its layers, and on custom properties where it uses some. */
+	function conditionsAt(at: number, property: string): readonly Condition[] {
+		const of = elements[at]?.at(inside(whole));
+		if (!of) return [];
+		const own = candidatesOf(property, of).valid;
+		const uses = own.some(({ value, written }) => value === '' || written.includes('var('));
+		return [
+			...of.layers.flatMap(({ conditions }) => conditions),
+			...own.flatMap(({ conditions }) => conditions),
+			...(uses ? customConditions(at) : [])
+		];
+	}
+
+	const custom = new Map<number, readonly Condition[]>();
+	/** The conditions on custom properties of an element and of all around it. */
+	function customConditions(at: number): readonly Condition[] {
+		const known = custom.get(at);
+		if (known) return known;
+		const { parent = -1 } = elements[at] ?? {};
+		const own = (elements[at]?.at(inside(whole)).applying ?? []).flatMap(({ declared }) =>
+			declared.conditions.length > 0 && declared.declarations.some((one) => one.property.startsWith('--'))
+				? declared.conditions
+				: []
+		);
+		const found = parent < 0 ? own : [...new Set([...own, ...customConditions(parent)])];
+		custom.set(at, found);
+		return found;
+	}
+
+	/** Every condition that bears on a property; a text size that is inherited is its parent's curve, whatever that goes by. */
+	const conditionsOf = (chain: readonly number[], property: string): Condition[] => {
+		// Whether `monospace` makes text smaller hangs on where the size around comes from.
+		const alone = property === 'font-size' && !elements[chain[0] ?? -1]?.monospace;
+		const all = alone ? chain.slice(0, 1) : chain;
+		return [...new Set(all.flatMap((at) => conditionsAt(at, property)))];
+	};
+
+	/** Where what is inherited comes from over a stretch. */
+	const inheritedFrom = (chain: readonly number[], over: Over): Source[] => {
+		const [, parent] = chain;
+		return (parent === undefined ? [] : size(parent).sources).flatMap((source) => {
+			const from = compareCuts(source.over.from, over.from) < 0 ? over.from : source.over.from;
+			const to = compareCuts(over.to, source.over.to) < 0 ? over.to : source.over.to;
+			return compareCuts(from, to) < 0 ? [{ ...source, over: { from, to }, up: source.up + 1 }] : [];
+		});
 	};
 
 	function read(
 		element: number,
 		property: string,
-		comesTo: (chain: readonly number[], over: Over, by: ReturnType<typeof decided>) => Curved
+		comesTo: (chain: readonly number[], over: Over, by: Decided) => Curved
 	): Size {
 		const chain = chainOf(element);
 		const conditions = conditionsOf(chain, property);
@@ -172,14 +236,15 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 			return { curve: null, why: 'A container decides it: the engine alone knows it.', sources: [] };
 		const sources: Source[] = [];
 		const pieces: Curve[number][] = [];
-		const answers = new Map<string, ReturnType<typeof decided>>();
-		for (const over of context.stretches) {
-			const key = stretchKey(chain, conditions, over);
-			const by = answers.get(key) ?? decided(chain, property, over);
-			answers.set(key, by);
+		for (const over of togetherBy(chain, conditions)) {
+			const by = decided(chain, property, over);
 			const found = comesTo(chain, over, by);
 			if (found.kind === 'none') return { curve: null, why: found.sentence, sources };
 			pieces.push(...found.curve);
+			if (by.up > 0 && property === 'font-size') {
+				sources.push(...inheritedFrom(chain, over));
+				continue;
+			}
 			const last = sources.at(-1);
 			const same = last?.from === by.from && last?.up === by.up && last.value === (by.text ?? '');
 			if (last && same) sources[sources.length - 1] = { ...last, over: { ...last.over, to: over.to } };
@@ -230,25 +295,41 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		return !isShare.test(source.value) || isAbsolute(chain, up + 1, over);
 	}
 
+	/** The size of an element of which no declaration is about its size: its parent's, or the browser's share of that. */
+	function asAround(element: number): Size | undefined {
+		const of = elements[element];
+		if (!of || of.parent < 0 || isControl(of.tag) || of.monospace) return undefined;
+		if (candidatesOf('font-size', of.at(inside(whole))).valid.length > 0) return undefined;
+		const { curve, why, sources } = size(of.parent);
+		const factor = BY_TAG[of.tag];
+		return {
+			curve: curve && factor ? scaledBy(curve, factor) : curve,
+			why,
+			sources: factor ? [] : sources.map((one) => ({ ...one, up: one.up + 1 }))
+		};
+	}
+
 	function size(element: number): Size {
 		const before = sizes.get(element);
 		if (before) return before;
 		const of = elements[element];
-		const found = read(element, 'font-size', (chain, over, { outcome, from, up, text }) => {
-			if (from && up === 0 && text !== null) return fontSize(text, chain, over);
-			// Inherited, or the browser's own: of what its parent computes to.
-			if (outcome?.kind === 'initial') return known(lineOver(over, line(browser)));
-			const around = sizeUp(chain, 1, over);
-			if (!around) return unknown('It goes by a size around that the engine alone knows.');
-			// Invalid at computed-value time is as if it were not set (CSS Custom Properties 1 §3.1).
-			const asked = (outcome?.kind === 'inherited' && outcome.asked) || (from !== undefined && up === 0);
-			if (asked || !of) return known(around);
-			if (isControl(of.tag)) return known(lineOver(over, line(CONTROL)));
-			const inMonospace = elements[of.parent]?.monospace ?? false;
-			const alone = of.monospace && !inMonospace && !isAbsolute(chain, 1, over);
-			const factor = alone ? rational(13, 16) : (BY_TAG[of.tag] ?? ONE);
-			return known(factor === ONE ? around : scaledBy(around, factor));
-		});
+		const found =
+			asAround(element) ??
+			read(element, 'font-size', (chain, over, { kind, from, up, text, asked: said }) => {
+				if (from && up === 0 && text !== null) return fontSize(text, chain, over);
+				// Inherited, or the browser's own: of what its parent computes to.
+				if (kind === 'initial') return known(lineOver(over, line(browser)));
+				const around = sizeUp(chain, 1, over);
+				if (!around) return unknown('It goes by a size around that the engine alone knows.');
+				// Invalid at computed-value time is as if it were not set (CSS Custom Properties 1 §3.1).
+				const asked = said || (from !== undefined && up === 0);
+				if (asked || !of) return known(around);
+				if (isControl(of.tag)) return known(lineOver(over, line(CONTROL)));
+				const inMonospace = elements[of.parent]?.monospace ?? false;
+				const alone = of.monospace && !inMonospace && !isAbsolute(chain, 1, over);
+				const factor = alone ? rational(13, 16) : (BY_TAG[of.tag] ?? ONE);
+				return known(factor === ONE ? around : scaledBy(around, factor));
+			});
 		sizes.set(element, found);
 		return found;
 	}

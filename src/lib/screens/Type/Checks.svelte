@@ -1,19 +1,24 @@
 <script lang="ts">
-	import { hierarchyNotes, lineChanges } from '$lib/core/type/index.ts';
+	import { hierarchyNotes, lineChanges, type TypeNote } from '$lib/core/type/index.ts';
 	import { within } from '$lib/core/length/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { zoomSentence, type Checked } from '$lib/state/textStyles.ts';
 	import { linesOfText, type Typesetting } from '$lib/state/typesetting.svelte.ts';
+	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import NumberField from './NumberField.svelte';
 	import { SHOWN } from './shown.ts';
 
 	interface Props {
 		setting: Typesetting;
 		checked: readonly Checked[];
+		/** What is wrong with the root's own size; undefined where nothing is. */
+		root: TypeNote | undefined;
+		onplace: (place: FilePlace) => void;
 		onchoose: (id: string) => void;
 	}
 
-	let { setting, checked, onchoose }: Props = $props();
+	let { setting, checked, root, onplace, onchoose }: Props = $props();
 
 	let least = $state(1.1);
 	const levels = $derived(
@@ -22,6 +27,10 @@
 	const hierarchy = $derived(hierarchyNotes(levels, least));
 	const faulty = $derived(checked.filter(({ zoom }) => zoom));
 	const noted = $derived(checked.filter(({ notes }) => notes.length > 0));
+
+	const source = $derived(
+		setting.read?.sizing.size(0).sources.findLast(({ from, up }) => from && up === 0)?.from
+	);
 
 	/** How each level is broken: lines at the carriage, and where it takes one more. */
 	const broken = $derived(
@@ -44,7 +53,7 @@
 
 <div class="checks">
 	<section>
-		<h3>Zoom to 200 %</h3>
+		<h2>Zoom to 200 %</h2>
 		{#if faulty.length === 0}
 			<p class="well">
 				✓ every size reaches 200 % by zoom, at every width from 240 to 2,560 (WCAG 2.2, 1.4.4)
@@ -58,7 +67,7 @@
 		{/each}
 	</section>
 	<section>
-		<h3>Hierarchy</h3>
+		<h2>Hierarchy</h2>
 		<p class="least">
 			each level at least
 			<NumberField
@@ -75,7 +84,7 @@
 		{/if}
 	</section>
 	<section>
-		<h3>Lines, by the engine</h3>
+		<h2>Lines, by the engine</h2>
 		{#each broken as { name, here, changes, orphans } (name)}
 			<p>
 				<b>{name}</b>
@@ -89,7 +98,23 @@
 		{/each}
 	</section>
 	<section>
-		<h3>Notes</h3>
+		<h2>The browser’s text size</h2>
+		{#if root}
+			<p>
+				The root’s own size does not follow it, so that nothing in rem does:
+				{#if source}
+					<code>{source.value}</code>
+					<PlaceButton onclick={() => onplace({ path: source.file, offset: source.span.start })}
+						>{source.file.replace(/^.*\//, '')}</PlaceButton
+					>
+				{/if}
+			</p>
+		{:else}
+			<p class="well">✓ the root follows it; what does not is among the notes</p>
+		{/if}
+	</section>
+	<section>
+		<h2>Notes</h2>
 		{#each noted as { style, notes } (style.id)}
 			<p>
 				<button type="button" onclick={() => onchoose(style.id)}>{style.name}</button>
@@ -106,7 +131,7 @@
 		gap: 0.75rem;
 	}
 
-	h3 {
+	h2 {
 		margin: 0 0 0.125rem;
 		font: 600 0.9375rem/1.3 var(--display);
 	}
@@ -124,6 +149,10 @@
 
 	.well {
 		color: var(--verdigris);
+	}
+
+	code {
+		font: 0.8125rem/1.3 var(--mono);
 	}
 
 	button {

@@ -16,16 +16,21 @@
 	let { label, value, problem, step = 1, size = 5, onput }: Props = $props();
 	const id = $props.id();
 
+	/** What it shows already says nothing new: it may be rounded. */
+	const put = (text: string): void => {
+		if (text.trim() !== value) onput(text);
+	};
+
 	function pressed(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {
 		if (judging(event)) return;
 		const input = event.currentTarget;
-		if (event.key === 'Enter') return onput(input.value);
+		if (event.key === 'Enter') return put(input.value);
 		const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];
 		const number = Number(input.value);
 		if (by === undefined || step === 0 || !Number.isFinite(number)) return;
 		event.preventDefault();
 		input.value = String(Number((number + by * step * (event.shiftKey ? 10 : 1)).toFixed(4)));
-		onput(input.value);
+		put(input.value);
 	}
 </script>
 
@@ -37,7 +42,7 @@
 	aria-describedby={problem === undefined ? undefined : `${id}-why`}
 	title={problem ?? label}
 	onkeydown={pressed}
-	onchange={(event) => onput(event.currentTarget.value)}
+	onchange={(event) => put(event.currentTarget.value)}
 />{#if problem !== undefined}<span id="{id}-why" class="why">‸ {problem}</span>{/if}
 
 <style>

@@ -28,6 +28,8 @@
 	}
 
 	function put(text: string): void {
+		// What it shows already is rounded.
+		if (text.trim() === printSize(peg.size)) return;
 		const [, number, unit] = /^\s*([\d.]+)\s*(px|rem)?\s*$/.exec(text) ?? [];
 		if (number !== undefined && Number.isFinite(Number(number)))
 			onsize(peg.id, Number(number) * (unit === 'rem' ? root : 1));

@@ -10,7 +10,7 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Stages } from '$lib/state/stages.svelte.ts';
-	import { checkedStyle, stretchesIn, type TextStyle } from '$lib/state/textStyles.ts';
+	import { checkedStyle, rootNote, stretchesIn, type TextStyle } from '$lib/state/textStyles.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { tryEdit } from '$lib/state/trying.ts';
 	import { Typesetting } from '$lib/state/typesetting.svelte.ts';
@@ -50,7 +50,7 @@
 	let { site, page, onplace, onpage, selected, onselect, config, vantagesHref, bindKeys, onpress }: Props =
 		$props();
 
-	const framing = untrack(() => new Framing(site));
+	const framing = untrack(() => new Framing(site, true));
 	const setting = untrack(() => new Typesetting(site));
 	const lead = $derived(framing.lead);
 	const bands = $derived(page.bands(lead));
@@ -98,6 +98,7 @@
 			? styles.map((style) => checkedStyle(style, setting.read ?? never(), larger ?? never(), SHOWN, heights))
 			: []
 	);
+	const rootFault = $derived(setting.read && larger ? rootNote(setting.read, larger, SHOWN) : undefined);
 	const never = (): never => {
 		throw new Error('The sizes have not been read.');
 	};
@@ -487,7 +488,7 @@
 						onproperty={(property) => beginLength(setting.length?.path, property)}
 					/>
 				{:else if shownTab === 'checks'}
-					<Checks {setting} {checked} onchoose={choose} />
+					<Checks {setting} {checked} root={rootFault} onplace={toPlace} onchoose={choose} />
 				{:else}
 					<Texts
 						{setting}
@@ -560,6 +561,8 @@
 		display: flex;
 		align-items: center;
 		gap: 1.25rem;
+		/* As high with its buttons as without: the lead's height hangs on it. */
+		min-height: 2.75rem;
 		margin: 0;
 		padding: 0.25rem 1.25rem 0.25rem 1rem;
 		border-top: 1px solid var(--ink);

@@ -66,9 +66,9 @@ export const [NAMES, LEAST_COLUMN] = [9.5, 9.5];
 /** The frames of the Bench: which there are, as what vantages, and where they lie in their room. */
 export class Framing {
 	readonly #site: SiteState;
-	#room = $state.raw<Room>({ width: 700, height: 500, text: textScale });
+	#room = $state.raw<Room>({ width: 700, height: 500, text: textScale, few: false });
 	/** The room as it is while frames lie beside one another: a plain window keeps its height over columns. */
-	#table = $state.raw<Room>({ width: 700, height: 500, text: textScale });
+	#table = $state.raw<Room>({ width: 700, height: 500, text: textScale, few: false });
 
 	/** The size of the room, px of the screen. */
 	get width(): number {
@@ -168,8 +168,10 @@ export class Framing {
 		localStorage.setItem(SIZES, JSON.stringify(this.#sizes));
 	}
 
-	constructor(site: SiteState) {
+	/** `few` where one frame beside the lead is enough. */
+	constructor(site: SiteState, few = false) {
 		this.#site = site;
+		this.#fit({ ...this.#room, few });
 	}
 }
 

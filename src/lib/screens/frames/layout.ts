@@ -5,6 +5,8 @@ export interface Room {
 	readonly height: number;
 	/** How many times its usual size text is. */
 	readonly text: number;
+	/** Whether one frame beside the lead is enough, where the room is low. */
+	readonly few: boolean;
 }
 
 export interface Small {
@@ -76,9 +78,9 @@ const leadRoom = (room: Room, chorus: readonly Small[]): number =>
 			(chorus.length > 0 ? highest(rowHeight(room, chorus), chorus) + label(room) : 0)
 	);
 
-/** Under which height a room is low: no chorus fits below the lead then, and one of it stands beside. */
+/** Under which height a room is low: a chorus below would leave the lead little. */
 const LOW = 330;
-const isLow = (room: Room): boolean => room.height < LOW * room.text;
+const isLow = (room: Room): boolean => room.few && room.height < LOW * room.text;
 
 /** How high and how wide a lead can be in a low room, px of the screen. */
 function lowRoom(room: Room, chorus: readonly Small[]): { readonly width: number; readonly height: number } {
@@ -147,7 +149,7 @@ function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[
 /**
  * Lead and chorus, each at the true size of its viewport, drawn smaller where it must be; no px of the lead larger
  * than `zoom`. The chorus lies below the lead, or to its right where a tall lead gains by it, or, in a wide room, the
- * chorus does and the lead does not lose. In a low room the first of the chorus stands beside the lead.
+ * chorus does and the lead does not lose. In a low room in which that is enough, the first of the chorus alone stands beside the lead.
  */
 export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	if (isLow(room)) return low(room, lead, zoom, chorus);
@@ -172,7 +174,8 @@ export function layAlone(room: Room, lead: Viewport, zoom: number): Laid {
 export const extent = (room: Room, frames: readonly Laid[]): Room => ({
 	width: Math.max(room.width, ...frames.map((one) => one.left + one.drawnWidth + ALONE.side)),
 	height: Math.max(room.height, ...frames.map((one) => one.top + one.drawnHeight + label(room))),
-	text: room.text
+	text: room.text,
+	few: room.few
 });
 
 /** Room left of the columns of a collation at the whole width, around them, and in each of them beside its frame. */

@@ -8,6 +8,7 @@ import {
 	removeDeclaration,
 	renameDeclaration,
 	setDeclaration,
+	spreadRule,
 	takeOut,
 	writeInto,
 	type Wished
@@ -274,4 +275,16 @@ it('changes what is meant and nothing else, is taken back to the byte, and does 
 		),
 		{ numRuns: 600 }
 	);
+});
+
+it('puts a rule that is too long for one line over lines, and no other', () => {
+	const long = `.a { --one: clamp(1rem, 2vw, 3rem); --two: clamp(1rem, 2vw, 3rem); --three-of: clamp(1rem, 2vw, 3rem) }`;
+	const spread = (source: string): string => {
+		const sheet = parseSheet(source);
+		const [rule] = sheet.children;
+		return rule?.kind === 'rule' ? applyChanges(source, spreadRule(sheet, rule)) : '';
+	};
+	const lines = ['--one', '--two', '--three-of'].map((name) => `\t${name}: clamp(1rem, 2vw, 3rem)`);
+	expect(spread(long)).toBe(`.a {\n${lines.join(';\n')}\n}`);
+	expect(spread('.a { color: red; }')).toBe('.a { color: red; }');
 });

@@ -1,0 +1,45 @@
+import { rational } from '../../src/lib/core/interval/index.ts';
+import { jointsOf, parseExpression, quantity, valueAt, type Form } from '../../src/lib/core/length/index.ts';
+import { tokensOf } from '../../src/lib/core/css/tokens.ts';
+import { lengthContext } from '../../src/lib/core/media/index.ts';
+import { sizing } from '../../src/lib/core/type/index.ts';
+import { PLAIN } from '../../src/lib/core/vantage/index.ts';
+import { sizedIn } from '../../tests/engine/type/sized.ts';
+import { timeOf } from '../bench.ts';
+
+/**
+ * Time of evaluating every declaration of a size at every px, each parsed once, over that of the curves and knees of all
+ * elements of the page it runs in: cascade, parents and all.
+ */
+export function curves(files: Readonly<Record<string, string>>, values: readonly string[]) {
+	const { elements, stretches, heights } = sizedIn(document, 'index.html', files, 720);
+	const context = lengthContext(PLAIN);
+	const forms = values.map((value): Form => {
+		const tokens = tokensOf(value);
+		const expression = parseExpression(tokens, 0, tokens.count);
+		const found = expression && quantity(expression, context);
+		if (!found) throw new Error(`${value} is no length.`);
+		return found.form;
+	});
+	let knees = 0;
+	const ours = timeOf(
+		() => {
+			const { size } = sizing(elements, { stretches, heights, defaultSize: 16 });
+			knees = elements.reduce((sum, _, i) => sum + jointsOf(size(i).curve ?? []).length, 0);
+		},
+		15,
+		5
+	);
+	let sum = 0;
+	const every = timeOf(
+		() => {
+			for (let width = 240; width <= 2560; width++) {
+				const at = rational(width);
+				for (const form of forms) sum += Number(valueAt(form, at).n);
+			}
+		},
+		3,
+		1
+	);
+	return { ratio: every / ours, ours, every, knees, elements: elements.length, sum };
+}

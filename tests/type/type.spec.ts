@@ -1,0 +1,122 @@
+import { draftOf } from '../jobs/bench.ts';
+import { bring, expect, test, type Page } from '../fixtures.ts';
+import { carriageTo, openType, panel, sizeIn } from './setting.ts';
+
+const SITE = {
+	'index.html':
+		'<!doctype html><link rel=stylesheet href=a.css><body><h1>A title of some length</h1><h2>Under it</h2><h3>Third</h3><p>some words that take more lines in a narrow window than in a wide one, and then some more of them</p></body>',
+	'a.css': `body { margin: 0; font-size: 1rem; }
+
+h1 { font-size: 8vw; }
+h2 { font-size: 1.5rem; }
+
+@media (width >= 900px) {
+  h2 { font-size: 2rem; }
+  h2.loud { font-size: 40px; }
+}
+`
+};
+
+const peg = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true });
+const wake = (page: Page) => page.locator('.wake').getByRole('status');
+
+test('the sizes of a page are read as curves, with what the engine has, checks, and where each comes from', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, SITE);
+	await openType(page, server, site, '?page=index.html');
+	const sizes = await panel(page, 'Sizes');
+	await sizes.getByRole('button', { name: /^h1/ }).click();
+	await expect(sizes).toContainText('grows by 8 px a 100 px');
+	await sizes.getByRole('button', { name: /^h2/ }).click();
+	await expect(sizes).toContainText('leaps by 8 px and stands still from 900');
+	await expect(sizes.getByRole('button', { name: 'a.css:7' })).toBeVisible();
+	// Sizes at the carriage are read off, and are the engine's.
+	await carriageTo(page, 600);
+	await expect(page.getByRole('button', { name: '48', exact: true })).toBeVisible();
+	expect(await sizeIn(page, 'h1')).toBeCloseTo(48, 2);
+	const checks = await panel(page, 'Checks');
+	await expect(checks).toContainText('It cannot reach 200 % by zoom up to 500 %, 240–2560 (WCAG 2.2, 1.4.4)');
+	await expect(checks).toContainText('h2 is larger than h1, 240–<300.');
+	await expect(checks).toContainText(/h1 \d+ characters a line, [12]\s+lines? here/);
+	// With another text size in the browser curves are drawn anew.
+	await page.getByLabel(/as the browser’s text size/).selectOption('24');
+	await expect(page.getByRole('button', { name: '36', exact: true }).first()).toBeVisible();
+});
+
+test('a scale is tried in the frames, dragged, undone, and written in place; what wins elsewhere is taken out along', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, SITE);
+	await openType(page, server, site, '?page=index.html');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('s');
+	await expect(wake(page)).toContainText(/if written: \d texts change their size/);
+	await carriageTo(page, 1280);
+	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(18 * (4 / 3) ** 4, 1);
+	// A figure typed in, by keys further, and back.
+	await peg(page, 'title, wide end, px').fill('60');
+	await peg(page, 'title, wide end, px').press('Enter');
+	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(60, 1);
+	await peg(page, 'title, wide end, px').press('Shift+ArrowUp');
+	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(61, 1);
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(60, 1);
+	await page.getByRole('button', { name: /title, wide end: back to the scale/ }).click();
+	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(18 * (4 / 3) ** 4, 1);
+	// Ratios by name; what cannot be meant is a sentence, and nothing is tried.
+	await page.getByLabel('Ratio at the wide end, by name').selectOption('perfect fifth');
+	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(18 * 1.5 ** 4, 1);
+	await page.getByLabel('Ratio at the wide end', { exact: true }).fill('1');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('A ratio of 1 makes no step larger').first()).toBeVisible();
+	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(102.4, 1);
+	await page.getByLabel('Ratio at the wide end', { exact: true }).fill('4:3');
+	await page.keyboard.press('Enter');
+	// A peg is dragged with the pointer: the frames follow.
+	const box = await page.locator('path.knee').last().boundingBox();
+	await page.mouse.move((box?.x ?? 0) + 7, (box?.y ?? 0) + 7);
+	await page.mouse.down();
+	await page.mouse.move((box?.x ?? 0) + 7, (box?.y ?? 0) - 30, { steps: 4 });
+	await page.mouse.up();
+	await expect(page.getByRole('button', { name: /small, wide end: back to the scale/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('button', { name: /small, wide end: back to the scale/ })).toHaveCount(0);
+
+	const lines = await panel(page, 'Lines');
+	await expect(lines).toContainText('h1 { font-size: var(--size-title); }');
+	await page.getByRole('button', { name: 'Write into a.css' }).click();
+	await expect
+		.poll(() => draftOf(server, 'a.css', site))
+		.toBe(
+			`:root {
+  --size-title: clamp(2.074rem, 1.494rem + 2.577vw, 3.556rem);
+  --size-heading: clamp(1.728rem, 1.361rem + 1.632vw, 2.667rem);
+  --size-subhead: clamp(1.44rem, 1.221rem + 0.974vw, 2rem);
+  --size-opening: clamp(1.2rem, 1.082rem + 0.522vw, 1.5rem);
+  --size-body: clamp(1rem, 0.951rem + 0.217vw, 1.125rem);
+  --size-small: clamp(0.833rem, 0.829rem + 0.018vw, 0.844rem);
+}
+
+body { margin: 0; font-size: var(--size-body); }
+
+h1 { font-size: var(--size-title); }
+h2 { font-size: var(--size-heading); }
+
+@media (width >= 900px) {
+  h2.loud { font-size: 40px; }
+}
+
+h3 { font-size: var(--size-subhead); }
+
+small { font-size: var(--size-small); }
+`
+		);
+	// The scale is kept with the site: written again, nothing changes.
+	await page.reload();
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('s');
+	await expect(wake(page)).toContainText('nothing changes');
+});
