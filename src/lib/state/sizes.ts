@@ -1,3 +1,4 @@
+import type { Case } from '../core/cascade/index.ts';
 import { elementAt, nameOfElement, wordsIn, type ElementPath } from '../core/html/index.ts';
 import { rational } from '../core/interval/index.ts';
 import { over, type Over } from '../core/length/index.ts';
@@ -5,6 +6,7 @@ import { lengthContext } from '../core/media/index.ts';
 import { pathsOf } from '../core/findings/index.ts';
 import { brokenIn, sizing, stretchesOf, type Broken, type Size, type Sizing } from '../core/type/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
+import type { ElementFacts } from '../stage/protocol.ts';
 import { casesOf } from './cases.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
@@ -41,6 +43,21 @@ export interface ReadSizes {
 	readonly paths: readonly ElementPath[];
 }
 
+/** What an element is for the cascade: what hits it, what its attributes say themselves, and how its lines go. */
+function alikeBy(page: PageState, { path, tag, matches, computed }: ElementFacts): string {
+	const attributes = elementAt(page.page, path)?.attributes ?? new Map<string, { readonly value: string }>();
+	const said = [...attributes].flatMap(([name, { value }]) =>
+		/^(class|id|href|src|alt|title|aria-.*|data-.*)$/.test(name) ? [] : `${name}=${value}`
+	);
+	return [tag, matches.join(), said.join(), ...computed.values()].join('|');
+}
+
+/** What a function of a width does, made when it is first asked. */
+function once(make: () => (width: number) => Case): (width: number) => Case {
+	let made: ((width: number) => Case) | undefined;
+	return (width) => (made ??= make())(width);
+}
+
 /** As many elements as sizes are read of. */
 const MOST = 6000;
 
@@ -53,13 +70,14 @@ export async function readSizes(
 ): Promise<ReadSizes> {
 	const cases = casesOf(page, stages, lead);
 	const sought = ['html, body, body *', ...selectors];
-	const longhands = ['font-size', 'font-family', 'writing-mode', 'direction', 'display'];
+	const longhands = ['font-size', 'font-family', 'writing-mode', 'direction'];
 	const { elements, hits } = await stages.facts('lead', sought, MOST, longhands);
 	const asked = elements.map((answer) => ({
 		tag: answer.tag,
 		parent: answer.parent,
 		monospace: answer.computed.get('font-family') === 'monospace',
-		at: cases.of(answer.path, answer)
+		alike: alikeBy(page, answer),
+		at: once(() => cases.of(answer.path, answer))
 	}));
 	const { heights } = lengthContext(lead);
 	const stretches = stretchesOf(page.bands(lead), READ);

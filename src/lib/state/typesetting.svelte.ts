@@ -153,6 +153,8 @@ export class Typesetting {
 	refusal = $state.raw<Refusal | null>(null);
 	edit = $state.raw<Edit | null>(null);
 	trouble = $state('');
+	/** Whether something is dragged: sizes are read again when it is let go. */
+	dragged = $state(false);
 	/** Declarations elsewhere that are taken out along with it, by file and offset. */
 	#out = $state.raw<readonly Candidate[]>([]);
 	#past = $state.raw<readonly (Scale | LengthWish)[]>([]);

@@ -42,6 +42,8 @@ export interface SizedElement {
 	readonly at: (width: number) => Case;
 	/** Whether its text is in the browser's own `monospace` alone, which makes it smaller. */
 	readonly monospace: boolean;
+	/** What it is for the cascade: elements alike, whose parents are alike, have the same sizes. None where it is like no other. */
+	readonly alike?: string;
 }
 
 /** Over which widths sizes are read, and what lengths go by there. */
@@ -124,6 +126,19 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	const inner = new Map(context.stretches.map(({ from, to }) => [from, toNumber(middle(from.at, to.at))]));
 	/** A width inside a stretch, or inside the first of several, CSS px, at which conditions are asked. */
 	const inside = ({ from }: Over): number => inner.get(from) ?? toNumber(from.at);
+
+	/** A number for what an element and all around it are for the cascade. */
+	const kinds = new Map<string, number>();
+	const kindOfElement: number[] = [];
+	const kindOf = (element: number): number => {
+		const { parent = -1, alike } = elements[element] ?? {};
+		const known = kindOfElement[element];
+		if (known !== undefined) return known;
+		const key = `${parent < 0 ? '' : kindOf(parent)} ${alike ?? `only ${element}`}`;
+		const kind = kinds.get(key) ?? kinds.size;
+		kinds.set(key, kind);
+		return (kindOfElement[element] = kind);
+	};
 
 	const chainOf = (element: number): readonly number[] => {
 		const chain: number[] = [];
@@ -310,7 +325,7 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	}
 
 	function size(element: number): Size {
-		const before = sizes.get(element);
+		const before = sizes.get(kindOf(element));
 		if (before) return before;
 		const of = elements[element];
 		const found =
@@ -330,7 +345,7 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 				const factor = alone ? rational(13, 16) : (BY_TAG[of.tag] ?? ONE);
 				return known(factor === ONE ? around : scaledBy(around, factor));
 			});
-		sizes.set(element, found);
+		sizes.set(kindOf(element), found);
 		return found;
 	}
 

@@ -25,6 +25,8 @@
 		onchoose: (id: string) => void;
 		/** Something is about to be dragged. */
 		onbegin: () => void;
+		/** It is let go. */
+		onend: () => void;
 		/** A peg, a knee or (by its id) a whole curve is dragged to a width and a size; with Shift held. */
 		ondrag: (id: string, width: number, size: number, shift: boolean) => void;
 		onsize: (id: string, size: number | null) => void;
@@ -44,6 +46,7 @@
 		chosen,
 		onchoose,
 		onbegin,
+		onend,
 		ondrag,
 		onsize
 	}: Props = $props();
@@ -127,6 +130,11 @@
 		onbegin();
 	}
 
+	function end(): void {
+		if (dragged !== null) onend();
+		dragged = null;
+	}
+
 	function move({ clientX, clientY, shiftKey, buttons }: PointerEvent): void {
 		if (buttons !== 1) return;
 		const { left, top } = plot.getBoundingClientRect();
@@ -160,8 +168,8 @@
 			move(event);
 		}}
 		onpointermove={move}
-		onpointerup={() => (dragged = null)}
-		onpointercancel={() => (dragged = null)}
+		onpointerup={end}
+		onpointercancel={end}
 	>
 		{#if room > 0 && height > 0}
 			<svg width={room} {height} role="img" aria-label="Sizes over viewport width, px">
@@ -173,7 +181,7 @@
 						class="cut"
 						d="M{x(cut).toFixed(1)} 0V{height}"
 					/>{/each}
-				{#each ladders as { end, at, pegs: own } (end)}
+				{#each ladders as { end: name, at, pegs: own } (name)}
 					{#if own.length > 0}<path class="end" d="M{at.toFixed(1)} 0V{height}" />{/if}
 				{/each}
 				<path class="carriage" d="M{x(width).toFixed(1)} 0V{height}" />

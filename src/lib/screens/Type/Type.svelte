@@ -80,7 +80,7 @@
 	const vantage = $derived(JSON.stringify({ ...lead, width: 0 }));
 	$effect(() => {
 		void [page.conditions, page.source, vantage, setting.declared.map(({ selector }) => selector).join()];
-		if (!stages) return;
+		if (!stages || setting.dragged) return;
 		const looked = { page, stages, lead: untrack(() => lead) };
 		const gone = new AbortController();
 		const timer = setTimeout(() => void setting.look(looked, gone.signal), PAUSE);
@@ -204,6 +204,7 @@
 	/** How a curve was when it was taken hold of. */
 	let held: { readonly at: number | null } = { at: null };
 	function begin(): void {
+		setting.dragged = true;
 		setting.mark();
 		held = { at: null };
 	}
@@ -438,6 +439,7 @@
 		{chosen}
 		onchoose={choose}
 		onbegin={begin}
+		onend={() => (setting.dragged = false)}
 		ondrag={drag}
 		onsize={putSize}
 	/>
