@@ -115,6 +115,8 @@ export async function readSizes(
 export interface LaidTexts {
 	readonly width: number;
 	readonly sizes: ReadonlyMap<string, number>;
+	/** Line heights, px; NaN for `normal`. */
+	readonly lineHeights: ReadonlyMap<string, number>;
 	readonly broken: ReadonlyMap<string, Broken>;
 }
 
@@ -148,6 +150,7 @@ export async function* laidTexts(
 		yield {
 			width,
 			sizes: new Map(paths.map((path, i) => [path, snapshot.fontSize[i] ?? NaN])),
+			lineHeights: new Map(paths.map((path, i) => [path, snapshot.lineHeight[i] ?? NaN])),
 			broken: new Map([...broken].map(([i, one]) => [paths[i] ?? '', one]))
 		};
 	}

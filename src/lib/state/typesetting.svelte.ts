@@ -1,4 +1,6 @@
 import type { Candidate } from '../core/cascade/index.ts';
+import { parseSheet, sliceOf } from '../core/css/index.ts';
+import { givenBy } from '../core/css/edit/index.ts';
 import { nameAt, type ElementPath } from '../core/html/index.ts';
 import { compare, rationalFromNumber, toNumber } from '../core/interval/index.ts';
 import { curveOfText, line, lineOver, valueOn, type Curve } from '../core/length/index.ts';
@@ -23,6 +25,7 @@ import type { Edit } from '../core/text/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
 import type { PageState } from './page.svelte.ts';
+import { reachOf } from './reach.ts';
 import type { SiteState } from './site.svelte.ts';
 import { JUDGED, writeSizes } from './sizeEdit.ts';
 import { laidTexts, READ, readSizes, type LaidTexts, type ReadSizes } from './sizes.ts';
@@ -114,8 +117,8 @@ function lengthProblem({ least, middle, most }: LengthWish): string | undefined 
 	return undefined;
 }
 
-/** Widths at which the engine is asked first, CSS px. */
-const ASKED = [240, 320, 390, 480, 600, 700, 812, 960, 1120, 1280, 1440, 1680, 1920, 2240, 2560];
+/** Widths at which the engine is asked first, CSS px: what is drawn of its answers. */
+export const ASKED = [240, 320, 390, 480, 600, 700, 812, 960, 1120, 1280, 1440, 1680, 1920, 2240, 2560];
 
 /** At so many widths no more are looked at for where lines change. */
 const MOST_LAID = 160;
@@ -153,6 +156,8 @@ export class Typesetting {
 	refusal = $state.raw<Refusal | null>(null);
 	edit = $state.raw<Edit | null>(null);
 	trouble = $state('');
+	/** How many elements of how many other pages the rules hit that are written. */
+	elsewhere = $state.raw<{ readonly elements: number; readonly pages: number } | null>(null);
 	/** Whether something is dragged: sizes are read again when it is let go. */
 	dragged = $state(false);
 	/** Declarations elsewhere that are taken out along with it, by file and offset. */
@@ -188,9 +193,12 @@ export class Typesetting {
 	/** Texts by the size they have, the largest first; now, and without what is tried. */
 	readonly styles = $derived.by(() => (this.read ? bySize(stylesOf(this.read)) : []));
 	readonly stylesBefore = $derived.by(() => (this.before ? bySize(stylesOf(this.before)) : []));
+	readonly #declaredByScale: readonly Declared[] = $derived.by(() =>
+		scaleProblems(this.scale).length > 0 ? [] : declarationsOf(this.scale, this.root.px)
+	);
 	/** What cannot be meant, by field. */
 	readonly problems = $derived.by(() => {
-		if (this.work === 'scale') return scaleProblems(this.scale);
+		if (this.work === 'scale') return [...scaleProblems(this.scale), ...this.#namesTaken()];
 		const sentence = this.work === 'length' && this.length ? lengthProblem(this.length) : undefined;
 		return sentence === undefined ? [] : [{ field: 'length', sentence }];
 	});
@@ -212,7 +220,7 @@ export class Typesetting {
 	readonly lengthCurve = $derived.by(() => this.#curveOf(this.lengthText));
 	readonly declared: readonly Declared[] = $derived.by(() => {
 		if (this.problems.length > 0) return [];
-		if (this.work === 'scale') return declarationsOf(this.scale, this.root.px);
+		if (this.work === 'scale') return this.#declaredByScale;
 		const { length } = this;
 		if (this.work !== 'length' || !length) return [];
 		const { selector, property } = length;
@@ -256,6 +264,35 @@ export class Typesetting {
 		} catch (error) {
 			this.trouble = error instanceof Error ? error.message : String(error);
 		}
+	}
+
+	/** Lets the engine tell how texts are broken at the carriage, too. */
+	async lookAt(width: number, signal: AbortSignal): Promise<void> {
+		const looked = this.#looked;
+		if (!looked || this.laid.size === 0 || this.laid.has(width)) return;
+		for await (const one of laidTexts(looked.page, looked.stages, looked.lead, [width], signal))
+			if (!signal.aborted) this.laid = new Map([...this.laid, [width, one]]);
+	}
+
+	/** Counts what the selectors that are written hit on other pages. */
+	async count(signal: AbortSignal): Promise<void> {
+		const looked = this.#looked;
+		const selectors = [...new Set(this.declared.map(({ selector }) => selector))].filter(
+			(one) => one !== ':root'
+		);
+		if (!looked || !this.edit || selectors.length === 0) {
+			this.elsewhere = null;
+			return;
+		}
+		const { elsewhere } = await reachOf(this.#site, looked.page, looked.stages, selectors);
+		if (signal.aborted) return;
+		const counts = [...elsewhere.values()].map((all) =>
+			all.reduce<number>((sum, one) => sum + (one ?? 0), 0)
+		);
+		this.elsewhere = {
+			elements: counts.reduce((sum, one) => sum + one, 0),
+			pages: counts.filter((one) => one > 0).length
+		};
 	}
 
 	/** Chooses what is worked on. */
@@ -460,6 +497,22 @@ export class Typesetting {
 			sameCurve(was.get(path.join('.')) ?? null, size.curve) ? [] : [path]
 		);
 	});
+
+	/** Custom properties of the scale that a sheet has for something that is no length. */
+	#namesTaken(): { field: string; sentence: string }[] {
+		return this.files.flatMap((file) => {
+			const text = this.#site.texts.get(file)?.text ?? '';
+			const sheet = parseSheet(text);
+			return this.#declaredByScale.flatMap(({ property, step }) => {
+				if (!property.startsWith('--') || !text.includes(property)) return [];
+				const other = givenBy(sheet, property)
+					.map(({ value }) => sliceOf(text, value))
+					.find((value) => !/var\(/.test(value) && this.#curveOf(value) === null);
+				const sentence = `“${property}” is already in use for something else: \`${other ?? ''}\` (${file}). Choose another pattern.`;
+				return other === undefined ? [] : [{ field: `role.${step ?? property}`, sentence }];
+			});
+		});
+	}
 
 	#textOf({ least, middle, most }: LengthWish): string {
 		const { unit, ends } = this.scale.output;

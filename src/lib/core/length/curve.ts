@@ -232,7 +232,7 @@ export function restOf(kind: 'mod' | 'rem', curve: Curve, step: Curve): Curve | 
 }
 
 /** The piece that a width lies in; undefined where the curve does not reach it. */
-export function pieceAt(curve: Curve, width: Rational): Piece | undefined {
+function pieceAt(curve: Curve, width: Rational): Piece | undefined {
 	const cut: Cut = { at: width, after: false };
 	// The first piece that ends beyond the width.
 	let [low, high] = [0, curve.length];

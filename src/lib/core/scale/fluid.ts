@@ -13,7 +13,7 @@ export interface Writing {
 }
 
 /** A hundredth of a px: no size that is written may be off by more, at the ends and at the knees. */
-export const EXACT = 0.01;
+const EXACT = 0.01;
 
 /** A number with so many places and no more than it needs. */
 const places = (value: number, count: number): string => String(Number(value.toFixed(count)));
@@ -35,7 +35,7 @@ export function sizeAt({ from, to }: Fluid, width: number): number {
 }
 
 /** What a text of `fluidText`, or the middle of one, says at a width, px. */
-export function written(text: string, { root }: Writing, width: number): number {
+function written(text: string, { root }: Writing, width: number): number {
 	const px = (number: string, unit: string): number =>
 		Number(number) * (unit === 'rem' ? root : unit === 'px' ? 1 : width / 100);
 	const sum = (part: string): number => {

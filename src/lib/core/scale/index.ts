@@ -1,8 +1,7 @@
 export { RATIOS, ratioName, readRatio } from './ratios.ts';
 export { declarationsOf, type Declared } from './output.ts';
-export { EXACT, fewestPlaces, fluidText, sizeAt, written, type Fluid, type Writing } from './fluid.ts';
+export { fewestPlaces, fluidText, sizeAt, type Fluid, type Writing } from './fluid.ts';
 export {
-	nameBy,
 	NEW_SCALE,
 	ratioThrough,
 	scaleProblems,
@@ -21,12 +20,4 @@ export {
 	type Sized,
 	type Through
 } from './recognise.ts';
-export {
-	readSizes,
-	stepText,
-	toProperties,
-	toTable,
-	toTokens,
-	writingOf,
-	type ReadSizes
-} from './exchange.ts';
+export { readSizes, stepText, toProperties, toTable, toTokens, type ReadSizes } from './exchange.ts';

@@ -28,9 +28,6 @@ import {
 /** As far as a browser zooms, and how much larger text has to come out (WCAG 2.2, 1.4.4). */
 const [MOST_ZOOM, WANTED] = [rational(5), rational(2)];
 
-/** The narrowest width that a window of so many CSS px is laid out at by zoom. */
-export const narrowest = (width: Rational): Rational => divide(width, MOST_ZOOM);
-
 const spread = ({ at, after }: Cut): Cut => ({ at: multiply(at, MOST_ZOOM), after });
 
 /** A curve over window widths of what a window is laid out at when zoomed so far: its widths five times as wide. */

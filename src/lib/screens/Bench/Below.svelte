@@ -33,7 +33,7 @@
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
 	import type { Following } from '$lib/state/following.svelte.ts';
 	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
-	import type { Hits } from './answers.ts';
+	import type { Hits } from '$lib/state/reach.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';

@@ -21,7 +21,8 @@
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
 	import type { Trace } from '$lib/state/trace.ts';
-	import { giveAnswers, pagesOf, reachOf, rulesOf, type Hits } from './answers.ts';
+	import { reachOf, type Hits } from '$lib/state/reach.ts';
+	import { giveAnswers, pagesOf, rulesOf } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
 	import FramesTable from '../frames/FramesTable.svelte';
 	import { lookingKeys } from '../frames/lookingKeys.ts';

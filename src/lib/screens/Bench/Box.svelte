@@ -12,7 +12,7 @@
 	import { takeSide, writtenLength } from '$lib/state/pulling.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
-	import type { Hits } from './answers.ts';
+	import type { Hits } from '$lib/state/reach.ts';
 	import Into from './Into.svelte';
 	import Shares from './Shares.svelte';
 	import type { SpaceFound } from '$lib/stage/protocol.ts';

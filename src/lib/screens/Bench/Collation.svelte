@@ -10,7 +10,7 @@
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import type { Hits } from './answers.ts';
+	import type { Hits } from '$lib/state/reach.ts';
 	import CollationCell from './CollationCell.svelte';
 	import CollationLaid from './CollationLaid.svelte';
 	import CollationHead from './CollationHead.svelte';

@@ -10,7 +10,7 @@
 	import { relyingOn } from '$lib/state/relying.ts';
 	import type { Choice } from '$lib/state/targets.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import type { Hits } from './answers.ts';
+	import type { Hits } from '$lib/state/reach.ts';
 	import ChangedLines from '../shell/ChangedLines.svelte';
 	import { placeName } from '../frames/placeName.ts';
 

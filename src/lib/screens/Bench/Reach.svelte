@@ -12,7 +12,7 @@
 	import { counted, outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
-	import type { Hits } from './answers.ts';
+	import type { Hits } from '$lib/state/reach.ts';
 	import GiveClass from './GiveClass.svelte';
 	import MoveRule from './MoveRule.svelte';
 	import { placeName } from '../frames/placeName.ts';

@@ -1,6 +1,6 @@
 import type { ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf, RUNGS, type Candidate, type Rung } from '$lib/core/selector/index.ts';
-import type { Hits } from './answers.ts';
+import type { Hits } from '$lib/state/reach.ts';
 
 /** A selector for what is selected, with what it hits. */
 export interface ReachRow extends Candidate {

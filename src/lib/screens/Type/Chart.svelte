@@ -29,7 +29,7 @@
 		onend: () => void;
 		/** A peg, a knee or (by its id) a whole curve is dragged to a width and a size; with Shift held. */
 		ondrag: (id: string, width: number, size: number, shift: boolean) => void;
-		onsize: (id: string, size: number | null) => void;
+		onsize: (id: string, size: number | null, fit?: boolean) => void;
 	}
 
 	let {
@@ -109,7 +109,7 @@
 			const own = pegs.filter((peg) => peg.end === end);
 			const at = own[0] ? x(Math.min(range[1], Math.max(range[0], own[0].width))) : 0;
 			// Fields stand beyond the end where there is room for them.
-			const left = end === 'narrow' ? at > 190 * textScale : at > room - 300 * textScale;
+			const left = end === 'narrow' ? at > 160 * textScale : at > room - 240 * textScale;
 			const places = apart(
 				own.map(({ size }) => y(Math.max(least / 2, size))),
 				FIELDS,

@@ -10,7 +10,7 @@
 		root: number;
 		colour: string;
 		/** A size is wished for; null for what the scale has. */
-		onsize: (id: string, size: number | null) => void;
+		onsize: (id: string, size: number | null, fit?: boolean) => void;
 		onchoose: () => void;
 	}
 
@@ -24,15 +24,15 @@
 			const step = event.shiftKey ? 1 : event.altKey ? 0.01 : 0.1;
 			onsize(peg.id, Number((peg.size + by * step).toFixed(3)));
 		}
-		if (event.key === 'Enter') put(event.currentTarget.value);
+		if (event.key === 'Enter') put(event.currentTarget.value, event.shiftKey);
 	}
 
-	function put(text: string): void {
+	function put(text: string, fit = false): void {
 		// What it shows already is rounded.
-		if (text.trim() === printSize(peg.size)) return;
+		if (text.trim() === printSize(peg.size) && !fit) return;
 		const [, number, unit] = /^\s*([\d.]+)\s*(px|rem)?\s*$/.exec(text) ?? [];
 		if (number !== undefined && Number.isFinite(Number(number)))
-			onsize(peg.id, Number(number) * (unit === 'rem' ? root : 1));
+			onsize(peg.id, Number(number) * (unit === 'rem' ? root : 1), fit);
 	}
 </script>
 
@@ -47,7 +47,7 @@
 	<input
 		value={printSize(peg.size)}
 		aria-label="{peg.name}, {peg.end} end, px"
-		title="↑ ↓ by 0.1 px, with Shift 1, with Alt 0.01; Alt ← → moves the carriage, Page Up and Down go to the next vantage"
+		title="↑ ↓ by 0.1 px, with Shift 1, with Alt 0.01; Alt ← → moves the carriage, Page Up and Down go to the next vantage; Shift Enter fits the ratio through it"
 		onfocus={onchoose}
 		onkeydown={pressed}
 		onchange={(event) => put(event.currentTarget.value)}

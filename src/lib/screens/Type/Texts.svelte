@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { curveInWords, within } from '$lib/core/length/index.ts';
 	import { through } from '$lib/core/scale/index.ts';
 	import { ratioWords, type TextStyle } from '$lib/state/textStyles.ts';
@@ -46,6 +47,15 @@
 				{@const line = steps(style)}
 				<p>{curveInWords(within(style.curve, SHOWN))}</p>
 				{#if ratio}<p><b>{ratio}</b></p>{/if}
+				{@const broken = setting.laid.get(carriage.width)?.broken.get(first.path.join('.'))}
+				{#if broken}
+					<p>
+						{broken.characters} characters a line, {broken.lines}
+						{broken.lines === 1 ? 'line' : 'lines'} at {carriage.width}{broken.orphan
+							? '; one word alone on the last'
+							: ''}
+					</p>
+				{/if}
 				{#each first.size.sources.filter(({ from, up }) => from && up === 0) as { from, value }, i (i)}
 					{#if from}
 						<p class="source">

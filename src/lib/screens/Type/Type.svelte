@@ -13,7 +13,7 @@
 	import { checkedStyle, rootNote, stretchesIn, type TextStyle } from '$lib/state/textStyles.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { tryEdit } from '$lib/state/trying.ts';
-	import { Typesetting } from '$lib/state/typesetting.svelte.ts';
+	import { ASKED, Typesetting } from '$lib/state/typesetting.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -104,8 +104,8 @@
 	};
 	const dotsOf = (path: ElementPath | undefined): (readonly [number, number])[] =>
 		path
-			? [...setting.laid].flatMap(([width, { sizes }]) => {
-					const size = sizes.get(path.join('.'));
+			? ASKED.flatMap((width) => {
+					const size = setting.laid.get(width)?.sizes.get(path.join('.'));
 					return size === undefined ? [] : [[width, size] as const];
 				})
 			: [];
@@ -270,9 +270,16 @@
 		}
 	}
 
-	function putSize(id: string, size: number | null): void {
+	/** Sets a peg's size; `fit` by the ratio that leads there. */
+	function putSize(id: string, size: number | null, fit = false): void {
 		const [end = '', of = ''] = id.split(' ');
 		if (end !== 'narrow' && end !== 'wide') return;
+		const ratio = fit && size !== null ? ratioThrough(setting.scale, Number(of), end, size) : undefined;
+		if (setting.work === 'scale' && ratio !== undefined)
+			return setting.put((scale) => ({
+				...withOwn(scale, Number(of), end, null),
+				[end]: { ...scale[end], ratio }
+			}));
 		if (setting.work === 'length') {
 			const { length } = setting;
 			if (length && size !== null)
@@ -366,11 +373,49 @@
 		if (setting.write()) tab = 'texts';
 	}
 
-	/** What writing would change. */
+	/** What writing would change; while nothing is tried, how the lead's levels and words are set. */
 	const wake = $derived.by(() => {
-		if (!setting.edit) return setting.work === 'sizes' ? '' : 'nothing changes';
+		if (!setting.edit) return setting.work === 'sizes' ? setLines() : 'nothing changes';
 		const count = setting.changed.length;
-		return `if written: ${count} ${count === 1 ? 'text changes its' : 'texts change their'} size on this page`;
+		const own = `${count} ${count === 1 ? 'text changes its' : 'texts change their'} size here`;
+		const { elements = 0, pages = 0 } = setting.elsewhere ?? {};
+		const on =
+			pages > 0 ? `; its rules hit ${elements} on ${pages} other ${pages === 1 ? 'page' : 'pages'}` : '';
+		return `if written: ${own}${on}`;
+	});
+	const setLines = (): string => {
+		const laid = setting.laid.get(carriage.width);
+		return setting
+			.levels('read')
+			.filter(({ name }) => name === 'h1' || name === 'p')
+			.flatMap(({ name, path }) => {
+				const broken = laid?.broken.get(path.join('.'));
+				const height = laid?.lineHeights.get(path.join('.'));
+				if (!broken) return [];
+				const high = height && Number.isFinite(height) ? `, line height ${Number(height.toFixed(1))} px` : '';
+				return `${name}: ${broken.characters} characters a line, ${broken.lines} ${broken.lines === 1 ? 'line' : 'lines'}${high}`;
+			})
+			.join(' · ');
+	};
+	$effect(() => {
+		const { width } = carriage;
+		if (!setting.read) return;
+		void setting.laid;
+		const gone = new AbortController();
+		const timer = setTimeout(() => void setting.lookAt(width, gone.signal), PAUSE);
+		return () => {
+			clearTimeout(timer);
+			gone.abort();
+		};
+	});
+	$effect(() => {
+		void setting.edit;
+		const gone = new AbortController();
+		const timer = setTimeout(() => void setting.count(gone.signal), PAUSE);
+		return () => {
+			clearTimeout(timer);
+			gone.abort();
+		};
 	});
 
 	$effect(() => {
@@ -471,7 +516,6 @@
 				chosen={shownTab}
 				onchoose={(id) => (tab = id as Tab)}
 			/>
-			<!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls is reached by keys) -->
 			<div
 				class="scroll"
 				role="tabpanel"
@@ -518,11 +562,10 @@
 			<Button look="quiet" disabled={!setting.canUndo} onclick={() => setting.undo()} title="Z">Undo</Button>
 		{/if}
 		<label>
-			drawn with
+			browser’s text size
 			<select value={browser} onchange={(event) => (browser = Number(event.currentTarget.value))}>
 				{#each [16, 20, 24] as px (px)}<option value={px}>{px} px</option>{/each}
 			</select>
-			as the browser’s text size
 		</label>
 	</p>
 </main>
@@ -573,6 +616,11 @@
 
 	.wake b {
 		font: 600 1rem/1.2 var(--display);
+	}
+
+	.wake :global(button),
+	.wake label {
+		flex: none;
 	}
 
 	.wake label {

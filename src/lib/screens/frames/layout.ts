@@ -79,7 +79,7 @@ const leadRoom = (room: Room, chorus: readonly Small[]): number =>
 	);
 
 /** Under which height a room is low: a chorus below would leave the lead little. */
-const LOW = 330;
+const LOW = 460;
 const isLow = (room: Room): boolean => room.few && room.height < LOW * room.text;
 
 /** How high and how wide a lead can be in a low room, px of the screen. */
