@@ -11,6 +11,7 @@ import { commentOver, setDeclaration, spreadRule, takeOut, writeInto } from '../
 import { wholeSelector } from '../core/selector/index.ts';
 import type { Declared } from '../core/scale/index.ts';
 import type { Change } from '../core/text/index.ts';
+import { JUDGED } from './lengthWish.ts';
 import type { Desk, Refusal } from './writing.ts';
 
 /** Where sizes are written. */
@@ -126,8 +127,6 @@ function merged(changes: readonly Change[]): Change[] {
 	return all;
 }
 
-/** How a comment of ours about sizes begins: a newer one takes its place. */
-export const JUDGED = 'Judged at';
 const EARLIER = new RegExp(`/\\* ${JUDGED}[^*]*\\*/\\s*$`);
 
 /** Puts a comment over the rule of the first of some declarations, in place of an earlier one of ours. */

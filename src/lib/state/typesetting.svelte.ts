@@ -8,8 +8,6 @@ import { lengthContext } from '../core/media/index.ts';
 import {
 	curveOfFluid,
 	declarationsOf,
-	fewestPlaces,
-	fluidText,
 	NEW_SCALE,
 	recognise,
 	scaleProblems,
@@ -20,47 +18,28 @@ import {
 	type Scale,
 	type Step
 } from '../core/scale/index.ts';
-import { nextForLines } from '../core/type/index.ts';
 import type { Edit } from '../core/text/index.ts';
-import type { SeenVantage } from '../core/vantage/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
-import type { PageState } from './page.svelte.ts';
 import { reachOf } from './reach.ts';
 import type { SiteState } from './site.svelte.ts';
-import { JUDGED, writeSizes } from './sizeEdit.ts';
-import { laidTexts, READ, readSizes, type LaidTexts, type ReadSizes } from './sizes.ts';
-import type { Stages } from './stages.svelte.ts';
+import {
+	judgedWords,
+	keepLength,
+	keptLength,
+	lengthProblem,
+	lengthText,
+	type Judged,
+	type LengthWish
+} from './lengthWish.ts';
+import { writeSizes } from './sizeEdit.ts';
+import { READ } from './sizes.ts';
 import { applyEdit } from './steps.ts';
-import { bySize, stylesOf } from './textStyles.ts';
+import { TypeReading } from './typeReading.svelte.ts';
 import { tryEdit } from './trying.ts';
 import { takeOutAll, type Refusal } from './writing.ts';
 
 /** What is worked on: nothing yet, the scale of the site, or one length of an element. */
 export type Work = 'sizes' | 'scale' | 'length';
-
-/** A size with the width at which it was judged, px. */
-export interface Judged {
-	readonly size: number;
-	readonly width: number;
-}
-
-/** How the middle of a length goes: straight between the ends, by the window, or through a size at a width. */
-export type Middle =
-	| { readonly kind: 'between' }
-	| { readonly kind: 'vw'; readonly vw: number }
-	| ({ readonly kind: 'at' } & Judged);
-
-/** One length that is set from three numbers. */
-export interface LengthWish {
-	readonly path: ElementPath;
-	readonly selector: string;
-	readonly property: string;
-	readonly least: Judged;
-	readonly middle: Middle;
-	readonly most: Judged;
-	/** Whether the widths judged at, and what was tried, go into the sheet as a comment. */
-	readonly comment: boolean;
-}
 
 /** A declaration elsewhere that keeps sizes of the scale from holding. */
 export interface Winner {
@@ -72,13 +51,6 @@ export interface Winner {
 	readonly count: number;
 	readonly name: string;
 	readonly role: string;
-}
-
-/** What is looked at. */
-export interface Looked {
-	readonly page: PageState;
-	readonly stages: Stages;
-	readonly lead: SeenVantage;
 }
 
 const sameCurve = (a: Curve | null, b: Curve | null): boolean =>
@@ -100,53 +72,14 @@ const sameCurve = (a: Curve | null, b: Curve | null): boolean =>
 const isOf = (from: Candidate | undefined, selector: string): boolean =>
 	from?.hit?.selector.replace(/\s+/g, ' ').trim() === selector;
 
-/** Why three numbers are no length; undefined where they are. */
-function lengthProblem({ least, middle, most }: LengthWish): string | undefined {
-	if (!(least.size > 0) || !(most.size > 0)) return 'A size has to be above 0 px.';
-	if (least.size > most.size)
-		return `The smallest, ${least.size} px, is above the largest, ${most.size} px: the smallest would win everywhere.`;
-	if (middle.kind === 'between') {
-		if (least.width === most.width)
-			return `Both were judged at ${least.width} px: there is no width between to grow over.`;
-		if (least.width > most.width)
-			return `The smallest was judged at ${least.width} px, the largest at ${most.width}: narrower. Exchange the widths.`;
-	}
-	if (middle.kind === 'vw' && !(middle.vw > 0))
-		return 'The middle has to grow with the window: more than 0 vw.';
-	if (middle.kind === 'at' && !(middle.size > 0)) return 'The size in the middle has to be above 0 px.';
-	return undefined;
-}
-
-/** Widths at which the engine is asked first, CSS px: what is drawn of its answers. */
-export const ASKED = [240, 320, 390, 480, 600, 700, 812, 960, 1120, 1280, 1440, 1680, 1920, 2240, 2560];
-
-/** At so many widths no more are looked at for where lines change. */
-const MOST_LAID = 160;
-
-/** How many lines a text takes, by width. */
-export const linesOfText = (
-	laid: ReadonlyMap<number, LaidTexts>,
-	path: ElementPath
-): ReadonlyMap<number, number> =>
-	new Map(
-		[...laid].flatMap(([width, { broken }]) => {
-			const own = broken.get(path.join('.'));
-			return own ? [[width, own.lines] as const] : [];
-		})
-	);
-
 /** How long a scale is left alone before it is kept with the site, ms. */
 const QUIET = 500;
 
 /** The sizes of a page as they are, and as they are being set: tried in all frames until they are written or let go. */
 export class Typesetting {
 	readonly #site: SiteState;
+	readonly reading = new TypeReading();
 	work = $state<Work>('sizes');
-	/** The sizes as the sources are, with what is tried; and as they were before it. */
-	read = $state.raw<ReadSizes | null>(null);
-	before = $state.raw<ReadSizes | null>(null);
-	/** What the engine laid out, by width. */
-	laid = $state.raw<ReadonlyMap<number, LaidTexts>>(new Map());
 	scale = $state.raw<Scale>(NEW_SCALE);
 	length = $state.raw<LengthWish | null>(null);
 	/** Sizes that were tried for the length before these. */
@@ -155,7 +88,6 @@ export class Typesetting {
 	home = $state('');
 	refusal = $state.raw<Refusal | null>(null);
 	edit = $state.raw<Edit | null>(null);
-	trouble = $state('');
 	/** How many elements of how many other pages the rules hit that are written. */
 	elsewhere = $state.raw<{ readonly elements: number; readonly pages: number } | null>(null);
 	/** Whether something is dragged: sizes are read again when it is let go. */
@@ -164,7 +96,6 @@ export class Typesetting {
 	#out = $state.raw<readonly Candidate[]>([]);
 	#past = $state.raw<readonly (Scale | LengthWish)[]>([]);
 	#future: (Scale | LengthWish)[] = [];
-	#looked: Looked | null = null;
 	#keeping: ReturnType<typeof setTimeout> | undefined;
 
 	constructor(site: SiteState) {
@@ -175,9 +106,8 @@ export class Typesetting {
 
 	/** The hand-written sheets that the page has, in its order. */
 	readonly files: readonly string[] = $derived.by(() => {
-		void this.read;
 		const own =
-			this.#looked?.page.sheets.flatMap(({ from }) => (from.kind === 'file' ? from.path : [])) ?? [];
+			this.reading.looked?.page.sheets.flatMap(({ from }) => (from.kind === 'file' ? from.path : [])) ?? [];
 		return [...new Set(own)].filter((path) => !this.#site.given.has(path));
 	});
 	readonly into: string = $derived.by(() =>
@@ -185,14 +115,11 @@ export class Typesetting {
 	);
 	/** How many px a rem is; where that goes by the width, what it is usually. */
 	readonly root = $derived.by(() => {
-		const curve = this.before?.sizing.size(0).curve;
+		const curve = this.reading.before?.sizing.size(0).curve;
 		const [only] = curve ?? [];
 		const still = curve?.length === 1 && only?.line.slope.n === 0n;
 		return { px: still && only ? toNumber(only.line.constant) : 16, still: still || !curve };
 	});
-	/** Texts by the size they have, the largest first; now, and without what is tried. */
-	readonly styles = $derived.by(() => (this.read ? bySize(stylesOf(this.read)) : []));
-	readonly stylesBefore = $derived.by(() => (this.before ? bySize(stylesOf(this.before)) : []));
 	readonly #declaredByScale: readonly Declared[] = $derived.by(() =>
 		scaleProblems(this.scale).length > 0 ? [] : declarationsOf(this.scale, this.root.px)
 	);
@@ -208,14 +135,16 @@ export class Typesetting {
 	/** What the sizes of levels and paragraphs are as a scale, if they are one. */
 	readonly found: Recognised | undefined = $derived.by(() => {
 		const { narrow, wide } = this.scale;
-		const levels = this.levels('before');
+		const levels = this.reading.levels('before');
 		const sized = levels.flatMap(({ name, curve }) => sizedAt(name, curve, narrow.width, wide.width) ?? []);
 		const body = sized.find(({ name }) => name === 'p' || name === 'body');
 		return body && recognise(sized, body);
 	});
 	/** The text of the length that is set, and its curve. */
 	readonly lengthText = $derived.by(() =>
-		this.length && !lengthProblem(this.length) ? this.#textOf(this.length) : ''
+		this.length && !lengthProblem(this.length)
+			? lengthText(this.length, { ...this.scale.output, root: this.root.px })
+			: ''
 	);
 	readonly lengthCurve = $derived.by(() => this.#curveOf(this.lengthText));
 	readonly declared: readonly Declared[] = $derived.by(() => {
@@ -228,55 +157,9 @@ export class Typesetting {
 	});
 	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.edit));
 
-	/** Each level of heading and the paragraph as most of them are on the page, the largest where as many are. */
-	levels(of: 'read' | 'before'): { name: string; curve: Curve; path: ElementPath }[] {
-		const styles = of === 'read' ? this.styles : this.stylesBefore;
-		return ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p'].flatMap((tag) => {
-			const all = styles.flatMap(({ curve, texts }) => {
-				const own = texts.filter((one) => one.tag === tag);
-				return own[0] ? [{ name: tag, curve, path: own[0].path, count: own.length }] : [];
-			});
-			// Styles come from the largest.
-			const most = Math.max(...all.map(({ count }) => count));
-			return all.find(({ count }) => count === most) ?? [];
-		});
-	}
-
-	/** Reads the sizes anew, as often as sources or frames change; the engine's own come after. */
-	async look(looked: Looked, signal: AbortSignal): Promise<void> {
-		this.#looked = looked;
-		const { page, stages, lead } = looked;
-		const selectors = [...new Set(this.declared.map(({ selector }) => selector))];
-		try {
-			const read = await readSizes(page, stages, lead, selectors);
-			if (signal.aborted) return;
-			this.read = read;
-			if (!this.edit) this.before = read;
-			const laid = new Map<number, LaidTexts>();
-			for (let next: readonly number[] = ASKED; next.length > 0 && !signal.aborted;) {
-				for await (const one of laidTexts(page, stages, lead, next, signal)) laid.set(one.width, one);
-				if (!signal.aborted) this.laid = new Map(laid);
-				next =
-					laid.size > MOST_LAID
-						? []
-						: nextForLines(this.levels('read').map(({ path }) => linesOfText(laid, path)));
-			}
-		} catch (error) {
-			this.trouble = error instanceof Error ? error.message : String(error);
-		}
-	}
-
-	/** Lets the engine tell how texts are broken at the carriage, too. */
-	async lookAt(width: number, signal: AbortSignal): Promise<void> {
-		const looked = this.#looked;
-		if (!looked || this.laid.size === 0 || this.laid.has(width)) return;
-		for await (const one of laidTexts(looked.page, looked.stages, looked.lead, [width], signal))
-			if (!signal.aborted) this.laid = new Map([...this.laid, [width, one]]);
-	}
-
 	/** Counts what the selectors that are written hit on other pages. */
 	async count(signal: AbortSignal): Promise<void> {
-		const looked = this.#looked;
+		const { looked } = this.reading;
 		const selectors = [...new Set(this.declared.map(({ selector }) => selector))].filter(
 			(one) => one !== ':root'
 		);
@@ -306,17 +189,18 @@ export class Typesetting {
 
 	/** Begins to set a length of an element from what it is at both ends. */
 	begin(path: ElementPath, property: string): void {
-		const read = this.before;
-		const looked = this.#looked;
+		const { before: read, looked } = this.reading;
 		if (!read || !looked) return;
 		const size = read.sizing.length(read.indexOf(path), property);
 		const source = size.sources.findLast(({ up, from }) => up === 0 && from?.hit);
+		const kept = keptLength(this.#site.id, looked.page.path);
 		const { narrow, wide } = this.scale;
 		const at = (width: number): Judged => {
 			const px = size.curve && valueOn(size.curve, rationalFromNumber(width));
 			return { width, size: px ? Number(toNumber(px).toFixed(2)) : 16 };
 		};
-		this.length = {
+		const isKept = kept?.property === property && kept.path.join() === path.join();
+		this.length = (isKept && kept) || {
 			path,
 			property,
 			selector: source?.from?.hit?.selector ?? nameAt(looked.page.page, path, ''),
@@ -342,6 +226,7 @@ export class Typesetting {
 		if (!length) return;
 		if (step) this.#remember(length);
 		this.length = { ...length, ...change };
+		this.#keepLength();
 		if (step && this.lengthText && !this.tried.includes(this.lengthText))
 			this.tried = [...this.tried, this.lengthText].slice(-8);
 		this.try();
@@ -382,8 +267,19 @@ export class Typesetting {
 	#restore(to: Scale | LengthWish): void {
 		if ('path' in to) this.length = to;
 		else this.scale = to;
+		this.#keepLength();
 		this.try();
 		if (!('path' in to)) this.#keepSoon();
+	}
+
+	#forgetLength(): void {
+		const page = this.reading.looked?.page.path;
+		if (page !== undefined) keepLength(this.#site.id, page, null);
+	}
+
+	#keepLength(): void {
+		const page = this.reading.looked?.page.path;
+		if (page !== undefined && this.work === 'length') keepLength(this.#site.id, page, this.length);
 	}
 
 	#keepSoon(): void {
@@ -417,12 +313,10 @@ export class Typesetting {
 	#comment(): string {
 		const { length } = this;
 		if (this.work !== 'length' || !length?.comment) return '';
-		const { least, middle, most } = length;
-		const at = ({ size, width }: Judged): string => `${size}px at ${width}`;
-		const between = middle.kind === 'at' ? `, ${at(middle)}` : '';
-		const others = this.tried.filter((one) => one !== this.lengthText);
-		const tried = others.length > 0 ? `; tried ${others.slice(-3).join(', ')}` : '';
-		return `${JUDGED}: ${at(least)}${between}, ${at(most)}${tried}`;
+		return judgedWords(
+			length,
+			this.tried.filter((one) => one !== this.lengthText)
+		);
 	}
 
 	/** Writes what is tried into the sheet, as one step that an undo there takes back. */
@@ -432,6 +326,7 @@ export class Typesetting {
 		this.#set(null);
 		this.#out = [];
 		applyEdit(this.#site.texts, edit);
+		if (this.work === 'length') this.#forgetLength();
 		this.work = 'sizes';
 		return true;
 	}
@@ -439,14 +334,14 @@ export class Typesetting {
 	/** Lets go of what is tried: the frames are as before. */
 	drop(): void {
 		this.#out = [];
+		if (this.work === 'length') this.#forgetLength();
 		this.work = 'sizes';
 		this.#set(null);
 	}
 
 	/** Declarations elsewhere that win over what is tried. */
 	readonly winners: readonly Winner[] = $derived.by(() => {
-		const { read } = this;
-		const looked = this.#looked;
+		const { now: read, looked } = this.reading;
 		if (!read || !looked || !this.edit) return [];
 		const found = new Map<string, Winner>();
 		for (const { selector, property, step } of this.declared) {
@@ -475,7 +370,7 @@ export class Typesetting {
 
 	/** The first element whose text size the rules of a selector decide at every width; undefined where there is none. */
 	holding(selector: string): ElementPath | undefined {
-		const { read } = this;
+		const { now: read } = this.reading;
 		const index = (read?.hits.get(selector) ?? []).find((one) =>
 			read?.sizing.size(one).sources.every(({ from, up }) => up === 0 && isOf(from, selector))
 		);
@@ -490,7 +385,7 @@ export class Typesetting {
 
 	/** The texts whose size is another with what is tried than before it. */
 	readonly changed: readonly ElementPath[] = $derived.by(() => {
-		const { read, before } = this;
+		const { now: read, before } = this.reading;
 		if (!this.edit || !read || !before || read === before) return [];
 		const was = new Map(before.texts.map(({ path, size }) => [path.join('.'), size.curve]));
 		return read.texts.flatMap(({ path, size }) =>
@@ -514,18 +409,8 @@ export class Typesetting {
 		});
 	}
 
-	#textOf({ least, middle, most }: LengthWish): string {
-		const { unit, ends } = this.scale.output;
-		const root = this.root.px;
-		if (middle.kind === 'between') return fluidText({ from: least, to: most }, { unit, ends, root });
-		const per = ends === 'rem' ? root : 1;
-		const end = ({ size }: Judged): string => `${fewestPlaces(size / per, 0.009 / per)}${ends}`;
-		const vw = middle.kind === 'vw' ? middle.vw : (100 * middle.size) / middle.width;
-		return `clamp(${end(least)}, ${fewestPlaces(vw, 0.0004)}${unit}, ${end(most)})`;
-	}
-
 	#curveOf(text: string): Curve | null {
-		const lead = this.#looked?.lead;
+		const lead = this.reading.looked?.lead;
 		if (text === '' || !lead) return null;
 		const size = lineOver(READ, line(rationalFromNumber(this.root.px)));
 		const { heights } = lengthContext(lead);

@@ -37,6 +37,8 @@ export interface Recognised {
 const FITS = 0.01;
 /** Smaller ratios fit anything, so that they say nothing: a minor second. */
 const LEAST_RATIO = 16 / 15;
+/** How much a step that no size is on counts against a scale, where each size that is on one counts 1 for it. */
+const EMPTY = 0.4;
 /** As many steps as may lie between two sizes from which a ratio is tried. */
 const MOST_BETWEEN = 4;
 
@@ -68,7 +70,8 @@ export function recognise(sizes: readonly Sized[], body: Sized): Recognised | un
 			const step = stepAt(one[end], body[end], ratio);
 			return isNear(one[end], body[end], ratio, step) ? step : null;
 		});
-	let best: { count: number; ratio: Recognised['ratio']; steps: (number | null)[] } | undefined;
+	let best:
+		{ count: number; score: number; ratio: Recognised['ratio']; steps: (number | null)[] } | undefined;
 	const wides = ratiosTried(sizes.map(({ wide }) => wide)).map((ratio) => ({
 		ratio,
 		steps: stepsBy('wide', ratio)
@@ -84,9 +87,12 @@ export function recognise(sizes: readonly Sized[], body: Sized): Recognised | un
 			)
 				continue;
 			const count = fitting.length;
+			// Fine steps fit anything: those that no size is on speak against them.
+			const span = Math.max(...fitting) - Math.min(...fitting) + 1;
+			const score = count - EMPTY * (span - new Set(fitting).size);
 			const larger = best && narrow * wide.ratio > best.ratio.narrow * best.ratio.wide;
-			if (!best || count > best.count || (count === best.count && larger))
-				best = { count, ratio: { narrow, wide: wide.ratio }, steps: common };
+			if (!best || score > best.score || (score === best.score && larger))
+				best = { count, score, ratio: { narrow, wide: wide.ratio }, steps: common };
 		}
 	}
 	if (!best || best.count < 3 || new Set(best.steps.filter((s) => s !== null)).size < 2) return undefined;
@@ -95,7 +101,9 @@ export function recognise(sizes: readonly Sized[], body: Sized): Recognised | un
 		body: { narrow: body.narrow, wide: body.wide },
 		ratio,
 		steps: sizes.map(({ name, narrow, wide }, i) => {
-			const step = steps[i] ?? stepAt(wide, body.wide, ratio.wide);
+			const near = [stepAt(narrow, body.narrow, ratio.narrow), stepAt(wide, body.wide, ratio.wide)];
+			// What is off the scale has a step of its own, where one is free.
+			const step = steps[i] ?? near.find((one) => !steps.includes(one)) ?? near[0] ?? 0;
 			const off = {
 				narrow: narrow - body.narrow * ratio.narrow ** step,
 				wide: wide - body.wide * ratio.wide ** step

@@ -3,6 +3,7 @@ import { expect, it } from 'vitest';
 import { rational, rationalFromNumber, toNumber } from '../interval/index.ts';
 import { curveOfText, jointsOf, line, lineOver, over, valueOn } from '../length/index.ts';
 import {
+	declarationsOf,
 	fluidText,
 	NEW_SCALE,
 	ratioName,
@@ -14,6 +15,7 @@ import {
 	sizeAt,
 	stepsOf,
 	stepText,
+	takeIn,
 	through,
 	toProperties,
 	toTable,
@@ -209,4 +211,46 @@ it.each([
 ])('says what is wrong with the file %s', (text, sentence) => {
 	const read = readSizes(text, 16);
 	expect(read.kind === 'problem' && read.sentence).toContain(sentence);
+});
+
+it('makes a scale of sizes that come in, with what is off it, and keeps what elements steps have', () => {
+	const table = toTable(withOwn(NEW_SCALE, 2, 'wide', 40));
+	const { scale, sentence } = takeIn(readSizes(table, 16), {
+		...NEW_SCALE,
+		narrow: { ...narrow, ratio: 1.5 }
+	});
+	expect(sentence).toBe('6 sizes taken in as a scale; subhead off it.');
+	expect(scale?.narrow.ratio).toBeCloseTo(1.2, 3);
+	expect(scale?.wide).toMatchObject({ width: 1280, body: 18 });
+	expect(scale?.own.find(({ end }) => end === 'wide')).toEqual({ step: 2, end: 'wide', size: 40 });
+	expect(scale?.roles.find(({ name }) => name === 'title')).toMatchObject({ step: 4, selectors: ['h1'] });
+	expect(takeIn(readSizes('name,1,2\na,17,31\nb,19,20', 16), NEW_SCALE)).toMatchObject({ scale: null });
+	expect(takeIn(readSizes('{', 16), NEW_SCALE).sentence).toContain('Nothing was taken in');
+});
+
+it('is written as custom properties, rules and classes, with weight, line height and space once for all', () => {
+	const scale: Scale = {
+		...NEW_SCALE,
+		up: 1,
+		down: 0,
+		roles: [{ step: 1, name: 'Big Head', selectors: ['h1'] }],
+		groups: [{ roles: ['Big Head'], weight: '700', line: [1.2, 1.1] }],
+		spaces: [{ name: 'gap', times: 2 }],
+		output: { ...output, classes: true }
+	};
+	const all = declarationsOf(scale, 16).map(
+		({ selector, property, value }) => `${selector} ${property}: ${value}`
+	);
+	expect(all).toEqual([
+		':root --size-big-head: clamp(1.2rem, 1.082rem + 0.522vw, 1.5rem)',
+		':root --space-gap: clamp(2rem, 1.902rem + 0.435vw, 2.25rem)',
+		'h1 font-size: var(--size-big-head)',
+		'h1 font-weight: 700',
+		expect.stringMatching(/^h1 line-height: clamp\(1\.44rem, .*, 1\.65rem\)$/),
+		'.size-big-head font-size: var(--size-big-head)',
+		'.size-big-head font-weight: 700',
+		expect.stringContaining('.size-big-head line-height: clamp(')
+	]);
+	const bare = declarationsOf({ ...scale, output: { ...output, properties: false, fallback: true } }, 16);
+	expect(bare[0]).toMatchObject({ selector: 'h1', fallback: '1.2rem' });
 });

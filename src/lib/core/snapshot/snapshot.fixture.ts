@@ -3,10 +3,10 @@ import { FLAG, type Snapshot } from './index.ts';
 /** An element: parent, left, top, width, height, whether shown, further flags. */
 export type Drawn = readonly [number, number, number, number, number, boolean, number?];
 
-/** A snapshot of elements in a window of 400 by 800, with lines of text (element, left, top, width, height). */
+/** A snapshot of elements in a window of 400 by 800, with lines of text (element, left, top, width, height, words). */
 export function snapshot(
 	elements: readonly Drawn[],
-	lines: readonly (readonly [number, number, number, number, number])[] = []
+	lines: readonly (readonly [number, number, number, number, number, number?])[] = []
 ): Snapshot {
 	const columns = (size: number) => new Float32Array(size * elements.length);
 	const flags = Uint32Array.from(elements, ([, , , , , shown, more = 0]) => (shown ? FLAG.shown : 0) | more);
@@ -34,7 +34,7 @@ export function snapshot(
 		natural: columns(2),
 		edges: columns(4),
 		lineOf: Int32Array.from(lines, ([of]) => of),
-		lines: Float64Array.from(lines.flatMap(([, ...box]) => box)),
-		lineWords: new Float32Array(lines.length).fill(2)
+		lines: Float64Array.from(lines.flatMap(([, ...box]) => box.slice(0, 4) as number[])),
+		lineWords: Float32Array.from(lines, ([, , , , , words = 2]) => words)
 	};
 }

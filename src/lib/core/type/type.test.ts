@@ -2,11 +2,15 @@ import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { caseOf } from '../cascade/case.fixture.ts';
 import { contains, printIntervalSet, rational, rationalFromNumber, toNumber } from '../interval/index.ts';
+import { snapshot } from '../snapshot/snapshot.fixture.ts';
 import { curveOfText, line, lineOver, over, valueOn, type Curve } from '../length/index.ts';
 import {
+	brokenIn,
 	deafNote,
 	hierarchyNotes,
+	lineChanges,
 	nestedNote,
+	nextForLines,
 	notesOfSize,
 	notesOfValue,
 	ratioOf,
@@ -166,4 +170,31 @@ it('goes by the declaration that wins in each stretch, and by the size around', 
 	).toEqual([36, 36, 14, 20]);
 	expect(sources.map(({ value }) => value)).toEqual(['1.5em', '2vw']);
 	expect(length(2, 'padding-left').why).toContain('No declaration');
+});
+
+it('counts lines, characters and a word that is left alone, of an element with all that is in it', () => {
+	const of = snapshot(
+		[
+			[-1, 0, 0, 400, 100, true],
+			[0, 0, 0, 400, 60, true],
+			[1, 200, 0, 100, 20, true]
+		],
+		[
+			[1, 0, 0, 200, 20, 3],
+			[2, 200, 2, 100, 18, 2],
+			[1, 0, 20, 100, 20, 1]
+		]
+	);
+	expect(brokenIn(of, new Map([[1, 80]])).get(1)).toEqual({ lines: 2, characters: 60, orphan: true });
+	const known = new Map([
+		[240, 3],
+		[300, 2],
+		[301, 2],
+		[302, 1]
+	]);
+	expect(lineChanges(known).map(({ before, after }) => [before, after])).toEqual([
+		[240, 300],
+		[301, 302]
+	]);
+	expect(nextForLines([known])).toEqual([270]);
 });

@@ -3,7 +3,8 @@
 	import { within } from '$lib/core/length/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { zoomSentence, type Checked } from '$lib/state/textStyles.ts';
-	import { linesOfText, type Typesetting } from '$lib/state/typesetting.svelte.ts';
+	import { linesOfText } from '$lib/state/typeReading.svelte.ts';
+	import type { Typesetting } from '$lib/state/typesetting.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import NumberField from './NumberField.svelte';
@@ -22,30 +23,35 @@
 
 	let least = $state(1.1);
 	const levels = $derived(
-		setting.levels('read').map(({ name, curve, path }) => ({ name, path, curve: within(curve, SHOWN) }))
+		setting.reading
+			.levels('now')
+			.map(({ name, curve, path }) => ({ name, path, curve: within(curve, SHOWN) }))
 	);
 	const hierarchy = $derived(hierarchyNotes(levels, least));
 	const faulty = $derived(checked.filter(({ zoom }) => zoom));
 	const noted = $derived(checked.filter(({ notes }) => notes.length > 0));
 
 	const source = $derived(
-		setting.read?.sizing.size(0).sources.findLast(({ from, up }) => from && up === 0)?.from
+		setting.reading.now?.sizing.size(0).sources.findLast(({ from, up }) => from && up === 0)?.from
 	);
 
 	/** How each level is broken: lines at the carriage, and where it takes one more. */
 	const broken = $derived(
 		levels.flatMap(({ name, path }) => {
-			const known = linesOfText(setting.laid, path);
+			const known = linesOfText(setting.reading.laid, path);
 			const widths = [...known.keys()].sort((a, b) => a - b);
 			const near = widths.findLast((width) => width <= carriage.width) ?? widths[0];
-			const here = near === undefined ? undefined : setting.laid.get(near)?.broken.get(path.join('.'));
+			const here =
+				near === undefined ? undefined : setting.reading.laid.get(near)?.broken.get(path.join('.'));
 			if (!here) return [];
 			const changes = lineChanges(known).map(({ before, after, from, to }) =>
 				from > to
 					? `${from} up to ${before}${after - before > 1 ? ` to ${after}` : ''}`
 					: `${to} from ${after}`
 			);
-			const orphans = [...setting.laid.values()].filter((one) => one.broken.get(path.join('.'))?.orphan);
+			const orphans = [...setting.reading.laid.values()].filter(
+				(one) => one.broken.get(path.join('.'))?.orphan
+			);
 			return [{ name, here, changes, orphans: orphans.map(({ width }) => width).sort((a, b) => a - b) }];
 		})
 	);
@@ -121,7 +127,7 @@
 				{notes.map(({ sentence }) => sentence).join(' ')}
 			</p>
 		{/each}
-		{#if noted.length === 0 && setting.read}<p class="well">✓ nothing to wonder about</p>{/if}
+		{#if noted.length === 0 && setting.reading.now}<p class="well">✓ nothing to wonder about</p>{/if}
 	</section>
 </div>
 

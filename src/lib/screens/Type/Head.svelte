@@ -94,8 +94,8 @@
 		</p>
 	{:else}
 		<p class="what">
-			{setting.read
-				? `${setting.read.texts.length} texts of this page; curves are reckoned from the sheets, dots are what the engine has`
+			{setting.reading.now
+				? `${setting.reading.now.texts.length} texts of this page; curves are reckoned from the sheets, dots are what the engine has`
 				: 'The sheets are being read …'}
 		</p>
 	{/if}

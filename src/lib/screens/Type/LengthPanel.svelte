@@ -2,7 +2,8 @@
 	import { toNumber } from '$lib/core/interval/index.ts';
 	import { curveInWords, jointsOf, printWidth, within } from '$lib/core/length/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
-	import type { Judged, LengthWish, Middle, Typesetting } from '$lib/state/typesetting.svelte.ts';
+	import type { Judged, LengthWish, Middle } from '$lib/state/lengthWish.ts';
+	import type { Typesetting } from '$lib/state/typesetting.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import { SHOWN } from './shown.ts';
 	import NumberField from './NumberField.svelte';
@@ -10,12 +11,16 @@
 
 	interface Props {
 		setting: Typesetting;
-		/** Properties of the selection that have lengths. */
-		properties: readonly string[];
 		onproperty: (property: string) => void;
 	}
 
-	let { setting, properties, onproperty }: Props = $props();
+	let { setting, onproperty }: Props = $props();
+
+	/** Lengths that can be set, besides the text size. */
+	const LENGTHS =
+		'font-size line-height letter-spacing padding-top padding-right padding-bottom padding-left margin-top margin-bottom gap row-gap column-gap max-width'.split(
+			' '
+		);
 
 	const length = $derived(setting.length);
 	const knees = $derived(
@@ -99,7 +104,7 @@
 				value={length.property}
 				onchange={(event) => onproperty(event.currentTarget.value)}
 			>
-				{#each properties as one (one)}<option>{one}</option>{/each}
+				{#each LENGTHS as one (one)}<option>{one}</option>{/each}
 			</select>
 			of
 			<input

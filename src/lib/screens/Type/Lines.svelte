@@ -43,7 +43,7 @@
 		{#each setting.problems as { field, sentence } (field)}<p class="problem">‸ {sentence}</p>{/each}
 	{/if}
 	{#if setting.refusal}<p class="problem" role="alert">{setting.refusal.sentence}</p>{/if}
-	{#if setting.files.length === 0 && setting.read}
+	{#if setting.files.length === 0 && setting.reading.now}
 		<p class="problem">
 			This page has no sheet of ours: all are given. Take one off the lock on the Site screen, or add one.
 		</p>

@@ -1,48 +1,22 @@
 <script lang="ts">
-	import {
-		ratioName,
-		readSizes,
-		recognise,
-		scaleProblems,
-		toProperties,
-		toTable,
-		toTokens,
-		type Scale
-	} from '$lib/core/scale/index.ts';
+	import { ratioName, withRecognised, type Scale } from '$lib/core/scale/index.ts';
 	import type { Typesetting } from '$lib/state/typesetting.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
-	import { download } from '$lib/ui/download.ts';
 	import NumberField from './NumberField.svelte';
+	import ScaleFiles from './ScaleFiles.svelte';
+	import StepsTable from './StepsTable.svelte';
 
 	interface Props {
 		setting: Typesetting;
 	}
 
 	let { setting }: Props = $props();
-	const { scale } = $derived(setting);
-	let said = $state('');
-	let input: HTMLInputElement;
+	const { scale, found } = $derived(setting);
 
 	const put = (change: Partial<Scale>): void => setting.put(change);
 	const output = (change: Partial<Scale['output']>): void => put({ output: { ...scale.output, ...change } });
 	const problemOf = (field: string): string | undefined =>
 		setting.problems.find((one) => one.field === field)?.sentence;
-
-	/** The steps that there are, from the largest, with what each is called. */
-	const rows = $derived(
-		Array.from({ length: Math.max(0, Math.min(20, scale.up + scale.down + 1)) }, (_, i) => {
-			const step = scale.up - i;
-			return { step, role: scale.roles.find((one) => one.step === step) };
-		})
-	);
-
-	function role(step: number, change: { name?: string; selectors?: readonly string[] }): void {
-		const known = scale.roles.find((one) => one.step === step);
-		const others = scale.roles.filter((one) => one.step !== step);
-		const next = { step, name: known?.name ?? '', selectors: known?.selectors ?? [], ...change };
-		const empty = next.name.trim() === '' && next.selectors.length === 0;
-		put({ roles: empty ? others : [...others, { ...next, selectors: [...next.selectors] }] });
-	}
 
 	const group = $derived(scale.groups[0]);
 	/** Weight and line height of all levels above body, once. */
@@ -50,78 +24,16 @@
 		const next = { weight: group?.weight ?? '', line: group?.line ?? ([0, 0] as const), ...change };
 		const roles = scale.roles.filter(({ step }) => step > 0).map(({ name }) => name);
 		const isEmpty = next.weight.trim() === '' && next.line[0] === 0;
-		put({
-			groups: isEmpty ? [] : [{ roles, weight: next.weight.trim(), line: [...next.line] as [number, number] }]
+		const line: [number, number] = [...next.line];
+		put({ groups: isEmpty ? [] : [{ roles, weight: next.weight.trim(), line }] });
+	}
+
+	/** Space steps as they are typed: `tight 0.5, wide 2`. */
+	const spacesIn = (text: string): Scale['spaces'] =>
+		text.split(',').flatMap((one) => {
+			const [, name, times] = /^\s*(\S+)\s+([\d.]+)\s*$/.exec(one) ?? [];
+			return name !== undefined && Number(times) > 0 ? [{ name, times: Number(times) }] : [];
 		});
-	}
-
-	const found = $derived(setting.found);
-	function takeFound(): void {
-		if (!found) return;
-		setting.put((of) => ({
-			...of,
-			narrow: { ...of.narrow, body: round(found.body.narrow), ratio: found.ratio.narrow },
-			wide: { ...of.wide, body: round(found.body.wide), ratio: found.ratio.wide },
-			up: Math.max(1, ...found.steps.map(({ step }) => step)),
-			own: [],
-			roles: found.steps
-				.map(({ name, step }) => ({ step, name, selectors: [name] }))
-				.filter(({ step }, i, all) => all.findIndex((one) => one.step === step) === i)
-		}));
-	}
-	const round = (size: number): number => Number(size.toFixed(3));
-
-	async function take(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
-		const [file] = event.currentTarget.files ?? [];
-		event.currentTarget.value = '';
-		if (!file) return;
-		const read = readSizes(await file.text(), setting.root.px);
-		if (read.kind === 'problem') said = `${file.name}: ${read.sentence} Nothing was taken in.`;
-		else if (read.kind === 'scale') {
-			const [problem] = scaleProblems(read.scale);
-			said = problem
-				? `${file.name}: ${problem.sentence}`
-				: `${file.name}: taken in, with its ends and names.`;
-			if (!problem) setting.put(() => read.scale);
-		} else {
-			const body =
-				read.sizes.find(({ name }) => /body|base|text|^p$|[-_]0$/i.test(name)) ?? read.sizes.at(-1);
-			const as = body && recognise(read.sizes, body);
-			if (!as || !body) {
-				said = `${file.name}: ${read.sizes.length} sizes, which are no scale: no ratio leads from one to the next.`;
-				return;
-			}
-			const off = as.steps.filter(({ fits }) => !fits);
-			setting.put((of) => ({
-				...of,
-				narrow: {
-					width: read.widths?.narrow ?? of.narrow.width,
-					body: round(body.narrow),
-					ratio: as.ratio.narrow
-				},
-				wide: { width: read.widths?.wide ?? of.wide.width, body: round(body.wide), ratio: as.ratio.wide },
-				up: Math.max(0, ...as.steps.map(({ step }) => step)),
-				down: Math.max(0, ...as.steps.map(({ step }) => -step)),
-				own: off.flatMap(({ step, name }) => {
-					const own = read.sizes.find((one) => one.name === name);
-					return own
-						? [
-								{ step, end: 'narrow' as const, size: round(own.narrow) },
-								{ step, end: 'wide' as const, size: round(own.wide) }
-							]
-						: [];
-				}),
-				roles: as.steps
-					.filter(({ step }, i, all) => all.findIndex((one) => one.step === step) === i)
-					.map(({ name, step }) => ({
-						step,
-						name,
-						selectors: of.roles.find((one) => one.step === step)?.selectors ?? []
-					}))
-			}));
-			said = `${file.name}: ${read.sizes.length} sizes taken in as a scale${off.length > 0 ? `; ${off.map(({ name }) => name).join(', ')} off it` : ''}.`;
-		}
-	}
 </script>
 
 <div class="panel">
@@ -135,9 +47,11 @@
 						.map(({ name, off }) => `${name} by ${off.wide.toFixed(1)} px`)
 						.join(', ')}`
 				: ''}
-			<Button look="quiet" onclick={takeFound}>begin with it</Button>
+			<Button look="quiet" onclick={() => setting.put((of) => withRecognised(of, found, (name) => [name]))}
+				>begin with it</Button
+			>
 		</p>
-	{:else if setting.before}
+	{:else if setting.reading.before}
 		<p class="found">
 			The sheets’ own sizes are no scale: no ratio leads through three of them at both ends.
 		</p>
@@ -166,38 +80,7 @@
 			onput={(text) => Number(text) >= 0 && put({ round: Number(text) })}
 		/> px
 	</p>
-	<table>
-		<thead><tr><th>step</th><th>called</th><th>elements and classes that have it</th></tr></thead>
-		<tbody>
-			{#each rows as { step, role: own } (step)}
-				<tr>
-					<td>{step > 0 ? `+${step}` : step}</td>
-					<td
-						><input
-							aria-label="Name of step {step}"
-							value={own?.name ?? ''}
-							aria-invalid={problemOf(`role.${step}`) !== undefined}
-							onchange={(event) => role(step, { name: event.currentTarget.value })}
-						/></td
-					>
-					<td
-						><input
-							class="selectors"
-							aria-label="Selectors of step {step}"
-							value={own?.selectors.join(', ') ?? ''}
-							onchange={(event) =>
-								role(step, {
-									selectors: event.currentTarget.value
-										.split(',')
-										.map((one) => one.trim())
-										.filter((one) => one !== '')
-								})}
-						/></td
-					>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<StepsTable {setting} />
 	<p>
 		above body: weight <input
 			class="short"
@@ -228,13 +111,7 @@
 			aria-label="Space steps: names and multiples of body size"
 			placeholder="tight 0.5, wide 2"
 			value={scale.spaces.map(({ name, times }) => `${name} ${times}`).join(', ')}
-			onchange={(event) =>
-				put({
-					spaces: event.currentTarget.value.split(',').flatMap((one) => {
-						const [, name, times] = /^\s*(\S+)\s+([\d.]+)\s*$/.exec(one) ?? [];
-						return name !== undefined && Number(times) > 0 ? [{ name, times: Number(times) }] : [];
-					})
-				})}
+			onchange={(event) => put({ spaces: spacesIn(event.currentTarget.value) })}
 		/>
 	</p>
 	<p class="out">
@@ -295,19 +172,7 @@
 			/> a line for old engines</label
 		>
 	</p>
-	<p class="out">
-		<Button look="quiet" onclick={() => download('scale.tokens.json', toTokens(scale), 'application/json')}
-			>Out as tokens</Button
-		>
-		<Button
-			look="quiet"
-			onclick={() => download('scale.css', toProperties(scale, setting.root.px), 'text/css')}>as CSS</Button
-		>
-		<Button look="quiet" onclick={() => download('scale.csv', toTable(scale), 'text/csv')}>as CSV</Button>
-		<Button look="quiet" onclick={() => input.click()}>In from a file</Button>
-		<input bind:this={input} type="file" hidden accept=".json,.css,.csv" onchange={take} />
-	</p>
-	{#if said}<p role="status" class="said">{said}</p>{/if}
+	<ScaleFiles {setting} />
 </div>
 
 <style>
@@ -330,27 +195,6 @@
 		color: var(--ink);
 	}
 
-	table {
-		border-collapse: collapse;
-	}
-
-	th {
-		padding: 0 0.5rem 0.125rem 0;
-		color: var(--ink-2);
-		font-weight: 400;
-		text-align: left;
-	}
-
-	td {
-		padding: 0 0.5rem 1px 0;
-		font: 0.8125rem/1 var(--mono);
-	}
-
-	td:last-child {
-		width: 100%;
-		padding-right: 0;
-	}
-
 	input:not([type='checkbox']) {
 		height: 1.5rem;
 		padding: 0 0.25rem;
@@ -359,14 +203,6 @@
 		background: none;
 		color: var(--ink);
 		font: 0.8125rem/1 var(--mono);
-	}
-
-	input[aria-invalid='true'] {
-		border-color: var(--rubric);
-	}
-
-	td input {
-		width: 7rem;
 	}
 
 	.selectors {

@@ -13,7 +13,6 @@
 
 	interface Props {
 		setting: Typesetting;
-		styles: readonly TextStyle[];
 		chosen: string;
 		onchoose: (id: string) => void;
 		onselect: (path: ElementPath) => void;
@@ -24,9 +23,10 @@
 		lineOf: (file: string, offset: number) => number;
 	}
 
-	let { setting, styles, chosen, onchoose, onselect, onlength, onthrough, onplace, lineOf }: Props = $props();
+	let { setting, chosen, onchoose, onselect, onlength, onthrough, onplace, lineOf }: Props = $props();
 
-	const asked = $derived((setting.read?.texts ?? []).filter(({ size }) => !size.curve));
+	const { now, styles } = $derived(setting.reading);
+	const asked = $derived((setting.reading.now?.texts ?? []).filter(({ size }) => !size.curve));
 	const steps = (style: TextStyle) => through(style.curve, SHOWN);
 </script>
 
@@ -42,12 +42,12 @@
 			>
 				<b>{style.name}</b> <span>{style.texts.length} {style.texts.length === 1 ? 'text' : 'texts'}</span>
 			</button>
-			{#if style.id === chosen && first && setting.read}
-				{@const ratio = ratioWords(setting.read, first.path, SHOWN)}
+			{#if style.id === chosen && first && now}
+				{@const ratio = ratioWords(now, first.path, SHOWN)}
 				{@const line = steps(style)}
 				<p>{curveInWords(within(style.curve, SHOWN))}</p>
 				{#if ratio}<p><b>{ratio}</b></p>{/if}
-				{@const broken = setting.laid.get(carriage.width)?.broken.get(first.path.join('.'))}
+				{@const broken = setting.reading.laid.get(carriage.width)?.broken.get(first.path.join('.'))}
 				{#if broken}
 					<p>
 						{broken.characters} characters a line, {broken.lines}

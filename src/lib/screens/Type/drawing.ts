@@ -33,6 +33,18 @@ export interface Knee {
 	readonly size: number;
 }
 
+/** A curve with the points of its pieces. */
+export interface Drawn extends DrawnCurve {
+	readonly parts: readonly (readonly (readonly [width: number, size: number])[])[];
+}
+
+/** A stretch of a curve, by its id. */
+export interface Stretch {
+	readonly of: string;
+	readonly from: number;
+	readonly to: number;
+}
+
 /** How far apart points of a drawn line are, px of width. */
 const SAMPLE = 24;
 
@@ -79,6 +91,9 @@ export function apart(
 
 /** Sizes at which the chart has lines, px. */
 export const GRID = [4, 6, 8, 10, 12, 14, 16, 20, 24, 32, 40, 48, 64, 80, 96, 128, 192, 256, 384];
+
+/** Those of them that are told. */
+export const TOLD: readonly number[] = [12, 16, 24, 32, 48, 64, 96, 128];
 
 /** A size as it is shown: to a tenth of a px, further where that is not all. */
 export const printSize = (px: number): string => String(Number(px.toFixed(Math.abs(px) < 10 ? 2 : 1)));

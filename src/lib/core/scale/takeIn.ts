@@ -1,0 +1,79 @@
+import { recognise, type Recognised, type Sized } from './recognise.ts';
+import type { ReadSizes } from './exchange.ts';
+import { scaleProblems, type Scale } from './scale.ts';
+
+/** A scale made from sizes that came in, with what is said of it; or why it is none. */
+export type TakenIn = { readonly scale: Scale | null; readonly sentence: string };
+
+const rounded = (size: number): number => Number(size.toFixed(3));
+
+/** The first of some steps that each number stands for. */
+const firsts = (steps: Recognised['steps']): Recognised['steps'] =>
+	steps.filter(({ step }, i) => steps.findIndex((one) => one.step === step) === i);
+
+/** A scale with the body, the ratios and as many steps as sizes were recognised to have. */
+export function withRecognised(
+	scale: Scale,
+	found: Recognised,
+	selectorsOf: (name: string, step: number) => readonly string[]
+): Scale {
+	const steps = found.steps.map(({ step }) => step);
+	return {
+		...scale,
+		narrow: { ...scale.narrow, body: rounded(found.body.narrow), ratio: found.ratio.narrow },
+		wide: { ...scale.wide, body: rounded(found.body.wide), ratio: found.ratio.wide },
+		up: Math.min(12, Math.max(1, ...steps)),
+		down: Math.min(6, Math.max(0, ...steps.map((step) => -step))),
+		own: [],
+		roles: firsts(found.steps).map(({ name, step }) => ({
+			step,
+			name,
+			selectors: [...selectorsOf(name, step)]
+		}))
+	};
+}
+
+/** The size that steps are counted from: what is called so, else the last. */
+const bodyOf = (sizes: readonly Sized[]): Sized | undefined =>
+	sizes.find(({ name }) => /body|base|text|^p$|[-_]0$/i.test(name)) ?? sizes.at(-1);
+
+/**
+ * What a file of sizes makes of a scale: one that it has whole, or the one that its sizes are, what is off it as sizes of
+ * their own; names keep the selectors that their steps have.
+ */
+export function takeIn(read: ReadSizes, scale: Scale): TakenIn {
+	if (read.kind === 'problem') return { scale: null, sentence: `${read.sentence} Nothing was taken in.` };
+	if (read.kind === 'scale') {
+		const [problem] = scaleProblems(read.scale);
+		return problem
+			? { scale: null, sentence: problem.sentence }
+			: { scale: read.scale, sentence: 'Taken in, with its ends and names.' };
+	}
+	const { sizes, widths } = read;
+	const body = bodyOf(sizes);
+	const found = body && recognise(sizes, body);
+	if (!found)
+		return {
+			scale: null,
+			sentence: `${sizes.length} sizes, which are no scale: no ratio leads through three of them at both ends.`
+		};
+	const selectors = (_: string, step: number): readonly string[] =>
+		scale.roles.find((one) => one.step === step)?.selectors ?? [];
+	const made = withRecognised(scale, found, selectors);
+	const off = firsts(found.steps).filter(({ fits }) => !fits);
+	const own = off.flatMap(({ step, name }) => {
+		const size = sizes.find((one) => one.name === name);
+		return size ? (['narrow', 'wide'] as const).map((end) => ({ step, end, size: rounded(size[end]) })) : [];
+	});
+	const ends = widths ?? { narrow: scale.narrow.width, wide: scale.wide.width };
+	const others = off.length > 0 ? `; ${off.map(({ name }) => name).join(', ')} off it` : '';
+	return {
+		scale: {
+			...made,
+			narrow: { ...made.narrow, width: ends.narrow },
+			wide: { ...made.wide, width: ends.wide },
+			own
+		},
+		sentence: `${sizes.length} sizes taken in as a scale${others}.`
+	};
+}

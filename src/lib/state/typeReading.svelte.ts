@@ -1,0 +1,96 @@
+import type { ElementPath } from '../core/html/index.ts';
+import type { Curve } from '../core/length/index.ts';
+import { nextForLines } from '../core/type/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import type { PageState } from './page.svelte.ts';
+import { laidTexts, readSizes, type LaidTexts, type ReadSizes } from './sizes.ts';
+import type { Stages } from './stages.svelte.ts';
+import { bySize, stylesOf } from './textStyles.ts';
+
+/** What is looked at. */
+export interface Looked {
+	readonly page: PageState;
+	readonly stages: Stages;
+	readonly lead: SeenVantage;
+}
+
+/** Widths at which the engine is asked first, CSS px: what is drawn of its answers. */
+export const ASKED = [240, 320, 390, 480, 600, 700, 812, 960, 1120, 1280, 1440, 1680, 1920, 2240, 2560];
+
+/** At so many widths no more are looked at for where lines change. */
+const MOST_LAID = 160;
+
+/** How many lines a text takes, by width. */
+export const linesOfText = (
+	laid: ReadonlyMap<number, LaidTexts>,
+	path: ElementPath
+): ReadonlyMap<number, number> =>
+	new Map(
+		[...laid].flatMap(([width, { broken }]) => {
+			const own = broken.get(path.join('.'));
+			return own ? [[width, own.lines] as const] : [];
+		})
+	);
+
+/** The sizes of a page's texts as its sources are, and what the engine lays out. */
+export class TypeReading {
+	/** With what is tried; and without it. */
+	now = $state.raw<ReadSizes | null>(null);
+	before = $state.raw<ReadSizes | null>(null);
+	/** What the engine laid out, by width. */
+	laid = $state.raw<ReadonlyMap<number, LaidTexts>>(new Map());
+	trouble = $state('');
+	looked = $state.raw<Looked | null>(null);
+
+	/** Texts by the size they have, the largest first. */
+	readonly styles = $derived.by(() => (this.now ? bySize(stylesOf(this.now)) : []));
+	readonly stylesBefore = $derived.by(() => (this.before ? bySize(stylesOf(this.before)) : []));
+
+	/** Each level of heading and the paragraph as most of them are on the page, the largest where as many are. */
+	levels(of: 'now' | 'before'): { name: string; curve: Curve; path: ElementPath }[] {
+		const styles = of === 'now' ? this.styles : this.stylesBefore;
+		return ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p'].flatMap((tag) => {
+			const all = styles.flatMap(({ curve, texts }) => {
+				const own = texts.filter((one) => one.tag === tag);
+				return own[0] ? [{ name: tag, curve, path: own[0].path, count: own.length }] : [];
+			});
+			// Styles come from the largest.
+			const most = Math.max(...all.map(({ count }) => count));
+			return all.find(({ count }) => count === most) ?? [];
+		});
+	}
+
+	/** Reads the sizes anew, with what selectors hit; what the engine lays out comes after. */
+	async look(
+		looked: Looked,
+		selectors: readonly string[],
+		isTried: () => boolean,
+		signal: AbortSignal
+	): Promise<void> {
+		this.looked = looked;
+		const { page, stages, lead } = looked;
+		try {
+			const read = await readSizes(page, stages, lead, selectors);
+			if (signal.aborted) return;
+			this.now = read;
+			if (!isTried()) this.before = read;
+			const laid = new Map<number, LaidTexts>();
+			for (let next: readonly number[] = ASKED; next.length > 0 && !signal.aborted;) {
+				for await (const one of laidTexts(page, stages, lead, next, signal)) laid.set(one.width, one);
+				if (!signal.aborted) this.laid = new Map(laid);
+				const known = this.levels('now').map(({ path }) => linesOfText(laid, path));
+				next = laid.size > MOST_LAID ? [] : nextForLines(known);
+			}
+		} catch (error) {
+			this.trouble = error instanceof Error ? error.message : String(error);
+		}
+	}
+
+	/** Lets the engine tell how texts are broken at another width, too. */
+	async lookAt(width: number, signal: AbortSignal): Promise<void> {
+		const { looked } = this;
+		if (!looked || this.laid.size === 0 || this.laid.has(width)) return;
+		for await (const one of laidTexts(looked.page, looked.stages, looked.lead, [width], signal))
+			if (!signal.aborted) this.laid = new Map([...this.laid, [width, one]]);
+	}
+}
