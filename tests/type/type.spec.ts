@@ -114,9 +114,64 @@ h3 { font-size: var(--size-subhead); }
 small { font-size: var(--size-small); }
 `
 		);
-	// The scale is kept with the site: written again, nothing changes.
+	// It is taken back as one step, and written again by a key.
+	await page.getByRole('button', { name: 'Take it back' }).click();
+	await expect.poll(() => draftOf(server, 'a.css', site)).not.toContain('--size-title');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('s');
+	await expect(wake(page)).toContainText('if written');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('q');
+	await expect.poll(() => draftOf(server, 'a.css', site)).toContain('--size-title');
+	// The scale is kept with the site: written once more, nothing changes.
 	await page.reload();
+	await expect(page.getByText(/texts of this page/)).toBeVisible();
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('s');
 	await expect(wake(page)).toContainText('nothing changes');
+});
+
+test('a size in steps becomes one line through them, is kept over a reload, and a scale comes in from a file', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, SITE);
+	await openType(page, server, site, '?page=index.html');
+	const sizes = await panel(page, 'Sizes');
+	await sizes.getByRole('button', { name: /^h2/ }).click();
+	await expect(sizes).toContainText(/departs by [+−]\d/);
+	await sizes.getByRole('button', { name: 'One line through its steps' }).click();
+	const numbers = page.getByRole('tabpanel', { name: 'Three numbers' });
+	await expect(numbers).toContainText(/stands still under 67[45]\.\d+ and from 112[45]\.\d+/);
+	// What is no number says so, and changes nothing; ends exchanged are a sentence.
+	const most = page.getByRole('textbox', { name: 'largest, px' });
+	await most.fill('much');
+	await most.press('Enter');
+	await expect(numbers).toContainText('“much” is no number.');
+	await most.fill('20');
+	await most.press('Enter');
+	await expect(numbers).toContainText('The smallest, 24 px, is above the largest, 20 px');
+	await most.fill('36');
+	await most.press('Enter');
+	await carriageTo(page, 1200);
+	await expect.poll(() => sizeIn(page, 'h2')).toBeCloseTo(36, 1);
+	await page.reload();
+	await expect(page.getByText(/texts of this page/)).toBeVisible();
+	await (await panel(page, 'Sizes')).getByRole('button', { name: /^h2/ }).click();
+	await page.getByRole('button', { name: 'Set this size from three numbers' }).click();
+	await expect(page.getByRole('textbox', { name: 'largest, px' })).toHaveValue('36');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Escape');
+
+	await page.keyboard.press('s');
+	await panel(page, 'Steps');
+	await page.getByLabel('File of sizes').setInputFiles({
+		name: 'sizes.csv',
+		mimeType: 'text/csv',
+		buffer: Buffer.from('name,400,1200\nhead,24,36\nsub,20,27\nbody,16.6667,20.25')
+	});
+	await expect(page.getByText('3 sizes taken in as a scale.')).toBeVisible();
+	await expect(page.getByRole('textbox', { name: 'Ratio at the narrow end' })).toHaveValue('1.2');
+	await expect(page.getByRole('textbox', { name: 'Ratio at the wide end' })).toHaveValue('1.333');
+	await expect(page.getByRole('textbox', { name: 'wide end, px of width' })).toHaveValue('1200');
 });

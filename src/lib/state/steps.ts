@@ -54,3 +54,9 @@ export function followStep(
 		if (next && stepOf(next) === step) file.take(next);
 	}
 }
+
+/** Takes back the last step of a file, and with it what that step did to others. */
+export function undoIn(texts: ReadonlyMap<string, FileText>, path: string): void {
+	const file = texts.get(path);
+	if (file) undo({ state: file.state, dispatch: (transaction) => file.take(transaction) });
+}

@@ -86,11 +86,14 @@ export class TypeReading {
 		}
 	}
 
-	/** Lets the engine tell how texts are broken at another width, too. */
-	async lookAt(width: number, signal: AbortSignal): Promise<void> {
+	/** Lets the engine tell how texts are broken at other widths, too. */
+	async lookAt(widths: readonly number[], signal: AbortSignal): Promise<void> {
 		const { looked } = this;
-		if (!looked || this.laid.size === 0 || this.laid.has(width)) return;
-		for await (const one of laidTexts(looked.page, looked.stages, looked.lead, [width], signal))
-			if (!signal.aborted) this.laid = new Map([...this.laid, [width, one]]);
+		const missing = widths.filter((width) => !this.laid.has(width));
+		if (!looked || this.laid.size === 0 || missing.length === 0) return;
+		const found: [number, LaidTexts][] = [];
+		for await (const one of laidTexts(looked.page, looked.stages, looked.lead, missing, signal))
+			found.push([one.width, one]);
+		if (!signal.aborted) this.laid = new Map([...this.laid, ...found]);
 	}
 }

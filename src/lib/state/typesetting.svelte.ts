@@ -8,6 +8,7 @@ import { lengthContext } from '../core/media/index.ts';
 import {
 	curveOfFluid,
 	declarationsOf,
+	endsOf,
 	NEW_SCALE,
 	recognise,
 	scaleProblems,
@@ -33,7 +34,7 @@ import {
 } from './lengthWish.ts';
 import { writeSizes } from './sizeEdit.ts';
 import { READ } from './sizes.ts';
-import { applyEdit } from './steps.ts';
+import { applyEdit, undoIn } from './steps.ts';
 import { TypeReading } from './typeReading.svelte.ts';
 import { tryEdit } from './trying.ts';
 import { takeOutAll, type Refusal } from './writing.ts';
@@ -88,6 +89,8 @@ export class Typesetting {
 	home = $state('');
 	refusal = $state.raw<Refusal | null>(null);
 	edit = $state.raw<Edit | null>(null);
+	/** A file that was written into last, and can be taken back; '' for none. */
+	written = $state('');
 	/** How many elements of how many other pages the rules hit that are written. */
 	elsewhere = $state.raw<{ readonly elements: number; readonly pages: number } | null>(null);
 	/** Whether something is dragged: sizes are read again when it is let go. */
@@ -134,11 +137,13 @@ export class Typesetting {
 	);
 	/** What the sizes of levels and paragraphs are as a scale, if they are one. */
 	readonly found: Recognised | undefined = $derived.by(() => {
-		const { narrow, wide } = this.scale;
 		const levels = this.reading.levels('before');
-		const sized = levels.flatMap(({ name, curve }) => sizedAt(name, curve, narrow.width, wide.width) ?? []);
-		const body = sized.find(({ name }) => name === 'p' || name === 'body');
-		return body && recognise(sized, body);
+		const ends = endsOf(levels.map(({ curve }) => curve));
+		const { narrow, wide } = ends ?? { narrow: this.scale.narrow.width, wide: this.scale.wide.width };
+		const sized = levels.flatMap(({ name, curve }) => sizedAt(name, curve, narrow, wide) ?? []);
+		const body = sized.find(({ name }) => name === 'p');
+		const found = body && recognise(sized, body);
+		return found && { ...found, ends: { narrow, wide } };
 	});
 	/** The text of the length that is set, and its curve. */
 	readonly lengthText = $derived.by(() =>
@@ -181,6 +186,7 @@ export class Typesetting {
 	/** Chooses what is worked on. */
 	choose(work: Work): void {
 		this.work = work;
+		this.written = '';
 		this.#past = [];
 		this.#future = [];
 		this.#out = [];
@@ -326,9 +332,16 @@ export class Typesetting {
 		this.#set(null);
 		this.#out = [];
 		applyEdit(this.#site.texts, edit);
+		this.written = edit.files.find(({ changes }) => changes.length > 0)?.path ?? '';
 		if (this.work === 'length') this.#forgetLength();
 		this.work = 'sizes';
 		return true;
+	}
+
+	/** Takes back what was written last, where nothing was written since. */
+	takeBack(): void {
+		if (this.written !== '') undoIn(this.#site.texts, this.written);
+		this.written = '';
 	}
 
 	/** Lets go of what is tried: the frames are as before. */

@@ -14,6 +14,7 @@ export {
 } from './scale.ts';
 export {
 	curveOfFluid,
+	endsOf,
 	recognise,
 	sizedAt,
 	through,

@@ -21,6 +21,8 @@ export interface Sized {
 
 /** What sizes are as a scale. */
 export interface Recognised {
+	/** The widths between which it grows, CSS px, where they were recognised. */
+	readonly ends?: { readonly narrow: number; readonly wide: number };
 	readonly body: { readonly narrow: number; readonly wide: number };
 	readonly ratio: { readonly narrow: number; readonly wide: number };
 	/** For each size its step, and how far it is off what the scale has there, px; in the order given. */
@@ -111,6 +113,32 @@ export function recognise(sizes: readonly Sized[], body: Sized): Recognised | un
 			return { name, step, off, fits: steps[i] !== null };
 		})
 	};
+}
+
+/** Within how many px knees count as the same. */
+const SAME_KNEE = 2;
+
+/** The widths between which most of some sizes grow, by their outermost knees, CSS px; undefined where no two share them. */
+export function endsOf(
+	curves: readonly Curve[]
+): { readonly narrow: number; readonly wide: number } | undefined {
+	const pairs = curves.flatMap((curve) => {
+		const knees = jointsOf(curve).filter(({ kind }) => kind === 'knee');
+		const [first, last] = [knees[0], knees.at(-1)];
+		return first && last && first !== last
+			? [{ narrow: toNumber(first.cut.at), wide: toNumber(last.cut.at) }]
+			: [];
+	});
+	const like = (a: (typeof pairs)[number]) =>
+		pairs.filter((b) => Math.abs(a.narrow - b.narrow) <= SAME_KNEE && Math.abs(a.wide - b.wide) <= SAME_KNEE)
+			.length;
+	const best = pairs.reduce<(typeof pairs)[number] | undefined>(
+		(most, one) => (most && like(most) >= like(one) ? most : one),
+		undefined
+	);
+	return best && like(best) > 1
+		? { narrow: Math.round(best.narrow), wide: Math.round(best.wide) }
+		: undefined;
 }
 
 /** A size in steps, as one line from where its first step ends to where its last begins. */

@@ -18,10 +18,11 @@ export function withRecognised(
 	selectorsOf: (name: string, step: number) => readonly string[]
 ): Scale {
 	const steps = found.steps.map(({ step }) => step);
+	const { narrow, wide } = found.ends ?? { narrow: scale.narrow.width, wide: scale.wide.width };
 	return {
 		...scale,
-		narrow: { ...scale.narrow, body: rounded(found.body.narrow), ratio: found.ratio.narrow },
-		wide: { ...scale.wide, body: rounded(found.body.wide), ratio: found.ratio.wide },
+		narrow: { width: narrow, body: rounded(found.body.narrow), ratio: found.ratio.narrow },
+		wide: { width: wide, body: rounded(found.body.wide), ratio: found.ratio.wide },
 		up: Math.min(12, Math.max(1, ...steps)),
 		down: Math.min(6, Math.max(0, ...steps.map((step) => -step))),
 		own: [],
@@ -51,7 +52,8 @@ export function takeIn(read: ReadSizes, scale: Scale): TakenIn {
 	}
 	const { sizes, widths } = read;
 	const body = bodyOf(sizes);
-	const found = body && recognise(sizes, body);
+	const one = body && recognise(sizes, body);
+	const found = one && { ...one, ...(widths ? { ends: widths } : {}) };
 	if (!found)
 		return {
 			scale: null,
@@ -65,15 +67,9 @@ export function takeIn(read: ReadSizes, scale: Scale): TakenIn {
 		const size = sizes.find((one) => one.name === name);
 		return size ? (['narrow', 'wide'] as const).map((end) => ({ step, end, size: rounded(size[end]) })) : [];
 	});
-	const ends = widths ?? { narrow: scale.narrow.width, wide: scale.wide.width };
 	const others = off.length > 0 ? `; ${off.map(({ name }) => name).join(', ')} off it` : '';
 	return {
-		scale: {
-			...made,
-			narrow: { ...made.narrow, width: ends.narrow },
-			wide: { ...made.wide, width: ends.wide },
-			own
-		},
+		scale: { ...made, own },
 		sentence: `${sizes.length} sizes taken in as a scale${others}.`
 	};
 }

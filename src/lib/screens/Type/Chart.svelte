@@ -47,7 +47,7 @@
 	const within = (at: number): number => Math.min(range[1], Math.max(range[0], at));
 	const drawn = $derived(hung.curves.map((one): Drawn => ({ ...one, parts: pointsOf(one.curve, range) })));
 	const sizes = $derived([
-		...drawn.flatMap(({ parts }) => parts.flat().map(([, size]) => size)),
+		...drawn.flatMap(({ parts, dots }) => [...parts.flat(), ...dots].map(([, size]) => size)),
 		...hung.pegs.map(({ size }) => size)
 	]);
 	const [least, most] = $derived([Math.max(1, Math.min(...sizes, 16)), Math.max(2, Math.max(...sizes, 18))]);

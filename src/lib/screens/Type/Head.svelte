@@ -71,6 +71,7 @@
 				<NumberField
 					label="Ratio at the {end} end"
 					value={places(scale[end].ratio)}
+					words
 					step={0.005}
 					size={5}
 					problem={problemOf(`${end}.ratio`)}

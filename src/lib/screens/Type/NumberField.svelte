@@ -10,16 +10,24 @@
 		step?: number;
 		/** How wide it is, characters. */
 		size?: number;
+		/** Whether it takes words and ratios, too. */
+		words?: boolean;
 		onput: (text: string) => void;
 	}
 
-	let { label, value, problem, step = 1, size = 5, onput }: Props = $props();
+	let { label, value, problem, step = 1, size = 5, words = false, onput }: Props = $props();
 	const id = $props.id();
 
-	/** What it shows already says nothing new: it may be rounded. */
-	const put = (text: string): void => {
-		if (text.trim() !== value) onput(text);
-	};
+	/** What was typed in and is no number. */
+	let strange = $state('');
+	const why = $derived(strange === '' ? problem : `“${strange}” is no number.`);
+
+	function put(text: string): void {
+		const isNumber = text.trim() !== '' && Number.isFinite(Number(text));
+		strange = isNumber || words ? '' : text.trim() || ' ';
+		// What it shows already says nothing new: it may be rounded.
+		if (strange === '' && text.trim() !== value) onput(text);
+	}
 
 	function pressed(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {
 		if (judging(event)) return;
@@ -38,12 +46,12 @@
 	{value}
 	style:width="{size + 1.5}ch"
 	aria-label={label}
-	aria-invalid={problem !== undefined}
-	aria-describedby={problem === undefined ? undefined : `${id}-why`}
-	title={problem ?? label}
+	aria-invalid={why !== undefined}
+	aria-describedby={why === undefined ? undefined : `${id}-why`}
+	title={why ?? label}
 	onkeydown={pressed}
 	onchange={(event) => put(event.currentTarget.value)}
-/>{#if problem !== undefined}<span id="{id}-why" class="why">‸ {problem}</span>{/if}
+/>{#if why !== undefined}<span id="{id}-why" class="why">‸ {why}</span>{/if}
 
 <style>
 	input {

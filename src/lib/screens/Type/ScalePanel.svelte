@@ -40,8 +40,8 @@
 	{#if found}
 		<p class="found">
 			The sheets as they are: × {found.ratio.narrow.toFixed(3)}
-			{ratioName(found.ratio.narrow) ?? ''} at {scale.narrow.width}, × {found.ratio.wide.toFixed(3)}
-			{ratioName(found.ratio.wide) ?? ''} at {scale.wide.width}{found.steps.some(({ fits }) => !fits)
+			{ratioName(found.ratio.narrow) ?? ''} at {found.ends?.narrow}, × {found.ratio.wide.toFixed(3)}
+			{ratioName(found.ratio.wide) ?? ''} at {found.ends?.wide}{found.steps.some(({ fits }) => !fits)
 				? `; off it: ${found.steps
 						.filter(({ fits }) => !fits)
 						.map(({ name, off }) => `${name} by ${off.wide.toFixed(1)} px`)

@@ -47,13 +47,17 @@
 				{@const line = steps(style)}
 				<p>{curveInWords(within(style.curve, SHOWN))}</p>
 				{#if ratio}<p><b>{ratio}</b></p>{/if}
-				{@const broken = setting.reading.laid.get(carriage.width)?.broken.get(first.path.join('.'))}
+				{@const key = first.path.join('.')}
+				{@const broken = setting.reading.laid.get(carriage.width)?.broken.get(key)}
+				{@const all = [...setting.reading.laid.values()].flatMap(
+					({ broken: of }) => of.get(key)?.characters ?? []
+				)}
 				{#if broken}
 					<p>
 						{broken.characters} characters a line, {broken.lines}
 						{broken.lines === 1 ? 'line' : 'lines'} at {carriage.width}{broken.orphan
-							? '; one word alone on the last'
-							: ''}
+							? ', one word alone on the last'
+							: ''}; {Math.min(...all)} to {Math.max(...all)} characters over all
 					</p>
 				{/if}
 				{#each first.size.sources.filter(({ from, up }) => from && up === 0) as { from, value }, i (i)}

@@ -8,6 +8,7 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Stages } from '$lib/state/stages.svelte.ts';
+	import { sweptAs } from '$lib/state/sweeping.svelte.ts';
 	import { checkedStyle, stretchesIn } from '$lib/state/textStyles.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { tryEdit } from '$lib/state/trying.ts';
@@ -81,20 +82,42 @@
 		};
 	}
 
-	/** What sizes go by, besides the sources: not the carriage. */
-	const vantage = $derived(JSON.stringify({ ...lead, width: 0 }));
+	/** As what the page is read, whatever its width: a plain window is so high as when it is swept. */
+	const as = $derived(sweptAs(lead, viewing.lead === null).as);
+	const vantage = $derived(JSON.stringify({ ...as, width: 0 }));
 	const selectors = $derived([...new Set(setting.declared.map(({ selector }) => selector))]);
 	$effect(() => {
 		void [page.conditions, page.source, vantage, selectors.join()];
 		if (!stages || setting.dragged) return;
-		const looked = { page, stages, lead: untrack(() => lead) };
+		const looked = { page, stages, lead: untrack(() => as) };
 		const asked = untrack(() => selectors);
 		return afterPause((signal) => reading.look(looked, asked, () => setting.edit !== null, signal));
 	});
+	/** How the words and the title stand in a frame of some width, by the engine. */
+	function said(width: number): string {
+		const laid = reading.laid.get(width);
+		const of = (tag: string) => {
+			const path = reading
+				.levels('now')
+				.find(({ name }) => name === tag)
+				?.path.join('.');
+			return path === undefined ? undefined : { path, broken: laid?.broken.get(path) };
+		};
+		const [title, words] = [of('h1'), of('p')];
+		const high = words && laid?.lineHeights.get(words.path);
+		return [
+			words?.broken ? `${words.broken.characters} characters a line` : '',
+			high && Number.isFinite(high) ? `${Number(high.toFixed(1))} px high` : '',
+			title?.broken ? `h1 on ${title.broken.lines} ${title.broken.lines === 1 ? 'line' : 'lines'}` : ''
+		]
+			.filter((one) => one !== '')
+			.join(' · ');
+	}
+	const framed = $derived(framing.frames.map(({ viewport }) => viewport.width).join());
 	$effect(() => {
-		const { width } = carriage;
+		const widths = framed.split(',').map(Number);
 		void reading.laid;
-		return afterPause((signal) => reading.lookAt(width, signal));
+		return afterPause((signal) => reading.lookAt(widths, signal));
 	});
 	$effect(() => {
 		void setting.edit;
@@ -102,7 +125,7 @@
 	});
 	$effect(() => stages?.keepInStep(inStep));
 
-	const heights = $derived(lengthContext(lead).heights);
+	const heights = $derived(lengthContext(as).heights);
 	const checked = $derived.by(() => {
 		const { now, styles } = reading;
 		if (!now) return [];
@@ -199,6 +222,7 @@
 			onlie={() => undefined}
 			onholds={() => undefined}
 			edited={null}
+			{said}
 			{selected}
 			{onselect}
 			{onpage}

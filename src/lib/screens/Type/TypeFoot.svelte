@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import type { Typesetting } from '$lib/state/typesetting.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import type { Hung } from './hung.svelte.ts';
@@ -15,27 +14,10 @@
 	const short = (path: string): string => path.replace(/^.*\//, '');
 	const plural = (count: number, one: string, more: string): string => (count === 1 ? one : more);
 
-	/** How the lead's title and words are set, by the engine. */
-	const setLines = $derived.by(() => {
-		const laid = setting.reading.laid.get(carriage.width);
-		return setting.reading
-			.levels('now')
-			.filter(({ name }) => name === 'h1' || name === 'p')
-			.flatMap(({ name, path }) => {
-				const broken = laid?.broken.get(path.join('.'));
-				const height = laid?.lineHeights.get(path.join('.'));
-				if (!broken) return [];
-				const { characters, lines } = broken;
-				const high = height && Number.isFinite(height) ? `, line height ${Number(height.toFixed(1))} px` : '';
-				return `${name}: ${characters} characters a line, ${lines} ${plural(lines, 'line', 'lines')}${high}`;
-			})
-			.join(' · ');
-	});
-
 	/** What writing would change. */
 	const wake = $derived.by(() => {
 		const { edit, work, changed, elsewhere } = setting;
-		if (!edit) return work === 'sizes' ? setLines : 'nothing changes';
+		if (!edit) return work === 'sizes' ? '' : 'nothing changes';
 		const own = `${changed.length} ${plural(changed.length, 'text changes its', 'texts change their')} size here`;
 		const { elements = 0, pages = 0 } = elsewhere ?? {};
 		const on =
@@ -47,6 +29,10 @@
 <p class="wake">
 	<b>Wake</b>
 	<span role="status">{wake}</span>
+	{#if setting.work === 'sizes' && setting.written}
+		<span>written into {short(setting.written)}</span>
+		<Button onclick={() => setting.takeBack()}>Take it back</Button>
+	{/if}
 	{#if setting.work !== 'sizes'}
 		<Button look="primary" disabled={!setting.edit} title="Q" onclick={onwrite}
 			>Write into {short(setting.into)}</Button
@@ -54,6 +40,10 @@
 		<Button onclick={() => setting.drop()}>Let it go</Button>
 		<Button look="quiet" disabled={!setting.canUndo} onclick={() => setting.undo()} title="Z">Undo</Button>
 	{/if}
+	<span class="hint">
+		{#if setting.work === 'sizes'}<kbd>S</kbd> a scale · <kbd>O</kbd> one length{:else}<kbd>E</kbd> first peg
+			· <kbd>Tab</kbd> next · <kbd>Esc</kbd> back{/if}
+	</span>
 	<label>
 		browser’s text size
 		<select value={hung.browser} onchange={(event) => (hung.browser = Number(event.currentTarget.value))}>
@@ -84,8 +74,13 @@
 		flex: none;
 	}
 
-	label {
+	.hint {
 		margin-left: auto;
+		color: var(--ink-2);
+		white-space: nowrap;
+	}
+
+	label {
 		color: var(--ink-2);
 	}
 </style>

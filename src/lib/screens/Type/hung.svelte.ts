@@ -62,13 +62,25 @@ export class Hung {
 			return [...(isSize ? this.#behind : []), ...own];
 		}
 		const other = this.browser === USUAL ? undefined : reading.now?.sizingAt(this.browser);
-		return reading.styles.map(({ id, name, curve, texts: [first] }) => ({
+		const known = reading.styles.map(({ id, name, curve, texts: [first] }): DrawnCurve => ({
 			id,
 			name,
 			curve: (other && first && other.size(first.index).curve) || curve,
 			look: 'now',
 			dots: other ? [] : this.#dotsOf(first?.path)
 		}));
+		// What the engine alone knows is what it has, and no line.
+		const asked = (reading.now?.texts ?? []).filter(({ size }) => !size.curve);
+		const others = asked
+			.filter(({ name }, i) => asked.findIndex((one) => one.name === name) === i)
+			.map(({ name, path }): DrawnCurve => ({
+				id: `asked ${name}`,
+				name,
+				curve: [],
+				look: 'now',
+				dots: this.#dotsOf(path)
+			}));
+		return [...known, ...others];
 	});
 	readonly #steps: readonly DrawnCurve[] = $derived.by(() =>
 		this.#setting.steps.map((step) => {
@@ -157,9 +169,12 @@ export class Hung {
 		if (what === 'narrow') this.#setting.putLength({ least: { size: places(size), width } }, false);
 		else if (what === 'wide') this.#setting.putLength({ most: { size: places(size), width } }, false);
 		else if (what === 'knee') {
-			const end = of === '0' ? least : most;
-			const vw = Number(((100 * end.size) / width).toFixed(3));
-			this.#setting.putLength({ middle: { kind: 'vw', vw } }, false);
+			// Along by the middle's slope, up by the end that it is of.
+			const end = places(size);
+			const vw = Number(((100 * end) / width).toFixed(3));
+			const middle = { kind: 'vw' as const, vw };
+			const change = of === '0' ? { least: { ...least, size: end } } : { most: { ...most, size: end } };
+			this.#setting.putLength({ ...change, middle }, false);
 		} else {
 			if (this.#at !== null) {
 				const by = size - this.#at;

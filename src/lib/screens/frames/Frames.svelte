@@ -19,9 +19,11 @@
 		onresize: (name: string, by: number) => void;
 		onmove: (name: string, by: number) => void;
 		placeOf: (cause: MediaSite) => string;
+		/** What else is said of what a frame of some width shows; '' for nothing. */
+		said?: ((width: number) => string) | undefined;
 	}
 
-	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf }: Props = $props();
+	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf, said }: Props = $props();
 
 	interface Tool {
 		readonly sign: string;
@@ -79,7 +81,8 @@
 		{:else if frame === 'lead'}
 			<b>{leadName}</b>
 			<span class="figures">{viewport.width} × {px(viewport.height)} · {percent(scale)}</span>
-			<span class="figures">{band.letter} {printInterval(band.interval)}</span>
+			{#if said}<span class="figures">{said(viewport.width)}</span>
+			{:else}<span class="figures">{band.letter} {printInterval(band.interval)}</span>{/if}
 		{:else}
 			<button
 				type="button"
@@ -90,7 +93,8 @@
 			>
 				<b>{vantage.name}</b> <span class="figures">{px(viewport.width)}</span>
 			</button>
-			<span class="figures">{band.letter}</span>
+			{#if said}<span class="figures">{said(viewport.width)}</span>
+			{:else}<span class="figures">{band.letter}</span>{/if}
 			{#if others.length > 0}
 				<span
 					class="other"

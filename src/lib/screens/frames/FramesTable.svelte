@@ -45,6 +45,8 @@
 		/** What is held, in a menu; and a wish to see it. */
 		holds?: Snippet;
 		onholds: () => void;
+		/** What else is said of what a frame of some width shows. */
+		said?: (width: number) => string;
 		/** The texts before the last edit; null where there was none. */
 		edited: ReadonlyMap<string, string> | null;
 	}
@@ -68,6 +70,7 @@
 		below,
 		holds,
 		onholds,
+		said,
 		edited
 	}: Props = $props();
 
@@ -195,6 +198,7 @@
 			lead={framing.lead}
 			{leadName}
 			{placeOf}
+			{said}
 			frames={framing.frames}
 			onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
 			onresize={(name, by) => framing.resize(name, by)}
