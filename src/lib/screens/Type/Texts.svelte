@@ -57,7 +57,9 @@
 						{broken.characters} characters a line, {broken.lines}
 						{broken.lines === 1 ? 'line' : 'lines'} at {carriage.width}{broken.orphan
 							? ', one word alone on the last'
-							: ''}; {Math.min(...all)} to {Math.max(...all)} characters over all
+							: ''}{Math.min(...all) < Math.max(...all)
+							? `; ${Math.min(...all)} to ${Math.max(...all)} characters over all`
+							: ''}
 					</p>
 				{/if}
 				{#each first.size.sources.filter(({ from, up }) => from && up === 0) as { from, value }, i (i)}

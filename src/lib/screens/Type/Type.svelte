@@ -94,7 +94,7 @@
 		return afterPause((signal) => reading.look(looked, asked, () => setting.edit !== null, signal));
 	});
 	/** How the words and the title stand in a frame of some width, by the engine. */
-	function said(width: number): string {
+	function said(width: number): { whole: string; short: string } {
 		const laid = reading.laid.get(width);
 		const of = (tag: string) => {
 			const path = reading
@@ -105,13 +105,13 @@
 		};
 		const [title, words] = [of('h1'), of('p')];
 		const high = words && laid?.lineHeights.get(words.path);
-		return [
+		const parts = [
 			words?.broken ? `${words.broken.characters} characters a line` : '',
 			high && Number.isFinite(high) ? `${Number(high.toFixed(1))} px high` : '',
 			title?.broken ? `h1 on ${title.broken.lines} ${title.broken.lines === 1 ? 'line' : 'lines'}` : ''
-		]
-			.filter((one) => one !== '')
-			.join(' · ');
+		];
+		const whole = parts.filter((one) => one !== '').join(' · ');
+		return { whole, short: words?.broken ? `${words.broken.characters}/line` : '' };
 	}
 	const framed = $derived(framing.frames.map(({ viewport }) => viewport.width).join());
 	$effect(() => {

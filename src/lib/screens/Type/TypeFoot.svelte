@@ -18,10 +18,10 @@
 	const wake = $derived.by(() => {
 		const { edit, work, changed, elsewhere } = setting;
 		if (!edit) return work === 'sizes' ? '' : 'nothing changes';
-		const own = `${changed.length} ${plural(changed.length, 'text changes its', 'texts change their')} size here`;
+		const own = `${changed.length} ${plural(changed.length, 'text changes', 'texts change')} size here`;
 		const { elements = 0, pages = 0 } = elsewhere ?? {};
 		const on =
-			pages > 0 ? `; its rules hit ${elements} on ${pages} other ${plural(pages, 'page', 'pages')}` : '';
+			pages > 0 ? `; its rules hit ${elements} elsewhere, on ${pages} ${plural(pages, 'page', 'pages')}` : '';
 		return `if written: ${own}${on}`;
 	});
 </script>
@@ -40,10 +40,9 @@
 		<Button onclick={() => setting.drop()}>Let it go</Button>
 		<Button look="quiet" disabled={!setting.canUndo} onclick={() => setting.undo()} title="Z">Undo</Button>
 	{/if}
-	<span class="hint">
-		{#if setting.work === 'sizes'}<kbd>S</kbd> a scale · <kbd>O</kbd> one length{:else}<kbd>E</kbd> first peg
-			· <kbd>Tab</kbd> next · <kbd>Esc</kbd> back{/if}
-	</span>
+	{#if setting.work === 'sizes'}
+		<span class="hint"><kbd>S</kbd> a scale · <kbd>O</kbd> one length</span>
+	{/if}
 	<label>
 		browser’s text size
 		<select value={hung.browser} onchange={(event) => (hung.browser = Number(event.currentTarget.value))}>
@@ -74,13 +73,19 @@
 		flex: none;
 	}
 
+	[role='status'] {
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+
 	.hint {
-		margin-left: auto;
 		color: var(--ink-2);
 		white-space: nowrap;
 	}
 
 	label {
+		margin-left: auto;
 		color: var(--ink-2);
 	}
 </style>

@@ -19,8 +19,8 @@
 		onresize: (name: string, by: number) => void;
 		onmove: (name: string, by: number) => void;
 		placeOf: (cause: MediaSite) => string;
-		/** What else is said of what a frame of some width shows; '' for nothing. */
-		said?: ((width: number) => string) | undefined;
+		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
+		said?: ((width: number) => { readonly whole: string; readonly short: string }) | undefined;
 	}
 
 	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf, said }: Props = $props();
@@ -80,9 +80,12 @@
 			<!-- The column under it says what it is. -->
 		{:else if frame === 'lead'}
 			<b>{leadName}</b>
-			<span class="figures">{viewport.width} × {px(viewport.height)} · {percent(scale)}</span>
-			{#if said}<span class="figures">{said(viewport.width)}</span>
-			{:else}<span class="figures">{band.letter} {printInterval(band.interval)}</span>{/if}
+			{#if said}
+				<span class="figures">{viewport.width} · {said(viewport.width).whole}</span>
+			{:else}
+				<span class="figures">{viewport.width} × {px(viewport.height)} · {percent(scale)}</span>
+				<span class="figures">{band.letter} {printInterval(band.interval)}</span>
+			{/if}
 		{:else}
 			<button
 				type="button"
@@ -93,7 +96,7 @@
 			>
 				<b>{vantage.name}</b> <span class="figures">{px(viewport.width)}</span>
 			</button>
-			{#if said}<span class="figures">{said(viewport.width)}</span>
+			{#if said}<span class="figures" title={said(viewport.width).whole}>{said(viewport.width).short}</span>
 			{:else}<span class="figures">{band.letter}</span>{/if}
 			{#if others.length > 0}
 				<span

@@ -45,8 +45,8 @@
 		/** What is held, in a menu; and a wish to see it. */
 		holds?: Snippet;
 		onholds: () => void;
-		/** What else is said of what a frame of some width shows. */
-		said?: (width: number) => string;
+		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
+		said?: (width: number) => { readonly whole: string; readonly short: string };
 		/** The texts before the last edit; null where there was none. */
 		edited: ReadonlyMap<string, string> | null;
 	}
