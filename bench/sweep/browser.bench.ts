@@ -25,7 +25,8 @@ type Evaluate = <X>(work: (given: inPage.Given) => Promise<X>) => Promise<X>;
 const onPage = <X>(
 	files: Files,
 	path: string,
-	work: (evaluate: Evaluate, page: Page) => Promise<X>
+	work: (evaluate: Evaluate, page: Page) => Promise<X>,
+	stretch?: inPage.Given['stretch']
 ): Promise<X> =>
 	withSite(files, async (page, server, site) => {
 		await page.goto(`${server.url}/site/${site}/site`);
@@ -35,7 +36,7 @@ const onPage = <X>(
 				/\.(html|css)$/.test(name) ? [[name, content.toString()]] : []
 			)
 		);
-		return work((asked) => page.evaluate(asked, { site, path, texts }), page);
+		return work((asked) => page.evaluate(asked, { site, path, texts, stretch }), page);
 	});
 
 const text = (files: Files): Files =>
@@ -51,25 +52,40 @@ type Swept = Awaited<ReturnType<typeof inPage.sweep>>;
 const sweeps = new Map<string, Promise<Swept>>();
 
 /** One sweep a page, for all that is told of it. */
-function sweepOf(what: string, files: () => Promise<Files>, path: string): Promise<Swept> {
+function sweepOf(
+	what: string,
+	files: () => Promise<Files>,
+	path: string,
+	stretch?: inPage.Given['stretch']
+): Promise<Swept> {
 	const swept =
 		sweeps.get(what) ??
 		files().then((given) =>
-			onPage(given, path, async (evaluate) => {
-				const found = await evaluate((of) => globalThis.sweepBench.sweep(of));
-				const { quick, whole, ...counts } = found;
-				console.log(
-					`${what}: ${JSON.stringify({ ...counts, quick: Math.round(quick), whole: Math.round(whole) })}`
-				);
-				return found;
-			})
+			onPage(
+				given,
+				path,
+				async (evaluate) => {
+					const found = await evaluate((of) => globalThis.sweepBench.sweep(of));
+					const { quick, whole, ...counts } = found;
+					console.log(
+						`${what}: ${JSON.stringify({ ...counts, quick: Math.round(quick), whole: Math.round(whole) })}`
+					);
+					return found;
+				},
+				stretch
+			)
 		);
 	sweeps.set(what, swept);
 	return swept;
 }
 
-function sweeping(what: string, files: () => Promise<Files>, path: string): Bench[] {
-	const sweepOnce = (): Promise<Swept> => sweepOf(what, files, path);
+function sweeping(
+	what: string,
+	files: () => Promise<Files>,
+	path: string,
+	stretch?: inPage.Given['stretch']
+): Bench[] {
+	const sweepOnce = (): Promise<Swept> => sweepOf(what, files, path, stretch);
 	return [
 		{
 			name: `layouts of a quick sweep / grid and three for each px beside an edge, ${what}`,
@@ -123,6 +139,11 @@ const WIDTHS = 2321;
 export const benches: readonly Bench[] = [
 	...sweeping('demo', async () => text(await demoFiles()), 'home.html'),
 	...sweeping('1,500 elements', () => Promise.resolve(faultyPage(1500)), 'index.html'),
+	// Every width of so large a page takes a quarter of an hour: a quarter of them it is.
+	...sweeping('6,000 elements from 240 to 800', () => Promise.resolve(faultyPage(6000)), 'index.html', {
+		from: 240,
+		to: 800
+	}),
 	{
 		name: 'an outside driver at every width (60 of them, taken as all) / quick, 1,500 elements',
 		goal: { atLeast: 8 },

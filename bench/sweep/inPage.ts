@@ -23,6 +23,7 @@ import { measuringQueue } from '../../src/lib/stage/client/queue.ts';
 import { openStage } from '../../src/lib/stage/client/stage.ts';
 import type { PageContent } from '../../src/lib/stage/protocol.ts';
 
+type Stretch = typeof STRETCH;
 export const STRETCH = { from: 240, to: 2560 };
 export const GRID = 64;
 
@@ -31,6 +32,8 @@ export interface Given {
 	readonly site: number;
 	readonly path: string;
 	readonly texts: Readonly<Record<string, string>>;
+	/** The widths that are swept, CSS px; all where that is left out. */
+	readonly stretch?: Stretch | undefined;
 }
 
 const pageOf = ({ path, texts }: Given) => {
@@ -79,8 +82,13 @@ async function queueOf(given: Given, stages: number, pattern = APART) {
 type Reader = (widths: readonly number[], into: Map<number, Readings>) => Promise<void>;
 
 /** A quick sweep; how many widths it began with. */
-async function quickly(read: Reader, cuts: readonly Cut[], known: Map<number, Readings>): Promise<number> {
-	const first = firstWidths(STRETCH, cuts, GRID).filter((width) => !known.has(width));
+async function quickly(
+	read: Reader,
+	cuts: readonly Cut[],
+	known: Map<number, Readings>,
+	stretch = STRETCH
+): Promise<number> {
+	const first = firstWidths(stretch, cuts, GRID).filter((width) => !known.has(width));
 	for (let next = [...first, ...nextWidths(known)]; next.length > 0; next = nextWidths(known))
 		await read(next, known);
 	return first.length;
@@ -100,15 +108,16 @@ const said = ({ key, widths, turns }: Found): string =>
 /** A quick sweep held against every width, in the same stages. */
 export async function sweep(given: Given) {
 	const { cuts } = pageOf(given);
+	const { stretch = STRETCH } = given;
 	const { read, close } = await queueOf(given, 1);
 	const known = new Map<number, Readings>();
 	const begun = performance.now();
-	const first = await quickly(read, cuts, known);
+	const first = await quickly(read, cuts, known, stretch);
 	const quick = performance.now() - begun;
 	const measured = known.size;
 	const all = new Map<number, Readings>();
 	const again = performance.now();
-	await read(remainingWidths(all, STRETCH, 10_000), all);
+	await read(remainingWidths(all, stretch, 10_000), all);
 	const whole = performance.now() - again;
 	// Bands narrower than a px are measured by both.
 	for (const [width, readings] of known) if (!Number.isInteger(width)) all.set(width, readings);

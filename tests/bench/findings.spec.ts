@@ -150,3 +150,34 @@ test('a stage that hangs in the middle of a sweep is opened again, and the sweep
 	await expect(panel.getByRole('listitem')).toHaveText([/240–2512\s*The page scrolls sideways/]);
 	await expect(panel.getByRole('alert')).toHaveCount(0);
 });
+
+test('a page whose font is missing, whose containers ask each other and whose pieces never rest is found out to the px', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><body><div class=a><div class=b><p>Sea</p></div></div><i class=c></i>',
+		// A box that grows makes its container's condition fail, by which it would shrink again; sizes inside go by it.
+		'a.css': `@font-face { font-family: Gone; src: url(gone.woff2); font-display: block }
+body { margin: 0; font: 16px/1.5 Gone, monospace }
+.a { container: a / inline-size; width: 50vw }
+@container a (width > 300px) { .b { container: b / inline-size; width: 640.5px } }
+@container b (width > 600px) { p { width: 120%; animation: grow 1s infinite alternate } }
+@keyframes grow { to { width: 300% } }
+.c { display: block; height: 10px; width: 50px; transition: width 5s }
+`
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+O');
+	const panel = page.getByRole('tabpanel', { name: 'Findings' });
+	const status = panel.getByRole('status').first();
+	await expect(status).toContainText(/nothing new in the last|All 2321 widths/);
+	// Above 600 px the first container holds: up to 640 the box itself is too wide, up to 768 what is 120 % of its 640.5 px.
+	const sideways = panel.getByRole('listitem').filter({ hasText: 'scrolls sideways' });
+	await expect(sideways.filter({ hasText: '601–640' })).toContainText('div.b');
+	await expect(sideways.filter({ hasText: '641–768' })).toContainText('p “Sea”');
+	await expect(sideways).toHaveCount(2);
+	await expect(panel.getByRole('alert')).toHaveCount(0);
+});

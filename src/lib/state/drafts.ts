@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import type { DraftRecord } from '../api.ts';
 import { api } from './api.ts';
 
@@ -86,7 +87,7 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 				tell(null);
 			} catch (error) {
 				if (!waiting.has(path)) waiting.set(path, file);
-				tell(error instanceof Error ? error.message : String(error));
+				tell(messageOf(error));
 				return;
 			}
 		}

@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import { version } from '$app/environment';
 import {
 	changesBetween,
@@ -137,7 +138,7 @@ export class Following {
 				signal
 			});
 		} catch (error) {
-			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
+			if (!signal.aborted) this.trouble = messageOf(error);
 		}
 	}
 }

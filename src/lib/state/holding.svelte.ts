@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import { printPaths, readPath } from './selection.svelte.ts';
 import { nameAt, type ElementPath } from '../core/html/index.ts';
 import { contains, NOTHING, rationalFromNumber, union, type IntervalSet } from '../core/interval/index.ts';
@@ -82,7 +83,7 @@ export class Holding {
 			await this.#site.kept.hold.keep((list) => [...list, ...made], 'held');
 			this.#checked = new Map([...this.#checked, ...made.map((one) => [holdKey(one), null] as const)]);
 		} catch (error) {
-			this.trouble = error instanceof Error ? error.message : String(error);
+			this.trouble = messageOf(error);
 		} finally {
 			this.busy = false;
 		}
@@ -146,7 +147,7 @@ export class Holding {
 				if (signal.aborted) return;
 				this.#checked = new Map([...this.#checked, [holdKey(hold), breach]]);
 			} catch (error) {
-				if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
+				if (!signal.aborted) this.trouble = messageOf(error);
 			}
 		}
 	}
@@ -194,7 +195,7 @@ export class Holding {
 			if (await this.#change(hold, [{ ...next, allowed: hold.allowed }], 'held anew'))
 				this.#checked = new Map([...this.#checked, [holdKey(next), null]]);
 		} catch (error) {
-			this.trouble = error instanceof Error ? error.message : String(error);
+			this.trouble = messageOf(error);
 		}
 	}
 

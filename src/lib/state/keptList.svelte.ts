@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import { Refused } from './api.ts';
 
 /** A list as the server has it, with what a change of it is based on. */
@@ -50,7 +51,7 @@ export class KeptList<Row, Wish = Row> {
 			this.#ways.kept();
 			return true;
 		} catch (error) {
-			this.trouble = error instanceof Error ? error.message : String(error);
+			this.trouble = messageOf(error);
 			if (error instanceof Refused && error.status === 409) this.take(await this.#ways.read());
 			return false;
 		}

@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import { EditorView } from '@codemirror/view';
 import type { Extension } from '@codemirror/state';
 import { relativeAddress } from '../core/site/index.ts';
@@ -45,7 +46,7 @@ async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): P
 		});
 		tell(`${path} is in the site now.`);
 	} catch (error) {
-		tell(error instanceof Error ? error.message : String(error));
+		tell(messageOf(error));
 	}
 }
 

@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import {
 	KEPT_KINDS,
 	type DraftRecord,
@@ -175,7 +176,7 @@ export class SiteState {
 			this.#saved.postMessage(this.id);
 		} catch (error) {
 			if (error instanceof Refused && error.stale.length > 0) this.stale = error.stale;
-			this.save = { kind: 'failed', sentence: error instanceof Error ? error.message : String(error) };
+			this.save = { kind: 'failed', sentence: messageOf(error) };
 			for (const { file } of changed) this.#drafts.note(file);
 		}
 	}

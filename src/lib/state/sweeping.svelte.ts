@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import { shiftOf } from '../core/findings/settings.ts';
 import {
 	contains,
@@ -243,7 +244,7 @@ export class Sweeping {
 				signal
 			});
 		} catch (error) {
-			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
+			if (!signal.aborted) this.trouble = messageOf(error);
 		}
 	}
 

@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { Curve } from '../core/length/index.ts';
 import { nextForLines } from '../core/type/index.ts';
@@ -82,7 +83,7 @@ export class TypeReading {
 				next = laid.size > MOST_LAID ? [] : nextForLines(known);
 			}
 		} catch (error) {
-			this.trouble = error instanceof Error ? error.message : String(error);
+			this.trouble = messageOf(error);
 		}
 	}
 

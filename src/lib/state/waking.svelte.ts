@@ -1,3 +1,4 @@
+import { messageOf } from '../core/text/index.ts';
 import {
 	difference,
 	fromInterval,
@@ -127,7 +128,7 @@ export class Waking {
 				return;
 			}
 		} catch (error) {
-			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
+			if (!signal.aborted) this.trouble = messageOf(error);
 		} finally {
 			if (!signal.aborted) this.busy = false;
 		}
@@ -145,7 +146,7 @@ export class Waking {
 				this.#tell(of, told.value);
 			}
 		} catch (error) {
-			if (!signal.aborted) this.trouble = error instanceof Error ? error.message : String(error);
+			if (!signal.aborted) this.trouble = messageOf(error);
 		}
 	}
 

@@ -1,3 +1,4 @@
+import { messageOf } from '../text/index.ts';
 import { misfit } from '../json/index.ts';
 import { curveOfText, lineOver, line, over, valueOn, jointsOf } from '../length/index.ts';
 import { rational, rationalFromNumber, toNumber } from '../interval/index.ts';
@@ -106,7 +107,7 @@ function fromTokens(text: string, root: number): ReadSizes {
 	try {
 		tree = JSON.parse(text);
 	} catch (error) {
-		return problem(`This is no JSON: ${error instanceof Error ? error.message : String(error)}.`);
+		return problem(`This is no JSON: ${messageOf(error)}.`);
 	}
 	const own = (tree as { $extensions?: Record<string, unknown> } | null)?.$extensions?.[OWN];
 	if (own !== undefined) {

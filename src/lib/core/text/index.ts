@@ -5,3 +5,4 @@ export { expressionOf, matchesIn, replacementOf, type Match, type Search } from 
 export { blanked } from './blank.ts';
 export { nearest } from './nearest.ts';
 export * from './edit.ts';
+export { messageOf } from './message.ts';

@@ -1,3 +1,4 @@
+import { messageOf } from '../text/index.ts';
 import * as z from 'zod/mini';
 import { misfit, valueAt } from '../json/index.ts';
 import { vantageSchema, type Vantage } from './vantage.ts';
@@ -26,7 +27,7 @@ export function readVantages(text: string): ReadVantages {
 	try {
 		value = JSON.parse(text);
 	} catch (error) {
-		return problem(`This is no JSON: ${error instanceof Error ? error.message : String(error)}.`);
+		return problem(`This is no JSON: ${messageOf(error)}.`);
 	}
 	const read = vantagesFileSchema.safeParse(value);
 	if (!read.success) return problem(sentenceOf(read.error.issues[0], value));

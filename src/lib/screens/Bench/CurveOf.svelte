@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { messageOf } from '$lib/core/text/index.ts';
 	import { printValue, type Change } from '$lib/core/curve/index.ts';
 	import { untrack } from 'svelte';
 	import { figure } from '$lib/core/box/index.ts';
@@ -105,7 +106,7 @@
 				causes = new Map([...causes, [change.before, cause]]);
 			}
 		} catch (error) {
-			if (!signal.aborted) trouble = error instanceof Error ? error.message : String(error);
+			if (!signal.aborted) trouble = messageOf(error);
 		}
 	}
 

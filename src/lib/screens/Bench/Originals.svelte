@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { messageOf } from '$lib/core/text/index.ts';
 	import type { ElementBox } from '$lib/core/box/index.ts';
 	import { firstLie, type Lie, type Original } from '$lib/core/original/index.ts';
 	import { api } from '$lib/state/api.ts';
@@ -50,7 +51,7 @@
 				);
 				if (originals.mode === 'off') originals.set('over');
 			} catch (error) {
-				failure = error instanceof Error ? error.message : String(error);
+				failure = messageOf(error);
 			}
 		}
 	}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { messageOf } from '$lib/core/text/index.ts';
 	import { goto } from '$app/navigation';
 	import type { SiteSummary } from '$lib/api.ts';
 	import { api } from '$lib/state/api.ts';
@@ -38,7 +39,7 @@
 		try {
 			await work();
 		} catch (error) {
-			failure = error instanceof Error ? error.message : String(error);
+			failure = messageOf(error);
 		} finally {
 			busy = false;
 		}

@@ -67,7 +67,7 @@
 		{/if}
 		{#each faulty as { style, zoom } (style.id)}
 			<p>
-				<button type="button" onclick={() => onchoose(style.id)}>{style.name}</button>
+				<PlaceButton onclick={() => onchoose(style.id)}>{style.name}</PlaceButton>
 				{zoom ? zoomSentence(zoom) : ''}
 			</p>
 		{/each}
@@ -123,7 +123,7 @@
 		<h2>Notes</h2>
 		{#each noted as { style, notes } (style.id)}
 			<p>
-				<button type="button" onclick={() => onchoose(style.id)}>{style.name}</button>
+				<PlaceButton onclick={() => onchoose(style.id)}>{style.name}</PlaceButton>
 				{notes.map(({ sentence }) => sentence).join(' ')}
 			</p>
 		{/each}
@@ -159,17 +159,5 @@
 
 	code {
 		font: 0.8125rem/1.3 var(--mono);
-	}
-
-	button {
-		min-height: 1.5rem;
-		padding: 0;
-		border: 0;
-		background: none;
-		color: var(--blue);
-		font: 0.8125rem/1.3 var(--mono);
-		text-decoration: underline;
-		text-underline-offset: 3px;
-		cursor: pointer;
 	}
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { messageOf } from '$lib/core/text/index.ts';
 	import { goto } from '$app/navigation';
 	import { api } from '$lib/state/api.ts';
 	import { bringIn, filesOfDrop, filesOfInput, type Picked } from '$lib/state/bring.ts';
@@ -14,7 +15,7 @@
 		try {
 			await goto(`/site/${await work()}/bench`);
 		} catch (error) {
-			failure = error instanceof Error ? error.message : String(error);
+			failure = messageOf(error);
 		} finally {
 			busy = false;
 		}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { messageOf } from '$lib/core/text/index.ts';
 	import { untrack, type Snippet } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Lie, Original } from '$lib/core/original/index.ts';
@@ -117,7 +118,7 @@
 		let gone = false;
 		untrack(() => openStages(parent, site.id, config, talk)).then(
 			(opened) => (gone ? opened.close() : (stages = opened)),
-			(error: unknown) => (failure = error instanceof Error ? error.message : String(error))
+			(error: unknown) => (failure = messageOf(error))
 		);
 		return () => {
 			gone = true;

@@ -1,3 +1,4 @@
+import { messageOf } from '$lib/core/text/index.ts';
 import { fromBufferPromise, type Entry as ZipEntry, type ZipFile } from 'yauzl';
 import { Problem } from '../problem.ts';
 import { collector, isLitter } from './entry.ts';
@@ -11,11 +12,11 @@ export async function unzip(bytes: Uint8Array, into: Collector): Promise<void> {
 	try {
 		zip = await fromBufferPromise(Buffer.from(bytes), { decodeStrings: false, lazyEntries: true });
 	} catch (error) {
-		throw new Problem(400, `The zip cannot be read (${sentence(error)}); nothing was taken in.`);
+		throw new Problem(400, `The zip cannot be read (${messageOf(error)}); nothing was taken in.`);
 	}
 	await new Promise<void>((resolve) => {
 		zip.on('error', (error: unknown) => {
-			into.refuse('(the rest of the zip)', `the zip is broken: ${sentence(error)}`);
+			into.refuse('(the rest of the zip)', `the zip is broken: ${messageOf(error)}`);
 			resolve();
 		});
 		zip.on('end', () => resolve());
@@ -25,8 +26,6 @@ export async function unzip(bytes: Uint8Array, into: Collector): Promise<void> {
 		zip.readEntry();
 	});
 }
-
-const sentence = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
 const UTF8_NAME = 0x800;
 const ENCRYPTED = 0x1;
@@ -63,6 +62,6 @@ async function readEntry(zip: ZipFile, entry: ZipEntry, into: Collector): Promis
 		}
 		into.take(path, Buffer.concat(parts));
 	} catch (error) {
-		into.refuse(path, `it cannot be unpacked: ${sentence(error)}`);
+		into.refuse(path, `it cannot be unpacked: ${messageOf(error)}`);
 	}
 }
