@@ -74,8 +74,8 @@ for (const [name, folder, every] of [
 			(one) => one.endsWith('.html') && (!process.env.ONLY || one === process.env.ONLY)
 		);
 		for (const [i, path] of pages.entries()) {
-			// Pages of the demo share their sheets: each is asked at three of the widths, in turn.
-			for (const width of WIDTHS.filter((_, n) => every || (n + i) % 5 < 3)) {
+			// Pages share their sheets or their kinds of rules: each is asked at three of the widths, in turn, fixtures at 812 too.
+			for (const width of WIDTHS.filter((at, n) => (every && at === 812) || (n + i) % 5 < 3)) {
 				await page.setViewportSize({ width, height: 700 });
 				await page.goto(`${originOf(server)}/${path}`);
 				await page.evaluate(bundle);

@@ -276,22 +276,33 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		heights: context.heights
 	});
 
-	/** The root's text size over a stretch; the browser's own while that is being read itself. */
-	const rootSize = (chain: readonly number[], over: Over): Curve | null =>
-		chain.length > 1 ? sizeUp(chain, chain.length - 1, over) : lineOver(over, line(browser));
+	/** What texts come to over all widths, by the size around them: the same few come up again and again. */
+	const evaluated = new Map<Curve, Map<string, Curved>>();
+	const initial = lineOver(whole, line(browser));
 
-	/** What a text of `font-size` comes to on an element: `em` and percentages are of the size around (CSS Fonts 4 §2.5). */
-	function fontSize(text: string, chain: readonly number[], over: Over): Curved {
-		const around = sizeUp(chain, 1, over);
-		const root = rootSize(chain, over);
-		if (!around || !root) return unknown('It goes by a size around that the engine alone knows.');
+	/** What a text of `font-size` comes to on an element over a stretch. */
+	function fontSize(text: string, [, parent, ...others]: readonly number[], over: Over): Curved {
+		// The root's own size is of the browser's, as what `rem` is of while it is read.
+		const root = others.at(-1) ?? parent;
+		const around = parent === undefined ? initial : size(parent).curve;
+		const rem = root === undefined ? initial : size(root).curve;
+		if (!around || !rem) return unknown('It goes by a size around that the engine alone knows.');
+		const texts = evaluated.get(around) ?? new Map<string, Curved>();
+		evaluated.set(around, texts);
+		const found = texts.get(text) ?? sizeOf(text, around, rem);
+		texts.set(text, found);
+		return found.kind === 'none' ? found : { ...found, curve: within(found.curve, over) };
+	}
+
+	/** A text of `font-size` over all widths: `em` and percentages are of the size around (CSS Fonts 4 §2.5). */
+	function sizeOf(text: string, around: Curve, rem: Curve): Curved {
 		const word = text.trim().toLowerCase();
 		if (word === '') return unknown('A shorthand with custom properties says it: the engine alone knows it.');
 		if (word === 'smaller') return known(scaledBy(around, rational(5, 6)));
 		if (word === 'larger') return known(scaledBy(around, rational(6, 5)));
 		const px = keywordSize(word, context.defaultSize);
-		if (px !== undefined) return known(lineOver(over, line(rationalFromNumber(px))));
-		const found = curveOfText(text, contextOf(over, around, root, around));
+		if (px !== undefined) return known(lineOver(whole, line(rationalFromNumber(px))));
+		const found = curveOfText(text, contextOf(whole, around, rem, around));
 		if (found.kind === 'none') return found;
 		return found.curve.some(({ line: { constant, slope } }) => constant.n < 0n || slope.n < 0n)
 			? notBelowZero(found.curve)
