@@ -54,6 +54,7 @@ const sameLine = (a: Line, b: Line): boolean =>
 
 /** Pieces that go on as the same line, as one. */
 export function joined(pieces: readonly Piece[]): Curve {
+	if (pieces.length < 2) return pieces;
 	const all: Piece[] = [];
 	for (const piece of pieces) {
 		const last = all.at(-1);

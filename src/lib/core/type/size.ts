@@ -134,7 +134,9 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		const { parent = -1, alike } = elements[element] ?? {};
 		const known = kindOfElement[element];
 		if (known !== undefined) return known;
-		const key = `${parent < 0 ? '' : kindOf(parent)} ${alike ?? `only ${element}`}`;
+		// What is like no other is a kind of its own, below those that are shared.
+		if (alike === undefined) return (kindOfElement[element] = -1 - element);
+		const key = `${parent < 0 ? '' : kindOf(parent)} ${alike}`;
 		const kind = kinds.get(key) ?? kinds.size;
 		kinds.set(key, kind);
 		return (kindOfElement[element] = kind);
@@ -158,7 +160,9 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	function decided(chain: readonly number[], property: string, over: Over): Decided {
 		const width = inside(over);
 		const own = elements[chain[0] ?? -1]?.at(width);
-		const winner = own && verdictOf(property, own).winner;
+		const [only, ...more] = own ? candidatesOf(property, own).valid : [];
+		const isAlone = only && more.length === 0 && only.conditions.length === 0 && !only.hit?.states.length;
+		const winner = isAlone ? only : own && verdictOf(property, own).winner;
 		// As written it has all its digits.
 		const text = (from: Candidate): string => (from.property === property ? from.written : from.value);
 		if (winner && !LED.test(text(winner)))
@@ -180,15 +184,18 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 
 	/** The stretches over which the same of some conditions hold, those that touch as one. */
 	function togetherBy(chain: readonly number[], conditions: readonly Condition[]): Over[] {
+		const own = elements[chain[0] ?? -1];
+		if (conditions.length === 0 || !own) return [whole];
 		const found: Over[] = [];
-		let last: string | undefined;
-		for (const over of conditions.length === 0 ? [whole] : context.stretches) {
-			const own = conditions.length === 0 ? undefined : elements[chain[0] ?? -1]?.at(inside(over));
-			const key = conditions.map((one) => (own?.holds(one) ? '1' : '0')).join('');
+		let last: readonly boolean[] = [];
+		for (const over of context.stretches) {
+			const { holds } = own.at(inside(over));
+			const now = conditions.map(holds);
 			const before = found.at(-1);
-			if (before && key === last) found[found.length - 1] = { ...before, to: over.to };
+			if (before && now.every((one, i) => one === last[i]))
+				found[found.length - 1] = { ...before, to: over.to };
 			else found.push(over);
-			last = key;
+			last = now;
 		}
 		return found;
 	}
@@ -198,12 +205,12 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		const of = elements[at]?.at(inside(whole));
 		if (!of) return [];
 		const own = candidatesOf(property, of).valid;
-		const uses = own.some(({ value, written }) => value === '' || written.includes('var('));
-		return [
-			...of.layers.flatMap(({ conditions }) => conditions),
-			...own.flatMap(({ conditions }) => conditions),
-			...(uses ? customConditions(at) : [])
-		];
+		const found: Condition[] = [];
+		for (const { conditions } of of.layers) found.push(...conditions);
+		for (const { conditions } of own) found.push(...conditions);
+		if (own.some(({ value, written }) => value === '' || written.includes('var(')))
+			found.push(...customConditions(at));
+		return found;
 	}
 
 	const custom = new Map<number, readonly Condition[]>();
@@ -223,11 +230,12 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	}
 
 	/** Every condition that bears on a property; a text size that is inherited is its parent's curve, whatever that goes by. */
-	const conditionsOf = (chain: readonly number[], property: string): Condition[] => {
+	const conditionsOf = (chain: readonly number[], property: string): readonly Condition[] => {
 		// Whether `monospace` makes text smaller hangs on where the size around comes from.
 		const alone = property === 'font-size' && !elements[chain[0] ?? -1]?.monospace;
-		const all = alone ? chain.slice(0, 1) : chain;
-		return [...new Set(all.flatMap((at) => conditionsAt(at, property)))];
+		const [own] = chain;
+		if (alone && own !== undefined) return conditionsAt(own, property);
+		return [...new Set(chain.flatMap((at) => conditionsAt(at, property)))];
 	};
 
 	/** Where what is inherited comes from over a stretch. */
