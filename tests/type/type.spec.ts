@@ -32,6 +32,12 @@ test('the sizes of a page are read as curves, with what the engine has, checks, 
 	await sizes.getByRole('button', { name: /^h2/ }).click();
 	await expect(sizes).toContainText('leaps by 8 px and stands still from 900');
 	await expect(sizes.getByRole('button', { name: 'a.css:7' })).toBeVisible();
+	// What takes more lines in a narrow window is told to the px, whichever text is looked at.
+	await sizes
+		.getByRole('button', { name: /^body, p|^p|^body/ })
+		.first()
+		.click();
+	await expect(sizes).toContainText(/lines: \d up to \d+, \d up to \d+/);
 	// Sizes at the carriage are read off, and are the engine's.
 	await carriageTo(page, 600);
 	await expect(page.getByRole('button', { name: '48', exact: true })).toBeVisible();

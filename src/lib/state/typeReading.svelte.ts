@@ -97,4 +97,13 @@ export class TypeReading {
 			found.push([one.width, one]);
 		if (!signal.aborted) this.laid = new Map([...this.laid, ...found]);
 	}
+
+	/** Finds to the px where a text takes more or fewer lines. */
+	async refine(path: ElementPath, signal: AbortSignal): Promise<void> {
+		for (;;) {
+			const next = nextForLines([linesOfText(this.laid, path)]);
+			if (next.length === 0 || signal.aborted || this.laid.size > 2 * MOST_LAID) return;
+			await this.lookAt(next, signal);
+		}
+	}
 }

@@ -13,4 +13,4 @@ export {
 } from './notes.ts';
 export { zoomFault, type ZoomFault } from './zoom.ts';
 export { stretchesOf } from './stretches.ts';
-export { brokenIn, lineChanges, nextForLines, type Broken, type LineChange } from './lines.ts';
+export { brokenIn, lineChanges, lineWords, nextForLines, type Broken, type LineChange } from './lines.ts';

@@ -79,6 +79,15 @@ export function lineChanges(known: ReadonlyMap<number, number>): LineChange[] {
 	});
 }
 
+/** Where a text takes more or fewer lines, in words, from the narrow side: "3 up to 411, 2 up to 676". */
+export const lineWords = (changes: readonly LineChange[]): string =>
+	changes
+		.map(({ before, after, from, to }) => {
+			const place = after - before > 1 ? `${before}–${after}` : String(before);
+			return from > to ? `${from} up to ${place}` : `${to} from ${after}`;
+		})
+		.join(', ');
+
 /** The widths to be looked at next, so that each change of lines stands between two px; none where all do. */
 export const nextForLines = (all: readonly ReadonlyMap<number, number>[]): number[] =>
 	[

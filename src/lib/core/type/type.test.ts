@@ -9,6 +9,7 @@ import {
 	deafNote,
 	hierarchyNotes,
 	lineChanges,
+	lineWords,
 	nestedNote,
 	nextForLines,
 	notesOfSize,
@@ -197,4 +198,5 @@ it('counts lines, characters and a word that is left alone, of an element with a
 		[301, 302]
 	]);
 	expect(nextForLines([known])).toEqual([270]);
+	expect(lineWords(lineChanges(known))).toBe('3 up to 240–300, 2 up to 301');
 });

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { hierarchyNotes, lineChanges, type TypeNote } from '$lib/core/type/index.ts';
+	import { hierarchyNotes, lineChanges, lineWords, type TypeNote } from '$lib/core/type/index.ts';
 	import { within } from '$lib/core/length/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { zoomSentence, type Checked } from '$lib/state/textStyles.ts';
@@ -44,11 +44,7 @@
 			const here =
 				near === undefined ? undefined : setting.reading.laid.get(near)?.broken.get(path.join('.'));
 			if (!here) return [];
-			const changes = lineChanges(known).map(({ before, after, from, to }) =>
-				from > to
-					? `${from} up to ${before}${after - before > 1 ? ` to ${after}` : ''}`
-					: `${to} from ${after}`
-			);
+			const changes = lineWords(lineChanges(known).slice(0, 4));
 			const orphans = [...setting.reading.laid.values()].filter(
 				(one) => one.broken.get(path.join('.'))?.orphan
 			);
@@ -95,9 +91,9 @@
 			<p>
 				<b>{name}</b>
 				{here.characters} characters a line, {here.lines}
-				{here.lines === 1 ? 'line' : 'lines'} here{changes.length > 0
-					? `; lines: ${changes.slice(0, 4).join(', ')}`
-					: ''}{orphans.length > 0
+				{here.lines === 1 ? 'line' : 'lines'} here{changes === ''
+					? ''
+					: `; lines: ${changes}`}{orphans.length > 0
 					? `; one word alone on its last line at ${orphans.slice(0, 4).join(', ')}`
 					: ''}
 			</p>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { lineChanges, lineWords } from '$lib/core/type/index.ts';
+	import { linesOfText } from '$lib/state/typeReading.svelte.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { curveInWords, within } from '$lib/core/length/index.ts';
@@ -62,6 +64,8 @@
 							: ''}
 					</p>
 				{/if}
+				{@const lines = lineWords(lineChanges(linesOfText(setting.reading.laid, first.path)))}
+				{#if lines !== ''}<p>lines: {lines}</p>{/if}
 				{#each first.size.sources.filter(({ from, up }) => from && up === 0) as { from, value }, i (i)}
 					{#if from}
 						<p class="source">

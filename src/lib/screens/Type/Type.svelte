@@ -119,6 +119,13 @@
 		void reading.laid;
 		return afterPause((signal) => reading.lookAt(widths, signal));
 	});
+	/** The first text of the size that is looked at. */
+	const lookedAt = $derived(reading.styles.find(({ id }) => id === chosen)?.texts[0]?.path);
+	$effect(() => {
+		const path = lookedAt;
+		if (!path || reading.laid.size === 0) return;
+		return afterPause((signal) => reading.refine(path, signal));
+	});
 	$effect(() => {
 		void setting.edit;
 		return afterPause((signal) => setting.count(signal));
