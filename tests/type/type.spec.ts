@@ -3,6 +3,7 @@ import { bring, expect, test, type Page } from '../fixtures.ts';
 import { carriageTo, openType, panel, sizeIn } from './setting.ts';
 
 const SITE = {
+	'other.html': '<!doctype html><link rel=stylesheet href=a.css><body><h1>Another</h1><p>words</p></body>',
 	'index.html':
 		'<!doctype html><link rel=stylesheet href=a.css><body><h1>A title of some length</h1><h2>Under it</h2><h3>Third</h3><p>some words that take more lines in a narrow window than in a wide one, and then some more of them</p></body>',
 	'a.css': `body { margin: 0; font-size: 1rem; }
@@ -180,4 +181,8 @@ test('a size in steps becomes one line through them, is kept over a reload, and 
 	await expect(page.getByRole('textbox', { name: 'Ratio at the narrow end' })).toHaveValue('1.2');
 	await expect(page.getByRole('textbox', { name: 'Ratio at the wide end' })).toHaveValue('1.333');
 	await expect(page.getByRole('textbox', { name: 'wide end, px of width' })).toHaveValue('1200');
+	// On another page it is tried as well, against what that page is without it.
+	await page.getByLabel('Page', { exact: true }).selectOption('other.html');
+	await expect(wake(page)).toContainText('if written: 1 text changes size here; its rules hit');
+	await expect.poll(() => sizeIn(page, 'p')).toBeCloseTo(20.25, 1);
 });

@@ -61,21 +61,28 @@ export class TypeReading {
 		});
 	}
 
-	/** Reads the sizes anew, with what selectors hit; what the engine lays out comes after. */
-	async look(
+	/** Reads the sizes anew, with what selectors hit. */
+	async read(
 		looked: Looked,
 		selectors: readonly string[],
-		isTried: () => boolean,
+		isTried: boolean,
 		signal: AbortSignal
 	): Promise<void> {
-		this.looked = looked;
-		const { page, stages, lead } = looked;
 		try {
-			const read = await readSizes(page, stages, lead, selectors);
+			const read = await readSizes(looked.page, looked.stages, looked.lead, selectors);
 			if (signal.aborted) return;
+			this.looked = looked;
 			this.now = read;
-			if (!isTried()) this.before = read;
-			const laid = new Map<number, LaidTexts>();
+			if (!isTried) this.before = read;
+		} catch (error) {
+			this.trouble = messageOf(error);
+		}
+	}
+
+	/** Lets the engine lay the texts out: at some widths, then where levels take more or fewer lines. */
+	async measure({ page, stages, lead }: Looked, signal: AbortSignal): Promise<void> {
+		const laid = new Map<number, LaidTexts>();
+		try {
 			for (let next: readonly number[] = ASKED; next.length > 0 && !signal.aborted;) {
 				for await (const one of laidTexts(page, stages, lead, next, signal)) laid.set(one.width, one);
 				if (!signal.aborted) this.laid = new Map(laid);

@@ -35,7 +35,7 @@ import {
 import { writeSizes } from './sizeEdit.ts';
 import { READ } from './sizes.ts';
 import { applyEdit, undoIn } from './steps.ts';
-import { TypeReading } from './typeReading.svelte.ts';
+import { TypeReading, type Looked } from './typeReading.svelte.ts';
 import { tryEdit } from './trying.ts';
 import { takeOutAll, type Refusal } from './writing.ts';
 
@@ -161,6 +161,26 @@ export class Typesetting {
 		return [{ selector, property, value: this.lengthText, fallback: '', step: null }];
 	});
 	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.edit));
+
+	/** Whether something is to be tried again once another page is read without it. */
+	#again = false;
+
+	/** Reads the sizes anew; on another page first without what is tried, which is tried again then. */
+	async look(looked: Looked, selectors: readonly string[], signal: AbortSignal): Promise<void> {
+		if (this.edit && this.reading.looked?.page.path !== looked.page.path) {
+			this.#again = true;
+			// The sources change by it, for which this is called again.
+			return this.#set(null);
+		}
+		await this.reading.read(looked, selectors, this.edit !== null, signal);
+		if (signal.aborted) return;
+		if (this.#again) {
+			this.#again = false;
+			this.try();
+			if (this.edit) return;
+		}
+		await this.reading.measure(looked, signal);
+	}
 
 	/** Counts what the selectors that are written hit on other pages. */
 	async count(signal: AbortSignal): Promise<void> {

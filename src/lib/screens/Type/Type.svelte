@@ -85,13 +85,14 @@
 	/** As what the page is read, whatever its width: a plain window is so high as when it is swept. */
 	const as = $derived(sweptAs(lead, viewing.lead === null).as);
 	const vantage = $derived(JSON.stringify({ ...as, width: 0 }));
-	const selectors = $derived([...new Set(setting.declared.map(({ selector }) => selector))]);
+	/** The selectors that are written, as one text: it stays where they do. */
+	const selectors = $derived(JSON.stringify([...new Set(setting.declared.map(({ selector }) => selector))]));
 	$effect(() => {
-		void [page.conditions, page.source, vantage, selectors.join()];
+		void [page.conditions, page.source, vantage];
 		if (!stages || setting.dragged) return;
 		const looked = { page, stages, lead: untrack(() => as) };
-		const asked = untrack(() => selectors);
-		return afterPause((signal) => reading.look(looked, asked, () => setting.edit !== null, signal));
+		const asked = JSON.parse(selectors) as string[];
+		return afterPause((signal) => setting.look(looked, asked, signal));
 	});
 	/** How the words and the title stand in a frame of some width, by the engine. */
 	function said(width: number): { whole: string; short: string } {
