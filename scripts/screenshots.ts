@@ -105,6 +105,7 @@ await page.keyboard.press('/');
 await page.keyboard.type('sail');
 await shot('find');
 await page.keyboard.press('Escape');
+await page.evaluate(() => localStorage.setItem('vantaggio-carriage', '812'));
 await page.goto(`${server.url}/site/1/type?page=home.html`);
 await painted();
 await page.getByText(/texts of this page/).waitFor();

@@ -6,6 +6,7 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import CropMarks from '$lib/ui/CropMarks.svelte';
+	import { textScale } from '$lib/ui/textScale.ts';
 	import type { SeenFrame } from './framing.svelte.ts';
 
 	interface Props {
@@ -24,6 +25,9 @@
 	}
 
 	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf, said }: Props = $props();
+
+	/** How wide a frame is drawn beside which all that is said of it has room, px. */
+	const WORDS = 440 * textScale;
 
 	interface Tool {
 		readonly sign: string;
@@ -81,7 +85,8 @@
 		{:else if frame === 'lead'}
 			<b>{leadName}</b>
 			{#if said}
-				<span class="figures">{viewport.width} · {said(viewport.width).whole}</span>
+				{@const { whole, short } = said(viewport.width)}
+				<span class="figures" title={whole}>{viewport.width} · {drawnWidth > WORDS ? whole : short}</span>
 			{:else}
 				<span class="figures">{viewport.width} × {px(viewport.height)} · {percent(scale)}</span>
 				<span class="figures">{band.letter} {printInterval(band.interval)}</span>
