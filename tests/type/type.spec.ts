@@ -186,3 +186,13 @@ test('a size in steps becomes one line through them, is kept over a reload, and 
 	await expect(wake(page)).toContainText('if written: 1 text changes size here; its rules hit');
 	await expect.poll(() => sizeIn(page, 'p')).toBeCloseTo(20.25, 1);
 });
+
+test('a name that a sheet has for something else is said, and nothing is tried', async ({ page, server }) => {
+	const site = await bring(server, { ...SITE, 'a.css': `:root { --size-body: red }\n${SITE['a.css']}` });
+	await openType(page, server, site, '?page=index.html');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('s');
+	const lines = await panel(page, 'Lines');
+	await expect(lines).toContainText('“--size-body” is already in use for something else: `red` (a.css).');
+	await expect(wake(page)).toHaveText('nothing changes');
+});

@@ -9,6 +9,7 @@ import {
 } from '@codemirror/view';
 import { parseSheet, type Sheet, type Span } from '../core/css/index.ts';
 import { pageNotes, parsePage } from '../core/html/index.ts';
+import { lineNumber } from '../core/text/index.ts';
 import { sheetParts } from './css.ts';
 import { afterFrames } from './painted.ts';
 import { support } from './support.ts';
@@ -40,7 +41,7 @@ function remarksOn(text: string, kind: 'page' | 'sheet'): Remark[] {
 			? pageNotes(parsePage(text)).map(({ span, sentence }) => ({ at: span.start, sentence }))
 			: [];
 	const ofSheets = sheetParts(text, kind).flatMap(({ start, end }) => {
-		const above = text.slice(0, start).split('\n').length - 1;
+		const above = lineNumber(text, start) - 1;
 		const sheet = parseSheet(text.slice(start, end));
 		return [...sheet.notes, ...(lint?.(sheet) ?? []), ...support.remarks(sheet)].map(
 			({ span, sentence }) => ({

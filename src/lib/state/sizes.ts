@@ -23,8 +23,6 @@ export interface ReadText {
 	readonly name: string;
 	readonly words: string;
 	readonly size: Size;
-	/** What the engine has in the lead, px. */
-	readonly computed: number;
 }
 
 /** The sizes of a page's texts, as its sources are now. */
@@ -37,8 +35,6 @@ export interface ReadSizes {
 	readonly hits: ReadonlyMap<string, readonly number[]>;
 	/** Index of an element by its path; -1 where there is none. */
 	indexOf(path: ElementPath): number;
-	/** Whether an element of an index is a text. */
-	readonly byIndex: ReadonlyMap<number, ReadText>;
 	/** The paths of all elements, by index. */
 	readonly paths: readonly ElementPath[];
 }
@@ -95,8 +91,7 @@ export async function readSizes(
 				tag: answer.tag,
 				name: nameOfElement(element),
 				words: wordsIn(element, 60),
-				size: own.size(index),
-				computed: parseFloat(answer.computed.get('font-size') ?? '')
+				size: own.size(index)
 			}
 		];
 	});
@@ -106,7 +101,6 @@ export async function readSizes(
 		sizingAt,
 		hits: new Map(selectors.map((selector, i) => [selector, hits[i + 1] ?? []])),
 		indexOf: (path) => places.get(path.join('.')) ?? -1,
-		byIndex: new Map(texts.map((text) => [text.index, text])),
 		paths: elements.map(({ path }) => path)
 	};
 }

@@ -24,7 +24,8 @@ export interface TextStyle {
 	readonly texts: readonly ReadText[];
 }
 
-const keyOf = (curve: Curve): string =>
+/** A text that tells a curve from others. */
+export const curveKey = (curve: Curve): string =>
 	curve
 		.map(
 			({ to, line: { constant, slope } }) =>
@@ -40,7 +41,7 @@ export function stylesOf({ texts }: ReadSizes): TextStyle[] {
 	const groups = new Map<string, ReadText[]>();
 	for (const text of texts) {
 		if (!text.size.curve) continue;
-		const key = keyOf(text.size.curve);
+		const key = curveKey(text.size.curve);
 		const own = groups.get(key);
 		if (own) own.push(text);
 		else groups.set(key, [text]);
@@ -80,7 +81,8 @@ export function checkedStyle(
 	read: ReadSizes,
 	larger: Sizing,
 	over: Over,
-	heights: CurveContext['heights']
+	heights: CurveContext['heights'],
+	rootFollows: boolean
 ): Checked {
 	const [text] = style.texts;
 	const notes: TypeNote[] = [];
@@ -94,7 +96,7 @@ export function checkedStyle(
 		const nested = around && nestedNote(text.size.sources, read.sizing.size(around).sources);
 		if (nested) notes.push(nested);
 		// Where the root itself does not follow, that is said once.
-		const grown = rootNote(read, larger, over) ? null : larger.size(text.index).curve;
+		const grown = rootFollows ? larger.size(text.index).curve : null;
 		const deaf = grown && deafNote(within(style.curve, over), within(grown, over), LARGER);
 		if (deaf) notes.push(deaf);
 	}

@@ -2,7 +2,7 @@ import type { Candidate } from '../core/cascade/index.ts';
 import { parseSheet, sliceOf } from '../core/css/index.ts';
 import { givenBy } from '../core/css/edit/index.ts';
 import { nameAt, type ElementPath } from '../core/html/index.ts';
-import { compare, rationalFromNumber, toNumber } from '../core/interval/index.ts';
+import { rationalFromNumber, toNumber } from '../core/interval/index.ts';
 import { curveOfText, line, lineOver, valueOn, type Curve } from '../core/length/index.ts';
 import { lengthContext } from '../core/media/index.ts';
 import {
@@ -33,7 +33,8 @@ import {
 	type LengthWish
 } from './lengthWish.ts';
 import { writeSizes } from './sizeEdit.ts';
-import { READ } from './sizes.ts';
+import { READ, type ReadText } from './sizes.ts';
+import { curveKey } from './textStyles.ts';
 import { applyEdit, undoIn } from './steps.ts';
 import { TypeReading, type Looked } from './typeReading.svelte.ts';
 import { tryEdit } from './trying.ts';
@@ -51,23 +52,7 @@ export interface Winner {
 	/** For how many elements, the first by its name. */
 	readonly count: number;
 	readonly name: string;
-	readonly role: string;
 }
-
-const sameCurve = (a: Curve | null, b: Curve | null): boolean =>
-	a === b ||
-	(a !== null &&
-		b !== null &&
-		a.length === b.length &&
-		a.every(({ to, line: one }, i) => {
-			const other = b[i];
-			return (
-				other !== undefined &&
-				compare(to.at, other.to.at) === 0 &&
-				compare(one.slope, other.line.slope) === 0 &&
-				compare(one.constant, other.line.constant) === 0
-			);
-		}));
 
 /** Whether a declaration is of a rule with just this selector. */
 const isOf = (from: Candidate | undefined, selector: string): boolean =>
@@ -377,9 +362,8 @@ export class Typesetting {
 		const { now: read, looked } = this.reading;
 		if (!read || !looked || !this.edit) return [];
 		const found = new Map<string, Winner>();
-		for (const { selector, property, step } of this.declared) {
+		for (const { selector, property } of this.declared) {
 			if (property !== 'font-size' && this.work === 'scale') continue;
-			const role = this.scale.roles.find((one) => one.step === step)?.name ?? '';
 			for (const index of read.hits.get(selector) ?? []) {
 				for (const { from, up } of read.sizing.length(index, property).sources) {
 					if (!from || up > 0 || isOf(from, selector)) continue;
@@ -392,8 +376,7 @@ export class Typesetting {
 						file: from.file,
 						offset,
 						count: (known?.count ?? 0) + 1,
-						name: known?.name ?? name,
-						role
+						name: known?.name ?? name
 					});
 				}
 			}
@@ -420,9 +403,10 @@ export class Typesetting {
 	readonly changed: readonly ElementPath[] = $derived.by(() => {
 		const { now: read, before } = this.reading;
 		if (!this.edit || !read || !before || read === before) return [];
-		const was = new Map(before.texts.map(({ path, size }) => [path.join('.'), size.curve]));
-		return read.texts.flatMap(({ path, size }) =>
-			sameCurve(was.get(path.join('.')) ?? null, size.curve) ? [] : [path]
+		const keyOf = ({ size }: ReadText): string => (size.curve ? curveKey(size.curve) : '');
+		const was = new Map(before.texts.map((text) => [text.path.join('.'), keyOf(text)]));
+		return read.texts.flatMap((text) =>
+			(was.get(text.path.join('.')) ?? '') === keyOf(text) ? [] : [text.path]
 		);
 	});
 

@@ -1,5 +1,4 @@
 import {
-	compareCuts,
 	fromInterval,
 	NOTHING,
 	sign,
@@ -10,13 +9,12 @@ import {
 	type Cut,
 	type IntervalSet
 } from '../interval/index.ts';
-import { scaledBy, signCuts, sumOf, type Curve } from './curve.ts';
+import { scaledBy, signCuts, sumOf, type Curve, type Over } from './curve.ts';
 import { valueAt } from './form.ts';
 
-const between = (from: Cut, to: Cut): IntervalSet =>
-	compareCuts(from, to) < 0
-		? fromInterval({ lo: from.at, loClosed: !from.after, hi: to.at, hiClosed: to.after })
-		: NOTHING;
+/** The widths from one cut to another as a set. */
+export const widthsOver = ({ from, to }: Over): IntervalSet =>
+	fromInterval({ lo: from.at, loClosed: !from.after, hi: to.at, hiClosed: to.after });
 
 /** The widths at which a curve's sign, −1, 0 or 1, is one that counts; exact, with the ends as they are. */
 export function widthsWhere(curve: Curve, counts: (sign: number) => boolean): IntervalSet {
@@ -25,7 +23,7 @@ export function widthsWhere(curve: Curve, counts: (sign: number) => boolean): In
 		return ends.slice(1).reduce<IntervalSet>((found, end, i) => {
 			const begin = ends[i] ?? piece.from;
 			const here = sign(valueAt(piece.line, middle(begin.at, end.at)));
-			return counts(here) ? union(found, between(begin, end)) : found;
+			return counts(here) ? union(found, widthsOver({ from: begin, to: end })) : found;
 		}, set);
 	}, NOTHING);
 }

@@ -91,6 +91,7 @@ function together(
 
 const plus = (a: Line, b: Line): Line => line(add(a.constant, b.constant), add(a.slope, b.slope));
 
+/** Two curves added up; without a piece where there are more of them than can be told. */
 export const sumOf = (a: Curve, b: Curve): Curve =>
 	together(a, b, (x, y, on) => lineOver(on, plus(x, y))) ?? [];
 
@@ -223,13 +224,10 @@ export function roundedTo(how: Rounding, curve: Curve, step: Curve): Curve | und
 export function restOf(kind: 'mod' | 'rem', curve: Curve, step: Curve): Curve | undefined {
 	const size = sizeOf(step);
 	if (!size) return undefined;
-	const [down, up] = [multiplesOf('down', curve, size), multiplesOf('up', curve, size)];
-	const taken = kind === 'rem' ? multiplesOf('to-zero', curve, size) : down;
-	if (!taken || !up) return undefined;
-	const rest = sumOf(curve, opposite(taken));
 	// Under a negative step what is left is negative, too.
 	const isNegative = step.every((piece) => valueAt(piece.line, middle(piece.from.at, piece.to.at)).n < 0n);
-	return kind === 'mod' && isNegative ? sumOf(curve, opposite(up)) : rest;
+	const taken = multiplesOf(kind === 'rem' ? 'to-zero' : isNegative ? 'up' : 'down', curve, size);
+	return taken && sumOf(curve, opposite(taken));
 }
 
 /** The piece that a width lies in; undefined where the curve does not reach it. */

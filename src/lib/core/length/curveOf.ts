@@ -144,8 +144,10 @@ function joinedBy(
 	const curves = others.map(({ curve }) => curve);
 	const [second = []] = curves;
 	switch (kind) {
-		case 'sum':
-			return { kind: 'curve', type, curve: curves.reduce(sumOf, first.curve) };
+		case 'sum': {
+			const sum = curves.reduce(sumOf, first.curve);
+			return typed(type, sum.length > 0 ? sum : undefined, TOO_MANY);
+		}
 		case 'min':
 		case 'max': {
 			const chosen = curves.reduce<Curve | undefined>(

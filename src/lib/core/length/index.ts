@@ -24,7 +24,7 @@ export {
 	type Over,
 	type Piece
 } from './curve.ts';
-export { whereLess, widthsWhere } from './compare.ts';
+export { whereLess, widthsOver, widthsWhere } from './compare.ts';
 export { curveOfText, curveOf, type CurveContext, type Curved } from './curveOf.ts';
 export { curveInWords, printWidth } from './words.ts';
 export { lengthAt, type LengthAt } from './at.ts';

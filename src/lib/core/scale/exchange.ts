@@ -4,7 +4,7 @@ import { curveOfText, lineOver, line, over, valueOn, jointsOf } from '../length/
 import { rational, rationalFromNumber, toNumber } from '../interval/index.ts';
 import { fluidText, type Writing } from './fluid.ts';
 import type { Sized } from './recognise.ts';
-import { nameBy, scaleSchema, stepsOf, type Scale } from './scale.ts';
+import { nameBy, namedSteps, scaleSchema, type Scale } from './scale.ts';
 
 /** What a file of sizes says: a whole scale, or sizes at two widths. */
 export type ReadSizes =
@@ -40,10 +40,6 @@ export const stepText = (
 		writingOf(scale, root)
 	);
 
-/** The steps that have roles, from the largest. */
-const named = (scale: Scale) =>
-	stepsOf(scale).flatMap((one) => (one.role ? [{ ...one, role: one.role }] : []));
-
 /**
  * A scale as design tokens (Design Tokens Community Group, format of 2025.10: dimensions with value and unit): a group an
  * end, a token a step; the scale itself stands among the extensions of the file.
@@ -53,7 +49,7 @@ export function toTokens(scale: Scale): string {
 		$type: 'dimension',
 		$description: `Sizes at ${scale[end].width} px of viewport width.`,
 		...Object.fromEntries(
-			named(scale).map(({ role, ...step }) => [
+			namedSteps(scale).map(({ role, ...step }) => [
 				nameBy('NAME', role.name),
 				{ $value: { value: figure(step[end]), unit: 'px' } }
 			])
@@ -65,7 +61,7 @@ export function toTokens(scale: Scale): string {
 
 /** A scale as custom properties. */
 export const toProperties = (scale: Scale, root: number): string =>
-	`:root {\n${named(scale)
+	`:root {\n${namedSteps(scale)
 		.map((one) => `\t${nameBy(scale.output.property, one.role.name)}: ${stepText(scale, one, root)};\n`)
 		.join('')}}\n`;
 
@@ -73,7 +69,7 @@ export const toProperties = (scale: Scale, root: number): string =>
 export const toTable = (scale: Scale): string =>
 	[
 		`name,step,${scale.narrow.width} px,${scale.wide.width} px`,
-		...named(scale).map(
+		...namedSteps(scale).map(
 			({ role, step, narrow, wide }) => `${quoted(role.name)},${step},${figure(narrow)},${figure(wide)}`
 		)
 	].join('\r\n') + '\r\n';

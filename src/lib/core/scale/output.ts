@@ -1,6 +1,6 @@
 import { fewestPlaces, fluidText } from './fluid.ts';
 import { stepText, writingOf } from './exchange.ts';
-import { nameBy, stepsOf, type Scale } from './scale.ts';
+import { nameBy, namedSteps, type Scale } from './scale.ts';
 
 /** A declaration that a scale wants to stand in the sheet. */
 export interface Declared {
@@ -38,7 +38,7 @@ function lineText(
  */
 export function declarationsOf(scale: Scale, root: number): Declared[] {
 	const { output, groups, spaces } = scale;
-	const steps = stepsOf(scale).flatMap((one) => (one.role ? [{ ...one, role: one.role }] : []));
+	const steps = namedSteps(scale);
 	const property = (name: string): string => nameBy(output.property, name);
 	const found: Declared[] = [];
 	if (output.properties) {

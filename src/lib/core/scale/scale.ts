@@ -132,6 +132,10 @@ export function stepsOf(scale: Scale): Step[] {
 	});
 }
 
+/** The steps that have roles, from the largest. */
+export const namedSteps = (scale: Scale) =>
+	stepsOf(scale).flatMap((one) => (one.role ? [{ ...one, role: one.role }] : []));
+
 /** Sets a step's own size at an end, or takes it back to what the scale has. */
 export function withOwn(scale: Scale, step: number, end: End, size: number | null): Scale {
 	const others = scale.own.filter((one) => one.step !== step || one.end !== end);

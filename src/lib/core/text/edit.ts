@@ -1,5 +1,5 @@
 import { applyChanges, shifted, type Change } from './change.ts';
-import { lineStart } from './lines.ts';
+import { lineNumber, lineStart } from './lines.ts';
 
 /** Changes of one file's text. */
 export interface FileChanges {
@@ -39,7 +39,7 @@ export function changedLines(source: string, changes: readonly Change[]): Hunk[]
 		const text = source.slice(start, end);
 		const before = text.split('\n');
 		const after = applyChanges(text, shifted(own, -start)).split('\n');
-		let line = source.slice(0, start).split('\n').length;
+		let line = lineNumber(source, start);
 		while (before.length > 0 && after.length > 0 && before[0] === after[0]) {
 			before.shift();
 			after.shift();

@@ -26,3 +26,6 @@ export function placeAt(starts: readonly number[], offset: number): Place {
 /** The offset at which the line of an offset begins. */
 export const lineStart = (text: string, offset: number): number =>
 	offset === 0 ? 0 : text.lastIndexOf('\n', offset - 1) + 1;
+
+/** The line that an offset of a text lies in, counted from 1. */
+export const lineNumber = (text: string, offset: number): number => text.slice(0, offset).split('\n').length;

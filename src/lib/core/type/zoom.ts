@@ -1,7 +1,6 @@
 import {
 	difference,
 	divide,
-	fromInterval,
 	intersection,
 	intervals,
 	isEmpty,
@@ -20,6 +19,7 @@ import {
 	valueAt,
 	valueOn,
 	whereLess,
+	widthsOver,
 	within,
 	type Curve,
 	type Over
@@ -38,12 +38,9 @@ const zoomedOut = (curve: Curve): Curve =>
 		line: { ...line, slope: divide(line.slope, MOST_ZOOM) }
 	}));
 
-const setOf = ({ from, to }: Over): IntervalSet =>
-	fromInterval({ lo: from.at, loClosed: !from.after, hi: to.at, hiClosed: to.after });
-
 /** The widths of windows at which text cannot come out twice as large. */
 function shortOf(curve: Curve, over: Over): IntervalSet {
-	const asked = setOf(over);
+	const asked = widthsOver(over);
 	const twice = scaledBy(within(curve, over), WANTED);
 	// At 500 %: 5 s(w / 5) against 2 s(w).
 	let short = whereLess(scaledBy(within(zoomedOut(curve), over), MOST_ZOOM), twice);
@@ -53,7 +50,10 @@ function shortOf(curve: Curve, over: Over): IntervalSet {
 			// At the zoom that lays out at the end of a piece, p: w / p · s(p) against 2 s(w).
 			const share = { kind: 'line' as const, constant: ZERO, slope: divide(valueAt(line, at), at) };
 			const enough = difference(asked, whereLess(lineOver(over, share), twice));
-			const reached = setOf({ from: { at, after: false }, to: { at: multiply(at, MOST_ZOOM), after: true } });
+			const reached = widthsOver({
+				from: { at, after: false },
+				to: { at: multiply(at, MOST_ZOOM), after: true }
+			});
 			short = difference(short, intersection(reached, enough));
 		}
 	}

@@ -77,7 +77,9 @@
 	/** Names at the wide edge, where no pegs have them. */
 	const named = $derived(
 		beside(
-			drawn.filter(({ look }) => look === 'now').map((of) => ({ of, size: sizeAt(of, range[1]) ?? least }))
+			drawn
+				.filter(({ look }) => look === 'now')
+				.map((of) => ({ of, size: sizeAt(of, range[1]) ?? of.dots.at(-1)?.[1] ?? least }))
 		)
 	);
 	const ladders = $derived(

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { lineNumber } from '$lib/core/text/index.ts';
 	import type { Typesetting } from '$lib/state/typesetting.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
@@ -16,7 +17,7 @@
 
 	const count = $derived(setting.lines.reduce((sum, { hunks }) => sum + hunks.length, 0));
 	const lineOf = (file: string, offset: number): number =>
-		site.texts.get(file)?.text.slice(0, offset).split('\n').length ?? 1;
+		lineNumber(site.texts.get(file)?.text ?? '', offset);
 	const short = (path: string): string => path.replace(/^.*\//, '');
 </script>
 

@@ -1,7 +1,9 @@
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { lineNumber } from '$lib/core/text/index.ts';
+	import type { TypeNote } from '$lib/core/type/index.ts';
 	import { through } from '$lib/core/scale/index.ts';
-	import { rootNote, type Checked, type TextStyle } from '$lib/state/textStyles.ts';
+	import type { Checked, TextStyle } from '$lib/state/textStyles.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
@@ -20,6 +22,8 @@
 		site: SiteState;
 		page: PageState;
 		checked: readonly Checked[];
+		/** What is wrong with the root's own size. */
+		rootFault: TypeNote | undefined;
 		/** The panel that is shown. */
 		tab: Tab;
 		/** The curve that is looked at, and a wish for another. */
@@ -37,6 +41,7 @@
 		site,
 		page,
 		checked,
+		rootFault,
 		tab = $bindable(),
 		chosen,
 		onchoose,
@@ -45,11 +50,9 @@
 		onplace
 	}: Props = $props();
 
-	const { now } = $derived(setting.reading);
 	const bad = $derived(checked.filter(({ zoom, notes }) => zoom !== null || notes.length > 0).length);
 	const tabs = $derived(tabsOf(setting, bad));
 	const shown = $derived(tabs.some(({ id }) => id === tab) ? tab : 'lines');
-	const root = $derived(now ? rootNote(now, now.sizingAt(24), SHOWN) : undefined);
 
 	/** Sets a size that goes by steps as one line through them. */
 	function throughSteps({ texts: [text], curve }: TextStyle): void {
@@ -60,7 +63,7 @@
 	}
 
 	const lineOf = (file: string, offset: number): number =>
-		site.texts.get(file)?.text.slice(0, page.inFile(file, offset)).split('\n').length ?? 1;
+		lineNumber(site.texts.get(file)?.text ?? '', page.inFile(file, offset));
 	const toPlace = ({ path, offset }: FilePlace): void => onplace({ path, offset: page.inFile(path, offset) });
 </script>
 
@@ -76,7 +79,7 @@
 		{:else if shown === 'set'}
 			<LengthPanel {setting} onproperty={(property) => onlength(setting.length?.path, property)} />
 		{:else if shown === 'checks'}
-			<Checks {setting} {checked} {root} onplace={toPlace} {onchoose} />
+			<Checks {setting} {checked} root={rootFault} onplace={toPlace} {onchoose} />
 		{:else}
 			<Texts
 				{setting}

@@ -9,7 +9,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Stages } from '$lib/state/stages.svelte.ts';
 	import { sweptAs } from '$lib/state/sweeping.svelte.ts';
-	import { checkedStyle, stretchesIn } from '$lib/state/textStyles.ts';
+	import { checkedStyle, rootNote, stretchesIn } from '$lib/state/textStyles.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { tryEdit } from '$lib/state/trying.ts';
 	import { Typesetting } from '$lib/state/typesetting.svelte.ts';
@@ -134,11 +134,13 @@
 	$effect(() => stages?.keepInStep(inStep));
 
 	const heights = $derived(lengthContext(as).heights);
+	/** The sizes with a larger text size in the browser. */
+	const larger = $derived(reading.now?.sizingAt(24));
+	const rootFault = $derived(reading.now && larger ? rootNote(reading.now, larger, SHOWN) : undefined);
 	const checked = $derived.by(() => {
 		const { now, styles } = reading;
-		if (!now) return [];
-		const larger = now.sizingAt(24);
-		return styles.map((style) => checkedStyle(style, now, larger, SHOWN, heights));
+		if (!now || !larger) return [];
+		return styles.map((style) => checkedStyle(style, now, larger, SHOWN, heights, !rootFault));
 	});
 	const faults = $derived(
 		setting.work === 'sizes'
@@ -243,6 +245,7 @@
 			{site}
 			{page}
 			{checked}
+			{rootFault}
 			bind:tab
 			{chosen}
 			onchoose={choose}
