@@ -1,7 +1,8 @@
 import type { Handle } from '@sveltejs/kit';
 import { join } from 'node:path';
 import pino from 'pino';
-import { dataFolder } from '$lib/server/database.ts';
+import { dataFolder } from '$lib/server/dataFolder.ts';
+import { isForeign } from '$lib/server/front/foreign.ts';
 import { optionsFrom } from '$lib/server/front/front.ts';
 import { Problem, problemReply } from '$lib/server/problem.ts';
 import { withSiteAhead } from '$lib/server/stage.ts';
@@ -11,15 +12,6 @@ const log = pino(
 	{ level: process.env.VANTAGGIO_LOG ?? 'info', base: null },
 	pino.destination({ dest: join(dataFolder(), 'server.log'), mkdir: true })
 );
-
-/** The API answers the application's own pages only, never a stage and never another site's page. */
-function isForeign(request: Request, url: URL): boolean {
-	const origin = request.headers.get('origin');
-	const site = request.headers.get('sec-fetch-site');
-	return (
-		(origin !== null && origin !== url.origin) || (site !== null && site !== 'same-origin' && site !== 'none')
-	);
-}
 
 /** Frames come from the stages' hosts, which `VANTAGGIO_STAGE` may put elsewhere. */
 const [, stageHosts = ''] = optionsFrom(process.env).stagePattern.split('{stage}');
@@ -38,17 +30,18 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const begun = performance.now();
 	event.locals.log = log;
 	const { request, url } = event;
-	const api = url.pathname.startsWith('/api/');
+	const route = event.route.id ?? '';
+	const api = route.startsWith('/api/');
+	const isStage = route.startsWith('/stage/');
 	const response =
-		api && isForeign(request, url)
+		(api && isForeign(Object.fromEntries(request.headers), url.origin)) ||
+		(!isStage && request.headers.has('x-vantaggio-stage'))
 			? problemReply(new Problem(403, 'This address answers the application’s own pages only.'))
 			: await resolve(event, { transformPageChunk: ({ html }) => withSiteAhead(html, url) });
-	if (!url.pathname.startsWith('/stage/')) {
+	if (!isStage) {
 		completePolicy(response.headers);
 		response.headers.set('x-frame-options', 'DENY');
-		response.headers.set('x-content-type-options', 'nosniff');
-		response.headers.set('referrer-policy', 'no-referrer');
-		if (api) response.headers.set('cache-control', 'no-store');
+		if (api && !response.headers.has('cache-control')) response.headers.set('cache-control', 'no-store');
 	}
 	log.info({
 		method: request.method,

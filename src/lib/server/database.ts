@@ -1,12 +1,10 @@
 import { mkdirSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
 import { Sequelize, type Transaction } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { dataFolder } from './dataFolder.ts';
 import { migrations } from './migrations/index.ts';
 import { bindModels } from './models.ts';
-
-/** The folder that holds everything that people made: `VANTAGGIO_DATA`, else `./data`. */
-export const dataFolder = (): string => resolve(process.env.VANTAGGIO_DATA ?? 'data');
 
 let opening: Promise<Sequelize> | undefined;
 

@@ -1,5 +1,7 @@
-import { createHash, timingSafeEqual } from 'node:crypto';
+import { createHash, scryptSync, timingSafeEqual } from 'node:crypto';
 import type { IncomingMessage, ServerResponse } from 'node:http';
+import { isForeign } from './foreign.ts';
+import { wrongKeys } from './wrongKeys.ts';
 
 export interface FrontOptions {
 	/** Names by which the application may be reached, without a port. */
@@ -8,60 +10,125 @@ export interface FrontOptions {
 	readonly stagePattern: string;
 	/** Asked of everybody where the server listens to other machines. */
 	readonly key: string | null;
+	/** What stages' hosts carry where a key is set; '' without one. */
+	readonly stageToken: string;
 }
+
+/** Where the front leaves the word of the stages for Kit's side of the same process. */
+const TOKEN = 'VANTAGGIO_STAGE_TOKEN';
 
 /** The environment as options; the names of the loopback are always among them. */
 export const optionsFrom = (env: NodeJS.ProcessEnv): FrontOptions => ({
 	names: ['127.0.0.1', 'localhost', '[::1]', ...(env.VANTAGGIO_NAMES ?? '').split(/[\s,]+/).filter(Boolean)],
 	stagePattern: env.VANTAGGIO_STAGE ?? '{stage}.localhost',
-	key: env.VANTAGGIO_KEY || null
+	key: env.VANTAGGIO_KEY || null,
+	stageToken: env.VANTAGGIO_KEY ? (env[TOKEN] ?? '') : ''
 });
 
-/** A word that only those who know the key can put into a stage's host name; '' without a key. */
-const stageToken = (key: string | null): string =>
-	key === null ? '' : createHash('sha256').update(`stage ${key}`).digest('hex').slice(0, 24);
-
-/** The host of a site's stage; of what pattern, where number or site are left to be put in. */
-export const stageHost = ({ stagePattern, key }: FrontOptions, n: number | '{n}', site: string): string => {
-	const token = stageToken(key);
-	return stagePattern.replace('{stage}', `stage-${n}-s${site}${token ? `-${token}` : ''}`);
-};
-
-function refuse(response: ServerResponse, status: number, detail: string): void {
-	const title = status === 401 ? 'Key wanted' : 'Refused';
-	response.writeHead(status, {
-		'content-type': 'application/problem+json',
-		...(status === 401 ? { 'www-authenticate': 'Basic realm="Vantaggio", charset="UTF-8"' } : {})
-	});
-	response.end(JSON.stringify({ type: 'about:blank', title, status, detail }));
+/**
+ * Options with the word that a stage's host name carries where a key is set, so that only those who know the key know
+ * the host. It is derived (scrypt, RFC 7914) with a salt of this server: who sees the word in an address has not got the key.
+ */
+export function withStageToken(env: NodeJS.ProcessEnv, salt: Uint8Array): FrontOptions {
+	if (env.VANTAGGIO_KEY) env[TOKEN] = scryptSync(env.VANTAGGIO_KEY, salt, 12).toString('hex');
+	return optionsFrom(env);
 }
 
-function holdsKey(request: IncomingMessage, key: string): boolean {
-	const basic = /^Basic (.+)$/.exec(request.headers.authorization ?? '')?.[1];
-	const given = Buffer.from(basic ?? '', 'base64')
-		.toString('utf8')
-		.replace(/^[^:]*:/, '');
+/** The host of a site's stage; of what pattern, where number or site are left to be put in. */
+export const stageHost = (
+	{ stagePattern, stageToken }: FrontOptions,
+	n: number | '{n}',
+	site: string
+): string =>
+	stagePattern.replace('{stage}', `stage-${n}-s${site}${stageToken ? `-${stageToken}` : ''}`);
+
+const TITLES: Readonly<Record<number, string>> = { 401: 'Key wanted', 429: 'Too many wrong keys' };
+
+function refuse(
+	response: ServerResponse,
+	status: number,
+	detail: string,
+	headers: Readonly<Record<string, string>> = {}
+): void {
+	response.writeHead(status, { 'content-type': 'application/problem+json', ...headers });
+	response.end(
+		JSON.stringify({ type: 'about:blank', title: TITLES[status] ?? 'Refused', status, detail })
+	);
+}
+
+/** The password that a request gives; undefined where it gives none (RFC 7617 §2: the scheme's name in any case). */
+function givenKey(request: IncomingMessage): string | undefined {
+	const basic = /^basic +(.+)$/i.exec(request.headers.authorization ?? '')?.[1];
+	return basic && Buffer.from(basic, 'base64').toString('utf8').replace(/^[^:]*:/, '');
+}
+
+function isKey(given: string, key: string): boolean {
 	const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
 	return timingSafeEqual(digest(given), digest(key));
+}
+
+/** What every answer of every host says unless it says more itself: nobody else embeds it, frames it or guesses its type. */
+const GUARDS = {
+	'cross-origin-resource-policy': 'same-origin',
+	'x-content-type-options': 'nosniff',
+	'content-security-policy': "frame-ancestors 'none'",
+	'referrer-policy': 'no-referrer',
+	'x-dns-prefetch-control': 'off'
+} as const;
+
+/**
+ * The address of a request as Kit will read it (URL Standard §4.4: dots, encoded dots and backslashes resolved);
+ * null where it is none.
+ */
+function resolved(path: string): string | null {
+	try {
+		const { pathname, search } = new URL(`http://front${path.startsWith('/') ? '' : '/'}${path}`);
+		return pathname + search;
+	} catch {
+		return null;
+	}
 }
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /**
- * What stands before Kit's handler and decides by the Host header alone: an unknown host gets nothing; a
- * stage's host gets its site's files and the stage's own page and script, never the API, never a built file
- * of the application; the application's host gets everything, with the key where one is set.
+ * What stands before Kit's handler and decides by the Host header: an unknown host gets nothing; a stage's host gets its
+ * site's files and the stage's own page and script, never the API, never a built file of the application; the
+ * application's host gets everything, with the key where one is set. What changes something is taken from the
+ * application's own pages only.
  */
-export function createFront(options: FrontOptions) {
+export function createFront(options: FrontOptions, now?: () => number) {
 	const { names, key } = options;
+	const wrong = wrongKeys(now);
 	const pattern = escaped(stageHost(options, '{n}', '{site}'));
 	const stages = new RegExp(
 		`^${pattern.replace('\\{n\\}', '\\d{1,2}').replace('\\{site\\}', '(\\d{1,9})')}$`
 	);
+
+	/** Refuses who does not give the key; false where it was given. */
+	function isLocked(request: IncomingMessage, response: ServerResponse): boolean {
+		if (key === null) return false;
+		const address = request.socket.remoteAddress ?? '';
+		const given = givenKey(request);
+		const seconds = given === undefined ? 0 : wrong.wait(address);
+		if (seconds > 0) {
+			const detail = `15 wrong keys came from this address within a minute; it may try again in ${seconds} s.`;
+			refuse(response, 429, detail, { 'retry-after': String(seconds) });
+			return true;
+		}
+		if (given !== undefined && isKey(given, key)) return false;
+		if (given !== undefined) wrong.count(address);
+		refuse(response, 401, 'This server asks for its access key as password.', {
+			'www-authenticate': 'Basic realm="Vantaggio", charset="UTF-8"'
+		});
+		return true;
+	}
+
 	return (request: IncomingMessage, response: ServerResponse, next: () => void): void => {
 		for (const name of Object.keys(request.headers)) {
 			if (name.startsWith('x-vantaggio-') || name.startsWith('x-forwarded-')) delete request.headers[name];
 		}
+		for (const [name, value] of Object.entries(GUARDS)) response.setHeader(name, value);
 		const host = (request.headers.host ?? '').toLowerCase();
 		const name = host.replace(/:\d+$/, '');
 		const port = /:\d+$/.exec(host)?.[0] ?? '';
@@ -69,22 +136,28 @@ export function createFront(options: FrontOptions) {
 		// A policy cannot name an IPv6 address.
 		const named = names.filter((one) => !one.startsWith('['));
 		request.headers['x-vantaggio-applications'] = named.map((one) => `http://${one}${port}`).join(' ');
+		const isRead = request.method === 'GET' || request.method === 'HEAD';
 		const site = stages.exec(name)?.[1];
 		if (site !== undefined) {
-			const path = request.url ?? '/';
-			if (/^\/api(\/|$|\?)/.test(path)) return refuse(response, 403, 'A stage has no access to the API.');
-			if (request.method !== 'GET' && request.method !== 'HEAD')
-				return refuse(response, 403, 'A stage can only be read.');
+			if (!isRead) return refuse(response, 403, 'A stage can only be read.');
+			const root = `/stage/${site}/`;
+			const path = resolved(root + (request.url ?? '/').replace(/^\//, ''));
+			if (!path?.startsWith(root)) return refuse(response, 403, 'A stage has its own site’s files only.');
 			delete request.headers.cookie;
 			request.headers['x-vantaggio-stage'] = site;
-			request.url = `/stage/${site}${path.startsWith('/') ? path : `/${path}`}`;
+			request.url = path;
 			return next();
 		}
 		if (!names.includes(name)) {
 			return refuse(response, 403, `This server does not answer to the name "${name.slice(0, 100)}".`);
 		}
-		if (key !== null && !holdsKey(request, key))
-			return refuse(response, 401, 'This server asks for its access key as password.');
+		if (!isRead && isForeign(request.headers, `http://${host}`))
+			return refuse(response, 403, 'Changes are taken from the application’s own pages only.');
+		const path = resolved(request.url ?? '/');
+		if (path === null) return refuse(response, 400, 'The address of this request cannot be read.');
+		request.url = path;
+		// Whoever watches over the server need not know the key.
+		if (!(isRead && path === '/api/health') && isLocked(request, response)) return;
 		next();
 	};
 }

@@ -1,11 +1,13 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
-import { createFront, optionsFrom } from './front.ts';
+import { dataFolder } from '../dataFolder.ts';
+import { createFront, withStageToken } from './front.ts';
+import { stageSalt } from './salt.ts';
 
 /** The server as built: the front before Kit's handler, which lies beside it. */
 
 const port = Number(process.env.PORT ?? 4870);
 const host = process.env.HOST ?? '127.0.0.1';
-const options = optionsFrom(process.env);
+const options = withStageToken(process.env, stageSalt(dataFolder()));
 
 function stop(sentence: string): never {
 	console.error(sentence);
@@ -56,9 +58,8 @@ async function ready(): Promise<void> {
 		if (!response.ok) stop(`The server answers ${response.status} to ${path}: ${await response.text()}`);
 		return response;
 	};
-	await ask('/api/health');
+	const sites = (await (await ask('/api/sites')).json()) as unknown[];
 	if (process.argv.includes('--demo')) {
-		const sites = (await (await ask('/api/sites')).json()) as unknown[];
 		if (sites.length === 0) await ask('/api/sites?demo', 'POST');
 	}
 	console.log(`Vantaggio is open at ${at}`);

@@ -6,7 +6,7 @@ export const GET = handler(async (event) => {
 	return new Response(new Uint8Array(bytes), {
 		headers: {
 			'content-type': type,
-			'content-security-policy': 'sandbox',
+			'content-security-policy': "frame-ancestors 'none'; sandbox",
 			'cache-control': 'private, max-age=31536000, immutable'
 		}
 	});

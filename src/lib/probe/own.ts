@@ -1,0 +1,44 @@
+const of = <T extends object>(prototype: T, name: keyof T & string): ((it: Node) => unknown) => {
+	const get = Object.getOwnPropertyDescriptor(prototype, name)?.get;
+	return (it) => get?.call(it) as unknown;
+};
+const nodeType = of(Node.prototype, 'nodeType');
+const localName = of(Element.prototype, 'localName');
+
+const seen = new WeakMap<object, object>();
+
+/** A node's members as its prototypes have them, whatever it names itself. */
+const unnamed: ProxyHandler<object> = {
+	get(node, name) {
+		for (let at: object | null = Object.getPrototypeOf(node) as object; at; at = Object.getPrototypeOf(at) as object) {
+			const found = Object.getOwnPropertyDescriptor(at, name);
+			if (!found) continue;
+			const value: unknown = found.get ? found.get.call(node) : found.value;
+			return typeof value === 'function' ? (value.bind(node) as unknown) : value;
+		}
+		return undefined;
+	},
+	set(node, name, value) {
+		for (let at: object | null = Object.getPrototypeOf(node) as object; at; at = Object.getPrototypeOf(at) as object) {
+			const set = Object.getOwnPropertyDescriptor(at, name)?.set;
+			if (!set) continue;
+			set.call(node, value);
+			return true;
+		}
+		return false;
+	}
+};
+
+/**
+ * A node of a page, for one access to a member of its own. Documents and forms have the elements that are named in them
+ * as members, before all others (HTML §3.1.6, §4.10.3): `<form name=open>` is `document.open`. Only for reading a member:
+ * what is handed on is the node itself.
+ */
+export function own<X extends Node | null | undefined>(node: X): X {
+	if (!node) return node;
+	const type = nodeType(node);
+	if (type !== Node.DOCUMENT_NODE && (type !== Node.ELEMENT_NODE || localName(node) !== 'form')) return node;
+	let view = seen.get(node);
+	if (!view) seen.set(node, (view = new Proxy(node, unnamed)));
+	return view as X;
+}
