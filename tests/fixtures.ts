@@ -45,13 +45,17 @@ export const pageFrames = (page: Page) =>
 export const inFrames = <X>(page: Page, work: () => X): Promise<X[] | null> =>
 	Promise.all(pageFrames(page).map((frame) => frame.evaluate(work))).catch(() => null);
 
+/** Asked of the prototype, for a page may have an element of the member's name. */
+const isComplete = (): boolean =>
+	Object.getOwnPropertyDescriptor(Document.prototype, 'readyState')?.get?.call(document) === 'complete';
+
 /** Opens the Bench of a site and waits until its four frames have the page. */
 export async function openBench(page: Page, server: Server, site = 1, query = ''): Promise<void> {
 	await page.goto(`${server.url}/site/${site}/bench${query}`);
 	await expect.poll(() => pageFrames(page).length).toBe(4);
 	await expect
-		.poll(async () => (await inFrames(page, () => document.readyState))?.join())
-		.toBe('complete,complete,complete,complete');
+		.poll(async () => (await inFrames(page, isComplete))?.join())
+		.toBe('true,true,true,true');
 }
 
 /** Clicks an element of a frame that is drawn smaller than it is, where the driver's own click misses. */

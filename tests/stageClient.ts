@@ -1,10 +1,8 @@
 import type { PageContent } from '../src/lib/stage/protocol.ts';
-import { inertSource, parsePage } from '../src/lib/core/html/index.ts';
 
 export { know } from '../src/lib/stage/client/know.ts';
 export { openStage } from '../src/lib/stage/client/stage.ts';
 export { measuringQueue } from '../src/lib/stage/client/queue.ts';
-export { inertSource, parsePage };
 export { parseSheet } from '../src/lib/core/css/index.ts';
 export { simulatedSheet } from '../src/lib/core/simulate/index.ts';
 export { isPaintedOver } from '../src/lib/core/snapshot/index.ts';
@@ -15,7 +13,7 @@ export { firstWidths, foundIn, nextWidths, remainingWidths } from '../src/lib/co
 /** A page as a stage is given it, whose first style element has a sheet. */
 export const contentOf = (html: string, css: string): PageContent => ({
 	address: '/index.html',
-	html: inertSource(parsePage(html)),
+	html,
 	sheets: [{ element: [0, 0], text: css }],
 	rules: '',
 	films: 'play',

@@ -29,13 +29,13 @@ async function heldFor(args: readonly string[]): Promise<number> {
 			await page.evaluate(await clientBundle());
 			return page.evaluate(
 				async ({ site, files }) => {
-					const { openStage, measuringQueue, inertSource, parsePage } = globalThis.stageClient;
+					const { openStage, measuringQueue } = globalThis.stageClient;
 					const stage = await openStage(document.body, site, 1, { pattern: 'stage-{n}-s{site}.localhost' });
 					stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%;visibility:hidden';
 					const queue = measuringQueue(() => Promise.resolve(stage), 1);
 					const content = {
 						address: `${stage.prefix}index.html`,
-						html: inertSource(parsePage(files['index.html'] ?? '')),
+						html: files['index.html'] ?? '',
 						sheets: [{ element: [0, 1], text: files['look.css'] ?? '' }],
 						rules: '',
 						films: 'play' as const,

@@ -1,5 +1,5 @@
 import { cascadeOf } from '../../src/lib/core/cascade/index.ts';
-import { inertSource, parsePage } from '../../src/lib/core/html/index.ts';
+import { parsePage } from '../../src/lib/core/html/index.ts';
 import {
 	contains,
 	intervals,
@@ -60,7 +60,7 @@ async function queueOf(given: Given, stages: number, pattern = APART) {
 	const { page } = pageOf(given);
 	const content: PageContent = {
 		address: `${opened[0]?.prefix ?? ''}${given.path}`,
-		html: inertSource(page),
+		html: page.source,
 		sheets: sheetsOfPage(page, given.path).flatMap(({ element, from }) =>
 			from.kind === 'file' ? [{ element, text: given.texts[from.path] ?? '' }] : []
 		),

@@ -60,7 +60,7 @@ test('in a frame, conditions hold that would hold in the vantage’s own viewpor
 
 		await page.evaluate(
 			async ({ vantage, html, css }) => {
-				const { openStage, simulatedSheet, parseSheet, inertSource, parsePage } = globalThis.stageClient;
+				const { openStage, simulatedSheet, parseSheet } = globalThis.stageClient;
 				const stage = await openStage(document.body, 1, 5, { pattern: 'stage-{n}-s{site}.localhost' });
 				stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%';
 				const { width, height, density } = vantage;
@@ -70,7 +70,7 @@ test('in a frame, conditions hold that would hold in the vantage’s own viewpor
 				const sheets = [{ element: [0, 1], text: simulatedSheet(parseSheet(css))(vantage) }];
 				await stage.host.write(['a'], {
 					address: '/probe.html',
-					html: inertSource(parsePage(html)),
+					html,
 					sheets,
 					rules: '',
 					films: 'play',

@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import { paddingBox, type ElementBox, type Rect, type Sides } from '../core/box/index.ts';
 
 export type { ElementBox };
@@ -16,7 +17,7 @@ export const rectOf = ({ left, top, width, height }: DOMRect): Rect => ({ left, 
 /** The width of an element's content box; null where its padding and border are not taken from a block's width. */
 function contentWidth(element: Element, style: CSSStyleDeclaration): number | null {
 	if (style.display === 'inline' || style.display === 'contents') return null;
-	const { width } = element.getBoundingClientRect();
+	const { width } = own(element).getBoundingClientRect();
 	return (
 		width -
 		px(style.paddingLeft) -
@@ -28,12 +29,12 @@ function contentWidth(element: Element, style: CSSStyleDeclaration): number | nu
 
 /** An element's box where it stands in its window now, CSS px; null where it has none (it is not rendered). */
 export function boxOf(element: Element): ElementBox | null {
-	const window = element.ownerDocument.defaultView;
-	if (!window || element.getClientRects().length === 0) return null;
+	const window = own(own(element).ownerDocument).defaultView;
+	if (!window || own(element).getClientRects().length === 0) return null;
 	const style = window.getComputedStyle(element);
-	const parent = element.parentElement;
+	const parent = own(element).parentElement;
 	return {
-		...rectOf(element.getBoundingClientRect()),
+		...rectOf(own(element).getBoundingClientRect()),
 		margin: sides(style, (side) => `margin-${side}`),
 		border: sides(style, (side) => `border-${side}-width`),
 		padding: sides(style, (side) => `padding-${side}`),
@@ -43,10 +44,10 @@ export function boxOf(element: Element): ElementBox | null {
 
 /** The boxes that stand beside an element: its siblings that are rendered, and the padding box of its parent. */
 export function boxesAround(element: Element): { neighbours: Rect[]; around: Rect | null } {
-	const parent = element.parentElement;
-	const neighbours = [...(parent?.children ?? [])]
-		.filter((other) => other !== element && other.getClientRects().length > 0)
-		.map((other) => rectOf(other.getBoundingClientRect()));
+	const parent = own(element).parentElement;
+	const neighbours = [...(own(parent)?.children ?? [])]
+		.filter((other) => other !== element && own(other).getClientRects().length > 0)
+		.map((other) => rectOf(own(other).getBoundingClientRect()));
 	const box = parent && boxOf(parent);
 	return { neighbours, around: box && paddingBox(box) };
 }
@@ -60,7 +61,7 @@ export function computedValues(
 	pseudo?: string,
 	names?: readonly string[]
 ): Map<string, string> {
-	const style = element.ownerDocument.defaultView?.getComputedStyle(element, pseudo);
+	const style = own(own(element).ownerDocument).defaultView?.getComputedStyle(element, pseudo);
 	if (!style) return new Map();
 	if (!names && longhands.length !== style.length) longhands = [...style];
 	const values = new Map<string, string>();

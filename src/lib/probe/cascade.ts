@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import { computedValues } from './box.ts';
 import { keyOf } from '../core/selector/index.ts';
 import type { Asked, Match } from '../core/cascade/index.ts';
@@ -25,9 +26,9 @@ export function selectorIndex(asked: readonly Asked[]): SelectorIndex {
 		matches: (element) =>
 			[
 				...few('any', ''),
-				...few('type', element.localName),
-				...(element.id ? few('id', element.id) : []),
-				...new Set([...element.classList].flatMap((name) => few('class', name)))
+				...few('type', own(element).localName),
+				...(own(element).id ? few('id', own(element).id) : []),
+				...new Set([...own(element).classList].flatMap((name) => few('class', name)))
 			].flatMap((i): Match[] => {
 				const proximity = asked[i] ? hitOf(element, asked[i]) : undefined;
 				return proximity === undefined ? [] : [[i, proximity]];
@@ -38,7 +39,7 @@ export function selectorIndex(asked: readonly Asked[]): SelectorIndex {
 /** How far up the root of the innermost scope is, infinite without one; undefined where the selector does not hit. */
 function hitOf(element: Element, { selector, scopes }: Asked): number | undefined {
 	try {
-		if (scopes.length === 0) return element.matches(selector) ? Infinity : undefined;
+		if (scopes.length === 0) return own(element).matches(selector) ? Infinity : undefined;
 		return hitInScope(element, selector, scopes);
 	} catch {
 		// What no engine reads hits nothing.
@@ -51,9 +52,11 @@ function hitInScope(element: Element, selector: string, scopes: Asked['scopes'])
 	if (!innermost) return undefined;
 	const outer = scopes.slice(0, -1);
 	let proximity = 0;
-	for (let root: Element | null = element; root; root = root.parentElement, proximity++) {
+	for (let root: Element | null = element; root; root = own(root).parentElement, proximity++) {
 		const isRoot =
-			innermost.root === null ? root === element.ownerDocument.documentElement : root.matches(innermost.root);
+			innermost.root === null
+				? root === own(own(element).ownerDocument).documentElement
+				: own(root).matches(innermost.root);
 		if (!isRoot || isBeyond(element, root, innermost.limit)) continue;
 		if (outer.length > 0 && hitInScope(root, '*', outer) === undefined) continue;
 		if (hitsFrom(root, element, selector)) return proximity;
@@ -64,13 +67,13 @@ function hitInScope(element: Element, selector: string, scopes: Asked['scopes'])
 /** Whether a selector hits an element with `root` as its `:scope`. */
 const hitsFrom = (root: Element, element: Element, selector: string): boolean =>
 	root === element || !/:scope/i.test(selector)
-		? element.matches(selector)
-		: [...root.querySelectorAll(selector)].includes(element);
+		? own(element).matches(selector)
+		: [...own(root).querySelectorAll(selector)].includes(element);
 
 /** Whether an element is at or under a limit of a scope. */
 function isBeyond(element: Element, root: Element, limit: string | null): boolean {
 	if (limit === null) return false;
-	for (let at: Element | null = element; at; at = at.parentElement) {
+	for (let at: Element | null = element; at; at = own(at).parentElement) {
 		if (hitsFrom(root, at, limit)) return true;
 		if (at === root) return false;
 	}
@@ -79,8 +82,8 @@ function isBeyond(element: Element, root: Element, limit: string | null): boolea
 
 /** For each element, which `@container` conditions hold for it, as the engine evaluates them. */
 export function containersHold(elements: readonly Element[], conditions: readonly string[]): boolean[][] {
-	const document = elements[0]?.ownerDocument;
-	const window = document?.defaultView as (Window & typeof globalThis) | null | undefined;
+	const document = own(elements[0])?.ownerDocument;
+	const window = own(document)?.defaultView as (Window & typeof globalThis) | null | undefined;
 	if (!document || !window || conditions.length === 0) return elements.map(() => conditions.map(() => true));
 	const sheet = new window.CSSStyleSheet();
 	const mark = 'data-vantaggio-asked';
@@ -88,15 +91,15 @@ export function containersHold(elements: readonly Element[], conditions: readonl
 	const off = conditions.map((_, i) => `${name(i)}: 0;`).join('');
 	const on = conditions.map((text, i) => `@container ${text} { [${mark}] { ${name(i)}: 1 !important } }`);
 	sheet.replaceSync(`[${mark}] { ${off} }\n${on.join('\n')}`);
-	const before = document.adoptedStyleSheets;
-	for (const element of elements) element.setAttribute(mark, '');
-	document.adoptedStyleSheets = [...before, sheet];
+	const before = own(document).adoptedStyleSheets;
+	for (const element of elements) own(element).setAttribute(mark, '');
+	own(document).adoptedStyleSheets = [...before, sheet];
 	const answers = elements.map((element) => {
 		const style = window.getComputedStyle(element);
 		return conditions.map((_, i) => style.getPropertyValue(name(i)).trim() === '1');
 	});
-	document.adoptedStyleSheets = before;
-	for (const element of elements) element.removeAttribute(mark);
+	own(document).adoptedStyleSheets = before;
+	for (const element of elements) own(element).removeAttribute(mark);
 	return answers;
 }
 
@@ -115,22 +118,24 @@ const NO_PROPERTIES = new Set(['offset', 'computedOffset', 'easing', 'composite'
 
 /** What is on top of an element's cascade now (CSS Cascade 5 §6.1: animations, and transitions above all). */
 export function movingOn(element: Element): Moving[] {
-	return element.getAnimations().flatMap((animation): Moving[] => {
-		if ('transitionProperty' in animation)
-			return [{ property: String(animation.transitionProperty), by: 'transition', name: '' }];
-		const name = 'animationName' in animation ? String(animation.animationName) : '';
-		const effect = animation.effect as KeyframeEffect | null;
-		const keys = new Set((effect?.getKeyframes() ?? []).flatMap((frame) => Object.keys(frame)));
-		return [...keys]
-			.filter((key) => !NO_PROPERTIES.has(key))
-			.map((key) => ({ property: kebab(key), by: 'animation', name }));
-	});
+	return own(element)
+		.getAnimations()
+		.flatMap((animation): Moving[] => {
+			if ('transitionProperty' in animation)
+				return [{ property: String(animation.transitionProperty), by: 'transition', name: '' }];
+			const name = 'animationName' in animation ? String(animation.animationName) : '';
+			const effect = animation.effect as KeyframeEffect | null;
+			const keys = new Set((effect?.getKeyframes() ?? []).flatMap((frame) => Object.keys(frame)));
+			return [...keys]
+				.filter((key) => !NO_PROPERTIES.has(key))
+				.map((key) => ({ property: kebab(key), by: 'animation', name }));
+		});
 }
 
 /** An element and all around it, from itself up to the root. */
 function upFrom(element: Element | null): Element[] {
 	const elements: Element[] = [];
-	for (let at = element; at; at = at.parentElement) elements.push(at);
+	for (let at = element; at; at = own(at).parentElement) elements.push(at);
 	return elements;
 }
 
@@ -160,8 +165,8 @@ export function answersUp(
 		containers: held[i] ?? [],
 		computed: computedValues(one, undefined, i === 0 && pseudo === '' ? undefined : LONGHANDS_AROUND)
 	}));
-	const [own] = answers;
-	return pseudo !== '' && element && own
-		? [{ ...own, computed: computedValues(element, pseudo) }, ...answers]
+	const [first] = answers;
+	return pseudo !== '' && element && first
+		? [{ ...first, computed: computedValues(element, pseudo) }, ...answers]
 		: answers;
 }

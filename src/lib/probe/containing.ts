@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import { pathOf } from './path.ts';
 
 /** The box that percentages of an element's sizes and offsets are shares of, CSS px. */
@@ -24,8 +25,8 @@ const holdsAll = (style: CSSStyleDeclaration): boolean =>
  * item is given them for a moment, in which nothing is painted.
  */
 function areaOf(element: HTMLElement, window: Window): { width: number; height: number } {
-	const { style } = element;
-	const before = element.getAttribute('style') ?? '';
+	const { style } = own(element);
+	const before = own(element).getAttribute('style') ?? '';
 	const computed = window.getComputedStyle(element);
 	const used = (property: string, rules: string): number => {
 		style.cssText = `${before}; transition: none !important; box-sizing: content-box !important; ${rules}; ${property}: 100% !important`;
@@ -37,25 +38,25 @@ function areaOf(element: HTMLElement, window: Window): { width: number; height: 
 	};
 	const width = used('margin-left', '');
 	const height = used('height', 'min-height: 0 !important; max-height: none !important');
-	if (before === '') element.removeAttribute('style');
-	else element.setAttribute('style', before);
+	if (before === '') own(element).removeAttribute('style');
+	else own(element).setAttribute('style', before);
 	return { width, height };
 }
 
 /** The containing block of an element (CSS 2.2 §10.1); undefined for what is not rendered. */
 export function containingBlock(element: Element): ContainingBlock | undefined {
-	const window = element.ownerDocument.defaultView;
-	if (!window || element.getClientRects().length === 0) return undefined;
+	const window = own(own(element).ownerDocument).defaultView;
+	if (!window || own(element).getClientRects().length === 0) return undefined;
 	const { position } = window.getComputedStyle(element);
 	const out = position === 'absolute' || position === 'fixed';
-	for (let at = element.parentElement; at; at = at.parentElement) {
+	for (let at = own(element).parentElement; at; at = own(at).parentElement) {
 		const style = window.getComputedStyle(at);
 		if (style.display === 'contents') continue;
 		const isIt = out
 			? holdsAll(style) || (position === 'absolute' && style.position !== 'static')
 			: style.display !== 'inline';
 		if (!isIt) continue;
-		if (!out && at === element.parentElement && style.display.endsWith('grid')) {
+		if (!out && at === own(element).parentElement && style.display.endsWith('grid')) {
 			// Where an item stands in the flow of percentages, frames' elements are of their own window.
 			return { ...areaOf(element as HTMLElement, window), path: pathOf(at), box: 'area' };
 		}
@@ -63,14 +64,14 @@ export function containingBlock(element: Element): ContainingBlock | undefined {
 			? [0, 0]
 			: [px(style.paddingLeft) + px(style.paddingRight), px(style.paddingTop) + px(style.paddingBottom)];
 		return {
-			width: at.clientWidth - across,
-			height: at.clientHeight - down,
+			width: own(at).clientWidth - across,
+			height: own(at).clientHeight - down,
 			path: pathOf(at),
 			box: out ? 'padding' : 'content'
 		};
 	}
 	return {
-		width: window.document.documentElement.clientWidth,
+		width: own(own(window.document).documentElement).clientWidth,
 		height: window.innerHeight,
 		path: null,
 		box: 'window'

@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import { containersHold, type ElementAnswer, type SelectorIndex } from './cascade.ts';
 import { elementByPath, pathOf } from './path.ts';
 
@@ -21,8 +22,8 @@ export interface FactsFound {
 }
 
 function hasWords(element: Element): boolean {
-	for (let node = element.firstChild; node; node = node.nextSibling)
-		if (node.nodeType === Node.TEXT_NODE && node.nodeValue?.trim() !== '') return true;
+	for (let node = own(element).firstChild; node; node = own(node).nextSibling)
+		if (own(node).nodeType === Node.TEXT_NODE && own(node).nodeValue?.trim() !== '') return true;
 	return false;
 }
 
@@ -47,7 +48,8 @@ export function findFacts(
 	const list = (element: Element): number => {
 		const known = listed.get(element);
 		if (known !== undefined) return known;
-		if (element.parentElement) list(element.parentElement);
+		const parent = own(element).parentElement;
+		if (parent) list(parent);
 		listed.set(element, order.length);
 		order.push(element);
 		return order.length - 1;
@@ -56,7 +58,7 @@ export function findFacts(
 		try {
 			const found =
 				typeof one === 'string'
-					? [...document.querySelectorAll(one)]
+					? [...own(document).querySelectorAll(one)]
 					: [elementByPath(document, one)].filter((element) => element !== null);
 			if (found.length > most || order.length > 10 * most) return null;
 			return found.map((element) => {
@@ -70,20 +72,22 @@ export function findFacts(
 	/** What declarations are asked of: what was hit, what is in it and its parent. */
 	const near = new Set(hit);
 	for (const element of hit) {
-		if (element.parentElement) near.add(element.parentElement);
-		for (const child of element.children) {
+		const parent = own(element).parentElement;
+		if (parent) near.add(parent);
+		for (const child of own(element).children) {
 			list(child);
 			near.add(child);
 		}
 	}
 	const held = containersHold(order, containers);
-	const window = document.defaultView;
+	const window = own(document).defaultView;
 	const elements = order.map((element, i): ElementFacts => {
 		const style = window?.getComputedStyle(element);
+		const parent = own(element).parentElement;
 		return {
 			path: pathOf(element),
-			tag: element.localName,
-			parent: element.parentElement ? (listed.get(element.parentElement) ?? -1) : -1,
+			tag: own(element).localName,
+			parent: parent ? (listed.get(parent) ?? -1) : -1,
 			words: hasWords(element),
 			whole: hit.has(element),
 			matches: near.has(element) ? index.matches(element) : [],

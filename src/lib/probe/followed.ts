@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import { elementByPath } from './path.ts';
 
 /** What is read of a box, by name, CSS px of the page. */
@@ -9,11 +10,11 @@ export function followedIn(
 	{ path, longhands }: { readonly path: readonly number[]; readonly longhands: readonly string[] }
 ): Map<string, string> {
 	const element = elementByPath(document, path);
-	const window = document.defaultView;
+	const window = own(document).defaultView;
 	if (!element || !window) return new Map();
-	const { left, top, width, height } = element.getBoundingClientRect();
+	const { left, top, width, height } = own(element).getBoundingClientRect();
 	const box = [left + window.scrollX, top + window.scrollY, width, height];
-	const isLaidOut = element.getClientRects().length > 0;
+	const isLaidOut = own(element).getClientRects().length > 0;
 	const style = window.getComputedStyle(element);
 	return new Map([
 		...BOX.map((name, i): [string, string] => [name, isLaidOut ? `${box[i] ?? 0}px` : 'none']),

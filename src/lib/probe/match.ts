@@ -1,8 +1,9 @@
+import { own } from './own.ts';
 /** How many elements each selector hits; null for what is no selector. Natively, as the engine matches. */
 export const hits = (document: Document, selectors: readonly string[]): (number | null)[] =>
 	selectors.map((selector) => {
 		try {
-			return document.querySelectorAll(selector).length;
+			return own(document).querySelectorAll(selector).length;
 		} catch {
 			return null;
 		}
@@ -11,7 +12,7 @@ export const hits = (document: Document, selectors: readonly string[]): (number 
 /** The elements that a selector hits, in document order, no more than so many; none for what is no selector. */
 export function found(document: Document, selector: string, limit: number): Element[] {
 	try {
-		return [...document.querySelectorAll(selector)].slice(0, limit);
+		return [...own(document).querySelectorAll(selector)].slice(0, limit);
 	} catch {
 		return [];
 	}
@@ -21,7 +22,7 @@ export function found(document: Document, selector: string, limit: number): Elem
 export const matching = (element: Element | null, selectors: readonly string[]): boolean[] =>
 	selectors.map((selector) => {
 		try {
-			return element?.matches(selector) ?? false;
+			return own(element)?.matches(selector) ?? false;
 		} catch {
 			return false;
 		}

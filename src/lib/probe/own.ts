@@ -10,7 +10,11 @@ const seen = new WeakMap<object, object>();
 /** A node's members as its prototypes have them, whatever it names itself. */
 const unnamed: ProxyHandler<object> = {
 	get(node, name) {
-		for (let at: object | null = Object.getPrototypeOf(node) as object; at; at = Object.getPrototypeOf(at) as object) {
+		for (
+			let at: object | null = Object.getPrototypeOf(node) as object;
+			at;
+			at = Object.getPrototypeOf(at) as object
+		) {
 			const found = Object.getOwnPropertyDescriptor(at, name);
 			if (!found) continue;
 			const value: unknown = found.get ? found.get.call(node) : found.value;
@@ -19,7 +23,11 @@ const unnamed: ProxyHandler<object> = {
 		return undefined;
 	},
 	set(node, name, value) {
-		for (let at: object | null = Object.getPrototypeOf(node) as object; at; at = Object.getPrototypeOf(at) as object) {
+		for (
+			let at: object | null = Object.getPrototypeOf(node) as object;
+			at;
+			at = Object.getPrototypeOf(at) as object
+		) {
 			const set = Object.getOwnPropertyDescriptor(at, name)?.set;
 			if (!set) continue;
 			set.call(node, value);
@@ -42,3 +50,12 @@ export function own<X extends Node | null | undefined>(node: X): X {
 	if (!view) seen.set(node, (view = new Proxy(node, unnamed)));
 	return view as X;
 }
+
+/** Whether what an event or a text names is an element. */
+export const isElement = (node: unknown): node is Element => {
+	try {
+		return nodeType(node as Node) === Node.ELEMENT_NODE;
+	} catch {
+		return false;
+	}
+};

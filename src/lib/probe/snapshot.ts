@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import { blockOf, FLAG, type Snapshot } from '../core/snapshot/index.ts';
 import { isOpaque } from './opaque.ts';
 import { isStacking, stackingSaid } from './stacking.ts';
@@ -24,8 +25,8 @@ function flagsOf(element: Element, style: CSSStyleDeclaration, around: Around): 
 	let flags = 0;
 	const { position, display, overflowX, overflowY } = style;
 	// What a closed `<details>` holds has a box, and is not drawn.
-	const isDrawn = style.visibility === 'visible' && element.checkVisibility();
-	if (isDrawn && (around.hasRoom || element.getClientRects().length > 0)) flags |= FLAG.shown;
+	const isDrawn = style.visibility === 'visible' && own(element).checkVisibility();
+	if (isDrawn && (around.hasRoom || own(element).getClientRects().length > 0)) flags |= FLAG.shown;
 	if (position === 'fixed') flags |= FLAG.fixed;
 	if (position === 'sticky') flags |= FLAG.sticky;
 	if (position !== 'static') flags |= FLAG.positioned;
@@ -39,8 +40,8 @@ function flagsOf(element: Element, style: CSSStyleDeclaration, around: Around): 
 	const item = /(flex|grid)$/.test(around.display) && position !== 'absolute' && position !== 'fixed';
 	if (item) flags |= FLAG.item;
 	if (isStacking(style, item, around.stacking)) flags |= FLAG.stacks;
-	if (REPLACED.has(element.localName)) flags |= FLAG.replaced;
-	if (/^(img|video)$/.test(element.localName) && style.objectFit === 'fill') flags |= FLAG.filled;
+	if (REPLACED.has(own(element).localName)) flags |= FLAG.replaced;
+	if (/^(img|video)$/.test(own(element).localName) && style.objectFit === 'fill') flags |= FLAG.filled;
 	if (around.opacity === 0) flags |= FLAG.clear;
 	if (!around.faded && isOpaque(element, style)) flags |= FLAG.opaque;
 	if (style.writingMode !== 'horizontal-tb') flags |= FLAG.vertical;
@@ -57,11 +58,11 @@ const pseudosOf = (element: Element, window: Window): number =>
 	(hasPseudo(window, element, '::after') ? FLAG.after : 0);
 
 function naturalSize(element: Element): [number, number] {
-	if (element.localName === 'img') {
+	if (own(element).localName === 'img') {
 		const image = element as HTMLImageElement;
 		return [image.naturalWidth, image.naturalHeight];
 	}
-	if (element.localName === 'video') {
+	if (own(element).localName === 'video') {
 		const film = element as HTMLVideoElement;
 		return [film.videoWidth, film.videoHeight];
 	}
@@ -87,10 +88,11 @@ function linesOf(
 	const of: number[] = [];
 	const boxes: number[] = [];
 	const words: number[] = [];
-	const texts = document.createTreeWalker(document.documentElement, NodeFilter.SHOW_TEXT);
-	const range = document.createRange();
+	const texts = own(document).createTreeWalker(own(document).documentElement, NodeFilter.SHOW_TEXT);
+	const range = own(document).createRange();
 	for (let text = texts.nextNode(); text; text = texts.nextNode()) {
-		const index = text.parentElement && indexOf.get(text.parentElement);
+		const element = text.parentElement;
+		const index = element && indexOf.get(element);
 		if (index === null || index === undefined || text.nodeValue?.trim() === '') continue;
 		range.selectNodeContents(text);
 		const rows = [...range.getClientRects()].filter(({ width, height }) => width > 0 && height > 0);
@@ -114,22 +116,23 @@ function linesOf(
  * all is wanted: it costs twice as much.
  */
 export function readSnapshot(document: Document, all = true): Snapshot {
-	const window = document.defaultView;
+	const window = own(document).defaultView;
 	if (!window) throw new Error('A document without a window has no layout.');
-	const elements = [...document.querySelectorAll('*')];
+	const elements = [...own(document).querySelectorAll('*')];
 	const count = elements.length;
 	const indexOf = new Map<Element, number>();
-	const root = document.scrollingElement ?? document.documentElement;
+	const root = own(document).scrollingElement ?? own(document).documentElement;
 	const { scrollX, scrollY } = window;
 	const snapshot = {
 		width: window.innerWidth,
 		height: window.innerHeight,
-		pageWidth: root.scrollWidth,
-		pageHeight: root.scrollHeight,
+		pageWidth: own(root).scrollWidth,
+		pageHeight: own(root).scrollHeight,
 		// The direction of the body is the window's (CSS Writing Modes 4 §8).
-		rightToLeft: window.getComputedStyle(document.body ?? document.documentElement).direction === 'rtl',
+		rightToLeft:
+			window.getComputedStyle(own(document).body ?? own(document).documentElement).direction === 'rtl',
 		count,
-		tags: elements.map((element) => element.localName),
+		tags: elements.map((element) => own(element).localName),
 		parent: new Int32Array(count),
 		boxes: new Float64Array(4 * count),
 		insides: new Float32Array(4 * count),
@@ -148,9 +151,10 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 	const stacking = stackingSaid(document);
 	elements.forEach((element, i) => {
 		indexOf.set(element, i);
-		const parent = element.parentElement ? (indexOf.get(element.parentElement) ?? -1) : -1;
+		const container = own(element).parentElement;
+		const parent = container ? (indexOf.get(container) ?? -1) : -1;
 		const style = window.getComputedStyle(element);
-		const box = element.getBoundingClientRect();
+		const box = own(element).getBoundingClientRect();
 		displays.push(style.display);
 		snapshot.parent[i] = parent;
 		snapshot.boxes.set([box.left + scrollX, box.top + scrollY, box.width, box.height], 4 * i);
@@ -170,13 +174,18 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 		if ((flags & FLAG.replaced) !== 0) snapshot.natural.set(naturalSize(element), 2 * i);
 		if (all || i === 0)
 			snapshot.insides.set(
-				[element.scrollWidth, element.scrollHeight, element.clientWidth, element.clientHeight],
+				[
+					own(element).scrollWidth,
+					own(element).scrollHeight,
+					own(element).clientWidth,
+					own(element).clientHeight
+				],
 				4 * i
 			);
 		if (!all) return;
 		snapshot.edges.set(edgesOf(style), 4 * i);
 		snapshot.flags[i] =
-			flags | pseudosOf(element, window) | (element.matches(FOCUSABLE) ? FLAG.focusable : 0);
+			flags | pseudosOf(element, window) | (own(element).matches(FOCUSABLE) ? FLAG.focusable : 0);
 		snapshot.fontSize[i] = parseFloat(style.fontSize);
 		snapshot.lineHeight[i] = parseFloat(style.lineHeight);
 		if ((flags & FLAG.item) !== 0) snapshot.order[i] = Number(style.order);

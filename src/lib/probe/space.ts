@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import { gapsAround, type Side, type SpaceFacts } from '../core/box/index.ts';
 import { boxesAround, boxOf, rectOf } from './box.ts';
 import { pathOf } from './path.ts';
@@ -19,15 +20,15 @@ const isBlockInFlow = (style: CSSStyleDeclaration): boolean =>
 
 /** The space at each side of an element up to its neighbour there, or to what is around; none where it has no box. */
 export function spacesAround(element: Element): SpaceFound[] {
-	const window = element.ownerDocument.defaultView;
+	const window = own(own(element).ownerDocument).defaultView;
 	const box = boxOf(element);
-	const parent = element.parentElement;
+	const parent = own(element).parentElement;
 	if (!window || !box || !parent) return [];
 	const style = window.getComputedStyle(element);
 	const around = window.getComputedStyle(parent);
 	const { neighbours, around: room } = boxesAround(element);
-	const siblings = [...parent.children].filter(
-		(other) => other !== element && other.getClientRects().length > 0
+	const siblings = [...own(parent).children].filter(
+		(other) => other !== element && own(other).getClientRects().length > 0
 	);
 	const container = /(flex|grid)$/.test(around.display);
 	const horizontal = around.writingMode === 'horizontal-tb';
@@ -39,7 +40,7 @@ export function spacesAround(element: Element): SpaceFound[] {
 			at === 'around'
 				? undefined
 				: siblings.find((one) => {
-						const rect = rectOf(one.getBoundingClientRect());
+						const rect = rectOf(own(one).getBoundingClientRect());
 						const edge = {
 							top: rect.top,
 							bottom: rect.top + rect.height,
@@ -56,7 +57,7 @@ export function spacesAround(element: Element): SpaceFound[] {
 			side,
 			length,
 			margin: px(style.getPropertyValue(`margin-${side}`)),
-			auto: String(element.computedStyleMap().get(`margin-${side}`)) === 'auto',
+			auto: String(own(element).computedStyleMap().get(`margin-${side}`)) === 'auto',
 			neighbour: its ? px(its.getPropertyValue(`margin-${facing}`)) : null,
 			collapses:
 				!container &&

@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 /** Properties that make an element a stacking context where they are not as at first, with that value. */
 const AT_FIRST: readonly (readonly [property: string, value: string])[] = [
 	['opacity', '1'],
@@ -18,8 +19,10 @@ const WILL = new Set(AT_FIRST.map(([property]) => property));
 /** Of the properties that make stacking contexts, those that a document's styles say anywhere, with their first values. */
 export function stackingSaid(document: Document): typeof AT_FIRST {
 	const said = [
-		...[...document.querySelectorAll('style')].map(({ textContent }) => textContent),
-		...[...document.querySelectorAll('[style]')].map((element) => element.getAttribute('style') ?? '')
+		...[...own(document).querySelectorAll('style')].map(({ textContent }) => textContent),
+		...[...own(document).querySelectorAll('[style]')].map(
+			(element) => own(element).getAttribute('style') ?? ''
+		)
 	].join('\n');
 	return [...AT_FIRST, ['contain', 'none'] as const, ['will-change', 'auto'] as const].filter(([property]) =>
 		said.includes(property.replace('mask-image', 'mask'))

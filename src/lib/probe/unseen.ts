@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import type { Rect } from '../core/box/index.ts';
 import type { Unseen } from '../core/presence/index.ts';
 import { rectOf } from './box.ts';
@@ -6,19 +7,19 @@ import { isOpaque } from './opaque.ts';
 export type { Unseen };
 
 const isClosed = (element: Element): boolean => {
-	const details = element.closest('details:not([open])');
+	const details = own(element).closest('details:not([open])');
 	return details !== null && details !== element;
 };
 
 /** Why an element that is not rendered is not. */
 function unrendered(element: Element, style: CSSStyleDeclaration, window: Window): Unseen | null {
 	if (style.display === 'none') return 'display';
-	for (let at = element.parentElement; at; at = at.parentElement) {
+	for (let at = own(element).parentElement; at; at = own(at).parentElement) {
 		if (window.getComputedStyle(at).display === 'none') return 'display-around';
 	}
 	if (isClosed(element)) return 'closed';
 	if (style.display === 'contents') return null;
-	return element.getClientRects().length === 0 ? 'no-box' : 'skipped';
+	return own(element).getClientRects().length === 0 ? 'no-box' : 'skipped';
 }
 
 const HIDES = new Set(['hidden', 'clip']);
@@ -26,16 +27,20 @@ const HIDES = new Set(['hidden', 'clip']);
 /** Whether nothing of an element's box is left within what clips it (CSS Overflow 3 §3.1). */
 function isClipped(element: Element, style: CSSStyleDeclaration, window: Window): boolean {
 	if (/^inset\((50|100)%/.test(style.clipPath)) return true;
-	const box = element.getBoundingClientRect();
+	const box = own(element).getBoundingClientRect();
 	if (HIDES.has(style.overflowX) && box.width <= 1 && box.height <= 1) return true;
 	let { position } = style;
-	for (let at = element.parentElement; at && at !== at.ownerDocument.body; at = at.parentElement) {
+	for (
+		let at = own(element).parentElement;
+		at && at !== own(own(at).ownerDocument).body;
+		at = own(at).parentElement
+	) {
 		const around = window.getComputedStyle(at);
 		// An absolutely positioned box is not clipped by what stands between it and its containing block.
 		if (position === 'fixed') return false;
 		if (position === 'absolute' && around.position === 'static') continue;
 		position = around.position;
-		const { left, top, right, bottom } = at.getBoundingClientRect();
+		const { left, top, right, bottom } = own(at).getBoundingClientRect();
 		if (HIDES.has(around.overflowX) && (box.right <= left || box.left >= right)) return true;
 		if (HIDES.has(around.overflowY) && (box.bottom <= top || box.top >= bottom)) return true;
 	}
@@ -48,7 +53,7 @@ function isOff(box: DOMRect, style: CSSStyleDeclaration, window: Window): boolea
 		const { innerWidth, innerHeight } = window;
 		return box.right <= 0 || box.bottom <= 0 || box.left >= innerWidth || box.top >= innerHeight;
 	}
-	const leftwards = window.getComputedStyle(window.document.documentElement).direction === 'rtl';
+	const leftwards = window.getComputedStyle(own(window.document).documentElement).direction === 'rtl';
 	return box.bottom + window.scrollY <= 0 || (!leftwards && box.right + window.scrollX <= 0);
 }
 
@@ -65,8 +70,8 @@ function isCovered(element: Element, box: DOMRect, window: Window): boolean {
 	// What is out of the window cannot be asked about.
 	if (!points.every(([x, y]) => x >= 0 && y >= 0 && x < innerWidth && y < innerHeight)) return false;
 	return points.every(([x, y]) => {
-		for (const over of document.elementsFromPoint(x, y)) {
-			if (element.contains(over) || over.contains(element)) return false;
+		for (const over of own(document).elementsFromPoint(x, y)) {
+			if (own(element).contains(over) || own(over).contains(element)) return false;
 			if (isOpaque(over, window.getComputedStyle(over))) return true;
 		}
 		return false;
@@ -75,16 +80,16 @@ function isCovered(element: Element, box: DOMRect, window: Window): boolean {
 
 /** Why an element does not show in its window as it is laid out now; null for one that does. */
 export function unseenOf(element: Element, withCovers = true): Unseen | null {
-	const window = element.ownerDocument.defaultView;
+	const window = own(own(element).ownerDocument).defaultView;
 	if (!window) return null;
 	const style = window.getComputedStyle(element);
-	if (!element.checkVisibility() || element.getClientRects().length === 0) {
+	if (!own(element).checkVisibility() || own(element).getClientRects().length === 0) {
 		return unrendered(element, style, window);
 	}
 	if (style.visibility !== 'visible') return 'visibility';
-	if (!element.checkVisibility({ opacityProperty: true })) return 'opacity';
-	const box = element.getBoundingClientRect();
-	if (box.width === 0 || box.height === 0) return element.childNodes.length === 0 ? 'empty' : 'no-size';
+	if (!own(element).checkVisibility({ opacityProperty: true })) return 'opacity';
+	const box = own(element).getBoundingClientRect();
+	if (box.width === 0 || box.height === 0) return own(element).childNodes.length === 0 ? 'empty' : 'no-size';
 	if (isClipped(element, style, window)) return 'clipped';
 	if (isOff(box, style, window)) return 'off-page';
 	return withCovers && isCovered(element, box, window) ? 'covered' : null;
@@ -100,29 +105,29 @@ export function allUnseen(document: Document): Map<string, Unseen> {
 	const visit = (element: Element, path: string): void => {
 		const why = unseenOf(element, performance.now() < until);
 		if (why) found.set(path, why);
-		[...element.children].forEach((child, i) => visit(child, path === '' ? String(i) : `${path}.${i}`));
+		[...own(element).children].forEach((child, i) => visit(child, path === '' ? String(i) : `${path}.${i}`));
 	};
-	visit(document.documentElement, '');
+	visit(own(document).documentElement, '');
 	return found;
 }
 
 /** Where an element that is not rendered would stand if it were, CSS px of its window; null where that has no box either. */
 export function ghostOf(element: Element): Rect | null {
-	const window = element.ownerDocument.defaultView;
+	const window = own(own(element).ownerDocument).defaultView;
 	if (!window) return null;
 	const changed: [element: HTMLElement, style: string | null][] = [];
-	for (let at: Element | null = element; at; at = at.parentElement) {
+	for (let at: Element | null = element; at; at = own(at).parentElement) {
 		if (window.getComputedStyle(at).display !== 'none') continue;
 		const one = at as HTMLElement;
-		changed.push([one, one.getAttribute('style')]);
-		one.style.setProperty('display', 'revert', 'important');
+		changed.push([one, own(one).getAttribute('style')]);
+		own(one).style.setProperty('display', 'revert', 'important');
 		if (window.getComputedStyle(one).display === 'none')
-			one.style.setProperty('display', 'block', 'important');
+			own(one).style.setProperty('display', 'block', 'important');
 	}
-	const box = element.getClientRects().length > 0 ? rectOf(element.getBoundingClientRect()) : null;
+	const box = own(element).getClientRects().length > 0 ? rectOf(own(element).getBoundingClientRect()) : null;
 	for (const [one, style] of changed) {
-		if (style === null) one.removeAttribute('style');
-		else one.setAttribute('style', style);
+		if (style === null) own(one).removeAttribute('style');
+		else own(one).setAttribute('style', style);
 	}
 	return box;
 }

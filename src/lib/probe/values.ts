@@ -1,3 +1,4 @@
+import { own } from './own.ts';
 import type { Values } from '../core/wake/index.ts';
 
 export type { Values };
@@ -8,11 +9,11 @@ export function valuesOf(
 	longhands: readonly string[],
 	selectors: readonly string[]
 ): Values {
-	const window = document.defaultView;
-	const elements = [...document.querySelectorAll('*')];
+	const window = own(document).defaultView;
+	const elements = [...own(document).querySelectorAll('*')];
 	const known = selectors.filter((selector) => {
 		try {
-			document.querySelector(selector);
+			own(document).querySelector(selector);
 			return true;
 		} catch {
 			return false;
@@ -24,6 +25,6 @@ export function valuesOf(
 			const style = window?.getComputedStyle(element);
 			return longhands.map((name) => style?.getPropertyValue(name) ?? '').join('\n');
 		}),
-		hit: Uint8Array.from(elements, (element) => (list !== '' && element.matches(list) ? 1 : 0))
+		hit: Uint8Array.from(elements, (element) => (list !== '' && own(element).matches(list) ? 1 : 0))
 	};
 }

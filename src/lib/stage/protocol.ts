@@ -15,7 +15,7 @@ export type { ContainingBlock, ElementAnswer, ElementFacts, Moving, FactsFound, 
 export interface PageContent {
 	/** Its address on the stage, from the root: relative addresses start there. */
 	readonly address: string;
-	/** Its inert source. */
+	/** Its source, of which a frame puts in what cannot run or load. */
 	readonly html: string;
 	readonly sheets: readonly SheetText[];
 	/** Rules that come after every sheet of the page. */
@@ -124,8 +124,10 @@ export interface FrameKey {
 /** What a stage tells without being asked. */
 export interface StageListener {
 	key(key: FrameKey): void;
-	/** A link of a page that is used: its address as written. */
+	/** A link of a page that is used: where it leads, as an absolute address. */
 	open(href: string): void;
+	/** Something took a page out of its frame; it was written anew. */
+	lost(): void;
 	/** An element was clicked on; with what was held. */
 	pick(picked: Picked): void;
 	/** A point was clicked on, while clicks are points. */

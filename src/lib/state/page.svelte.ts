@@ -8,7 +8,7 @@ import {
 	type MediaSite,
 	type Solver
 } from '../core/media/index.ts';
-import { inertSource, type Page } from '../core/html/index.ts';
+import { type Page } from '../core/html/index.ts';
 import { offsetBefore } from '../core/text/index.ts';
 import { sliceOf } from '../core/css/index.ts';
 import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../core/simulate/index.ts';
@@ -144,7 +144,7 @@ export class PageState {
 
 	/** A page's inert source by vantage, for as long as its text stays. */
 	readonly #html = remembered(4, (source) =>
-		byVantage((vantage) => inertSource(this.sources.page(simulatePage(this.sources.page(source), vantage))))
+		byVantage((vantage) => simulatePage(this.sources.page(source), vantage))
 	);
 	readonly #simulated = remembered(200, (flat) => byVantage(simulatedSheet(this.sources.sheet(flat))));
 

@@ -194,6 +194,8 @@ export interface Stages {
 const TOGETHER =
 	'This browser does not reach stage hosts (*.localhost): frames share the application’s process, so heavy pages may slow the typing, and addresses that begin with / are not found.';
 
+const LOST = 'A page had left its frame; it was loaded again.';
+
 /** Opens the stage of the live frames, and a queue whose stages open when something is to be measured. */
 export async function openStages(
 	parent: HTMLElement,
@@ -203,6 +205,12 @@ export async function openStages(
 ): Promise<Stages> {
 	const stage = await openStage(parent, site, 0, config);
 	stageNotice.sentence = stage.apart ? null : TOGETHER;
+	/** An address on the stage as one from the root of the site; others as they are. */
+	function inSite(href: string): string {
+		const { origin } = new URL(stage.iframe.src);
+		const path = href.startsWith(`${origin}/`) ? href.slice(origin.length) : href;
+		return path.startsWith(stage.prefix) ? `/${path.slice(stage.prefix.length)}` : path;
+	}
 	// Messages arrive in order, so that nothing need wait for this one.
 	void stage.host.listen(
 		proxy({
@@ -212,7 +220,10 @@ export async function openStages(
 			},
 			open(href: unknown) {
 				const read = z.string().check(z.maxLength(4000)).safeParse(href);
-				if (read.success) talk.open(read.data);
+				if (read.success) talk.open(inSite(read.data));
+			},
+			lost() {
+				stageNotice.sentence = LOST;
 			},
 			pick(picked: unknown) {
 				const read = pick.safeParse(picked);

@@ -4,8 +4,6 @@ import {
 	attribute,
 	elementAround,
 	elementAt,
-	inertSource,
-	innerSpan,
 	nameOfElement,
 	parsePage,
 	wordsIn,
@@ -37,48 +35,18 @@ describe('parsePage', () => {
 	});
 });
 
-describe('inertSource', () => {
-	const inert = (source: string): string => inertSource(parsePage(source));
-
-	it('sets aside what would load or go elsewhere', () => {
-		expect(inert('<body><iframe src="http://a.test/"></iframe><embed src=x><object data=y></object>')).toBe(
-			'<body><iframe data-aside-src="http://a.test/"></iframe><embed data-aside-src=x><object data-aside-data=y></object>'
-		);
-		expect(inert('<meta http-equiv=refresh content="0;url=x">')).toBe(
-			'<meta data-aside-http-equiv=refresh content="0;url=x">'
-		);
-		expect(inert('<link rel="preload" href=x><input autofocus>')).toBe(
-			'<link data-aside-rel="preload" href=x><input data-aside-autofocus>'
-		);
-	});
-
-	it('is not fooled by an attribute named twice', () => {
-		const once = parsePage(inert('<body><iframe src=a src=b srcdoc=c></iframe>'));
-		const frame = once.elements.find(({ tag }) => tag === 'iframe');
-		expect([...(frame?.attributes.keys() ?? [])].filter((name) => /^src/.test(name))).toEqual([]);
-	});
-
-	it('makes sheets empty style elements in the same places', () => {
-		const source =
-			'<head><link rel="stylesheet" id="a" media="(width > 1px)" href="a.css"><style>p{}</style><style type="text/x">q</style>';
-		expect(inert(source)).toBe(
-			'<head><style id="a" media="(width &gt; 1px)"></style><style></style><style type="text/x">q</style>'.replace(
-				'&gt;',
-				'>'
-			)
-		);
-		const before = parsePage(source).elements.map(({ path }) => path.join());
-		expect(parsePage(inert(source)).elements.map(({ path }) => path.join())).toEqual(before);
-	});
-
-	it('leaves all else as it is', () => {
-		const source =
-			'<!DOCTYPE html>\n<a href=x onclick="y()">z</a><script src=s.js></script><img src="i.png">';
-		expect(inert(source)).toBe(source);
-		expect(innerSpan(parsePage('<style>a{}').elements[2] ?? parsePage('').root)).toEqual({
-			start: 7,
-			end: 10
-		});
+describe('shadow trees', () => {
+	it('are no children of what has them; a second template is one', () => {
+		const tags = (body: string): string[] =>
+			parsePage(body)
+				.elements.slice(3)
+				.map(({ tag }) => tag);
+		expect(tags('<div><template shadowrootmode=open><i></i></template><b></b></div>')).toEqual(['div', 'b']);
+		expect(tags('<x-y><template shadowrootmode=Closed></template><b></b></x-y>')).toEqual(['x-y', 'b']);
+		expect(
+			tags('<p><template shadowrootmode=open></template><template shadowrootmode=open></template>')
+		).toEqual(['p', 'template']);
+		expect(tags('<table><template shadowrootmode=open></template></table>')).toEqual(['table', 'template']);
 	});
 });
 

@@ -1,5 +1,5 @@
 export * from './page.ts';
-export { inertSource, isSheetLink } from './inert.ts';
+export { isSheetLink } from './sheetLink.ts';
 export { pageNotes, type PageNote } from './notes.ts';
 export { attributeAt } from './attributeAt.ts';
 export { CLASS_NAME, classesOf, giveClass, likeIt, sectionNumber, sectionOf } from './classes.ts';

@@ -46,6 +46,23 @@ type Mutable = { -readonly [K in keyof PageElement]: PageElement[K] } & {
 	content: (string | PageElement)[];
 };
 
+/** What may have a shadow tree, but for elements with a name of their own (DOM §4.8, valid shadow host name). */
+const HOSTS = /^(article|aside|blockquote|body|div|footer|h[1-6]|header|main|nav|p|section|span|[a-z].*-.*)$/;
+
+/** The `<template>` that becomes an element's shadow tree, which only the first can (HTML §13.2.6.4.4). */
+const shadowTemplateOf = ({
+	tagName,
+	childNodes
+}: DefaultTreeAdapterTypes.Element): DefaultTreeAdapterTypes.ChildNode | undefined =>
+	HOSTS.test(tagName)
+		? childNodes.find(
+				(child) =>
+					'tagName' in child &&
+					child.tagName === 'template' &&
+					child.attrs.some(({ name, value }) => name === 'shadowrootmode' && /^(open|closed)$/i.test(value))
+			)
+		: undefined;
+
 /** A page's source (LF line ends) as elements with spans, each with its path. Never throws. */
 export function parsePage(source: string): Page {
 	let duplicateAttributes = false;
@@ -82,7 +99,10 @@ export function parsePage(source: string): Page {
 			content: []
 		};
 		elements.push(element);
+		const shadow = shadowTemplateOf(node);
 		for (const child of node.childNodes) {
+			// It makes a shadow tree of what it stands in, and is no child.
+			if (child === shadow) continue;
 			if ('tagName' in child) {
 				const built = build(child, [...path, element.children.length], element);
 				element.children.push(built);

@@ -1,16 +1,18 @@
+import { own } from '../../probe/own.ts';
 import type { FrameKey } from '../protocol.ts';
 
 const isField = (target: EventTarget | null): boolean => {
 	const element = target as Element | null;
 	return (
-		element?.matches?.('input, textarea, select, [contenteditable]:not([contenteditable=false])') ?? false
+		own(element)?.matches?.('input, textarea, select, [contenteditable]:not([contenteditable=false])') ??
+		false
 	);
 };
 
 /** Tells every key that is pressed or let go in a document; the browser's own saving is prevented. */
 export function forwardKeys(document: Document, tell: (key: FrameKey) => void): void {
 	for (const type of ['keydown', 'keyup'] as const) {
-		document.addEventListener(
+		own(document).addEventListener(
 			type,
 			(event) => {
 				const { key, shiftKey: shift, ctrlKey: ctrl, altKey: alt, metaKey: meta, repeat } = event;

@@ -1,3 +1,4 @@
+import { own } from '../../probe/own.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
 import type { PageFrame } from './pageFrame.ts';
 
@@ -8,7 +9,7 @@ const eyeLine = (window: Window): number => Math.min(EYE, window.innerHeight / 4
 
 /** Whether an element stays where it is when the page scrolls. */
 function isPinned(element: Element, window: Window): boolean {
-	for (let at: Element | null = element; at; at = at.parentElement) {
+	for (let at: Element | null = element; at; at = own(at).parentElement) {
 		if (/^(fixed|sticky)$/.test(window.getComputedStyle(at).position)) return true;
 	}
 	return false;
@@ -22,9 +23,9 @@ function underEye(window: Window): { path: number[]; share: number } | null {
 	const y = eyeLine(window);
 	let found: { element: Element; box: DOMRect } | undefined;
 	for (const across of ACROSS) {
-		for (const element of window.document.elementsFromPoint(window.innerWidth * across, y)) {
+		for (const element of own(window.document).elementsFromPoint(window.innerWidth * across, y)) {
 			if (isPinned(element, window)) continue;
-			const box = element.getBoundingClientRect();
+			const box = own(element).getBoundingClientRect();
 			if (!found || box.height < found.box.height) found = { element, box };
 			break;
 		}
@@ -37,7 +38,7 @@ function underEye(window: Window): { path: number[]; share: number } | null {
 /** The element at a path, or the nearest one around it that has a box. */
 function shownAt(document: Document, path: readonly number[]): Element | null {
 	let element = elementByPath(document, path);
-	while (element && element.getClientRects().length === 0) element = element.parentElement;
+	while (element && own(element).getClientRects().length === 0) element = own(element).parentElement;
 	return element;
 }
 
@@ -58,7 +59,7 @@ export function inStep(frames: () => Iterable<PageFrame>) {
 			if (frame === leader) continue;
 			const other = frame.window();
 			const element = eye && shownAt(other.document, eye.path);
-			const box = element?.getBoundingClientRect();
+			const box = own(element)?.getBoundingClientRect();
 			const to =
 				window.scrollY <= 0 || !eye || !box
 					? 0

@@ -1,3 +1,4 @@
+import { isElement, own } from '../../probe/own.ts';
 import { figure } from '../../core/box/index.ts';
 import type { PageFrame } from './pageFrame.ts';
 
@@ -8,9 +9,9 @@ const HIT = 'outline: 2px solid #b0281a !important; outline-offset: -2px !import
 /** How an element is called: its tag with id and classes. */
 const nameOf = (element: Element): string =>
 	[
-		element.localName,
-		...(element.id ? [`#${element.id}`] : []),
-		...[...element.classList].map((name) => `.${name}`)
+		own(element).localName,
+		...(own(element).id ? [`#${own(element).id}`] : []),
+		...[...own(element).classList].map((name) => `.${name}`)
 	].join('');
 
 /** The edges of all boxes in every frame, and whose box is under the pointer, while it is on. */
@@ -42,9 +43,9 @@ export function lightTable(frames: () => Iterable<PageFrame>) {
 		},
 		/** The pointer is over an element of a frame. */
 		over(frame: PageFrame, event: MouseEvent): void {
-			const element = event.target as Element | null;
-			if (!on || !element?.getBoundingClientRect) return;
-			const { width, height } = element.getBoundingClientRect();
+			const element = event.target;
+			if (!on || !isElement(element)) return;
+			const { width, height } = own(element).getBoundingClientRect();
 			label.textContent = `${nameOf(element)}  ${figure(width)} × ${figure(height)}`;
 			label.style.display = 'block';
 			const { left, top, width: drawn } = frame.box.getBoundingClientRect();

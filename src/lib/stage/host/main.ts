@@ -1,3 +1,4 @@
+import { isElement, own } from '../../probe/own.ts';
 import { expose } from 'comlink';
 import {
 	ASK_READY,
@@ -74,6 +75,7 @@ const hooks: FrameHooks = {
 	},
 	pointed: (frame, event) => table.over(frame, event),
 	allows: (event) => use.allows(event),
+	lost: () => listener?.lost(),
 	written(frame) {
 		use.listen(frame);
 		pins.written(frame);
@@ -81,8 +83,8 @@ const hooks: FrameHooks = {
 	},
 	clicked(frame, event) {
 		if (points.take(frame, event)) return;
-		const target = event.target as Element | null;
-		if (inUse || !target?.closest) return;
+		const { target } = event;
+		if (inUse || !isElement(target)) return;
 		listener?.pick({ path: pathOf(target), shift: event.shiftKey, add: event.ctrlKey || event.metaKey });
 	},
 	clickedTwice(frame, event) {
@@ -148,7 +150,7 @@ const host: StageHost = {
 		for (const id of ids) frameOf(id).restyle(sheets);
 		selected.changed();
 		// Layout begins now, rather than with the screen's next update.
-		for (const id of ids) void frameOf(id).document().documentElement.offsetHeight;
+		for (const id of ids) void own(own(frameOf(id).document()).documentElement).offsetHeight;
 		return painted();
 	},
 	use(on: boolean) {

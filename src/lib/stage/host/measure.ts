@@ -1,3 +1,4 @@
+import { own } from '../../probe/own.ts';
 import { transfer } from 'comlink';
 import { computedValues } from '../../probe/box.ts';
 import { heldUp, type SelectorIndex } from '../../probe/cascade.ts';
@@ -22,13 +23,13 @@ const PATIENCE = 5000;
 
 /** Waits until the page's pictures and fonts have come or failed, 5 s at most. */
 async function loaded(document: Document): Promise<void> {
-	for (const image of document.images) image.loading = 'eager';
-	const window = document.defaultView;
+	for (const image of own(document).images) image.loading = 'eager';
+	const window = own(document).defaultView;
 	const whole =
-		document.readyState === 'complete'
+		own(document).readyState === 'complete'
 			? Promise.resolve()
 			: new Promise<void>((resolve) => window?.addEventListener('load', () => resolve(), { once: true }));
-	const pictures = [...document.images].map((image) =>
+	const pictures = [...own(document).images].map((image) =>
 		image.complete
 			? Promise.resolve()
 			: new Promise<void>((resolve) => {
@@ -36,7 +37,7 @@ async function loaded(document: Document): Promise<void> {
 					image.addEventListener('error', () => resolve(), { once: true });
 				})
 	);
-	const all = Promise.all([whole, document.fonts.ready, ...pictures]);
+	const all = Promise.all([whole, own(document).fonts.ready, ...pictures]);
 	await Promise.race([all, new Promise((resolve) => setTimeout(resolve, PATIENCE))]);
 }
 
@@ -45,14 +46,14 @@ async function loaded(document: Document): Promise<void> {
  * engine does not do so by itself.
  */
 async function chosenAnew(document: Document): Promise<void> {
-	const sources = document.querySelectorAll<HTMLSourceElement | HTMLImageElement>(
+	const sources = own(document).querySelectorAll<HTMLSourceElement | HTMLImageElement>(
 		'picture > source[srcset], img[srcset]'
 	);
 	if (sources.length === 0) return;
 	// Setting what is set already asks for a choice (HTML §4.8.4.3.11, relevant mutations).
 	for (const source of sources) source.setAttribute('srcset', source.getAttribute('srcset') ?? '');
 	await Promise.resolve();
-	if ([...document.images].some(({ complete }) => !complete)) await loaded(document);
+	if ([...own(document).images].some(({ complete }) => !complete)) await loaded(document);
 }
 
 /** What selectors and conditions are asked about. */

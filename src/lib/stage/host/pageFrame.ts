@@ -1,5 +1,8 @@
+import { own } from '../../probe/own.ts';
 import { elementByPath } from '../../probe/path.ts';
 import { forwardKeys } from './forwardKeys.ts';
+import { doctypeOf, inertPage } from './inertPage.ts';
+import { hushLinks } from './links.ts';
 import { stage } from './staged.ts';
 import type { FrameKey, PageContent, Placement, SheetText, Viewport } from '../protocol.ts';
 
@@ -55,6 +58,20 @@ export interface FrameHooks {
 	clickedTwice?(frame: PageFrame, event: MouseEvent): void;
 	/** A page was written. */
 	written?(frame: PageFrame): void;
+	/** Something took the page out of its frame; it was written anew. */
+	lost?(frame: PageFrame): void;
+}
+
+/** How often a page is written anew that loses its frame. */
+const MOST_LOSSES = 5;
+
+function emptyFrame(): HTMLIFrameElement {
+	const frame = document.createElement('iframe');
+	frame.setAttribute('sandbox', 'allow-same-origin');
+	frame.setAttribute('aria-hidden', 'true');
+	frame.tabIndex = -1;
+	frame.style.cssText = 'border:0;display:block;background:#fff';
+	return frame;
 }
 
 /** A page in an inner frame: no scripts, no navigation; `rules` are in force on every page. */
@@ -63,14 +80,10 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	const opening = document.createElement('div');
 	const box = document.createElement('div');
 	const scaler = document.createElement('div');
-	const frame = document.createElement('iframe');
-	frame.setAttribute('sandbox', 'allow-same-origin');
-	frame.setAttribute('aria-hidden', 'true');
-	frame.tabIndex = -1;
+	let frame = emptyFrame();
 	opening.style.cssText = 'position:absolute;overflow:hidden';
 	box.style.cssText = 'position:absolute;overflow:hidden;background:#fff';
 	scaler.style.cssText = 'transform-origin:0 0';
-	frame.style.cssText = 'border:0;display:block;background:#fff';
 	scaler.append(frame);
 	box.append(scaler);
 	opening.append(box);
@@ -81,10 +94,40 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	let pageRules: string | null = null;
 	let over = '';
 	let taps = false;
+	/** The page that was written, the document that has it, and its shadow trees. */
+	let last: PageContent | undefined;
+	let written: Document | undefined;
+	let shadows: readonly ShadowRoot[] = [];
+	let losses = 0;
+
 	const inner = (): Document => {
+		if (isLost()) renew();
 		if (!frame.contentDocument) throw new Error('The frame has no document.');
 		return frame.contentDocument;
 	};
+
+	/** Whether the frame has another document than the one that was written. */
+	const isLost = (): boolean => written !== undefined && frame.contentDocument !== written;
+
+	/** Makes the frame anew, with its page, where something has taken that away. */
+	function renew(): void {
+		written = undefined;
+		const next = emptyFrame();
+		next.style.cssText = frame.style.cssText;
+		frame.replaceWith(next);
+		frame = next;
+		watch();
+		if (!last || ++losses > MOST_LOSSES) return;
+		self.write(last);
+		hooks.lost?.(self);
+	}
+
+	function watch(): void {
+		const watched = frame;
+		watched.addEventListener('load', () => {
+			if (watched === frame && isLost()) renew();
+		});
+	}
 
 	function adopt(): void {
 		const document = inner();
@@ -92,20 +135,20 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		if (pageRules === null || !Sheet) return;
 		const sheet = new Sheet();
 		sheet.replaceSync(ADOPTED + pageRules + rules + (density >= 1.5 ? SHARP : '') + over);
-		document.adoptedStyleSheets = [sheet];
+		own(document).adoptedStyleSheets = [sheet];
 	}
 
 	function fill(sheets: readonly SheetText[]): void {
 		const document = inner();
 		for (const { element, text } of sheets) {
 			const style = elementByPath(document, element);
-			if (style?.localName === 'style') style.textContent = text;
+			if (style && own(style).localName === 'style') style.textContent = text;
 		}
 	}
 
 	/** Without scripts a frame starts no film by itself. */
 	function show(films: PageContent['films']): void {
-		for (const film of inner().querySelectorAll<HTMLVideoElement>('video')) {
+		for (const film of own(inner()).querySelectorAll<HTMLVideoElement>('video')) {
 			if (films === 'none') {
 				for (const source of film.querySelectorAll('source')) source.removeAttribute('src');
 				film.removeAttribute('src');
@@ -122,20 +165,19 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 
 	function listen(): void {
 		const document = inner();
-		for (const type of PREVENTED) {
-			document.addEventListener(
-				type,
-				(event) => {
-					if (!hooks.allows?.(event)) event.preventDefault();
-				},
-				{ capture: true, passive: false }
-			);
+		const prevent = (event: Event): void => {
+			if (!hooks.allows?.(event)) event.preventDefault();
+		};
+		// The sending of a form in a shadow tree is not told outside of it.
+		for (const tree of [own(document), ...shadows]) {
+			for (const type of PREVENTED) tree.addEventListener(type, prevent, { capture: true, passive: false });
 		}
-		document.addEventListener('mousedown', () => frame.contentWindow?.focus(), true);
-		document.addEventListener('click', (event) => hooks.clicked?.(self, event), true);
-		document.addEventListener('dblclick', (event) => hooks.clickedTwice?.(self, event), true);
-		document.addEventListener('mousemove', (event) => hooks.pointed?.(self, event), { passive: true });
-		document.addEventListener('scroll', () => hooks.scrolled?.(self), { passive: true });
+		own(document).addEventListener('mousedown', () => frame.contentWindow?.focus(), true);
+		own(document).addEventListener('click', (event) => hooks.clicked?.(self, event), true);
+		own(document).addEventListener('dblclick', (event) => hooks.clickedTwice?.(self, event), true);
+		own(document).addEventListener('mousemove', (event) => hooks.pointed?.(self, event), { passive: true });
+		own(document).addEventListener('scroll', () => hooks.scrolled?.(self), { passive: true });
+		hushLinks(document);
 		forwardKeys(document, (key) => hooks.key?.(key));
 	}
 
@@ -153,9 +195,15 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			// An opened document takes the address of the document that opens it.
 			history.replaceState(null, '', content.address);
 			const document = inner();
-			document.open();
-			document.write(content.html);
-			document.close();
+			const page = inertPage(content.html);
+			own(document).open();
+			own(document).write(`${doctypeOf(page.document)}<html>`);
+			own(document).documentElement.replaceWith(own(document).adoptNode(own(page.document).documentElement));
+			own(document).close();
+			if (last !== content) losses = 0;
+			last = content;
+			written = document;
+			shadows = page.shadows;
 			pageRules = content.rules;
 			taps = content.taps;
 			fill(content.sheets);
@@ -164,7 +212,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			listen();
 			show(content.films);
 			hooks.written?.(self);
-			if (content.rightToLeft) document.documentElement.dir = 'rtl';
+			if (content.rightToLeft) own(own(document).documentElement).dir = 'rtl';
 			// Not needlessly: it lays the page out at once.
 			if (x > 0 || y > 0) frame.contentWindow?.scrollTo({ left: x, top: y, behavior: 'instant' });
 		},
@@ -204,5 +252,6 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		seen: () => opening.getBoundingClientRect(),
 		remove: () => opening.remove()
 	};
+	watch();
 	return self;
 }

@@ -1,3 +1,4 @@
+import { own } from '../../probe/own.ts';
 import { elementByPath } from '../../probe/path.ts';
 import type { Pin } from '../protocol.ts';
 import type { PageFrame } from './pageFrame.ts';
@@ -19,8 +20,8 @@ export function pinning(frames: () => ReadonlyMap<string, PageFrame>) {
 	let set: { element: Element; attribute: string }[] = [];
 
 	function put(element: Element, attribute: string): void {
-		if (element.hasAttribute(attribute)) return;
-		element.setAttribute(attribute, '');
+		if (own(element).hasAttribute(attribute)) return;
+		own(element).setAttribute(attribute, '');
 		set.push({ element, attribute });
 	}
 
@@ -30,7 +31,7 @@ export function pinning(frames: () => ReadonlyMap<string, PageFrame>) {
 			const element = elementByPath(frame.document(), path);
 			if (!element) continue;
 			for (const attribute of ATTRIBUTES[state].own) put(element, attribute);
-			for (let at = element.parentElement; at; at = at.parentElement) {
+			for (let at = own(element).parentElement; at; at = own(at).parentElement) {
 				for (const attribute of ATTRIBUTES[state].around) put(at, attribute);
 			}
 		}
@@ -38,7 +39,7 @@ export function pinning(frames: () => ReadonlyMap<string, PageFrame>) {
 
 	return {
 		pin(next: readonly Pin[]): void {
-			for (const { element, attribute } of set) element.removeAttribute(attribute);
+			for (const { element, attribute } of set) own(element).removeAttribute(attribute);
 			set = [];
 			pins = next;
 			for (const [id, frame] of frames()) hold(id, frame);

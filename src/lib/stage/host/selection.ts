@@ -1,3 +1,4 @@
+import { own } from '../../probe/own.ts';
 import { gapsAround, gapsBetween, type Gap } from '../../core/box/index.ts';
 import { boxesAround, boxOf, rectOf } from '../../probe/box.ts';
 import { elementByPath } from '../../probe/path.ts';
@@ -14,9 +15,9 @@ const MOVES = ['scroll', 'load', 'toggle', 'input', 'change', 'transitionend', '
 /** The upper and lower edges of an element and of all around it. */
 function extents(element: Element | null | undefined): SelectedIn['ladder'] {
 	const found: (readonly [number, number] | null)[] = [];
-	for (let at = element ?? null; at; at = at.parentElement) {
-		const { top, bottom } = at.getBoundingClientRect();
-		found.push(at.getClientRects().length > 0 ? [top, bottom] : null);
+	for (let at = element ?? null; at; at = own(at).parentElement) {
+		const { top, bottom } = own(at).getBoundingClientRect();
+		found.push(own(at).getClientRects().length > 0 ? [top, bottom] : null);
 	}
 	return found;
 }
@@ -40,9 +41,12 @@ export function selection(
 		const [first, second] = elements;
 		if (!distances || !first) return [];
 		if (second)
-			return gapsBetween(rectOf(first.getBoundingClientRect()), rectOf(second.getBoundingClientRect()));
+			return gapsBetween(
+				rectOf(own(first).getBoundingClientRect()),
+				rectOf(own(second).getBoundingClientRect())
+			);
 		const { neighbours, around } = boxesAround(first);
-		return gapsAround(rectOf(first.getBoundingClientRect()), neighbours, around);
+		return gapsAround(rectOf(own(first).getBoundingClientRect()), neighbours, around);
 	}
 
 	function draw(frame: PageFrame): Pick<SelectedIn, 'boxes' | 'unseen' | 'ladder'> {
@@ -62,7 +66,7 @@ export function selection(
 			const drawing = drawBoxes(
 				boxes.filter((box) => box !== null),
 				ghosts,
-				shown.flatMap((element) => [...element.getClientRects()].map(rectOf)),
+				shown.flatMap((element) => [...own(element).getClientRects()].map(rectOf)),
 				gaps(shown),
 				whole.width / frame.window().innerWidth,
 				{ left: left - whole.left, top: top - whole.top, width, height }
@@ -100,7 +104,7 @@ export function selection(
 		const elements = selected(frame).filter((element) => element !== null);
 		if (elements.length === 0) return;
 		const observer = new Observer(soon);
-		for (const element of [...elements, frame.document().documentElement]) observer.observe(element);
+		for (const element of [...elements, own(frame.document()).documentElement]) observer.observe(element);
 		observers.set(frame, observer);
 	}
 
@@ -114,9 +118,10 @@ export function selection(
 		/** A page was written into a frame. */
 		written(frame: PageFrame): void {
 			for (const type of MOVES) {
-				frame
-					.document()
-					.addEventListener(type, () => paths.length > 0 && soon(), { capture: true, passive: true });
+				own(frame.document()).addEventListener(type, () => paths.length > 0 && soon(), {
+					capture: true,
+					passive: true
+				});
 			}
 			follow(frame);
 			if (paths.length > 0) soon();

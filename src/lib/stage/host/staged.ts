@@ -1,3 +1,4 @@
+import { own } from '../../probe/own.ts';
 import type { StagedChange } from '../protocol.ts';
 
 /** Makes the changes of staged states on a page; a selector that cannot be read hits nothing. */
@@ -5,15 +6,15 @@ export function stage(document: Document, changes: readonly StagedChange[]): voi
 	for (const change of changes) {
 		let elements: readonly Element[];
 		try {
-			elements = [...document.querySelectorAll(change.selector)];
+			elements = [...own(document).querySelectorAll(change.selector)];
 		} catch {
 			continue;
 		}
 		for (const element of elements) {
-			if (change.kind === 'add-class') element.classList.add(change.name);
-			else if (change.kind === 'remove-class') element.classList.remove(change.name);
-			else if (change.kind === 'set') element.setAttribute(change.name, change.value);
-			else element.removeAttribute(change.name);
+			if (change.kind === 'add-class') own(element).classList.add(change.name);
+			else if (change.kind === 'remove-class') own(element).classList.remove(change.name);
+			else if (change.kind === 'set') own(element).setAttribute(change.name, change.value);
+			else own(element).removeAttribute(change.name);
 		}
 	}
 }

@@ -1,4 +1,6 @@
+import { isElement, own } from '../../probe/own.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
+import { hrefAt } from './links.ts';
 import type { PageFrame } from './pageFrame.ts';
 
 /** The attribute that stands for a hover in a sheet read for a vantage (core/simulate). */
@@ -6,8 +8,8 @@ const HOVER = 'data-vantaggio-hover';
 
 /** A tap leaves its element and those around it hovered until the next tap elsewhere, as touch browsers do. */
 function tap(document: Document, target: Element): void {
-	for (const element of document.querySelectorAll(`[${HOVER}]`)) element.removeAttribute(HOVER);
-	for (let at: Element | null = target; at; at = at.parentElement) at.setAttribute(HOVER, '');
+	for (const element of own(document).querySelectorAll(`[${HOVER}]`)) own(element).removeAttribute(HOVER);
+	for (let at: Element | null = target; at; at = own(at).parentElement) own(at).setAttribute(HOVER, '');
 }
 
 /** What a frame does while its page is used: links tell where they lead, nothing is sent, other frames follow. */
@@ -34,7 +36,7 @@ export function using(
 		for (const frame of frames()) {
 			if (frame === leader) continue;
 			const other = elementByPath(frame.document(), path) as (Element & Record<string, unknown>) | null;
-			if (other?.localName !== element.localName) continue;
+			if (!other || own(other).localName !== own(element).localName) continue;
 			for (const state of STATES) {
 				const value = (element as Element & Record<string, unknown>)[state];
 				if (state in other && other[state] !== value) other[state] = value;
@@ -42,25 +44,31 @@ export function using(
 		}
 	}
 
+	/** Goes where a link leads: on the same page by its fragment, else the application is told. */
+	function lead(frame: PageFrame, href: string): void {
+		const document = frame.document();
+		const { baseURI, URL: here } = own(document);
+		if (!URL.canParse(href, baseURI)) return;
+		const to = new URL(href, baseURI);
+		if (to.hash !== '' && to.href.replace(/#.*$/s, '') === here.replace(/#.*$/s, ''))
+			frame.window().location.hash = to.hash;
+		else openPage(to.href);
+	}
+
 	return {
-		allows: (event) => isOn() && /^(click|mousedown)$/.test(event.type),
+		allows: (event) => isOn() && /^(click|mousedown)$/.test(event.type) && hrefAt(event) === undefined,
 		listen(frame) {
 			const document = frame.document();
-			document.addEventListener(
-				'click',
-				(event) => {
-					const target = event.target as Element | null;
-					if (!isOn() || !target?.closest) return;
-					if (frame.taps) tap(document, target);
-					const href = target.closest('a[href], area[href]')?.getAttribute('href');
-					if (href === undefined || href === null || href.startsWith('#')) return;
-					event.preventDefault();
-					openPage(href);
-				},
-				true
-			);
+			const used = (event: MouseEvent): void => {
+				if (!isOn() || !isElement(event.target) || event.button > 1) return;
+				if (frame.taps) tap(document, event.target);
+				const href = hrefAt(event);
+				if (href !== undefined) lead(frame, href);
+			};
+			own(document).addEventListener('click', used, true);
+			own(document).addEventListener('auxclick', used, true);
 			for (const type of ['toggle', 'input', 'change']) {
-				document.addEventListener(
+				own(document).addEventListener(
 					type,
 					(event) => {
 						if (isOn() && event.target !== document) follow(frame, event.target as Element);
@@ -71,8 +79,9 @@ export function using(
 		},
 		end() {
 			for (const frame of frames()) {
-				for (const element of frame.document().querySelectorAll(`[${HOVER}]`)) element.removeAttribute(HOVER);
-				(frame.document().activeElement as HTMLElement | null)?.blur?.();
+				for (const element of own(frame.document()).querySelectorAll(`[${HOVER}]`))
+					own(element).removeAttribute(HOVER);
+				own(own(frame.document()).activeElement as HTMLElement | null)?.blur?.();
 			}
 		}
 	};
