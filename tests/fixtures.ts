@@ -53,9 +53,7 @@ const isComplete = (): boolean =>
 export async function openBench(page: Page, server: Server, site = 1, query = ''): Promise<void> {
 	await page.goto(`${server.url}/site/${site}/bench${query}`);
 	await expect.poll(() => pageFrames(page).length).toBe(4);
-	await expect
-		.poll(async () => (await inFrames(page, isComplete))?.join())
-		.toBe('true,true,true,true');
+	await expect.poll(async () => (await inFrames(page, isComplete))?.join()).toBe('true,true,true,true');
 }
 
 /** Clicks an element of a frame that is drawn smaller than it is, where the driver's own click misses. */

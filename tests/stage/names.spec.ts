@@ -20,7 +20,8 @@ test('a page whose elements have the names of members of documents and forms is 
 	const hidden = names.map((name) => `<form name=${name}></form><img name=${name} hidden>`).join('');
 	const site = await bring(server, {
 		'index.html': `<!doctype html><link rel=stylesheet href=a.css><body>${hidden}<div id=around><form id=form>${inputs}<label id=label>Name <input id=field></label></form></div><p id=p>wide</p>`,
-		'a.css': '#form { width: 140px; padding: 30px; background: silver } #p { width: 500px } form:hover { color: red }'
+		'a.css':
+			'#form { width: 140px; padding: 30px; background: silver } #p { width: 500px } form:hover { color: red }'
 	});
 	await openBench(page, server, site);
 	const [lead, handset] = pageFrames(page);

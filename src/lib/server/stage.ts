@@ -55,7 +55,8 @@ export async function siteFile(site: number, path: string, request: Request): Pr
 	const { hash, bytes: read } = await readFile(site, path);
 	const headers = new Headers({
 		'content-type': lookup(path) ?? 'application/octet-stream',
-		'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'; sandbox",
+		'content-security-policy':
+			"default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'; sandbox",
 		'cache-control': 'no-cache',
 		etag: `"${hash}"`,
 		'accept-ranges': 'bytes'

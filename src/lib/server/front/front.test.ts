@@ -20,15 +20,19 @@ async function asked(
 	);
 	await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
 	const { port } = server.address() as AddressInfo;
-	const answer = await new Promise<{ status: number; body: string; answered: IncomingHttpHeaders }>((resolve, reject) => {
-		const ask = request({ port, path, method, headers: { host, ...headers } }, (response) => {
-			let body = '';
-			response.on('data', (part: Buffer) => (body += part.toString()));
-			response.on('end', () => resolve({ status: response.statusCode ?? 0, body, answered: response.headers }));
-		});
-		ask.on('error', reject);
-		ask.end();
-	});
+	const answer = await new Promise<{ status: number; body: string; answered: IncomingHttpHeaders }>(
+		(resolve, reject) => {
+			const ask = request({ port, path, method, headers: { host, ...headers } }, (response) => {
+				let body = '';
+				response.on('data', (part: Buffer) => (body += part.toString()));
+				response.on('end', () =>
+					resolve({ status: response.statusCode ?? 0, body, answered: response.headers })
+				);
+			});
+			ask.on('error', reject);
+			ask.end();
+		}
+	);
 	server.close();
 	const seen =
 		answer.status === 200 ? (JSON.parse(answer.body) as { url: string; headers: IncomingHttpHeaders }) : null;
@@ -65,10 +69,17 @@ describe('the front', () => {
 	});
 
 	it('lets nothing out of a stage’s own site, however it is written', async () => {
-		for (const path of ['/../../api/sites', '/a/%2e%2e/%2E./../api/sites', '/..\\..\\api\\sites', '/../12/../../api'])
+		for (const path of [
+			'/../../api/sites',
+			'/a/%2e%2e/%2E./../api/sites',
+			'/..\\..\\api\\sites',
+			'/../12/../../api'
+		])
 			expect((await asked(plain, 'stage-3-s12.localhost', path)).status, path).toBe(403);
 		expect((await asked(plain, 'stage-3-s12.localhost', '/a/../b.css?c')).url).toBe('/stage/12/b.css?c');
-		expect((await asked(plain, 'stage-3-s12.localhost', 'http://localhost/api/sites')).url).toMatch(/^\/stage\/12\//);
+		expect((await asked(plain, 'stage-3-s12.localhost', 'http://localhost/api/sites')).url).toMatch(
+			/^\/stage\/12\//
+		);
 	});
 
 	it('takes changes from the application’s own pages only, whatever the path', async () => {
@@ -109,7 +120,8 @@ describe('the front', () => {
 		expect((await asked(locked, 'localhost', '/', basic('sesame'))).status).toBe(200);
 		const { authorization } = basic('sesame');
 		expect(
-			(await asked(locked, 'localhost', '/', { authorization: authorization.replace('Basic', 'bASIC') })).status
+			(await asked(locked, 'localhost', '/', { authorization: authorization.replace('Basic', 'bASIC') }))
+				.status
 		).toBe(200);
 		expect((await asked(locked, 'localhost', '/api/health')).status).toBe(200);
 		expect((await asked(locked, 'localhost', '/api/health/../sites')).status).toBe(401);
@@ -145,7 +157,8 @@ describe('the front', () => {
 	it('refuses even the right key while an address has to wait', async () => {
 		const locked = withStageToken({ VANTAGGIO_KEY: 'sesame' }, new Uint8Array(16));
 		const front = createFront(locked);
-		for (let i = 0; i < 15; i++) expect((await asked(front, 'localhost', '/', basic(String(i)))).status).toBe(401);
+		for (let i = 0; i < 15; i++)
+			expect((await asked(front, 'localhost', '/', basic(String(i)))).status).toBe(401);
 		const refused = await asked(front, 'localhost', '/', basic('sesame'));
 		expect(refused.status).toBe(429);
 		expect(refused.body).toMatch(/may try again in \d+ s\./);

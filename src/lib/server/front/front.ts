@@ -39,8 +39,7 @@ export const stageHost = (
 	{ stagePattern, stageToken }: FrontOptions,
 	n: number | '{n}',
 	site: string
-): string =>
-	stagePattern.replace('{stage}', `stage-${n}-s${site}${stageToken ? `-${stageToken}` : ''}`);
+): string => stagePattern.replace('{stage}', `stage-${n}-s${site}${stageToken ? `-${stageToken}` : ''}`);
 
 const TITLES: Readonly<Record<number, string>> = { 401: 'Key wanted', 429: 'Too many wrong keys' };
 
@@ -51,15 +50,18 @@ function refuse(
 	headers: Readonly<Record<string, string>> = {}
 ): void {
 	response.writeHead(status, { 'content-type': 'application/problem+json', ...headers });
-	response.end(
-		JSON.stringify({ type: 'about:blank', title: TITLES[status] ?? 'Refused', status, detail })
-	);
+	response.end(JSON.stringify({ type: 'about:blank', title: TITLES[status] ?? 'Refused', status, detail }));
 }
 
 /** The password that a request gives; undefined where it gives none (RFC 7617 §2: the scheme's name in any case). */
 function givenKey(request: IncomingMessage): string | undefined {
 	const basic = /^basic +(.+)$/i.exec(request.headers.authorization ?? '')?.[1];
-	return basic && Buffer.from(basic, 'base64').toString('utf8').replace(/^[^:]*:/, '');
+	return (
+		basic &&
+		Buffer.from(basic, 'base64')
+			.toString('utf8')
+			.replace(/^[^:]*:/, '')
+	);
 }
 
 function isKey(given: string, key: string): boolean {
