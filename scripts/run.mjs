@@ -108,6 +108,17 @@ function build() {
 		'--outfile=build/front.js',
 		'--log-level=warning'
 	]);
+	must('The build of the server’s thread', 'esbuild', [
+		'src/lib/server/work/worker.ts',
+		'--bundle',
+		'--platform=node',
+		'--format=esm',
+		'--target=node20',
+		'--packages=external',
+		'--alias:$lib=./src/lib',
+		'--outfile=build/worker.js',
+		'--log-level=warning'
+	]);
 	writeFileSync(STAMP, new Date().toISOString());
 }
 

@@ -1,10 +1,28 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, type Frame, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Frame, type Page } from '@playwright/test';
 import { bring, freshDemo, Server } from './server.ts';
 
 export { bring, expect, freshDemo, Server, type Page };
+
+/** What a page may say that is no fault of the application: what a site lacks, and what the policy keeps from it. */
+const EXPECTED = [
+	/^Failed to load resource/,
+	/Content Security Policy|Content-Security-Policy/,
+	/sandboxed|'allow-scripts'|'allow-forms'|^Unsafe attempt to load URL/
+];
+
+/** Errors on any page of a context, unhandled rejections and what is said to the console as one: none is let pass. */
+export function errorsOf(context: BrowserContext): readonly string[] {
+	const errors: string[] = [];
+	context.on('weberror', (found) => errors.push(String(found.error().stack ?? found.error())));
+	context.on('console', (message) => {
+		if (message.type() === 'error' && !EXPECTED.some((one) => one.test(message.text())))
+			errors.push(`${message.text()} (${message.location().url})`);
+	});
+	return errors;
+}
 
 /** `server` has the demo as its site 1; `empty` has no site, and is this test's alone. */
 export const test = base.extend<{ empty: Server }, { server: Server }>({
@@ -20,6 +38,11 @@ export const test = base.extend<{ empty: Server }, { server: Server }>({
 		},
 		{ scope: 'worker' }
 	],
+	context: async ({ context }, use) => {
+		const errors = errorsOf(context);
+		await use(context);
+		expect(errors, 'errors on the page or in the console').toEqual([]);
+	},
 	// eslint-disable-next-line no-empty-pattern -- as above
 	empty: async ({}, use) => {
 		const data = await mkdtemp(join(tmpdir(), 'vantaggio-'));

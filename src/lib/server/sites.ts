@@ -1,23 +1,29 @@
-import { createHash } from 'node:crypto';
 import { zip, type AsyncZippable } from 'fflate';
 import { Op, type Transaction } from 'sequelize';
-import { decodeText, encodeText } from '$lib/core/text/index.ts';
+import { decodeText } from '$lib/core/text/index.ts';
 import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary } from '$lib/api.ts';
-import { codec, sharedLines } from './codec.ts';
+import { codec } from './codec.ts';
 import { change, database } from './database.ts';
 import type { Brought } from './import/index.ts';
 import { listAllKept, listKept } from './kept.ts';
 import { Blob, Draft, File, Kept, Revision, Site } from './models.ts';
 import { Problem } from './problem.ts';
 import { listVantages, shipVantages } from './vantages.ts';
+import { hand } from './work/hand.ts';
 
-const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+/** Hex SHA-256 of some bytes, made beside this thread. */
+const hashOf = async (bytes: Uint8Array<ArrayBuffer>): Promise<string> =>
+	Buffer.from(await crypto.subtle.digest('SHA-256', bytes)).toString('hex');
+
+/** Differences of texts are looked for beside this thread. */
+const write = hand({ megabytes: 1024, seconds: 30 });
 
 export const isText = (kind: string): boolean => kind === 'page' || kind === 'sheet';
 
 export async function keep(bytes: Uint8Array, transaction: Transaction): Promise<string> {
-	const hash = hashOf(bytes);
-	await Blob.findOrCreate({ where: { hash }, defaults: { hash, bytes: Buffer.from(bytes) }, transaction });
+	const own = Buffer.from(bytes);
+	const hash = await hashOf(own);
+	await Blob.findOrCreate({ where: { hash }, defaults: { hash, bytes: own }, transaction });
 	return hash;
 }
 
@@ -169,7 +175,7 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 				stale.push({ path, hash: file.hash, text: decodeText(before, codec).text });
 				continue;
 			}
-			const bytes = encodeText(text, before, codec, sharedLines);
+			const bytes = await write('encode', { text, original: before });
 			file.hash = await keep(bytes, transaction);
 			file.size = bytes.length;
 			await file.save({ transaction });

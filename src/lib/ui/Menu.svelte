@@ -21,6 +21,8 @@
 
 	/** Over everything else and wholly in the window, where the button is. */
 	function place(): void {
+		// The event of its closing may come after it has gone.
+		if (!details) return;
 		if (!details.open) return box.hidePopover();
 		if (!box.matches(':popover-open')) {
 			box.showPopover();

@@ -8,7 +8,10 @@ interface Entry {
 const known = lexer as unknown as {
 	readonly properties: Readonly<Record<string, Entry>>;
 	readonly types: Readonly<Record<string, Entry>>;
-	matchProperty(property: string, value: unknown): { readonly error: { readonly name: string } | null };
+	matchProperty(
+		property: string,
+		value: unknown
+	): { readonly error: { readonly name: string; readonly message: string } | null };
 };
 
 /** How deep the types of a grammar are followed for its keywords. */
@@ -40,6 +43,9 @@ export function keywordsOf(property: string): string[] {
 const answers = new Map<string, boolean | undefined>();
 const MOST = 20_000;
 
+/** Whether a value is longer than the grammar is tried on, UTF-16 units: its matching gives up on long lists. */
+export const isLong = (value: string): boolean => value.length > 1000;
+
 /** Whether a value fits a property's grammar; undefined where that cannot be told from the text (`var()` and its like). */
 export function fits(property: string, value: string): boolean | undefined {
 	const key = `${property}:${value}`;
@@ -51,10 +57,13 @@ export function fits(property: string, value: string): boolean | undefined {
 }
 
 function match(property: string, value: string): boolean | undefined {
-	if (!isKnownProperty(property) || /\b(?:var|env|attr|if|--[\w-]+)\(/i.test(value)) return undefined;
+	if (!isKnownProperty(property) || isLong(value) || /\b(?:var|env|attr|if|--[\w-]+)\(/i.test(value))
+		return undefined;
 	try {
 		const { error } = known.matchProperty(property, parse(value, { context: 'value' }));
-		return error === null || (error.name === 'SyntaxMatchError' ? false : undefined);
+		if (error === null) return true;
+		// A match that was given up says nothing.
+		return error.name === 'SyntaxMatchError' && !/^Maximum iteration/.test(error.message) ? false : undefined;
 	} catch {
 		return undefined;
 	}

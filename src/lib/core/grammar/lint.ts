@@ -1,7 +1,7 @@
 import { sliceOf, walk, type Block, type Declaration, type Sheet } from '../css/index.ts';
 import { T, textOf, tokensOf } from '../css/tokens.ts';
 import { clampsBelow, maximaBelow } from './ends.ts';
-import { fits, isKnownProperty, keywordsOf, propertyNames } from './grammar.ts';
+import { fits, isKnownProperty, isLong, keywordsOf, propertyNames } from './grammar.ts';
 import { nearest } from '../text/index.ts';
 import { misplaced, pasted } from './places.ts';
 import type { Remark } from './remark.ts';
@@ -52,24 +52,35 @@ function ofDeclaration(
 		const near = nearest(property, propertyNames());
 		return `There is no property \`${property}\`${near ? `; the nearest is \`${near}\`` : ''}.`;
 	}
-	if (fits(property, value) !== false || supports(property, value)) return undefined;
+	// What is too long for the grammar, the engine alone judges.
+	const fitting = isLong(value) ? false : fits(property, value);
+	if (fitting !== false || supports(property, value)) return undefined;
 	return wrongValue(property, value);
 }
+
+/** So many words and numbers of a value are tried for the one that is wrong: each costs a look at the whole value. */
+const MOST_TRIED = 12;
+/** Longer values are told by their beginning. */
+const MOST_QUOTED = 60;
 
 function wrongValue(property: string, value: string): string {
 	const keywords = keywordsOf(property);
 	const tokens = tokensOf(value);
-	for (let i = 0; i < tokens.count; i++) {
+	let tried = 0;
+	for (let i = 0; i < tokens.count && tried < MOST_TRIED; i++) {
 		const text = textOf(tokens, i);
 		if (tokens.types[i] === T.Ident && !keywords.includes(text.toLowerCase())) {
+			tried++;
 			const near = nearest(text.toLowerCase(), keywords);
 			if (near) return `\`${property}\` does not take \`${text}\`; the nearest is \`${near}\`.`;
 		}
 		if (tokens.types[i] === T.Number && Number(text) !== 0) {
+			tried++;
 			const mended = value.slice(0, tokens.starts[i + 1]) + 'px' + value.slice(tokens.starts[i + 1]);
 			if (fits(property, mended)) return `\`${text}\` wants a unit: \`${text}px\`?`;
 		}
 	}
 	const some = keywords.slice(0, 6);
-	return `\`${property}\` does not take \`${value}\`${some.length > 0 ? `; it takes ${names(some)}${keywords.length > some.length ? ' and others' : ''}` : ''}.`;
+	const quoted = value.length > MOST_QUOTED ? `${value.slice(0, MOST_QUOTED)}…` : value;
+	return `\`${property}\` does not take \`${quoted}\`${some.length > 0 ? `; it takes ${names(some)}${keywords.length > some.length ? ' and others' : ''}` : ''}.`;
 }

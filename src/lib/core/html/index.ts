@@ -1,4 +1,5 @@
 export * from './page.ts';
+export { PAGE_LIMITS } from './bounded.ts';
 export { isSheetLink } from './sheetLink.ts';
 export { pageNotes, type PageNote } from './notes.ts';
 export { attributeAt } from './attributeAt.ts';

@@ -1,5 +1,6 @@
 import type { Span } from '../css/node.ts';
 import { lineStarts, placeAt } from '../text/index.ts';
+import { PAGE_LIMITS } from './bounded.ts';
 import { attribute, type Page, type PageElement } from './page.ts';
 import { styleLengths } from './styleLengths.ts';
 import { tagsOf, type Tag } from './tags.ts';
@@ -23,30 +24,38 @@ const MAY_STAY_OPEN = new Set(
 );
 
 /** Elements in which `/>` closes, as in XML. */
-const FOREIGN = new Set(['svg', 'math']);
+const FOREIGN = ['svg', 'math'];
 
 /** Tags that open and are not closed, and those that close what is not open. */
 function* unmatched(page: Page, tags: readonly Tag[], line: (at: number) => number): Generator<PageNote> {
 	const ends = new Set(page.elements.flatMap(({ endTag }) => endTag?.start ?? []));
 	const open: Tag[] = [];
+	/** How many of each name are open: what closes nothing is told without a look at all of them. */
+	const counts = new Map<string, number>();
+	const count = (name: string, by: number): void => void counts.set(name, (counts.get(name) ?? 0) + by);
 	const unclosed = ({ name, span }: Tag, until: string): PageNote => ({
 		span,
 		sentence: `<${name}> is not closed; a browser takes all up to ${until} to be in it.`
 	});
 	for (const tag of tags) {
 		if (tag.kind === 'start') {
-			const closed = VOID.has(tag.name) || (tag.selfClosing && open.some(({ name }) => FOREIGN.has(name)));
-			if (!closed) open.push(tag);
+			const closed =
+				VOID.has(tag.name) || (tag.selfClosing && FOREIGN.some((name) => (counts.get(name) ?? 0) > 0));
+			if (closed) continue;
+			open.push(tag);
+			count(tag.name, 1);
 			continue;
 		}
-		const at = open.findLastIndex(({ name }) => name === tag.name);
+		const at = counts.get(tag.name) ? open.findLastIndex(({ name }) => name === tag.name) : -1;
 		const ended = tag.name === 'p' && !ends.has(tag.span.start);
 		if (at < 0 || ended) {
 			const why = ended && at >= 0 ? ': the paragraph was ended by what began in it' : '';
 			yield { span: tag.span, sentence: `</${tag.name}> closes nothing that is open${why}.` };
 		}
 		if (at < 0) continue;
+		count(tag.name, -1);
 		for (const inner of open.splice(at).slice(1)) {
+			count(inner.name, -1);
 			if (!MAY_STAY_OPEN.has(inner.name)) {
 				yield unclosed(inner, `</${tag.name}> on line ${line(tag.span.start)}`);
 			}
@@ -84,6 +93,17 @@ function* twice(page: Page, line: (at: number) => number): Generator<PageNote> {
 	}
 }
 
+/** Where what is read of a page ends. */
+function* unread({ cut, elements }: Page, line: (at: number) => number): Generator<PageNote> {
+	const span = elements.findLast(({ startTag }) => startTag)?.startTag;
+	if (!cut || !span) return;
+	const { elements: most, open } = PAGE_LIMITS;
+	yield {
+		span,
+		sentence: `This page has more than ${most.toLocaleString('en')} elements, or more than ${open.toLocaleString('en')} within one another: what follows line ${line(span.start)} is shown, but not read.`
+	};
+}
+
 /** Pictures that say the same as another picture: an `alt` that was left over when one was copied. */
 function* sameAlt(page: Page, line: (at: number) => number): Generator<PageNote> {
 	const first = new Map<string, PageElement>();
@@ -114,6 +134,7 @@ export function pageNotes(page: Page): PageNote[] {
 		...unquoted(page.source, tags),
 		...twice(page, line),
 		...sameAlt(page, line),
-		...styleLengths(page)
+		...styleLengths(page),
+		...unread(page, line)
 	].sort((a, b) => a.span.start - b.span.start);
 }

@@ -1,5 +1,6 @@
-import { parse, type DefaultTreeAdapterTypes, type Token } from 'parse5';
+import type { DefaultTreeAdapterTypes, Token } from 'parse5';
 import type { Span } from '../css/node.ts';
+import { parseBounded } from './bounded.ts';
 
 /** An element's place as indexes among element children, from the root element (whose path is empty). */
 export type ElementPath = readonly number[];
@@ -36,15 +37,53 @@ export interface Page {
 	readonly elements: readonly PageElement[];
 	/** True where an element names an attribute twice (the second is ignored). */
 	readonly duplicateAttributes: boolean;
+	/** True where the page has more elements, or deeper ones, than are read (`PAGE_LIMITS`). */
+	readonly cut: boolean;
 }
 
 const spanOf = (location: Token.Location | null | undefined): Span | null =>
 	location ? { start: location.startOffset, end: location.endOffset } : null;
 
-type Mutable = { -readonly [K in keyof PageElement]: PageElement[K] } & {
-	children: PageElement[];
-	content: (string | PageElement)[];
-};
+class Built implements PageElement {
+	readonly children: PageElement[] = [];
+	readonly content: (string | PageElement)[] = [];
+	readonly tag: string;
+	readonly attributes: ReadonlyMap<string, Attribute>;
+	readonly span: Span | null;
+	readonly startTag: Span | null;
+	readonly endTag: Span | null;
+	readonly text: string;
+
+	constructor(
+		node: DefaultTreeAdapterTypes.Element,
+		readonly parent: PageElement | null,
+		/** Its place among its parent's children. */
+		private readonly index: number,
+		end: number
+	) {
+		const location = node.sourceCodeLocation;
+		this.tag = node.tagName.toLowerCase();
+		this.attributes = new Map(
+			node.attrs.map((attribute) => {
+				const name = attribute.prefix ? `${attribute.prefix}:${attribute.name}` : attribute.name;
+				return [name, { value: attribute.value, span: spanOf(location?.attrs?.[name]) }];
+			})
+		);
+		// What the end of the text cuts off has no end of its own.
+		this.span = location ? { start: location.startOffset, end: location.endOffset || end } : null;
+		this.startTag = spanOf(location?.startTag ?? (location && !location.endTag ? location : null));
+		this.endTag = spanOf(location?.endTag);
+		this.text = node.childNodes.map((child) => ('value' in child ? child.value : '')).join('');
+	}
+
+	/** Made when asked for: paths of all elements of a deep page would fill the memory. */
+	get path(): ElementPath {
+		const path: number[] = [];
+		for (let at: PageElement | null = this; at instanceof Built && at.parent; at = at.parent)
+			path.push(at.index);
+		return path.reverse();
+	}
+}
 
 /** What may have a shadow tree, but for elements with a name of their own (DOM §4.8, valid shadow host name). */
 const HOSTS = /^(article|aside|blockquote|body|div|footer|h[1-6]|header|main|nav|p|section|span|[a-z].*-.*)$/;
@@ -63,59 +102,39 @@ const shadowTemplateOf = ({
 			)
 		: undefined;
 
-/** A page's source (LF line ends) as elements with spans, each with its path. Never throws. */
+/**
+ * A page's source (LF line ends) as elements with spans, each with its path. Never throws; of a page beyond the limits
+ * what stands before them is read.
+ */
 export function parsePage(source: string): Page {
-	let duplicateAttributes = false;
-	const document = parse(source, {
-		sourceCodeLocationInfo: true,
-		scriptingEnabled: false,
-		onParseError: (error) => {
-			if (error.code === 'duplicate-attribute') duplicateAttributes = true;
-		}
-	});
+	const { document, cut, duplicateAttributes } = parseBounded(source);
+	const html = document.childNodes.find((node) => 'tagName' in node);
+	if (!html || !('tagName' in html)) throw new Error('HTML parsing always makes a root element.');
 	const elements: PageElement[] = [];
-	const build = (
-		node: DefaultTreeAdapterTypes.Element,
-		path: ElementPath,
-		parent: PageElement | null
-	): PageElement => {
-		const location = node.sourceCodeLocation;
-		const element: Mutable = {
-			path,
-			tag: node.tagName.toLowerCase(),
-			attributes: new Map(
-				node.attrs.map((attribute) => {
-					const name = attribute.prefix ? `${attribute.prefix}:${attribute.name}` : attribute.name;
-					return [name, { value: attribute.value, span: spanOf(location?.attrs?.[name]) }];
-				})
-			),
-			// What the end of the text cuts off has no end of its own.
-			span: location ? { start: location.startOffset, end: location.endOffset || source.length } : null,
-			startTag: spanOf(location?.startTag ?? (location && !location.endTag ? location : null)),
-			endTag: spanOf(location?.endTag),
-			text: node.childNodes.map((child) => ('value' in child ? child.value : '')).join(''),
-			parent,
-			children: [],
-			content: []
-		};
+	const root = new Built(html, null, 0, source.length);
+	const waiting: [DefaultTreeAdapterTypes.Element, Built][] = [[html, root]];
+	for (let next = waiting.pop(); next; next = waiting.pop()) {
+		const [node, element] = next;
 		elements.push(element);
 		const shadow = shadowTemplateOf(node);
+		const inside: typeof waiting = [];
 		for (const child of node.childNodes) {
 			// It makes a shadow tree of what it stands in, and is no child.
 			if (child === shadow) continue;
 			if ('tagName' in child) {
-				const built = build(child, [...path, element.children.length], element);
+				const built = new Built(child, element, element.children.length, source.length);
 				element.children.push(built);
 				element.content.push(built);
+				inside.push([child, built]);
 			} else if ('value' in child) {
 				element.content.push(child.value);
 			}
 		}
-		return element;
-	};
-	const html = document.childNodes.find((node) => 'tagName' in node);
-	if (!html || !('tagName' in html)) throw new Error('HTML parsing always makes a root element.');
-	return { source, root: build(html, [], null), elements, duplicateAttributes };
+		// The first of them is read next, so that elements come in document order.
+		for (let i = inside.length - 1; i >= 0; i--)
+			waiting.push(inside[i] as [DefaultTreeAdapterTypes.Element, Built]);
+	}
+	return { source, root, elements, duplicateAttributes, cut };
 }
 
 /** The element at a path; undefined where the page has none there. */

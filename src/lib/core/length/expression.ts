@@ -20,15 +20,20 @@ export type Expression =
  * `round`, `mod`, `rem`, `abs`, `sign`), with nothing but white space around it. Undefined for anything else.
  */
 export function parseExpression(tokens: Tokens, from: number, to: number): Expression | undefined {
-	const reader = { tokens, at: skipSpace(tokens, from, to), to };
+	const reader = { tokens, at: skipSpace(tokens, from, to), to, depth: 0 };
 	const value = operand(reader);
 	return value && skipSpace(tokens, reader.at, to) === to ? value : undefined;
 }
+
+/** As deep as engines read math functions and parentheses within one another (Blink). */
+const DEEPEST = 100;
 
 interface Reader {
 	readonly tokens: Tokens;
 	readonly to: number;
 	at: number;
+	/** How many functions and parentheses are open. */
+	readonly depth: number;
 }
 
 function operand(reader: Reader): Expression | undefined {
@@ -75,7 +80,8 @@ function roundingOf(reader: Reader): Rounding {
 function group(reader: Reader, name: string): Expression | undefined {
 	const { tokens } = reader;
 	const close = Math.min(tokens.close[reader.at] as number, reader.to);
-	const inner: Reader = { tokens, at: reader.at + 1, to: close };
+	const inner: Reader = { tokens, at: reader.at + 1, to: close, depth: reader.depth + 1 };
+	if (inner.depth > DEEPEST) return undefined;
 	const how = name === 'round(' ? roundingOf(inner) : 'nearest';
 	const args: Expression[] = [];
 	for (;;) {

@@ -56,11 +56,15 @@ function query(tokens: Tokens, from: number, to: number): MediaQuery {
 	return rest ? { ...whole, condition: rest } : invalid;
 }
 
+/** Conditions within one another that are read; what is deeper is unknown. Nobody writes so many. */
+const DEEPEST = 200;
+
 /** `<media-condition>`, or with `or` false `<media-condition-without-or>`, filling all of the tokens. */
-function condition(tokens: Tokens, from: number, to: number, or: boolean): Condition | undefined {
+function condition(tokens: Tokens, from: number, to: number, or: boolean, depth = 0): Condition | undefined {
+	if (depth > DEEPEST) return undefined;
 	let at = skipSpace(tokens, from, to);
 	if (word(tokens, at, to) === 'not') {
-		const inner = inParens(tokens, skipSpace(tokens, at + 1, to), to);
+		const inner = inParens(tokens, skipSpace(tokens, at + 1, to), to, depth);
 		return inner && skipSpace(tokens, inner.end, to) === to
 			? { kind: 'not', of: inner.condition }
 			: undefined;
@@ -68,7 +72,7 @@ function condition(tokens: Tokens, from: number, to: number, or: boolean): Condi
 	const parts: Condition[] = [];
 	let joint: string | undefined;
 	for (;;) {
-		const part = inParens(tokens, at, to);
+		const part = inParens(tokens, at, to, depth);
 		if (!part) return undefined;
 		parts.push(part.condition);
 		at = skipSpace(tokens, part.end, to);
@@ -84,7 +88,12 @@ function condition(tokens: Tokens, from: number, to: number, or: boolean): Condi
 }
 
 /** `<media-in-parens>`: a condition in parentheses, a feature, or `<general-enclosed>`. */
-function inParens(tokens: Tokens, at: number, to: number): { condition: Condition; end: number } | undefined {
+function inParens(
+	tokens: Tokens,
+	at: number,
+	to: number,
+	depth: number
+): { condition: Condition; end: number } | undefined {
 	if (at >= to) return undefined;
 	const type = tokens.types[at];
 	if (type !== T.LeftParen && type !== T.Function) return undefined;
@@ -93,7 +102,7 @@ function inParens(tokens: Tokens, at: number, to: number): { condition: Conditio
 	const inner = Math.min(close, to);
 	const span = { start: tokens.starts[at] as number, end: tokens.starts[end] as number };
 	if (type === T.LeftParen) {
-		const nested = condition(tokens, at + 1, inner, true) ?? feature(tokens, at + 1, inner, span);
+		const nested = condition(tokens, at + 1, inner, true, depth + 1) ?? feature(tokens, at + 1, inner, span);
 		if (nested) return { condition: nested, end };
 	}
 	return isAnyValue(tokens, at + 1, inner) ? { condition: { kind: 'unknown', span }, end } : undefined;
@@ -101,21 +110,16 @@ function inParens(tokens: Tokens, at: number, to: number): { condition: Conditio
 
 /** `<any-value>` (CSS Syntax 3 §8.2): no bad tokens, no closing token without its opening one. */
 function isAnyValue(tokens: Tokens, from: number, to: number): boolean {
-	let depthEnd = -1;
+	const expected = new Set<number>();
 	for (let i = from; i < to; i++) {
 		const type = tokens.types[i];
 		if (type === T.BadString || type === T.BadUrl) return false;
 		const closes = type === T.RightParen || type === T.RightSquare || type === T.RightCurly;
-		if (closes && i > depthEnd && !isCloser(tokens, i, from)) return false;
-		depthEnd = Math.max(depthEnd, tokens.close[i] as number);
+		if (closes && !expected.has(i)) return false;
+		expected.add(tokens.close[i] as number);
 	}
 	return true;
 }
-
-const isCloser = (tokens: Tokens, i: number, from: number): boolean => {
-	for (let open = from; open < i; open++) if (tokens.close[open] === i) return true;
-	return false;
-};
 
 function feature(tokens: Tokens, from: number, to: number, span: Span): Condition | undefined {
 	const first = skipSpace(tokens, from, to);

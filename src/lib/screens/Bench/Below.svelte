@@ -37,6 +37,7 @@
 	import type { Interval } from '$lib/core/interval/index.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 
 	interface Props {
@@ -180,118 +181,122 @@
 		onchoose={(id) => (tab = tabs.find((one) => one.id === id)?.id ?? 'box')}
 	/>
 	<div class="inner" role="tabpanel" tabindex="0" aria-label={tabs.find(({ id }) => id === tab)?.name}>
-		{#if tab === 'outline'}
-			{#await import('./Outline.svelte') then { default: Outline }}
-				<Outline {page} {selected} {onselect} {unseen} {lead} />
-			{/await}
-		{:else if tab === 'original'}
-			{#await import('./Originals.svelte') then { default: Originals }}
-				<Originals {site} page={page.path} current={original} {box} {onlie} />
-			{/await}
-		{:else if tab === 'findings'}
-			{#await import('./Findings.svelte') then { default: Findings }}
-				{#if sweeping}<Findings
-						{site}
-						{page}
-						{sweeping}
-						{swept}
-						{onselect}
-						{onplace}
-						{onpropose}
-						{onjoin}
-					/>{/if}
-			{/await}
-		{:else if tab === 'states'}
-			{#await import('./States.svelte') then { default: States }}
-				<States {site} {page} {selected} {named} />
-			{/await}
-		{:else if !first}
-			<p class="empty">
-				Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to see
-				both side by side.
-			</p>
-		{:else if tab === 'curve'}
-			{#await import('./CurveOf.svelte') then { default: CurveOf }}
-				{#if following}<CurveOf {site} {page} {following} {bands} path={first} {trace} {onplace} />{/if}
-			{/await}
-		{:else if tab === 'markup'}
-			{#await import('./Markup.svelte') then { default: Markup }}
-				{#if proposal}<Markup {site} {page} paths={selected} {proposal} />{/if}
-			{/await}
-		{:else if tab === 'collation'}
-			{#await import('./Collation.svelte') then { default: Collation }}
-				{#if viewing.wide}
-					<p class="empty">It lies at the whole width; <kbd>C</kbd> brings it back here.</p>
-				{:else if table && proposal}
-					<Collation
-						{page}
-						paths={selected}
-						{...table}
-						{site}
-						{proposal}
-						{reach}
-						{onplace}
-						least={6.5}
-						names={7}
-					/>
+		{#key tab}
+			<Guarded name={tabs.find(({ id }) => id === tab)?.name ?? ''}>
+				{#if tab === 'outline'}
+					{#await import('./Outline.svelte') then { default: Outline }}
+						<Outline {page} {selected} {onselect} {unseen} {lead} />
+					{/await}
+				{:else if tab === 'original'}
+					{#await import('./Originals.svelte') then { default: Originals }}
+						<Originals {site} page={page.path} current={original} {box} {onlie} />
+					{/await}
+				{:else if tab === 'findings'}
+					{#await import('./Findings.svelte') then { default: Findings }}
+						{#if sweeping}<Findings
+								{site}
+								{page}
+								{sweeping}
+								{swept}
+								{onselect}
+								{onplace}
+								{onpropose}
+								{onjoin}
+							/>{/if}
+					{/await}
+				{:else if tab === 'states'}
+					{#await import('./States.svelte') then { default: States }}
+						<States {site} {page} {selected} {named} />
+					{/await}
+				{:else if !first}
+					<p class="empty">
+						Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to
+						see both side by side.
+					</p>
+				{:else if tab === 'curve'}
+					{#await import('./CurveOf.svelte') then { default: CurveOf }}
+						{#if following}<CurveOf {site} {page} {following} {bands} path={first} {trace} {onplace} />{/if}
+					{/await}
+				{:else if tab === 'markup'}
+					{#await import('./Markup.svelte') then { default: Markup }}
+						{#if proposal}<Markup {site} {page} paths={selected} {proposal} />{/if}
+					{/await}
+				{:else if tab === 'collation'}
+					{#await import('./Collation.svelte') then { default: Collation }}
+						{#if viewing.wide}
+							<p class="empty">It lies at the whole width; <kbd>C</kbd> brings it back here.</p>
+						{:else if table && proposal}
+							<Collation
+								{page}
+								paths={selected}
+								{...table}
+								{site}
+								{proposal}
+								{reach}
+								{onplace}
+								least={6.5}
+								names={7}
+							/>
+						{/if}
+					{/await}
+				{:else if tab === 'trace'}
+					<!-- What answers why is large: it comes when first asked for. -->
+					{#await import('./Trace.svelte') then { default: TraceView }}
+						<TraceView
+							{page}
+							path={first}
+							{lead}
+							{bands}
+							{trace}
+							{onplace}
+							{onselect}
+							onmute={(file, { words, span }) =>
+								site.texts.get(file)?.mute({
+									words,
+									span: { start: page.inFile(file, span.start), end: page.inFile(file, span.end) }
+								})}
+						/>
+					{/await}
+				{:else if tab === 'reach'}
+					{#await import('./Reach.svelte') then { default: Reach }}
+						<Reach
+							{page}
+							paths={selected}
+							{lead}
+							{file}
+							{known}
+							{reach}
+							{matching}
+							{trace}
+							{rule}
+							{onwrite}
+							{give}
+						/>
+					{/await}
+				{:else if second}
+					{#await import('./Twins.svelte') then { default: Twins }}
+						<Twins {page} paths={[first, second]} {computed} />
+					{/await}
+				{:else}
+					{#await import('./Box.svelte') then { default: Box }}
+						<Box
+							{page}
+							path={first}
+							{named}
+							{onselect}
+							{instead}
+							{spaces}
+							{trace}
+							width={lead.width}
+							{table}
+							{oncollate}
+							{reach}
+							{onplace}
+						/>
+					{/await}
 				{/if}
-			{/await}
-		{:else if tab === 'trace'}
-			<!-- What answers why is large: it comes when first asked for. -->
-			{#await import('./Trace.svelte') then { default: TraceView }}
-				<TraceView
-					{page}
-					path={first}
-					{lead}
-					{bands}
-					{trace}
-					{onplace}
-					{onselect}
-					onmute={(file, { words, span }) =>
-						site.texts.get(file)?.mute({
-							words,
-							span: { start: page.inFile(file, span.start), end: page.inFile(file, span.end) }
-						})}
-				/>
-			{/await}
-		{:else if tab === 'reach'}
-			{#await import('./Reach.svelte') then { default: Reach }}
-				<Reach
-					{page}
-					paths={selected}
-					{lead}
-					{file}
-					{known}
-					{reach}
-					{matching}
-					{trace}
-					{rule}
-					{onwrite}
-					{give}
-				/>
-			{/await}
-		{:else if second}
-			{#await import('./Twins.svelte') then { default: Twins }}
-				<Twins {page} paths={[first, second]} {computed} />
-			{/await}
-		{:else}
-			{#await import('./Box.svelte') then { default: Box }}
-				<Box
-					{page}
-					path={first}
-					{named}
-					{onselect}
-					{instead}
-					{spaces}
-					{trace}
-					width={lead.width}
-					{table}
-					{oncollate}
-					{reach}
-					{onplace}
-				/>
-			{/await}
-		{/if}
+			</Guarded>
+		{/key}
 	</div>
 </section>
 

@@ -113,7 +113,7 @@
 				{/if}
 			{/if}
 		</p>
-		{#each hits.near as { selector: other, how, count } (other)}
+		{#each hits.near as { selector: other, how, count }, i (i)}
 			<p class="near">
 				‸
 				{#if rule.span}

@@ -32,7 +32,7 @@
 {#if cause === null}
 	<p class="quiet" role="status">Declarations are taken out one by one to see which makes it …</p>
 {:else}
-	{#each cause.blamed as { from, path, left } (`${from.file} ${from.span.start}`)}
+	{#each cause.blamed as { from, path, left }, i (i)}
 		<p>
 			<span>{left > 0 ? 'Less of it without' : 'By'}</span>
 			<code>{from.property}: {from.written}</code>
@@ -40,7 +40,7 @@
 			{@render place(from.file, from.span)}
 		</p>
 	{/each}
-	{#each cause.broken as { path, what, from, to } (`${what} ${path.join()}`)}
+	{#each cause.broken as { path, what, from, to }, i (i)}
 		<p>
 			{#if what === 'lines'}The words of {named(path)} take {to} line{to === 1 ? '' : 's'} instead of {from}.
 			{:else}What is in {named(path)} stands in {to} row{to === 1 ? '' : 's'} instead of {from}.{/if}
@@ -54,7 +54,7 @@
 		</p>
 	{/if}
 	{#if cause.blamed.length === 0}
-		{#each cause.sites as { file, span, text } (`${file} ${span.start}`)}
+		{#each cause.sites as { file, span, text }, i (i)}
 			<p><code>{text}</code> {@render place(file, span)}</p>
 		{/each}
 	{/if}

@@ -93,7 +93,7 @@
 	onpointerup={() => (drag = null)}
 />
 <datalist id="collation-{row.name}">
-	{#each list as one (one)}<option value={one}></option>{/each}
+	{#each list as one, i (i)}<option value={one}></option>{/each}
 </datalist>
 
 <style>

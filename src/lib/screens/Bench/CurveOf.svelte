@@ -148,7 +148,7 @@
 		onchange={(event) => (following.property = event.currentTarget.value)}
 	>
 		{#each BOX as { property, name } (property)}<option value={property}>{name}</option>{/each}
-		{#each declared as property (property)}<option>{property}</option>{/each}
+		{#each declared as property, i (i)}<option>{property}</option>{/each}
 		{#if !box && !declared.includes(following.property)}<option>{following.property}</option>{/if}
 	</select>
 	<b>of {name}</b>
@@ -175,7 +175,7 @@
 		: `${coverage.measured} of ${coverage.of} widths measured.`}
 	{#if value}At {carriage.width}: <code>{printValue(value)}</code>{/if}
 </p>
-{#each [following.trouble, trouble].filter((one) => one !== '') as one (one)}<p class="trouble" role="alert">
+{#each [following.trouble, trouble].filter((one) => one !== '') as one, i (i)}<p class="trouble" role="alert">
 		{one}
 	</p>{/each}
 {#if lines.length > 0}

@@ -16,7 +16,7 @@
 
 <p>
 	<span>Edges, by <kbd>B</kbd> too:</span>
-	{#each edges as edge (edge)}
+	{#each edges as edge, i (i)}
 		<PlaceButton current={carriage.width === edge} onclick={() => (carriage.width = edge)}>{edge}</PlaceButton
 		>
 	{/each}

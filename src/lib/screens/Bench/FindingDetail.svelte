@@ -89,7 +89,7 @@
 		{:else if blamed.length === 0}
 			<p class="quiet">No single declaration makes it: taken out one by one, it stays at {row.worst}.</p>
 		{/if}
-		{#each blamed ?? [] as blame (blame.from.span.start)}
+		{#each blamed ?? [] as blame, i (i)}
 			{@const { from, remedy, left } = blame}
 			{@const place = { path: from.file, offset: from.span.start }}
 			<p>

@@ -167,7 +167,7 @@
 	<h3>Accepted</h3>
 	<ul>
 		{#each accepted as row (row.key)}
-			{#each row.accepted as part (part.reason + printIntervalSet(part.widths))}
+			{#each row.accepted as part, i (i)}
 				<li class="accepted">
 					<span class="widths">{printIntervalSet(part.widths)}</span>
 					<span>{row.sentence} <em>{part.reason}</em></span>

@@ -15,7 +15,7 @@
 	import { download } from '$lib/ui/download.ts';
 	import { heldInWords, reportPage } from '$lib/core/wake/report.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
-	import { holdKey, type Holding } from '$lib/state/holding.svelte.ts';
+	import type { Holding } from '$lib/state/holding.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Swept } from '$lib/state/sweeping.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -99,7 +99,7 @@
 </form>
 {#if holding.trouble !== ''}<p class="trouble" role="alert">{holding.trouble}</p>{/if}
 <ul>
-	{#each holding.list as one (holdKey(one))}
+	{#each holding.list as one, i (i)}
 		{@const state = holding.stateOf(one)}
 		<li>
 			<span class={state}>{states[state]}</span>

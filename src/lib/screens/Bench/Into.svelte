@@ -104,7 +104,7 @@
 		<label>
 			Into
 			<select value={held.into} onchange={(event) => hand.put({ into: Number(event.currentTarget.value) })}>
-				{#each held.choices as one, i (called(one))}<option value={i}>{called(one)}</option>{/each}
+				{#each held.choices as one, i (i)}<option value={i}>{called(one)}</option>{/each}
 			</select>
 		</label>
 		<span>{hits}</span>

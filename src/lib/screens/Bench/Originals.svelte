@@ -87,7 +87,7 @@
 {#if failure}<p class="failure" role="alert">{failure}</p>{/if}
 
 <ul>
-	{#each mine as one (one.at)}
+	{#each mine as one, i (i)}
 		<li class:here={one === current}>
 			<button type="button" onclick={() => (carriage.width = one.at)} title="The carriage to {one.at} px">
 				<b>{one.at}</b>

@@ -30,7 +30,7 @@
 	>
 		<p role="status"><b>{proposal.sentence}</b></p>
 		{#if pages.length > 1}<p>It reaches {pages.length} pages: {pages.join(', ')}.</p>{/if}
-		{#each proposal.notes as note (note)}<p class="note">{note}</p>{/each}
+		{#each proposal.notes as note, i (i)}<p class="note">{note}</p>{/each}
 	</EditCard>
 {/if}
 

@@ -44,7 +44,7 @@
 
 {#if said.length > 0}
 	<dl>
-		{#each said as { share, of } (share)}
+		{#each said as { share, of }, i (i)}
 			<dt>{of.join(', ')}</dt>
 			<dd>{share}</dd>
 		{/each}

@@ -97,7 +97,7 @@
 <h2>Staged</h2>
 <p class="hint">Changes of classes and attributes that a script would make; made in the frames only.</p>
 <ul>
-	{#each here as state (state.name)}
+	{#each here as state, i (i)}
 		<li>
 			<label>
 				<input

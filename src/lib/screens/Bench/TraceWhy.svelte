@@ -151,7 +151,7 @@
 		{:else}{words.source(outcome)}{/if}
 		{#if trace.computed(property)}<span class="computed">computed: {trace.computed(property)}</span>{/if}
 	</p>
-	{#each asked as { text } (text)}
+	{#each asked as { text }, i (i)}
 		<p>@container {text} holds here. {containerWords(text)}</p>
 	{/each}
 	{#if moving}
@@ -178,7 +178,7 @@
 			unset.
 		</p>
 	{/if}
-	{#each shares as share (share)}<p class="share">{share}</p>{/each}
+	{#each shares as share, i (i)}<p class="share">{share}</p>{/each}
 	{#if outcome.kind === 'inherited'}
 		<p>
 			<TracePlace

@@ -2,7 +2,7 @@
 	import type { Proposal } from '$lib/state/proposal.svelte.ts';
 	import type { Waking } from '$lib/state/waking.svelte.ts';
 	import { printIntervalSet } from '$lib/core/interval/index.ts';
-	import { holdKey, type Holding } from '$lib/state/holding.svelte.ts';
+	import type { Holding } from '$lib/state/holding.svelte.ts';
 	import type { Swept } from '$lib/state/sweeping.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 
@@ -24,7 +24,7 @@
 <div class="wake" role="status" aria-label="Wake: what the last edit changed">
 	<b>Wake</b>
 	<p>
-		{#each holding?.breaches ?? [] as breach (holdKey(breach.hold))}
+		{#each holding?.breaches ?? [] as breach, i (i)}
 			{@const { hold, changed, widths } = breach}
 			<span class="broken">
 				Held and changed: {hold.page === swept?.page.path ? '' : `${hold.page}, `}{printIntervalSet(widths)},
@@ -43,7 +43,7 @@
 		{:else if waking?.busy && !waking.wake}
 			<span>measuring …</span>
 		{/if}
-		{#each waking?.words ?? [] as { text, warns } (text)}
+		{#each waking?.words ?? [] as { text, warns }, i (i)}
 			<span class:warns>{text}</span>
 		{/each}
 	</p>

@@ -92,7 +92,7 @@
 			{#if refused.length > 0}
 				<h2>Not taken in</h2>
 				<ul class="missing">
-					{#each refused as { path, reason } (path)}<li><code>{path}</code> <span>{reason}</span></li>{/each}
+					{#each refused as { path, reason }, i (i)}<li><code>{path}</code> <span>{reason}</span></li>{/each}
 				</ul>
 			{/if}
 			<PageTable {site} {inventory} {benchOf} />

@@ -63,7 +63,7 @@
 <svg width={room} {height} role="img" aria-label="Sizes over viewport width, px">
 	<rect class="band" x={x(band[0])} y="0" width={Math.max(0, x(band[1]) - x(band[0]))} {height} />
 	{#each grid as size (size)}<path class="grid" d="M0 {y(size).toFixed(1)}H{room}" />{/each}
-	{#each cuts.filter(inside) as cut (cut)}<path class="cut" d="M{x(cut).toFixed(1)} 0V{height}" />{/each}
+	{#each cuts.filter(inside) as cut, i (i)}<path class="cut" d="M{x(cut).toFixed(1)} 0V{height}" />{/each}
 	{#each ladders as { end, at, pegs } (end)}
 		{#if pegs.length > 0}<path class="end" d="M{at.toFixed(1)} 0V{height}" />{/if}
 	{/each}
@@ -87,13 +87,13 @@
 					}}
 				/>
 			{/if}
-			{#each dots.filter(([at]) => inside(at)) as [at, size] (at)}
+			{#each dots.filter(([at]) => inside(at)) as [at, size], i (i)}
 				<circle cx={x(at)} cy={y(size)} r="2.5" />
 			{/each}
 		</g>
 	{/each}
-	{#each faults as fault (`${fault.of} ${fault.from}`)}<path class="fault" d={faultPath(fault)} />{/each}
-	{#each knees.filter((one) => inside(one.width)) as { id, width: at, size } (id)}
+	{#each faults as fault, i (i)}<path class="fault" d={faultPath(fault)} />{/each}
+	{#each knees.filter((one) => inside(one.width)) as { id, width: at, size }, i (i)}
 		<path
 			class="knee"
 			role="presentation"

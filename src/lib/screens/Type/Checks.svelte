@@ -80,7 +80,7 @@
 				onput={(text) => Number(text) >= 1 && (least = Number(text))}
 			/> times the next
 		</p>
-		{#each hierarchy as { sentence } (sentence)}<p>{sentence}</p>{/each}
+		{#each hierarchy as { sentence }, i (i)}<p>{sentence}</p>{/each}
 		{#if hierarchy.length === 0 && levels.length > 1}
 			<p class="well">✓ {levels.map(({ name }) => name).join(', ')}: so at every width</p>
 		{/if}

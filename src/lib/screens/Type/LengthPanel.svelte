@@ -154,7 +154,7 @@
 		{#if setting.tried.length > 1}
 			<p class="tried">
 				tried:
-				{#each setting.tried as text (text)}<code>{text}</code>{/each}
+				{#each setting.tried as text, i (i)}<code>{text}</code>{/each}
 			</p>
 		{/if}
 		<label

@@ -41,7 +41,7 @@
 		</span>
 	</p>
 	{#if setting.work === 'scale'}
-		{#each setting.problems as { field, sentence } (field)}<p class="problem">‸ {sentence}</p>{/each}
+		{#each setting.problems as { sentence }, i (i)}<p class="problem">‸ {sentence}</p>{/each}
 	{/if}
 	{#if setting.refusal}<p class="problem" role="alert">{setting.refusal.sentence}</p>{/if}
 	{#if setting.files.length === 0 && setting.reading.now}
@@ -59,7 +59,7 @@
 			{setting.winners.length === 1 ? 'declaration still wins' : 'declarations still win'} over this:
 		</p>
 		<ul>
-			{#each setting.winners as winner (`${winner.file}:${winner.offset}`)}
+			{#each setting.winners as winner, i (i)}
 				<li>
 					<code>{winner.from.hit?.selector ?? 'style attribute'}</code>
 					<span>{winner.from.property}: {winner.from.written}</span>

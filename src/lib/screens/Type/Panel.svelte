@@ -8,6 +8,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { Typesetting } from '$lib/state/typesetting.svelte.ts';
+	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Checks from './Checks.svelte';
 	import LengthPanel from './LengthPanel.svelte';
@@ -72,26 +73,30 @@
 	<div class="scroll" role="tabpanel" tabindex="0" aria-label={tabs.find(({ id }) => id === shown)?.name}>
 		{#if setting.reading.trouble}<p class="trouble" role="alert">{setting.reading.trouble}</p>{/if}
 		{#if site.kept.scale.trouble}<p class="trouble" role="alert">{site.kept.scale.trouble}</p>{/if}
-		{#if shown === 'lines'}
-			<Lines {setting} {site} {onplace} />
-		{:else if shown === 'set' && setting.work === 'scale'}
-			<ScalePanel {setting} />
-		{:else if shown === 'set'}
-			<LengthPanel {setting} onproperty={(property) => onlength(setting.length?.path, property)} />
-		{:else if shown === 'checks'}
-			<Checks {setting} {checked} root={rootFault} onplace={toPlace} {onchoose} />
-		{:else}
-			<Texts
-				{setting}
-				{chosen}
-				{onchoose}
-				{onselect}
-				{onlength}
-				onthrough={throughSteps}
-				onplace={toPlace}
-				{lineOf}
-			/>
-		{/if}
+		{#key shown}
+			<Guarded name={tabs.find(({ id }) => id === shown)?.name ?? ''}>
+				{#if shown === 'lines'}
+					<Lines {setting} {site} {onplace} />
+				{:else if shown === 'set' && setting.work === 'scale'}
+					<ScalePanel {setting} />
+				{:else if shown === 'set'}
+					<LengthPanel {setting} onproperty={(property) => onlength(setting.length?.path, property)} />
+				{:else if shown === 'checks'}
+					<Checks {setting} {checked} root={rootFault} onplace={toPlace} {onchoose} />
+				{:else}
+					<Texts
+						{setting}
+						{chosen}
+						{onchoose}
+						{onselect}
+						{onlength}
+						onthrough={throughSteps}
+						onplace={toPlace}
+						{lineOf}
+					/>
+				{/if}
+			</Guarded>
+		{/key}
 	</div>
 </section>
 

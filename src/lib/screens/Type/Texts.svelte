@@ -32,6 +32,9 @@
 	const steps = (style: TextStyle) => through(style.curve, SHOWN);
 </script>
 
+{#if now && styles.length === 0 && asked.length === 0}
+	<p class="empty">No text on this page. Add some, or choose another page.</p>
+{/if}
 <ul>
 	{#each styles as style (style.id)}
 		{@const [first] = style.texts}
@@ -105,6 +108,10 @@
 </ul>
 
 <style>
+	.empty {
+		color: var(--ink-2);
+	}
+
 	ul {
 		display: grid;
 		margin: 0;

@@ -15,6 +15,7 @@
 	import { Typesetting } from '$lib/state/typesetting.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
+	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import FramesTable from '../frames/FramesTable.svelte';
 	import { Framing, marked } from '../frames/framing.svelte.ts';
@@ -205,19 +206,21 @@
 />
 <main>
 	<Head {setting} onlength={toLength} />
-	<Chart
-		bind:this={chart}
-		{hung}
-		range={carriage.range}
-		width={carriage.width}
-		onwidth={(width) => (carriage.width = width)}
-		cuts={bands.thresholds.map(({ cut }) => toNumber(cut.at))}
-		{band}
-		{faults}
-		root={setting.root.px}
-		{chosen}
-		onchoose={choose}
-	/>
+	<Guarded name="The chart">
+		<Chart
+			bind:this={chart}
+			{hung}
+			range={carriage.range}
+			width={carriage.width}
+			onwidth={(width) => (carriage.width = width)}
+			cuts={bands.thresholds.map(({ cut }) => toNumber(cut.at))}
+			{band}
+			{faults}
+			root={setting.root.px}
+			{chosen}
+			onchoose={choose}
+		/>
+	</Guarded>
 	<div class="below">
 		<FramesTable
 			bind:this={frames}

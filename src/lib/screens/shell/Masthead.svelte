@@ -21,7 +21,8 @@
 
 	let { site, page, pages, notice, primary, onpage, onkeys, onfind }: Props = $props();
 
-	let heard = $state(false);
+	/** The sentence that was read. */
+	let heard = $state<string | null>(null);
 	let muted = $state<Menu>();
 	let choice: HTMLSelectElement;
 
@@ -40,10 +41,10 @@
 	>
 		{#each pages as path (path)}<option value={path}>{path}</option>{/each}
 	</select>
-	{#if notice && !heard}
+	{#if notice && heard !== notice}
 		<p class="notice" role="status">
 			{notice}
-			<Button look="quiet" onclick={() => (heard = true)}>Understood</Button>
+			<Button look="quiet" onclick={() => (heard = notice)}>Understood</Button>
 		</p>
 	{/if}
 	<Button look="quiet" onclick={onfind} title="/">Find</Button>

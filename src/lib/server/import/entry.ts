@@ -32,6 +32,8 @@ export function pathRefusal(path: string): string | null {
 export function collector() {
 	const entries = new Map<string, Entry>();
 	const refused: Refusal[] = [];
+	/** The first path of those that disks without case or with another normal form take for one. */
+	const alike = new Map<string, string>();
 	let total = 0;
 	const refuse = (path: string, reason: string): void =>
 		void refused.push({ path: path.slice(0, 500), reason });
@@ -52,7 +54,14 @@ export function collector() {
 			const reason = this.refusal(path, bytes.length);
 			if (reason) return refuse(path, reason);
 			total += bytes.length;
-			entries.set(path, { path, bytes });
+			const plain = path.normalize('NFC').toLowerCase();
+			const first = alike.get(plain);
+			if (first === undefined) alike.set(plain, path);
+			else refuse(path, `kept, but some disks take its name for that of ${first}`);
+			// In memory that threads share, for it is read in another one.
+			const shared = new Uint8Array(new SharedArrayBuffer(bytes.length));
+			shared.set(bytes);
+			entries.set(path, { path, bytes: shared });
 		},
 		result: () => ({ entries: [...entries.values()], refused })
 	};

@@ -1,11 +1,16 @@
 import { zipSync, type Zippable } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { bring, type Brought } from './index.ts';
+import { bring as bringWith, type Brought } from './index.ts';
+import { sortFiles } from './kinds.ts';
+import type { Entry } from './entry.ts';
 
 const MB = 1024 * 1024;
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const PAGE = bytes('<!doctype html><link rel=stylesheet href="look"><img src="p">');
 
+/** Read in this thread: the other one is built later. */
+const bring = (given: readonly Entry[]): Promise<Brought> =>
+	bringWith(given, (_, files) => Promise.resolve(sortFiles(files)));
 const zipped = (files: Zippable): Promise<Brought> => bring([{ path: 'site.zip', bytes: zipSync(files) }]);
 const reasons = ({ refused }: Brought): Record<string, string> =>
 	Object.fromEntries(refused.map(({ path, reason }) => [path, reason]));
@@ -137,5 +142,63 @@ describe('bringing files in', () => {
 		await expect(bring([{ path: 'a.css', bytes: bytes('x') }])).rejects.toThrow(
 			'No HTML page was found among 1 files; nothing was taken in.'
 		);
+	});
+
+	it('keeps what is beyond the bounds of reading as a file like any other, and says so', async () => {
+		const brought = await zipped({
+			'index.html': PAGE,
+			look: bytes('a { b: c }'),
+			'many.html': bytes(`<!doctype html>${'<p>'.repeat(200_001)}`),
+			'deep.html': bytes(`<!doctype html>${'<div>'.repeat(2000)}`),
+			'long.css': new Uint8Array(9 * MB).fill(32)
+		});
+		expect(kinds(brought)).toMatchObject({
+			'many.html': 'other',
+			'deep.html': 'other',
+			'long.css': 'other',
+			look: 'sheet'
+		});
+		const many = 'kept, but not read: a page may have 200,000 elements, 1,024 within one another';
+		expect(reasons(brought)).toEqual({
+			'many.html': many,
+			'deep.html': many,
+			'long.css': 'kept, but not read: a sheet may have 8 MB'
+		});
+	});
+
+	it('names a wrong checksum, and names that differ by case or normal form alone', async () => {
+		const one = await bring([
+			{ path: 'a.zip', bytes: tampered({ 'index.html': PAGE, 'b.css': bytes('x') }, 'b.css', 16, 7) }
+		]);
+		expect(reasons(one)).toEqual({ 'b.css': 'its checksum is wrong: it is damaged' });
+		const two = await zipped({
+			'index.html': PAGE,
+			'Look.css': bytes('a'),
+			'look.css': bytes('b'),
+			'e\u0301.css': bytes('c'),
+			'\u00e9.css': bytes('d')
+		});
+		expect(Object.keys(kinds(two))).toHaveLength(5);
+		expect(reasons(two)).toEqual({
+			'look.css': 'kept, but some disks take its name for that of Look.css',
+			'\u00e9.css': 'kept, but some disks take its name for that of e\u0301.css'
+		});
+	});
+
+	it('loses nothing else to an entry that cannot be read', async () => {
+		const files = { 'index.html': PAGE, 'a.css': bytes('a'), 'b.css': bytes('b'), 'c.css': bytes('c') };
+		// Strong encryption; sizes that differ though nothing is packed; a signature that is none.
+		const stored = Object.fromEntries(
+			Object.entries(files).map(([name, content]) => [name, [content, { level: 0 }] as const])
+		);
+		for (const zip of [
+			tampered(files, 'b.css', 6, 0x400014),
+			tampered(stored as unknown as Zippable, 'b.css', UNCOMPRESSED, 9),
+			tampered(files, 'b.css', 0, 7)
+		]) {
+			const brought = await bring([{ path: 'a.zip', bytes: zip }]);
+			expect(Object.keys(kinds(brought)).sort()).toEqual(['a.css', 'c.css', 'index.html']);
+			expect(brought.refused).toHaveLength(1);
+		}
 	});
 });

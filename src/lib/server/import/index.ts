@@ -1,7 +1,9 @@
 import { Problem } from '../problem.ts';
 import { collector, isLitter, type Entry, type Refusal } from './entry.ts';
-import { sortFiles, type Sorted } from './kinds.ts';
-import { LIMITS, megabytes } from './limits.ts';
+import { hand, OutOfBounds } from '../work/hand.ts';
+import type { Tasks } from '../work/tasks.ts';
+import type { Kind } from './kinds.ts';
+import { LIMITS, megabytes, READING } from './limits.ts';
 import { unzip } from './unzip.ts';
 
 export { LIMITS, megabytes } from './limits.ts';
@@ -11,18 +13,24 @@ export interface Brought {
 	readonly name: string;
 	/** The folder all files lay in, taken off their paths; '' or with a slash at its end. */
 	readonly root: string;
-	readonly files: readonly Sorted[];
+	readonly files: readonly (Entry & Kind)[];
+	/** What was not taken in, and what was and is not read, with the reason. */
 	readonly refused: readonly Refusal[];
 }
+
+const reading = hand(READING);
 
 const isZip = (bytes: Uint8Array): boolean =>
 	bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5);
 
 /**
  * Takes in what a person dropped or chose: files with their paths, or one zip of them. Throws a problem where
- * nothing usable came; what is refused is named, and the good rest kept.
+ * nothing usable came; what is refused is named, and the good rest kept. Pages are read in a thread of its own.
  */
-export async function bring(given: readonly Entry[]): Promise<Brought> {
+export async function bring(
+	given: readonly Entry[],
+	read: (task: 'sort', files: readonly Entry[]) => Promise<ReturnType<Tasks['sort']>> = reading
+): Promise<Brought> {
 	const into = collector();
 	const only = given.length === 1 ? given[0] : undefined;
 	if (only && isZip(only.bytes)) {
@@ -33,9 +41,15 @@ export async function bring(given: readonly Entry[]): Promise<Brought> {
 	} else {
 		for (const { path, bytes } of given) if (!isLitter(path)) into.take(path.replaceAll('\\', '/'), bytes);
 	}
-	const { entries, refused } = into.result();
+	const { entries, refused: left } = into.result();
 	const root = commonFolder(entries.map(({ path }) => path));
-	const files = sortFiles(entries.map(({ path, bytes }) => ({ path: path.slice(root.length), bytes })));
+	const named = entries.map(({ path, bytes }) => ({ path: path.slice(root.length), bytes }));
+	const { kinds, unread } = await read('sort', named).catch((error: unknown) => {
+		if (!(error instanceof OutOfBounds)) throw error;
+		throw new Problem(413, `These pages cannot be read (${error.message}); nothing was taken in.`);
+	});
+	const files = named.map((entry, i) => ({ ...entry, ...(kinds[i] as Kind) }));
+	const refused = [...left, ...unread];
 	if (!files.some(({ kind }) => kind === 'page')) {
 		const why = refused[0] ? ` The first thing refused: ${refused[0].path}, ${refused[0].reason}.` : '';
 		throw new Problem(

@@ -7,10 +7,14 @@ import {
 	type FileKind,
 	type Reference
 } from '$lib/core/site/index.ts';
+import { PAGE_LIMITS } from '$lib/core/html/index.ts';
 import { codec } from '../codec.ts';
-import type { Entry } from './entry.ts';
+import type { Entry, Refusal } from './entry.ts';
+import { LIMITS, megabytes } from './limits.ts';
 
-export interface Sorted extends Entry {
+/** What a file of a site is. */
+export interface Kind {
+	readonly path: string;
 	readonly kind: FileKind;
 	readonly width: number | null;
 	readonly height: number | null;
@@ -50,27 +54,41 @@ const isText = (bytes: Uint8Array): boolean =>
 function measured(kind: FileKind, bytes: Uint8Array): { width: number | null; height: number | null } {
 	if (kind !== 'picture') return { width: null, height: null };
 	try {
-		const { width, height } = imageSize(bytes);
+		// A copy: bytes that threads share cannot be decoded as text.
+		const { width, height } = imageSize(bytes.slice());
 		return { width, height };
 	} catch {
 		return { width: null, height: null };
 	}
 }
 
+const TOO_MANY = `a page may have ${PAGE_LIMITS.elements.toLocaleString('en')} elements, ${PAGE_LIMITS.open.toLocaleString('en')} within one another`;
+
 /**
  * Tells pages, sheets, pictures, fonts and films: by content first, then by what pages and sheets ask for,
- * last by name. What is none of them is kept as `other`, so that it can go out again.
+ * last by name. What is none of them is kept as `other`, so that it can go out again; so are pages and sheets beyond
+ * the bounds of what is read, each with its reason.
  */
-export function sortFiles(entries: readonly Entry[]): Sorted[] {
+export function sortFiles(entries: readonly Entry[]): { kinds: Kind[]; unread: Refusal[] } {
 	const kinds = new Map<string, FileKind>();
 	const texts = new Map<string, string>();
 	const bytesOf = new Map(entries.map(({ path, bytes }) => [path, bytes]));
 	const sources = sourcesOf((path) => texts.get(path));
 	const queue: string[] = [];
+	const unread: Refusal[] = [];
+	const leave = (path: string, why: string): void => {
+		kinds.set(path, 'other');
+		texts.delete(path);
+		unread.push({ path, reason: `kept, but not read: ${why}` });
+	};
 	const settle = (path: string, kind: FileKind): void => {
 		kinds.set(path, kind);
 		if (kind !== 'page' && kind !== 'sheet') return;
-		texts.set(path, decodeText(bytesOf.get(path) as Uint8Array, codec).text);
+		const bytes = bytesOf.get(path) as Uint8Array;
+		if (bytes.length > LIMITS.text) return leave(path, `a ${kind} may have ${megabytes(LIMITS.text)}`);
+		const { text } = decodeText(bytes, codec);
+		texts.set(path, text);
+		if (kind === 'page' && sources.page(text).cut) return leave(path, TOO_MANY);
 		queue.push(path);
 	};
 	for (const { path, bytes } of entries) {
@@ -89,8 +107,11 @@ export function sortFiles(entries: readonly Entry[]): Sorted[] {
 			if (bytes && isText(bytes)) settle(target.path, 'sheet');
 		}
 	}
-	return entries.map((entry) => {
-		const kind = kinds.get(entry.path) ?? 'other';
-		return { ...entry, kind, ...measured(kind, entry.bytes) };
-	});
+	return {
+		kinds: entries.map(({ path, bytes }) => {
+			const kind = kinds.get(path) ?? 'other';
+			return { path, kind, ...measured(kind, bytes) };
+		}),
+		unread
+	};
 }

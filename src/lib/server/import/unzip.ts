@@ -1,3 +1,4 @@
+import { crc32 } from 'node:zlib';
 import { messageOf } from '$lib/core/text/index.ts';
 import { fromBufferPromise, type Entry as ZipEntry, type ZipFile } from 'yauzl';
 import { Problem } from '../problem.ts';
@@ -6,25 +7,66 @@ import { LIMITS, megabytes } from './limits.ts';
 
 type Collector = ReturnType<typeof collector>;
 
-/** The files of a zip. A zip that cannot be read at all is a problem; a bad entry is refused by name and the rest kept. */
-export async function unzip(bytes: Uint8Array, into: Collector): Promise<void> {
-	let zip: ZipFile;
+/** Where a zip is being read: yauzl's own members, which its types leave out. */
+interface Cursor {
+	readEntryCursor: number;
+	entriesRead: number;
+	readonly entryCount: number;
+}
+
+const open = (bytes: Buffer): Promise<ZipFile> =>
+	fromBufferPromise(bytes, { decodeStrings: false, lazyEntries: true });
+
+/** Each entry that can be read; where one cannot, resolves to the error and to where in the directory it stands. */
+const readAll = (
+	zip: ZipFile,
+	into: Collector
+): Promise<{ readonly error: unknown; readonly at: number; readonly read: number } | null> =>
+	new Promise((resolve) => {
+		const cursor = zip as ZipFile & Cursor;
+		let [at, read] = [cursor.readEntryCursor, cursor.entriesRead];
+		const next = (): void => {
+			[at, read] = [cursor.readEntryCursor, cursor.entriesRead];
+			zip.readEntry();
+		};
+		zip.on('error', (error: unknown) => resolve({ error, at, read }));
+		zip.on('end', () => resolve(null));
+		zip.on('entry', (entry: ZipEntry) => void readEntry(zip, entry, into).then(next));
+		next();
+	});
+
+const HEADER = Buffer.from([0x50, 0x4b, 0x01, 0x02]);
+/** Where in a header of the directory the length of the name and the name itself stand (APPNOTE §4.3.12). */
+const [NAME_LENGTH, NAME] = [28, 46];
+
+/**
+ * The files of a zip. A zip that cannot be read at all is a problem; a bad entry is refused by name and the rest kept:
+ * reading goes on at the next header of the directory.
+ */
+export async function unzip(given: Uint8Array, into: Collector): Promise<void> {
+	const bytes = Buffer.from(given);
+	let zip: ZipFile & Cursor;
 	try {
-		zip = await fromBufferPromise(Buffer.from(bytes), { decodeStrings: false, lazyEntries: true });
+		zip = (await open(bytes)) as ZipFile & Cursor;
 	} catch (error) {
 		throw new Problem(400, `The zip cannot be read (${messageOf(error)}); nothing was taken in.`);
 	}
-	await new Promise<void>((resolve) => {
-		zip.on('error', (error: unknown) => {
-			into.refuse('(the rest of the zip)', `the zip is broken: ${messageOf(error)}`);
-			resolve();
-		});
-		zip.on('end', () => resolve());
-		zip.on('entry', (entry: ZipEntry) => {
-			void readEntry(zip, entry, into).then(() => zip.readEntry());
-		});
-		zip.readEntry();
-	});
+	for (;;) {
+		const stopped = await readAll(zip, into);
+		if (!stopped) return;
+		const { error, at, read } = stopped;
+		const named = bytes.subarray(at, at + 4).equals(HEADER);
+		const name = named ? bytes.subarray(at + NAME, at + NAME + bytes.readUInt16LE(at + NAME_LENGTH)) : null;
+		into.refuse(
+			name ? decodeUnmarked(name) : `(entry ${read + 1} of the zip)`,
+			`the zip is broken here: ${messageOf(error)}`
+		);
+		const next = bytes.indexOf(HEADER, at + 4);
+		if (next < 0 || read + 1 >= zip.entryCount) return;
+		zip = (await open(bytes)) as ZipFile & Cursor;
+		zip.readEntryCursor = next;
+		zip.entriesRead = read + 1;
+	}
 }
 
 const UTF8_NAME = 0x800;
@@ -60,7 +102,9 @@ async function readEntry(zip: ZipFile, entry: ZipEntry, into: Collector): Promis
 			if (size > LIMITS.file) throw new Error(`it unpacks to more than ${megabytes(LIMITS.file)}`);
 			parts.push(part);
 		}
-		into.take(path, Buffer.concat(parts));
+		const bytes = Buffer.concat(parts);
+		if (crc32(bytes) !== entry.crc32) return into.refuse(path, 'its checksum is wrong: it is damaged');
+		into.take(path, bytes);
 	} catch (error) {
 		into.refuse(path, `it cannot be unpacked: ${messageOf(error)}`);
 	}

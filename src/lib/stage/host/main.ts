@@ -174,8 +174,10 @@ const host: StageHost = {
 		selected.changed();
 	},
 	reveal(frame, path) {
-		const element = elementByPath(frameOf(frame).document(), path);
-		if (element) bringIntoSight(element, frameOf(frame).window());
+		// It may have gone meanwhile.
+		const of = frames.get(frame);
+		const element = of && elementByPath(of.document(), path);
+		if (element) bringIntoSight(element, of.window());
 	},
 	found: (frame, selector) => found(frameOf(frame).document(), selector, MOST_FOUND).map(pathOf),
 	unseen: (frame) => allUnseen(frameOf(frame).document()),

@@ -51,7 +51,7 @@
 			onpointerdown={point}
 			onpointermove={point}
 		>
-			{#each cuts.filter(inside) as cut (cut)}
+			{#each cuts.filter(inside) as cut, i (i)}
 				<path class="cut" d="M{x(cut).toFixed(1)} 0V{HEIGHT}" />
 			{/each}
 			<path class="carriage" d="M{x(Math.min(range[1], Math.max(range[0], width))).toFixed(1)} 0V{HEIGHT}" />

@@ -73,7 +73,7 @@
 
 <div class="card {shift}">
 	{#if onshift}
-		{#each points as { threshold, at, name: called, near, beside } (printRational(at))}
+		{#each points as { threshold, at, name: called, near, beside }, i (i)}
 			{@const words = printRational(at)}
 			<div class="acts" role="group" aria-label="Breakpoint {words}">
 				<form onsubmit={(event) => go(event, threshold)}>
@@ -109,7 +109,7 @@
 				{#if beside.length > 0}
 					<p>
 						join the bands at it: all to
-						{#each beside as to (printRational(to))}
+						{#each beside as to, i (i)}
 							<button type="button" onclick={() => gather([at], to)}>{printRational(to)}</button>
 						{/each}
 					</p>

@@ -138,7 +138,7 @@
 				</div>
 			{/if}
 		{/each}
-		{#each hung as { of, from, to, open } (`${of} ${from}`)}
+		{#each hung as { of, from, to, open }, i (i)}
 			<i class="stretch {of}" style:left="{from}px" style:width="{to - from}px" aria-hidden="true">
 				<b class:open={open[0]}></b><b class:open={open[1]}></b>
 			</i>

@@ -9,7 +9,7 @@
 </script>
 
 <ul>
-	{#each stated as one (`${one.file}:${one.span.start}`)}
+	{#each stated as one, i (i)}
 		<li>
 			<button type="button" onclick={() => onplace(one)}>
 				<code>{one.text}</code> <span>{placeOf(one)}</span>

@@ -16,6 +16,7 @@
 	import Keys from '$lib/screens/shell/Keys.svelte';
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
 	import Stale from '$lib/screens/shell/Stale.svelte';
+	import Guarded from '$lib/ui/Guarded.svelte';
 	import Spine from '$lib/ui/Spine.svelte';
 
 	let { data } = $props();
@@ -159,47 +160,55 @@
 		onfind={() => (finding = true)}
 		onpage={(chosen) => goto(href(screen ?? 'bench', chosen, file))}
 	/>
-	{#if screen === 'site'}
-		<!-- Scripts of other screens than the Bench come when they are gone to. -->
-		{#await import('$lib/screens/Site/Site.svelte') then { default: Site }}
-			<Site {site} sites={data.sites} benchOf={(pagePath, filePath) => href('bench', pagePath, filePath)} />
-		{/await}
-	{:else if screen === 'type'}
-		{#await import('$lib/screens/Type/Type.svelte') then { default: Type }}
-			{#key site}
-				<Type
-					{site}
-					{page}
-					onpage={(chosen) => goto(href('type', chosen, file))}
-					{selected}
-					onselect={select}
-					onplace={show}
-					config={data.stages}
-					vantagesHref="{href('site', path)}#vantages"
-					bindKeys={(bound) => (keys = bound)}
-					onpress={press}
-				/>
-			{/key}
-		{/await}
-	{:else}
-		{#key site}
-			<Bench
-				{site}
-				{page}
-				{file}
-				onfile={choose}
-				onpage={(chosen) => goto(href('bench', chosen, file))}
-				{selected}
-				onselect={select}
-				{place}
-				onplace={show}
-				config={data.stages}
-				vantagesHref="{href('site', path)}#vantages"
-				bindKeys={(bound) => (keys = bound)}
-				onpress={press}
-			/>
-		{/key}
-	{/if}
+	{#key screen}
+		<Guarded name="The screen">
+			{#if screen === 'site'}
+				<!-- Scripts of other screens than the Bench come when they are gone to. -->
+				{#await import('$lib/screens/Site/Site.svelte') then { default: Site }}
+					<Site
+						{site}
+						sites={data.sites}
+						benchOf={(pagePath, filePath) => href('bench', pagePath, filePath)}
+					/>
+				{/await}
+			{:else if screen === 'type'}
+				{#await import('$lib/screens/Type/Type.svelte') then { default: Type }}
+					{#key site}
+						<Type
+							{site}
+							{page}
+							onpage={(chosen) => goto(href('type', chosen, file))}
+							{selected}
+							onselect={select}
+							onplace={show}
+							config={data.stages}
+							vantagesHref="{href('site', path)}#vantages"
+							bindKeys={(bound) => (keys = bound)}
+							onpress={press}
+						/>
+					{/key}
+				{/await}
+			{:else}
+				{#key site}
+					<Bench
+						{site}
+						{page}
+						{file}
+						onfile={choose}
+						onpage={(chosen) => goto(href('bench', chosen, file))}
+						{selected}
+						onselect={select}
+						{place}
+						onplace={show}
+						config={data.stages}
+						vantagesHref="{href('site', path)}#vantages"
+						bindKeys={(bound) => (keys = bound)}
+						onpress={press}
+					/>
+				{/key}
+			{/if}
+		</Guarded>
+	{/key}
 	<Stale {site} />
 	{#if finding}<Find {finds} onclose={() => (finding = false)} />{/if}
 	{#if keysOpen}<Keys keys={allKeys} onclose={() => (keysOpen = false)} />{/if}

@@ -1,0 +1,60 @@
+import { defaultTreeAdapter, parse, type DefaultTreeAdapterMap, type DefaultTreeAdapterTypes } from 'parse5';
+
+/** What of a page is read at most: elements, templates' contents included, and how many may be open within one another. */
+export const PAGE_LIMITS = { elements: 200_000, open: 1024 } as const;
+
+/** As deep as engines let a tree grow; what would be deeper is put beside (Blink: 512, with the document). */
+const DEEPEST = 511;
+
+type Placed = DefaultTreeAdapterTypes.Node & { depth?: number };
+
+class Full extends Error {}
+
+export interface Bounded {
+	readonly document: DefaultTreeAdapterTypes.Document;
+	/** True where the page has more than is read; what stands before that has been read. */
+	readonly cut: boolean;
+	/** True where an element names an attribute twice. */
+	readonly duplicateAttributes: boolean;
+}
+
+/** A page's source parsed (HTML §13.2, scripting off) in time and memory that grow no faster than its length, up to the limits. */
+export function parseBounded(source: string): Bounded {
+	let document = defaultTreeAdapter.createDocument();
+	let duplicateAttributes = false;
+	let count = 0;
+	let open = 0;
+	try {
+		parse<DefaultTreeAdapterMap>(source, {
+			sourceCodeLocationInfo: true,
+			scriptingEnabled: false,
+			onParseError: ({ code }) => {
+				if (code === 'duplicate-attribute') duplicateAttributes = true;
+			},
+			treeAdapter: {
+				...defaultTreeAdapter,
+				createDocument: () => (document = defaultTreeAdapter.createDocument()),
+				createElement(...of) {
+					if (++count > PAGE_LIMITS.elements) throw new Full();
+					return defaultTreeAdapter.createElement(...of);
+				},
+				appendChild(parent, node) {
+					let at: Placed = parent;
+					while ((at.depth ?? 0) >= DEEPEST && 'parentNode' in at && at.parentNode) at = at.parentNode;
+					(node as Placed).depth = (at.depth ?? 0) + 1;
+					defaultTreeAdapter.appendChild(at as DefaultTreeAdapterTypes.ParentNode, node);
+				},
+				onItemPush() {
+					if (++open > PAGE_LIMITS.open) throw new Full();
+				},
+				onItemPop() {
+					open--;
+				}
+			}
+		});
+	} catch (error) {
+		if (!(error instanceof Full)) throw error;
+		return { document, cut: true, duplicateAttributes };
+	}
+	return { document, cut: false, duplicateAttributes };
+}
