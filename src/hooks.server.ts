@@ -1,17 +1,9 @@
 import type { Handle } from '@sveltejs/kit';
-import { join } from 'node:path';
-import pino from 'pino';
-import { dataFolder } from '$lib/server/dataFolder.ts';
 import { isForeign } from '$lib/server/front/foreign.ts';
 import { optionsFrom } from '$lib/server/front/front.ts';
+import { log } from '$lib/server/log.ts';
 import { Problem, problemReply } from '$lib/server/problem.ts';
 import { withSiteAhead } from '$lib/server/stage.ts';
-
-/** One line a request, beside the data, so that the console keeps to the one address to open. */
-const log = pino(
-	{ level: process.env.VANTAGGIO_LOG ?? 'info', base: null },
-	pino.destination({ dest: join(dataFolder(), 'server.log'), mkdir: true })
-);
 
 /** Frames come from the stages' hosts, which `VANTAGGIO_STAGE` may put elsewhere. */
 const [, stageHosts = ''] = optionsFrom(process.env).stagePattern.split('{stage}');

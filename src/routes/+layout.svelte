@@ -3,8 +3,13 @@
 	import '@fontsource-variable/fraunces';
 	import '@fontsource-variable/jetbrains-mono';
 	import '$lib/ui/tokens.css';
+	import { tell } from '$lib/state/notices.svelte.ts';
 
-	let { children } = $props();
+	let { children, data } = $props();
+
+	$effect(() => {
+		if (data.notice) tell(data.notice);
+	});
 </script>
 
 {@render children()}

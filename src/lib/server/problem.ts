@@ -19,7 +19,9 @@ const TITLES: Readonly<Record<number, string>> = {
 	404: 'Not found',
 	409: 'Changed elsewhere',
 	413: 'Too large',
-	500: 'Failed'
+	500: 'Failed',
+	503: 'Not now',
+	507: 'Disk full'
 };
 
 /** A problem as a reply: `application/problem+json` (RFC 9457). */
@@ -38,6 +40,20 @@ export function checked<X>(schema: z.core.$ZodType<X>, value: unknown): X {
 	throw new Problem(400, `${place} is not as expected: ${issue?.message ?? 'unknown'}.`);
 }
 
+/** Throws a problem where a text anywhere in a value has the character U+0000, which no database text can hold. */
+export function withoutNul(value: unknown): void {
+	const waiting = [value];
+	for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
+		if (typeof next === 'string' && next.includes('\0'))
+			throw new Problem(
+				400,
+				'The request has a text with a NUL character (U+0000) in it; nothing was changed.'
+			);
+		if (typeof next === 'object' && next !== null)
+			for (const [key, inner] of Object.entries(next)) waiting.push(key, inner);
+	}
+}
+
 /** The JSON body of a request, checked. */
 export async function body<X>(request: Request, schema: z.core.$ZodType<X>): Promise<X> {
 	let value: unknown;
@@ -46,5 +62,6 @@ export async function body<X>(request: Request, schema: z.core.$ZodType<X>): Pro
 	} catch {
 		throw new Problem(400, 'The request holds no readable JSON; nothing was changed.');
 	}
+	withoutNul(value);
 	return checked(schema, value);
 }

@@ -23,8 +23,9 @@ export async function textsOf(siteId: number, number: number): Promise<Record<st
 	const revision = await Revision.findOne({ where: { siteId, number } });
 	if (!revision) throw new Problem(404, `This site has no revision ${number}.`);
 	const files = await File.findAll({ where: { siteId } });
+	const manifest = new Map(Object.entries(revision.manifest));
 	const wanted = files.flatMap(({ path, kind }) => {
-		const hash = isText(kind) ? revision.manifest[path] : undefined;
+		const hash = isText(kind) ? manifest.get(path) : undefined;
 		return hash === undefined ? [] : [{ path, hash }];
 	});
 	const blobs = await Blob.findAll({ where: { hash: { [Op.in]: wanted.map(({ hash }) => hash) } } });

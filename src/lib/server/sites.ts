@@ -1,4 +1,4 @@
-import { zip, type AsyncZippable } from 'fflate';
+import { AsyncZipDeflate, Zip, ZipPassThrough } from 'fflate';
 import { Op, type Transaction } from 'sequelize';
 import { decodeText } from '$lib/core/text/index.ts';
 import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary } from '$lib/api.ts';
@@ -58,16 +58,17 @@ export async function createSite(brought: Brought): Promise<number> {
 	return change(async (transaction) => {
 		const { name, root } = brought;
 		const site = await Site.create({ name, root }, { transaction });
-		const manifest: Record<string, string> = {};
+		const hashes: [path: string, hash: string][] = [];
 		for (const file of brought.files) {
 			const hash = await keep(file.bytes, transaction);
-			manifest[file.path] = hash;
+			hashes.push([file.path, hash]);
 			const { path, kind, width, height } = file;
 			await File.create(
 				{ siteId: site.id, path, kind, hash, size: file.bytes.length, width, height },
 				{ transaction }
 			);
 		}
+		const manifest = Object.fromEntries(hashes);
 		await Revision.create({ siteId: site.id, number: 1, message: 'Brought in', manifest }, { transaction });
 		await shipVantages(site.id, transaction);
 		return site.id;
@@ -140,13 +141,27 @@ export async function readFile(
 export async function exportSite(id: number): Promise<{ name: string; bytes: Uint8Array }> {
 	const site = await siteOf(id);
 	const files = await File.findAll({ where: { siteId: id }, order: [['path', 'ASC']] });
-	const content: AsyncZippable = {};
-	for (const { path, hash, kind } of files) {
-		content[site.root + path] = [await bytesOf(hash), { level: isText(kind) ? 6 : 0, mtime: site.updatedAt }];
-	}
-	const bytes = await new Promise<Uint8Array>((resolve, reject) =>
-		zip(content, (error, data) => (error ? reject(error) : resolve(data)))
-	);
+	const parts: Uint8Array[] = [];
+	const written = new Promise<void>((resolve, reject) => {
+		// Entry by entry: as members of an object not every name can be had (`__proto__`).
+		const zip = new Zip((error, part, final) => {
+			if (error) return reject(error);
+			parts.push(part);
+			if (final) resolve();
+		});
+		void (async () => {
+			for (const { path, hash, kind } of files) {
+				const name = site.root + path;
+				const entry = isText(kind) ? new AsyncZipDeflate(name, { level: 6 }) : new ZipPassThrough(name);
+				entry.mtime = site.updatedAt;
+				zip.add(entry);
+				entry.push(new Uint8Array(await bytesOf(hash)), true);
+			}
+			zip.end();
+		})().catch(reject);
+	});
+	await written;
+	const bytes = Buffer.concat(parts);
 	return { name: site.name, bytes };
 }
 

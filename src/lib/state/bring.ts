@@ -1,3 +1,4 @@
+import { storedJson, tabStore } from './store.ts';
 import { api, type BringReply } from './api.ts';
 
 export interface Picked {
@@ -44,10 +45,10 @@ const REFUSED = 'vantaggio-refused';
 /** Brings files in as a new site; what was refused is kept for the Site screen to tell. */
 export async function bringIn(files: readonly Picked[]): Promise<number> {
 	const { id, refused } = await api.bring(files);
-	sessionStorage.setItem(`${REFUSED}-${id}`, JSON.stringify(refused));
+	tabStore.set(`${REFUSED}-${id}`, JSON.stringify(refused));
 	return id;
 }
 
 /** What was refused when this tab brought a site in. */
 export const refusedOf = (site: number): BringReply['refused'] =>
-	JSON.parse(sessionStorage.getItem(`${REFUSED}-${site}`) ?? '[]') as BringReply['refused'];
+	(storedJson(`${REFUSED}-${site}`, tabStore) ?? []) as BringReply['refused'];

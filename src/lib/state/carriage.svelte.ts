@@ -1,3 +1,4 @@
+import { store } from './store.ts';
 /** The widths the Measure shows, CSS px. */
 const RANGE: readonly [number, number] = [240, 2560];
 
@@ -5,7 +6,7 @@ const KEY = 'vantaggio-carriage';
 
 /** The width that all screens look at, CSS px; whole px. */
 class Carriage {
-	#width = $state(Number(localStorage.getItem(KEY)) || 812);
+	#width = $state(Number(store.get(KEY)) || 812);
 
 	get width(): number {
 		return this.#width;
@@ -28,7 +29,7 @@ class Carriage {
 
 	#keep(width: number): void {
 		this.#width = Math.round(width);
-		localStorage.setItem(KEY, String(this.#width));
+		store.set(KEY, String(this.#width));
 	}
 }
 

@@ -1,3 +1,4 @@
+import { insist } from './insist.ts';
 import {
 	autocompletion,
 	type Completion,
@@ -23,7 +24,7 @@ const NONE: Words = {
 export const pageWords: { of: () => Words } = { of: () => NONE };
 
 /** The grammar is large: it comes when something is first completed. */
-const grammar = () => import('../core/grammar/index.ts');
+const grammar = () => insist(() => import('../core/grammar/index.ts'));
 
 const AT_RULES = [
 	'@media',
@@ -147,7 +148,7 @@ async function inPage(context: CompletionContext): Promise<CompletionResult | nu
 	const text = context.state.doc.toString();
 	const part = sheetPartAt(text, 'page', context.pos);
 	if (part) return complete(context, text.slice(part.start, part.end), part.start);
-	const { htmlCompletionSource } = await import('@codemirror/lang-html');
+	const { htmlCompletionSource } = await insist(() => import('@codemirror/lang-html'));
 	return htmlCompletionSource(context);
 }
 

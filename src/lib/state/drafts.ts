@@ -1,3 +1,4 @@
+import { store } from './store.ts';
 import { messageOf } from '../core/text/index.ts';
 import type { DraftRecord } from '../api.ts';
 import { api } from './api.ts';
@@ -26,10 +27,10 @@ const leftKey = (site: number, tab: string, path: string): string => JSON.string
  * each newer than what the server has of that tab and file.
  */
 export function leftDrafts(site: number): DraftRecord[] {
-	return Object.entries(localStorage).flatMap(([key, value]) => {
+	return store.all().flatMap(([key, value]) => {
 		if (!key.startsWith(`["${LEFT}",${site},`)) return [];
 		try {
-			return [JSON.parse(value as string) as DraftRecord];
+			return [JSON.parse(value) as DraftRecord];
 		} catch {
 			return [];
 		}
@@ -39,7 +40,7 @@ export function leftDrafts(site: number): DraftRecord[] {
 /** Lets go of a draft, wherever it is kept. */
 export async function forgetDraft(site: number, path: string, tab: string): Promise<void> {
 	await api.dropDraft(site, path, tab);
-	localStorage.removeItem(leftKey(site, tab, path));
+	store.remove(leftKey(site, tab, path));
 }
 
 /**
@@ -87,6 +88,7 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 				tell(null);
 			} catch (error) {
 				if (!waiting.has(path)) waiting.set(path, file);
+				for (const one of unkept.values()) keepHere(one);
 				tell(messageOf(error));
 				return;
 			}
@@ -95,22 +97,21 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 
 	function kept(path: string): void {
 		unkept.delete(path);
-		localStorage.removeItem(leftKey(site, tab, path));
+		store.remove(leftKey(site, tab, path));
+	}
+
+	/** Keeps in the browser what the server has not taken. */
+	function keepHere(file: Changed): void {
+		file.settle();
+		const { path, base, text } = file;
+		const left: DraftRecord = { path, tab, base, text, caret: caretOf(file), at: new Date().toISOString() };
+		store.set(leftKey(site, tab, path), JSON.stringify(left));
 	}
 
 	/** The page may be gone in a moment: what the server lacks is kept here, and sent if there is time. */
 	const leave = (): void => {
 		if (document.visibilityState !== 'hidden') return;
-		for (const [path, file] of unkept) {
-			file.settle();
-			const { base, text } = file;
-			const left: DraftRecord = { path, tab, base, text, caret: caretOf(file), at: new Date().toISOString() };
-			try {
-				localStorage.setItem(leftKey(site, tab, path), JSON.stringify(left));
-			} catch {
-				// No room in the browser's store: what is sent now is the only chance.
-			}
-		}
+		for (const file of unkept.values()) keepHere(file);
 		void send();
 	};
 	document.addEventListener('visibilitychange', leave);

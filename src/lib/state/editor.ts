@@ -1,3 +1,4 @@
+import { insist } from './insist.ts';
 import { closeBrackets, closeBracketsKeymap, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap, indentWithTab } from '@codemirror/commands';
 import { css } from '@codemirror/lang-css';
@@ -90,7 +91,7 @@ const htmlWhenCome = ViewPlugin.fromClass(
 
 		async #come(view: EditorView): Promise<void> {
 			await afterFrames();
-			const { html } = await import('@codemirror/lang-html');
+			const { html } = await insist(() => import('@codemirror/lang-html'));
 			const has = language.get(view.state) as readonly Extension[] | undefined;
 			if (!this.#gone && has?.length === 0) view.dispatch({ effects: language.reconfigure(html()) });
 		}

@@ -1,3 +1,4 @@
+import { insist } from './insist.ts';
 import { Facet, type EditorState, type Extension } from '@codemirror/state';
 import { EditorView, hoverTooltip } from '@codemirror/view';
 import { parseSheet, walk, type Rule, type Span } from '../core/css/index.ts';
@@ -143,7 +144,7 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
 		lines.length > 0 ? { from: part.start + start, to: part.start + end, lines } : null;
 	for (const node of walk(parseSheet(source))) {
 		if (node.kind === 'declaration' && within(node.name)) {
-			const { purposeOf } = await import('../core/grammar/index.ts');
+			const { purposeOf } = await insist(() => import('../core/grammar/index.ts'));
 			const purpose = purposeOf(node.property);
 			return hovered(node.name, purpose === undefined ? [] : [`${node.property}: ${purpose}`]);
 		}

@@ -1,3 +1,4 @@
+import { store } from './store.ts';
 /** A key as pressed, in the application or in a frame. */
 export interface Press {
 	readonly key: string;
@@ -49,10 +50,10 @@ const SINGLE = 'vantaggio-single-keys';
 /** Whether keys of a single character act (WCAG 2.2, 2.1.4 wants them to be switched off). */
 export const singleKeys = {
 	get on(): boolean {
-		return localStorage.getItem(SINGLE) !== 'no';
+		return store.get(SINGLE) !== 'no';
 	},
 	set on(to: boolean) {
-		localStorage.setItem(SINGLE, to ? 'yes' : 'no');
+		store.set(SINGLE, to ? 'yes' : 'no');
 	}
 };
 

@@ -1,3 +1,4 @@
+import { tabStore } from './store.ts';
 import * as z from 'zod/mini';
 import type { ElementPath } from '../core/html/index.ts';
 import { fewestPlaces, fluidText, type Writing } from '../core/scale/index.ts';
@@ -82,15 +83,15 @@ export function judgedWords({ least, middle, most }: LengthWish, tried: readonly
 const keyOf = (site: number, page: string): string => `vantaggio-length ${site} ${page}`;
 
 /** Keeps what is being set over a reload. */
-export const keepLength = (site: number, page: string, length: LengthWish | null): void =>
-	length
-		? sessionStorage.setItem(keyOf(site, page), JSON.stringify(length))
-		: sessionStorage.removeItem(keyOf(site, page));
+export function keepLength(site: number, page: string, length: LengthWish | null): void {
+	if (length) tabStore.set(keyOf(site, page), JSON.stringify(length));
+	else tabStore.remove(keyOf(site, page));
+}
 
 /** What was being set before a reload; null where nothing was. */
 export function keptLength(site: number, page: string): LengthWish | null {
 	try {
-		return wish.parse(JSON.parse(sessionStorage.getItem(keyOf(site, page)) ?? ''));
+		return wish.parse(JSON.parse(tabStore.get(keyOf(site, page)) ?? ''));
 	} catch {
 		return null;
 	}

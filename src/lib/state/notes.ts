@@ -1,3 +1,4 @@
+import { insist } from './insist.ts';
 import { RangeSetBuilder, type Extension, type Text } from '@codemirror/state';
 import {
 	Decoration,
@@ -26,7 +27,7 @@ let lint: Lint | null = null;
 
 /** The grammar is large: it comes after the frames. */
 const grammar = afterFrames()
-	.then(() => import('../core/grammar/index.ts'))
+	.then(() => insist(() => import('../core/grammar/index.ts')))
 	.then(({ lint: ofGrammar }) => {
 		lint = (sheet) => ofGrammar(sheet, (property, value) => CSS.supports(property, value));
 	});

@@ -1,3 +1,4 @@
+import { store } from './store.ts';
 import type { ElementBox } from '../core/box/index.ts';
 import { lieByPoints, onPicture, type Lie, type Original, type Point } from '../core/original/index.ts';
 import type { PagePoint, ShownOriginal } from '../stage/protocol.ts';
@@ -38,7 +39,7 @@ const MODE = 'vantaggio-original';
 class Originals {
 	mode = $state<Mode>('off');
 	/** From 0 to 1. */
-	strength = $state(Number(localStorage.getItem(MODE)) || 0.5);
+	strength = $state(Number(store.get(MODE)) || 0.5);
 	task = $state.raw<Task | null>(null);
 	/** Points that were measured between, in the lead. */
 	points = $state.raw<readonly PagePoint[]>([]);
@@ -55,7 +56,7 @@ class Originals {
 	set(mode: Mode, strength = this.strength): void {
 		this.mode = mode;
 		this.strength = strength;
-		localStorage.setItem(MODE, String(strength));
+		store.set(MODE, String(strength));
 	}
 
 	/** Begins to take clicks for a task; the element's box is against the page. */

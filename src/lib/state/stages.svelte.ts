@@ -20,6 +20,7 @@ import type {
 	ShownOriginal
 } from '../stage/protocol.ts';
 import type { Press } from './keys.ts';
+import { tell } from './notices.svelte.ts';
 import { selectionView, type Pick } from './selection.svelte.ts';
 
 // Compiled schemas would need `eval`, which the application's policy forbids.
@@ -35,9 +36,6 @@ const frameKey = z.object({
 	typing: z.boolean(),
 	up: z.boolean()
 });
-
-/** Said once in the masthead where stages share the application's process. */
-export const stageNotice = $state<{ sentence: string | null }>({ sentence: null });
 
 const length = z.number();
 const sides = z.object({ top: length, right: length, bottom: length, left: length });
@@ -204,7 +202,7 @@ export async function openStages(
 	talk: StageTalk
 ): Promise<Stages> {
 	const stage = await openStage(parent, site, 0, config);
-	stageNotice.sentence = stage.apart ? null : TOGETHER;
+	if (!stage.apart) tell(TOGETHER);
 	/** An address on the stage as one from the root of the site; others as they are. */
 	function inSite(href: string): string {
 		const { origin } = new URL(stage.iframe.src);
@@ -223,7 +221,7 @@ export async function openStages(
 				if (read.success) talk.open(inSite(read.data));
 			},
 			lost() {
-				stageNotice.sentence = LOST;
+				tell(LOST, true);
 			},
 			pick(picked: unknown) {
 				const read = pick.safeParse(picked);

@@ -1,3 +1,4 @@
+import { store } from './store.ts';
 import { messageOf } from '../core/text/index.ts';
 import { shiftOf } from '../core/findings/settings.ts';
 import {
@@ -66,7 +67,7 @@ const KEPT_STRETCH = z.object({ from: z.number().int().min(1), to: z.number().in
 /** The widths that were swept last in this browser; the usual ones where none were set. */
 function keptStretch(): Stretch {
 	try {
-		return KEPT_STRETCH.parse(JSON.parse(localStorage.getItem(WIDTHS_KEPT) ?? ''));
+		return KEPT_STRETCH.parse(JSON.parse(store.get(WIDTHS_KEPT) ?? ''));
 	} catch {
 		return STRETCH;
 	}
@@ -105,7 +106,7 @@ export class Sweeping {
 		const [a, b] = [from, to].map((px) => Math.min(WIDEST, Math.max(1, Math.round(px))));
 		if (a === undefined || b === undefined || !(a < b)) return;
 		this.#stretch = { from: a, to: b };
-		localStorage.setItem(WIDTHS_KEPT, JSON.stringify(this.#stretch));
+		store.set(WIDTHS_KEPT, JSON.stringify(this.#stretch));
 	}
 
 	/** As which vantage the page is swept; null for as the lead is. */

@@ -1,24 +1,27 @@
+import { tabStore } from './store.ts';
 const KEY = 'vantaggio-tab';
 const lockName = (tab: string): string => `vantaggio-tab:${tab}`;
 
 /** Holds a lock for as long as this tab lives; false where another tab holds it. */
 function hold(tab: string): Promise<boolean> {
 	return new Promise((resolve) => {
-		void navigator.locks.request(lockName(tab), { ifAvailable: true }, (lock) => {
+		const held = navigator.locks.request(lockName(tab), { ifAvailable: true }, (lock) => {
 			resolve(lock !== null);
 			return lock ? new Promise(() => undefined) : undefined;
 		});
+		// Where the browser's storage is forbidden, so are locks.
+		held.catch(() => resolve(true));
 	});
 }
 
 let own: Promise<string> | undefined;
 
 async function claim(): Promise<string> {
-	const known = sessionStorage.getItem(KEY);
+	const known = tabStore.get(KEY);
 	if (known && (await hold(known))) return known;
 	// A new tab, or a duplicate, which brings its original's storage with it.
 	const fresh = crypto.randomUUID();
-	sessionStorage.setItem(KEY, fresh);
+	tabStore.set(KEY, fresh);
 	await hold(fresh);
 	return fresh;
 }
@@ -28,7 +31,7 @@ export const tabName = (): Promise<string> => (own ??= claim());
 
 /** The tabs that are open now. */
 export async function openTabs(): Promise<Set<string>> {
-	const { held = [] } = await navigator.locks.query();
+	const { held = [] } = await navigator.locks.query().catch((): LockManagerSnapshot => ({}));
 	const prefix = lockName('');
 	return new Set(held.flatMap(({ name }) => (name?.startsWith(prefix) ? [name.slice(prefix.length)] : [])));
 }

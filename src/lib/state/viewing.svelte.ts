@@ -1,3 +1,4 @@
+import { store } from './store.ts';
 import { NO_SWITCHES, type Switches, type Vantage } from '../core/vantage/index.ts';
 import { states } from './states.svelte.ts';
 import { carriage } from './carriage.svelte.ts';
@@ -8,14 +9,14 @@ const ALONE = 'vantaggio-alone';
 /** How the page is looked at: as which vantage the lead is, and what is switched for all frames. */
 class Viewing {
 	/** The vantage whose conditions the lead has; null for a plain window as high as its place. */
-	#lead = $state<string | null>(localStorage.getItem(KEY));
+	#lead = $state<string | null>(store.get(KEY));
 	switches = $state.raw<Switches>(NO_SWITCHES);
 	/** Whether pointer and keys go to the page. */
 	use = $state(false);
 	/** Whether the edges of all boxes are shown. */
 	lightTable = $state(false);
 	/** Whether the lead fills the work area at full size, with nothing beside it. */
-	alone = $state(localStorage.getItem(ALONE) === 'yes');
+	alone = $state(store.get(ALONE) === 'yes');
 	/** Whether the collation takes the whole width, a frame over each of its columns. */
 	wide = $state(false);
 	/** Whether one frame beside the lead shows it one px narrower, or at a width between px, in place of the others. */
@@ -30,7 +31,7 @@ class Viewing {
 	/** Shows the lead alone, or not; remembered. */
 	showAlone(on: boolean): void {
 		this.alone = on;
-		localStorage.setItem(ALONE, on ? 'yes' : 'no');
+		store.set(ALONE, on ? 'yes' : 'no');
 	}
 
 	get lead(): string | null {
@@ -41,10 +42,10 @@ class Viewing {
 	choose(vantage: Vantage | null): void {
 		this.#lead = vantage?.name ?? null;
 		if (vantage) {
-			localStorage.setItem(KEY, vantage.name);
+			store.set(KEY, vantage.name);
 			carriage.goTo(vantage.width / (this.switches.zoom ?? vantage.zoom));
 		} else {
-			localStorage.removeItem(KEY);
+			store.remove(KEY);
 		}
 	}
 

@@ -79,8 +79,8 @@ class Built implements PageElement {
 	/** Made when asked for: paths of all elements of a deep page would fill the memory. */
 	get path(): ElementPath {
 		const path: number[] = [];
-		for (let at: PageElement | null = this; at instanceof Built && at.parent; at = at.parent)
-			path.push(at.index);
+		if (this.parent) path.push(this.index);
+		for (let at = this.parent; at instanceof Built && at.parent; at = at.parent) path.push(at.index);
 		return path.reverse();
 	}
 }

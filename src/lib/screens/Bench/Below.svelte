@@ -13,6 +13,7 @@
 </script>
 
 <script lang="ts">
+	import { insist } from '$lib/state/insist.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Unseen } from '$lib/core/presence/index.ts';
 	import type { Table } from './writing.svelte.ts';
@@ -184,15 +185,15 @@
 		{#key tab}
 			<Guarded name={tabs.find(({ id }) => id === tab)?.name ?? ''}>
 				{#if tab === 'outline'}
-					{#await import('./Outline.svelte') then { default: Outline }}
+					{#await insist(() => import('./Outline.svelte')) then { default: Outline }}
 						<Outline {page} {selected} {onselect} {unseen} {lead} />
 					{/await}
 				{:else if tab === 'original'}
-					{#await import('./Originals.svelte') then { default: Originals }}
+					{#await insist(() => import('./Originals.svelte')) then { default: Originals }}
 						<Originals {site} page={page.path} current={original} {box} {onlie} />
 					{/await}
 				{:else if tab === 'findings'}
-					{#await import('./Findings.svelte') then { default: Findings }}
+					{#await insist(() => import('./Findings.svelte')) then { default: Findings }}
 						{#if sweeping}<Findings
 								{site}
 								{page}
@@ -205,7 +206,7 @@
 							/>{/if}
 					{/await}
 				{:else if tab === 'states'}
-					{#await import('./States.svelte') then { default: States }}
+					{#await insist(() => import('./States.svelte')) then { default: States }}
 						<States {site} {page} {selected} {named} />
 					{/await}
 				{:else if !first}
@@ -214,15 +215,15 @@
 						see both side by side.
 					</p>
 				{:else if tab === 'curve'}
-					{#await import('./CurveOf.svelte') then { default: CurveOf }}
+					{#await insist(() => import('./CurveOf.svelte')) then { default: CurveOf }}
 						{#if following}<CurveOf {site} {page} {following} {bands} path={first} {trace} {onplace} />{/if}
 					{/await}
 				{:else if tab === 'markup'}
-					{#await import('./Markup.svelte') then { default: Markup }}
+					{#await insist(() => import('./Markup.svelte')) then { default: Markup }}
 						{#if proposal}<Markup {site} {page} paths={selected} {proposal} />{/if}
 					{/await}
 				{:else if tab === 'collation'}
-					{#await import('./Collation.svelte') then { default: Collation }}
+					{#await insist(() => import('./Collation.svelte')) then { default: Collation }}
 						{#if viewing.wide}
 							<p class="empty">It lies at the whole width; <kbd>C</kbd> brings it back here.</p>
 						{:else if table && proposal}
@@ -241,7 +242,7 @@
 					{/await}
 				{:else if tab === 'trace'}
 					<!-- What answers why is large: it comes when first asked for. -->
-					{#await import('./Trace.svelte') then { default: TraceView }}
+					{#await insist(() => import('./Trace.svelte')) then { default: TraceView }}
 						<TraceView
 							{page}
 							path={first}
@@ -258,7 +259,7 @@
 						/>
 					{/await}
 				{:else if tab === 'reach'}
-					{#await import('./Reach.svelte') then { default: Reach }}
+					{#await insist(() => import('./Reach.svelte')) then { default: Reach }}
 						<Reach
 							{page}
 							paths={selected}
@@ -274,11 +275,11 @@
 						/>
 					{/await}
 				{:else if second}
-					{#await import('./Twins.svelte') then { default: Twins }}
+					{#await insist(() => import('./Twins.svelte')) then { default: Twins }}
 						<Twins {page} paths={[first, second]} {computed} />
 					{/await}
 				{:else}
-					{#await import('./Box.svelte') then { default: Box }}
+					{#await insist(() => import('./Box.svelte')) then { default: Box }}
 						<Box
 							{page}
 							path={first}

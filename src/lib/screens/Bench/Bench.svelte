@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { insist } from '$lib/state/insist.ts';
+	import { asStorage, store } from '$lib/state/store.ts';
 	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
 	import { tick, untrack } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
@@ -143,8 +145,8 @@
 
 	let frames = $state<FramesTable>();
 	const IN_STEP = 'vantaggio-in-step';
-	let inStep = $state(localStorage.getItem(IN_STEP) !== 'no');
-	$effect(() => localStorage.setItem(IN_STEP, inStep ? 'yes' : 'no'));
+	let inStep = $state(store.get(IN_STEP) !== 'no');
+	$effect(() => void store.set(IN_STEP, inStep ? 'yes' : 'no'));
 	$effect(() => support.take(site));
 
 	$effect(() => {
@@ -154,7 +156,7 @@
 
 	async function traceIn(path: ElementPath, pseudo = ''): Promise<Trace | null> {
 		const [at, inStages, on] = [page, stages, lead];
-		const { traceOf } = await import('$lib/state/trace.ts');
+		const { traceOf } = await insist(() => import('$lib/state/trace.ts'));
 		return inStages && traceOf(at, inStages, path, on, pseudo);
 	}
 
@@ -331,13 +333,13 @@
 	{onjoin}
 >
 	{#if edits}
-		{#await import('./EditCards.svelte') then { default: EditCards }}
+		{#await insist(() => import('./EditCards.svelte')) then { default: EditCards }}
 			{#if edits}<EditCards {edits} {site} {bands} pagesOf={(files) => pagesOf(site, files)} {onplace} />{/if}
 		{/await}
 	{/if}
 </Measure>
 <main class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}>
-	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across">
+	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across" storage={asStorage}>
 		<Pane defaultSize={61} minSize={30}>
 			<FramesTable
 				bind:this={frames}
@@ -361,7 +363,7 @@
 			>
 				{#snippet holds()}
 					{#if swept && holding}
-						{#await import('./Holds.svelte') then { default: Holds }}
+						{#await insist(() => import('./Holds.svelte')) then { default: Holds }}
 							{#if swept && holding}
 								<Holds {site} {holding} {swept} {bands} {selected} name={selectedName} />
 							{/if}
@@ -374,7 +376,7 @@
 							Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
 						</p>
 					{:else if table && edits}
-						{#await import('./Collation.svelte') then { default: Collation }}
+						{#await insist(() => import('./Collation.svelte')) then { default: Collation }}
 							{#if table && edits}
 								<Collation
 									wide
@@ -396,7 +398,7 @@
 		</Pane>
 		<PaneResizer class="across" aria-label="Width of the sheet" />
 		<Pane defaultSize={39} minSize={20} class="right">
-			<PaneGroup direction="vertical" autoSaveId="vantaggio-down">
+			<PaneGroup direction="vertical" autoSaveId="vantaggio-down" storage={asStorage}>
 				<Pane defaultSize={64} minSize={20}>
 					<SheetPanel
 						bind:this={sheet}
@@ -415,7 +417,7 @@
 						found={stages && ((selector) => stages?.found('lead', selector) ?? Promise.resolve([]))}
 						idle={stages &&
 							(async (path) => {
-								const { idleDeclarations } = await import('$lib/state/idle.ts');
+								const { idleDeclarations } = await insist(() => import('$lib/state/idle.ts'));
 								return stages ? idleDeclarations(page, stages, lead, path) : [];
 							})}
 						onrule={toRule}
@@ -466,7 +468,7 @@
 						spaces={(path) => stages?.spaces('lead', path) ?? Promise.resolve([])}
 						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}
 						instead={async (path) => {
-							const { insteadOf } = await import('$lib/state/instead.ts');
+							const { insteadOf } = await insist(() => import('$lib/state/instead.ts'));
 							return stages ? insteadOf(page, stages, path, lead, bands) : [];
 						}}
 						computed={(paths) => stages?.computed('lead', paths) ?? Promise.resolve([])}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { insist } from '$lib/state/insist.ts';
 	import type { Row } from '$lib/core/collation/index.ts';
 	import { addTo, numberAt } from '$lib/core/css/index.ts';
 	import type { ShownColumn } from '$lib/state/collating.svelte.ts';
@@ -17,7 +18,9 @@
 
 	let list = $state.raw<readonly string[]>([]);
 	$effect(() => {
-		void import('$lib/core/grammar/index.ts').then(({ keywordsOf }) => (list = keywordsOf(held.property)));
+		void insist(() => import('$lib/core/grammar/index.ts')).then(
+			({ keywordsOf }) => (list = keywordsOf(held.property))
+		);
 	});
 
 	/** Changes the number at the caret by a step. */

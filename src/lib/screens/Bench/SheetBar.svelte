@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { store } from '$lib/state/store.ts';
 	import type { Snippet } from 'svelte';
 	import { printInterval, ZERO, type Interval } from '$lib/core/interval/index.ts';
 	import type { Band, Bands } from '$lib/core/media/index.ts';
@@ -24,9 +25,9 @@
 	export const unwrap = (): void => void wrap(null);
 
 	const JOIN = 'vantaggio-wrap-join';
-	let join = $state(localStorage.getItem(JOIN) === 'yes');
+	let join = $state(store.get(JOIN) === 'yes');
 	let sentence = $state<string | null>(null);
-	$effect(() => localStorage.setItem(JOIN, join ? 'yes' : 'no'));
+	$effect(() => void store.set(JOIN, join ? 'yes' : 'no'));
 
 	const from = ({ lo, loClosed }: Interval): Interval => ({ lo, loClosed, hi: null, hiClosed: false });
 	const under = ({ hi, hiClosed }: Interval): Interval => ({ lo: ZERO, loClosed: false, hi, hiClosed });

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { insist } from '$lib/state/insist.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
 	import { bandAt, type Bands } from '$lib/core/media/index.ts';
@@ -257,19 +258,19 @@
 		<Sheet bind:this={sheet} file={shown} {inForce} idle={doNothing} goto={place} {onedit} />
 		<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onwrite} />
 		{#if waking?.wake || waking?.busy || (holding?.breaches.length ?? 0) > 0}
-			{#await import('./WakeLine.svelte') then { default: WakeLine }}
+			{#await insist(() => import('./WakeLine.svelte')) then { default: WakeLine }}
 				<WakeLine {waking} {holding} {swept} {onpropose} />
 			{/await}
 		{/if}
 	{/if}
 </section>
 {#if leftovers && shown}
-	{#await import('./Leftovers.svelte') then { default: Leftovers }}
+	{#await insist(() => import('./Leftovers.svelte')) then { default: Leftovers }}
 		<Leftovers {page} file={shown} {onplace} onclose={() => (leftovers = false)} />
 	{/await}
 {/if}
 {#if searching !== null}
-	{#await import('./SearchAll.svelte') then { default: SearchAll }}
+	{#await insist(() => import('./SearchAll.svelte')) then { default: SearchAll }}
 		<SearchAll
 			files={[...site.texts.values()]}
 			words={searching ?? ''}

@@ -1,3 +1,4 @@
+import { insist } from '$lib/state/insist.ts';
 import type { ElementPath } from '$lib/core/html/index.ts';
 import { complement, fromInterval, type IntervalSet } from '$lib/core/interval/index.ts';
 import { bandAt, type Bands } from '$lib/core/media/index.ts';
@@ -122,17 +123,17 @@ export class Watching {
 	}
 
 	async #bringSweeping(): Promise<void> {
-		const module = await import('$lib/state/sweeping.svelte.ts');
+		const module = await insist(() => import('$lib/state/sweeping.svelte.ts'));
 		this.sweeping ??= new module.Sweeping(this.#site);
 	}
 
 	async #bringFollowing(): Promise<void> {
-		const module = await import('$lib/state/following.svelte.ts');
+		const module = await insist(() => import('$lib/state/following.svelte.ts'));
 		this.following ??= new module.Following();
 	}
 
 	bringHolding = async (): Promise<Holding> => {
-		const module = await import('$lib/state/holding.svelte.ts');
+		const module = await insist(() => import('$lib/state/holding.svelte.ts'));
 		return (this.holding ??= new module.Holding(this.#site));
 	};
 
@@ -151,7 +152,7 @@ export class Watching {
 	}
 
 	async #wake(swept: Swept, signal: AbortSignal): Promise<void> {
-		const module = await import('$lib/state/waking.svelte.ts');
+		const module = await insist(() => import('$lib/state/waking.svelte.ts'));
 		this.waking ??= new module.Waking(this.#site, this.#opened);
 		if (!signal.aborted) await this.waking.look(swept, signal);
 		if (!signal.aborted) await this.holding?.check(swept, signal);

@@ -1,3 +1,4 @@
+import { insist } from '$lib/state/insist.ts';
 import type { Collating } from '$lib/state/collating.svelte.ts';
 import type * as editing from '$lib/state/edits.svelte.ts';
 import type { Edits } from '$lib/state/edits.svelte.ts';
@@ -29,8 +30,8 @@ export class Writing {
 	async bringTable(): Promise<Table> {
 		if (this.table) return this.table;
 		const [seen, held] = await Promise.all([
-			import('$lib/state/collating.svelte.ts'),
-			import('$lib/state/hand.svelte.ts')
+			insist(() => import('$lib/state/collating.svelte.ts')),
+			insist(() => import('$lib/state/hand.svelte.ts'))
 		]);
 		const collating = new seen.Collating();
 		return (this.table ??= { collating, hand: new held.Hand(this.#site, collating) });
@@ -38,7 +39,7 @@ export class Writing {
 
 	/** Brings what larger edits are made with. */
 	async bringEdits(): Promise<Edits> {
-		const module = await (this.#coming ??= import('$lib/state/edits.svelte.ts'));
+		const module = await (this.#coming ??= insist(() => import('$lib/state/edits.svelte.ts')));
 		return (this.edits ??= new module.Edits(this.#site));
 	}
 

@@ -5,6 +5,7 @@
 	import { bringIn, filesOfDrop, filesOfInput, type Picked } from '$lib/state/bring.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Drop from '$lib/ui/Drop.svelte';
+	import Notice from '../shell/Notice.svelte';
 
 	let busy = $state(false);
 	let failure = $state<string | null>(null);
@@ -33,6 +34,7 @@
 			exact.
 		</p>
 	</header>
+	<Notice />
 	<Drop
 		{busy}
 		primary

@@ -1,3 +1,4 @@
+import { storedJson, store } from '$lib/state/store.ts';
 import {
 	heightsOf,
 	PLAIN,
@@ -47,7 +48,7 @@ export const placementOf = ({ frame, left, top, scale, viewport, part }: Laid): 
 const SIZES = 'vantaggio-frame-sizes';
 
 function readSizes(): Record<string, number> {
-	const kept: unknown = JSON.parse(localStorage.getItem(SIZES) ?? '{}');
+	const kept = storedJson(SIZES);
 	return Object.fromEntries(
 		Object.entries(kept ?? {}).filter(([, size]) => typeof size === 'number' && size >= 0.5 && size <= 3)
 	);
@@ -165,7 +166,7 @@ export class Framing {
 	resize(name: string, by: number): void {
 		const size = Math.min(3, Math.max(0.5, (this.#sizes[name] ?? 1) * 1.25 ** by));
 		this.#sizes = { ...this.#sizes, [name]: Math.abs(size - 1) < 0.01 ? 1 : size };
-		localStorage.setItem(SIZES, JSON.stringify(this.#sizes));
+		store.set(SIZES, JSON.stringify(this.#sizes));
 	}
 
 	/** `few` where one frame beside the lead is enough. */

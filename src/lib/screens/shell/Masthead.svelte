@@ -1,15 +1,15 @@
 <script lang="ts">
+	import { notices } from '$lib/state/notices.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Menu from '$lib/ui/Menu.svelte';
+	import Notice from './Notice.svelte';
 	import SavedState from './SavedState.svelte';
 
 	interface Props {
 		site: SiteState;
 		page: string;
 		pages: readonly string[];
-		/** A sentence said once about how frames run here. */
-		notice: string | null;
 		/** Whether saving is the first thing to do on this screen. */
 		primary: boolean;
 		onpage: (path: string) => void;
@@ -19,10 +19,8 @@
 		onfind: () => void;
 	}
 
-	let { site, page, pages, notice, primary, onpage, onkeys, onfind }: Props = $props();
+	let { site, page, pages, primary, onpage, onkeys, onfind }: Props = $props();
 
-	/** The sentence that was read. */
-	let heard = $state<string | null>(null);
 	let muted = $state<Menu>();
 	let choice: HTMLSelectElement;
 
@@ -41,12 +39,7 @@
 	>
 		{#each pages as path (path)}<option value={path}>{path}</option>{/each}
 	</select>
-	{#if notice && heard !== notice}
-		<p class="notice" role="status">
-			{notice}
-			<Button look="quiet" onclick={() => (heard = notice)}>Understood</Button>
-		</p>
-	{/if}
+	{#if notices.list.length > 0}<div class="notice"><Notice /></div>{/if}
 	<Button look="quiet" onclick={onfind} title="/">Find</Button>
 	<Button look="quiet" onclick={onkeys} title="?">Keys</Button>
 	{#if site.muted.length > 0}

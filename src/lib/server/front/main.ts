@@ -1,26 +1,30 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import { dataFolder } from '../dataFolder.ts';
 import { createFront, withStageToken } from './front.ts';
+import { takeFolder } from './lock.ts';
 import { stageSalt } from './salt.ts';
 
 /** The server as built: the front before Kit's handler, which lies beside it. */
 
 const port = Number(process.env.PORT ?? 4870);
 const host = process.env.HOST ?? '127.0.0.1';
-const options = withStageToken(process.env, stageSalt(dataFolder()));
 
 function stop(sentence: string): never {
 	console.error(sentence);
 	process.exit(1);
 }
 
+const locked = takeFolder(dataFolder());
+if (locked !== null) stop(locked);
 if (!Number.isInteger(port) || port < 0 || port > 65535)
 	stop(`PORT is "${process.env.PORT}"; it must be a number from 0 to 65535.`);
-if (!/^(127\.|localhost$|::1$)/.test(host) && options.key === null) {
+if (!/^(127\.|localhost$|::1$)/.test(host) && !process.env.VANTAGGIO_KEY) {
 	stop(
 		`HOST is ${host}, which other machines can reach: set VANTAGGIO_KEY to the key that everybody must give.`
 	);
 }
+
+const options = withStageToken(process.env, stageSalt(dataFolder()));
 
 // Kit's handler reads these when it is loaded.
 process.env.PROTOCOL_HEADER = 'x-vantaggio-scheme';
@@ -55,7 +59,10 @@ async function ready(): Promise<void> {
 			: { authorization: `Basic ${Buffer.from(`:${options.key}`).toString('base64')}` };
 	const ask = async (path: string, method = 'GET'): Promise<Response> => {
 		const response = await fetch(at + path, { method, headers });
-		if (!response.ok) stop(`The server answers ${response.status} to ${path}: ${await response.text()}`);
+		if (!response.ok) {
+			const { detail } = (await response.json().catch(() => ({}))) as { detail?: string };
+			stop(detail ?? `The server answers ${response.status} to ${path}.`);
+		}
 		return response;
 	};
 	const sites = (await (await ask('/api/sites')).json()) as unknown[];

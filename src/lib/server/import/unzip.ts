@@ -11,8 +11,8 @@ type Collector = ReturnType<typeof collector>;
 interface Cursor {
 	readEntryCursor: number;
 	entriesRead: number;
-	readonly entryCount: number;
 }
+const cursorOf = (zip: ZipFile): Cursor => zip as unknown as Cursor;
 
 const open = (bytes: Buffer): Promise<ZipFile> =>
 	fromBufferPromise(bytes, { decodeStrings: false, lazyEntries: true });
@@ -23,7 +23,7 @@ const readAll = (
 	into: Collector
 ): Promise<{ readonly error: unknown; readonly at: number; readonly read: number } | null> =>
 	new Promise((resolve) => {
-		const cursor = zip as ZipFile & Cursor;
+		const cursor = cursorOf(zip);
 		let [at, read] = [cursor.readEntryCursor, cursor.entriesRead];
 		const next = (): void => {
 			[at, read] = [cursor.readEntryCursor, cursor.entriesRead];
@@ -45,9 +45,9 @@ const [NAME_LENGTH, NAME] = [28, 46];
  */
 export async function unzip(given: Uint8Array, into: Collector): Promise<void> {
 	const bytes = Buffer.from(given);
-	let zip: ZipFile & Cursor;
+	let zip: ZipFile;
 	try {
-		zip = (await open(bytes)) as ZipFile & Cursor;
+		zip = await open(bytes);
 	} catch (error) {
 		throw new Problem(400, `The zip cannot be read (${messageOf(error)}); nothing was taken in.`);
 	}
@@ -63,9 +63,8 @@ export async function unzip(given: Uint8Array, into: Collector): Promise<void> {
 		);
 		const next = bytes.indexOf(HEADER, at + 4);
 		if (next < 0 || read + 1 >= zip.entryCount) return;
-		zip = (await open(bytes)) as ZipFile & Cursor;
-		zip.readEntryCursor = next;
-		zip.entriesRead = read + 1;
+		zip = await open(bytes);
+		Object.assign(cursorOf(zip), { readEntryCursor: next, entriesRead: read + 1 });
 	}
 }
 

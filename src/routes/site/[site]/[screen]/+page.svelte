@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { insist, loadQuietly } from '$lib/state/insist.ts';
 	import { goto } from '$app/navigation';
 	import { page as route } from '$app/state';
 	import { perform, pressOf, type KeyMap, type Press } from '$lib/state/keys.ts';
@@ -10,7 +11,6 @@
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import { printPaths, readPaths, selectionView } from '$lib/state/selection.svelte.ts';
 	import { PageState } from '$lib/state/page.svelte.ts';
-	import { stageNotice } from '$lib/state/stages.svelte.ts';
 	import Bench from '$lib/screens/Bench/Bench.svelte';
 	import Find from '$lib/screens/shell/Find.svelte';
 	import Keys from '$lib/screens/shell/Keys.svelte';
@@ -61,6 +61,13 @@
 		const named = (pattern: RegExp) => paths.find((one) => pattern.test(one));
 		return named(/^(index|home)\.\w+$/i) ?? named(/^[^/]+$/) ?? paths[0] ?? '';
 	}
+
+	/** What may be wanted later comes in quiet time, so that it is there when the server is not. */
+	$effect(() => {
+		const gone = new AbortController();
+		void insist(() => import('$lib/screens/parts.ts')).then(({ PARTS }) => loadQuietly(PARTS, gone.signal));
+		return () => gone.abort();
+	});
 
 	const followed = new FollowedSelections();
 	let selected = $derived(
@@ -154,7 +161,6 @@
 		{site}
 		{pages}
 		page={path}
-		notice={stageNotice.sentence}
 		primary={screen === 'bench'}
 		onkeys={() => (keysOpen = true)}
 		onfind={() => (finding = true)}
@@ -164,7 +170,7 @@
 		<Guarded name="The screen">
 			{#if screen === 'site'}
 				<!-- Scripts of other screens than the Bench come when they are gone to. -->
-				{#await import('$lib/screens/Site/Site.svelte') then { default: Site }}
+				{#await insist(() => import('$lib/screens/Site/Site.svelte')) then { default: Site }}
 					<Site
 						{site}
 						sites={data.sites}
@@ -172,7 +178,7 @@
 					/>
 				{/await}
 			{:else if screen === 'type'}
-				{#await import('$lib/screens/Type/Type.svelte') then { default: Type }}
+				{#await insist(() => import('$lib/screens/Type/Type.svelte')) then { default: Type }}
 					{#key site}
 						<Type
 							{site}

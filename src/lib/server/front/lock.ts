@@ -1,0 +1,60 @@
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+/** When a process began, as Linux counts it: two processes of one number are told apart; '' where that is not known. */
+function beginningOf(pid: number): string {
+	try {
+		// The fields after the name, which is in parentheses and may have spaces (proc_pid_stat(5)).
+		return (
+			readFileSync(`/proc/${pid}/stat`, 'utf8')
+				.replace(/^.*\) /s, '')
+				.split(' ')[19] ?? ''
+		);
+	} catch {
+		return '';
+	}
+}
+
+function isAlive(pid: number): boolean {
+	try {
+		process.kill(pid, 0);
+		return true;
+	} catch (error) {
+		return (error as NodeJS.ErrnoException).code === 'EPERM';
+	}
+}
+
+/** The process that holds a folder, where there is one that lives. */
+function holderOf(file: string): number | null {
+	try {
+		const [pid = '', began = ''] = readFileSync(file, 'utf8').split(' ');
+		const number = Number(pid);
+		return number > 0 && number !== process.pid && isAlive(number) && beginningOf(number) === began.trim()
+			? number
+			: null;
+	} catch {
+		return null;
+	}
+}
+
+/**
+ * Takes a data folder for this process alone. Returns why it cannot be had, as a sentence; null where it was taken. It is
+ * let go when the process ends; what a process left that was killed counts for nothing.
+ */
+export function takeFolder(folder: string): string | null {
+	const file = join(folder, 'server.lock');
+	const holder = holderOf(file);
+	if (holder !== null)
+		return `Process ${holder} serves ${folder} already. Use that one, stop it, or set VANTAGGIO_DATA to another folder.`;
+	try {
+		mkdirSync(folder, { recursive: true });
+		writeFileSync(file, `${process.pid} ${beginningOf(process.pid)}`);
+	} catch (error) {
+		const { code, message } = error as NodeJS.ErrnoException;
+		return code === 'ENOSPC'
+			? `The disk is full: there is no room in ${folder}. Make room, then start again.`
+			: `The data folder ${folder} cannot be written into (${message}). Make it writable, or set VANTAGGIO_DATA to another folder.`;
+	}
+	process.on('exit', () => rmSync(file, { force: true }));
+	return null;
+}

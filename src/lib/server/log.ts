@@ -1,0 +1,41 @@
+import { closeSync, mkdirSync, openSync, write } from 'node:fs';
+import { dirname, join } from 'node:path';
+import pino from 'pino';
+import { dataFolder } from './dataFolder.ts';
+
+/** How long nothing is logged after a line could not be, ms. */
+const REST = 10_000;
+
+/** A file of lines that are written when they can be: a log may be lost, a request not. */
+export function logFile(path: string): { write(line: string): void } {
+	let file: number | undefined;
+	let silent = 0;
+	const fail = (): void => {
+		if (file !== undefined) closeSync(file);
+		file = undefined;
+		silent = Date.now() + REST;
+	};
+	return {
+		write(line) {
+			if (Date.now() < silent) return;
+			try {
+				if (file === undefined) {
+					mkdirSync(dirname(path), { recursive: true });
+					file = openSync(path, 'a');
+				}
+				const at = file;
+				write(at, line, (error) => {
+					if (error && at === file) fail();
+				});
+			} catch {
+				fail();
+			}
+		}
+	};
+}
+
+/** One line a request, beside the data, so that the console keeps to the one address to open. */
+export const log = pino(
+	{ level: process.env.VANTAGGIO_LOG ?? 'info', base: null },
+	logFile(join(dataFolder(), 'server.log'))
+);

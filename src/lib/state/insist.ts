@@ -1,0 +1,36 @@
+import { tell } from './notices.svelte.ts';
+
+const LATE =
+	'A part of the application has not come yet: the server does not answer. It is asked for again until it does.';
+/** How long it is waited before a part is asked for again, ms: at first, and at most. */
+const [FIRST, LONGEST] = [500, 8000];
+
+/** A part of the application that is loaded when it is wanted; where it cannot be had it is asked for again until it can. */
+export async function insist<X>(load: () => Promise<X>): Promise<X> {
+	for (let wait = FIRST; ; wait = Math.min(2 * wait, LONGEST)) {
+		try {
+			return await load();
+		} catch (error) {
+			// A part that came and does not run is another matter.
+			if (!(error instanceof TypeError)) throw error;
+			tell(LATE);
+			await new Promise((resolve) => setTimeout(resolve, wait));
+		}
+	}
+}
+
+/** How long nothing is loaded at first, ms, so that what is on the screen comes before. */
+const REST = 3000;
+
+/** Loads parts one after another while nothing else is to be done. */
+export async function loadQuietly(
+	parts: readonly (() => Promise<unknown>)[],
+	signal: AbortSignal
+): Promise<void> {
+	await new Promise((resolve) => setTimeout(resolve, REST));
+	for (const part of parts) {
+		await new Promise<void>((resolve) => requestIdleCallback(() => resolve()));
+		if (signal.aborted) return;
+		await insist(part);
+	}
+}
