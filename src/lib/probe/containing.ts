@@ -13,8 +13,11 @@ export interface ContainingBlock {
 
 const px = (value: string): number => Number.parseFloat(value) || 0;
 
+/** Properties that can make a box hold even what is fixed. */
+export const HOLDING: ReadonlySet<string> = new Set(['transform', 'perspective', 'filter', 'contain']);
+
 /** Whether a box holds even what is fixed (CSS Transforms 1 §2, CSS Containment 2 §3). */
-const holdsAll = (style: CSSStyleDeclaration): boolean =>
+export const holdsAll = (style: CSSStyleDeclaration): boolean =>
 	style.transform !== 'none' ||
 	style.filter !== 'none' ||
 	style.perspective !== 'none' ||

@@ -1,5 +1,6 @@
 import { own } from './own.ts';
 import { blockOf, FLAG, type Snapshot } from '../core/snapshot/index.ts';
+import { HOLDING, holdsAll } from './containing.ts';
 import { isOpaque } from './opaque.ts';
 import { isStacking, stackingSaid } from './stacking.ts';
 
@@ -8,6 +9,10 @@ export type { Snapshot };
 const FOCUSABLE =
 	'a[href],area[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),select:not([disabled]),textarea:not([disabled]),summary,[tabindex],[contenteditable]:not([contenteditable=false]),audio[controls],video[controls]';
 const REPLACED = new Set(['img', 'video', 'canvas', 'iframe', 'embed', 'object', 'svg', 'audio']);
+
+/** Whether paint containment cuts what overflows (CSS Containment 2 §3.4), where any style says something of it. */
+const isContained = (style: CSSStyleDeclaration, said: Around['stacking']): boolean =>
+	said.some(([property]) => property === 'contain') && /\b(paint|strict|content)\b/.test(style.contain);
 
 /** What bears on an element's flags besides its own style. */
 interface Around {
@@ -30,7 +35,8 @@ function flagsOf(element: Element, style: CSSStyleDeclaration, around: Around): 
 	if (position === 'fixed') flags |= FLAG.fixed;
 	if (position === 'sticky') flags |= FLAG.sticky;
 	if (position !== 'static') flags |= FLAG.positioned;
-	if (overflowX !== 'visible' || overflowY !== 'visible') flags |= FLAG.clips;
+	if (overflowX !== 'visible' || overflowY !== 'visible' || isContained(style, around.stacking))
+		flags |= FLAG.clips;
 	if (/^(auto|scroll)$/.test(overflowX)) flags |= FLAG.scrollsX;
 	if (/^(auto|scroll)$/.test(overflowY)) flags |= FLAG.scrollsY;
 	if (position === 'absolute') flags |= FLAG.absolute;
@@ -79,10 +85,34 @@ const edgesOf = (style: CSSStyleDeclaration): number[] => [
 	px(style.borderLeftWidth) + px(style.paddingLeft)
 ];
 
+function rectsOf(text: Node, range: Range): Pick<DOMRect, 'left' | 'top' | 'width' | 'height'>[] {
+	range.selectNodeContents(text);
+	return [...range.getClientRects()];
+}
+
+/** The lines of a text from its first word to its last: spaces kept at their ends hang, and overflow nothing (CSS Text 4 §4.1.3). */
+function wordRects(text: Text, range: Range): ReturnType<typeof rectsOf> {
+	const lines: { left: number; top: number; width: number; height: number }[] = [];
+	for (const { index, 0: word } of text.data.matchAll(/\S+/g)) {
+		range.setStart(text, index);
+		range.setEnd(text, index + word.length);
+		for (const { left, top, right, height } of range.getClientRects()) {
+			const line = lines.at(-1);
+			if (line && line.top === top && line.height === height) {
+				const end = Math.max(line.left + line.width, right);
+				line.left = Math.min(line.left, left);
+				line.width = end - line.left;
+			} else lines.push({ left, top, width: right - left, height });
+		}
+	}
+	return lines;
+}
+
 /** The lines of text of a document: which element each stands in, by its index, and its box. */
 function linesOf(
 	document: Document,
 	indexOf: ReadonlyMap<Element, number>,
+	hanging: ReadonlySet<number>,
 	{ scrollX, scrollY }: Window
 ): Pick<Snapshot, 'lineOf' | 'lines' | 'lineWords'> {
 	const of: number[] = [];
@@ -94,8 +124,9 @@ function linesOf(
 		const element = text.parentElement;
 		const index = element && indexOf.get(element);
 		if (index === null || index === undefined || text.nodeValue?.trim() === '') continue;
-		range.selectNodeContents(text);
-		const rows = [...range.getClientRects()].filter(({ width, height }) => width > 0 && height > 0);
+		const rows = (hanging.has(index) ? wordRects(text as Text, range) : rectsOf(text, range)).filter(
+			({ width, height }) => width > 0 && height > 0
+		);
 		const count = text.nodeValue?.trim().split(/\s+/).length ?? 0;
 		for (const { left, top, width, height } of rows) {
 			of.push(index);
@@ -146,9 +177,14 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 		edges: new Float32Array(4 * count)
 	};
 	const displays: string[] = [];
+	/** The nearest element, itself or around it, that is what absolutely positioned ones in it are placed in. */
+	const placing = new Int32Array(count);
+	/** Texts whose spaces at the ends of lines are kept, and hang. */
+	const hanging = new Set<number>();
 	/** Which elements let what is behind them through, by themselves or by what they are in. */
 	const faded = new Set<number>();
 	const stacking = stackingSaid(document);
+	const holds = stacking.some(([property]) => HOLDING.has(property));
 	elements.forEach((element, i) => {
 		indexOf.set(element, i);
 		const container = own(element).parentElement;
@@ -168,8 +204,13 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 			stacking
 		});
 		snapshot.flags[i] = flags;
-		const clips = parent >= 0 && ((snapshot.flags[parent] ?? 0) & FLAG.clips) !== 0;
-		snapshot.clip[i] = parent < 0 ? -1 : clips ? parent : (snapshot.clip[parent] ?? -1);
+		if (style.whiteSpace === 'pre-wrap') hanging.add(i);
+		const places = (flags & FLAG.positioned) !== 0 || (holds && holdsAll(style));
+		placing[i] = places ? i : parent < 0 ? -1 : (placing[parent] ?? -1);
+		// What is absolutely positioned is not cut by what stands between it and what it is placed in.
+		const around = (flags & FLAG.absolute) !== 0 && parent >= 0 ? (placing[parent] ?? -1) : parent;
+		const clips = around >= 0 && ((snapshot.flags[around] ?? 0) & FLAG.clips) !== 0;
+		snapshot.clip[i] = around < 0 ? -1 : clips ? around : (snapshot.clip[around] ?? -1);
 		if ((flags & (FLAG.positioned | FLAG.item)) !== 0) snapshot.z[i] = Number.parseInt(style.zIndex, 10) || 0;
 		if ((flags & FLAG.replaced) !== 0) snapshot.natural.set(naturalSize(element), 2 * i);
 		if (all || i === 0)
@@ -190,7 +231,7 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 		snapshot.lineHeight[i] = parseFloat(style.lineHeight);
 		if ((flags & FLAG.item) !== 0) snapshot.order[i] = Number(style.order);
 	});
-	const lines = linesOf(document, indexOf, window);
+	const lines = linesOf(document, indexOf, hanging, window);
 	if (!all) {
 		for (const block of new Set([...lines.lineOf].map((of) => blockOf(snapshot, of)))) {
 			const element = elements[block];

@@ -62,6 +62,7 @@ export interface Note {
 		| 'unclosed-comment'
 		| 'unclosed-url'
 		| 'stray-brace'
+		| 'stray-semicolon'
 		| 'missing-semicolon'
 		| 'not-a-declaration'
 		| 'declaration-outside-rule'

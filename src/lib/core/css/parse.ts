@@ -26,6 +26,16 @@ const HOLDS_DECLARATIONS = (name: string): boolean =>
 	);
 
 /**
+ * Whether a block holds rules alone, so that a `;` or a declaration in it belongs to the prelude of the next rule, which is
+ * dropped with it: the sheet (CSS Syntax 3 §5.5.1), and as engines have it the at-rules straight in it, too.
+ */
+function holdsRulesOnly(block: Block): boolean {
+	for (let at = block; at.kind !== 'sheet'; at = at.parent)
+		if (at.kind === 'rule' || HOLDS_DECLARATIONS(at.name)) return false;
+	return true;
+}
+
+/**
  * A sheet's text as rules, declarations, at-rules and comments, each with its span (CSS Syntax 3 §5,
  * CSS Nesting 1). It never throws: broken CSS is recovered from as the standard says a browser does, and
  * each recovery is a note. The text must have LF line ends.
@@ -80,14 +90,15 @@ class Parser {
 
 	private read(block: Block, from: number, to: number): void {
 		const { types } = this.tokens;
+		const rulesOnly = holdsRulesOnly(block);
 		let i = from;
 		while (i < to) {
 			const type = types[i];
-			if (type === T.WhiteSpace || type === T.Semicolon) i++;
+			if (type === T.WhiteSpace || (type === T.Semicolon && !rulesOnly)) i++;
 			else if (type === T.Comment) i = this.comment(block, i);
 			else if (block.kind === 'sheet' && (type === T.CDO || type === T.CDC)) i++;
 			else if (type === T.AtKeyword) i = this.atRule(block, i, to);
-			else i = (block.kind !== 'sheet' && this.declaration(block, i, to)) || this.rule(block, i, to);
+			else i = (!rulesOnly && this.declaration(block, i, to)) || this.rule(block, i, to, rulesOnly);
 		}
 	}
 
@@ -108,7 +119,8 @@ class Parser {
 		const close = opens ? (tokens.close[at] as number) : at;
 		const node: Mutable<AtRule> = {
 			kind: 'at-rule',
-			span: this.source.span(i, opens ? close + 1 : at),
+			// The `;` of a statement goes where it goes.
+			span: this.source.span(i, opens ? close + 1 : Math.min(at + 1, to)),
 			parent: block,
 			name,
 			prelude: this.source.trimmed(i + 1, at),
@@ -188,10 +200,10 @@ class Parser {
 		return tokens.types[at] === T.Delim && textOf(tokens, at) === '!' ? at : -1;
 	}
 
-	private rule(block: Block, i: number, to: number): number {
+	private rule(block: Block, i: number, to: number, rulesOnly: boolean): number {
 		const { tokens } = this;
 		const { types } = tokens;
-		const nested = block.kind !== 'sheet';
+		const nested = !rulesOnly;
 		let at = i;
 		let semicolon = -1;
 		let brace = -1;
@@ -225,6 +237,13 @@ class Parser {
 				this.source.span(brace, brace + 1),
 				`The \`}\` at line ${this.source.line(brace)} closes nothing; browsers drop the rule after it${rest ? `, \`${rest}\`` : ''}.`
 			);
+		} else if (semicolon === i) {
+			const rest = this.source.quote(this.source.trimmed(i + 1, at));
+			this.source.note(
+				'stray-semicolon',
+				this.source.span(i, i + 1),
+				`The \`;\` at line ${this.source.line(i)} stands between rules: browsers drop the rule after it${rest ? `, \`${rest}\`` : ''}.`
+			);
 		} else if (semicolon !== -1) {
 			const rest = this.source.quote(this.source.trimmed(semicolon + 1, at));
 			this.source.note(
@@ -247,6 +266,15 @@ class Parser {
 				'stray-brace',
 				this.source.span(from, from + 1),
 				`The \`}\` at line ${this.source.line(from)} closes nothing.`
+			);
+		} else if (!nested && /^[;\s]*$/.test(this.source.quote(span))) {
+			// Nothing follows that it could take with it.
+		} else if (!nested && /^[\w-]+\s*:|;$/.test(this.source.quote(span))) {
+			const text = this.source.quote(span).replace(/\s*;$/, '');
+			this.source.note(
+				'declaration-outside-rule',
+				span,
+				`\`${text}\` stands outside any rule, so it has no effect.`
 			);
 		} else if (nested) {
 			this.dropped(span, this.source.quote(span), 'is no declaration: a property, a `:` and a value');

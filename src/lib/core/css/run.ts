@@ -19,6 +19,9 @@ export interface Run {
 
 const isBlock = (node: Node): node is Rule | AtRule => node.kind === 'rule' || node.kind === 'at-rule';
 
+/** At-rules in which a condition may stand around rules; `@keyframes` and its kin have none in them. */
+const GROUPS = /^(media|supports|layer|container|scope|starting-style)$/;
+
 /**
  * The rules that a selection touches: those of the innermost block, other than a rule, that holds all of it.
  * Undefined where it touches none.
@@ -26,7 +29,8 @@ const isBlock = (node: Node): node is Rule | AtRule => node.kind === 'rule' || n
 export function runAt(sheet: Sheet, from: number, to: number): Run | undefined {
 	let parent: Block = sheet;
 	for (const node of walk(sheet)) {
-		if (node.kind !== 'at-rule' || node.opaque || !node.block || !node.children.some(isBlock)) continue;
+		if (node.kind !== 'at-rule' || !GROUPS.test(node.name) || !node.block) continue;
+		if (!node.children.some(isBlock)) continue;
 		if (node.block.start < from && to < node.block.end) parent = node;
 	}
 	const nodes = parent.children.filter(isBlock).filter(({ span }) => span.start <= to && span.end >= from);

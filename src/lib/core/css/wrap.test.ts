@@ -24,7 +24,13 @@ describe('rules wrapped into a condition', () => {
 			'x { y: z }\n\n@media (width >= 700px) {\n\t/* About a. */\n\ta {\n\t\tb: c;\n\n\t\td: e;\n\t}\n\tf { g: h }\n}\ni { j: k }\n'
 		],
 		['@layer a {\n\tb { |c: d }\n}\n', '@layer a {\n\t@media (width >= 700px) {\n\t\tb { c: d }\n\t}\n}\n'],
-		['/* no | rule */\n', '/* no  rule */\n']
+		['/* no | rule */\n', '/* no  rule */\n'],
+		[
+			'@keyframes k {\n\tfrom { |a: b }\n}\n',
+			'@media (width >= 700px) {\n\t@keyframes k {\n\t\tfrom { a: b }\n\t}\n}\n'
+		],
+		['a { b: "c\\\n  d|"; e: f }', '@media (width >= 700px) {\n\ta { b: "c\\\n  d"; e: f }\n}'],
+		['@import "x|";\na { b: c }', '@import "x";\na { b: c }']
 	])('%j', (source, result) => {
 		expect(wrapped(source)).toBe(result);
 	});

@@ -1,14 +1,17 @@
 import type { Change } from '../text/index.ts';
 import { indentAt, isFirstOnLine } from './edit/line.ts';
+import { reindentedLines } from './edit/lines.ts';
 import { isClosed, sliceOf, walk, type AtRule, type Sheet } from './node.ts';
+import { isPrologue } from './prologue.ts';
 import { runAt } from './run.ts';
 
-const indented = (text: string, indent: string): string => text.replace(/\n(?=[^\n])/g, `\n${indent}`);
+const indented = (text: string, indent: string): string => reindentedLines(text, (own) => indent + own);
 
 /**
  * Wraps the rules that a selection touches, with their comments, into `@media` of a condition, at their place and
  * one step further in. With `join` they go to the end of the last block after them, side by side with them, for
- * which `same` is true of its condition, where there is one. No changes where the selection touches no rule.
+ * which `same` is true of its condition, where there is one. No changes where the selection touches no rule, or a
+ * statement that counts only straight in a sheet (`@import`).
  */
 export function wrapRules(
 	sheet: Sheet,
@@ -23,7 +26,7 @@ export function wrapRules(
 ): Change[] {
 	const { source } = sheet;
 	const run = runAt(sheet, from, to);
-	if (!run) return [];
+	if (!run || run.nodes.some(isPrologue)) return [];
 	const { condition, indent, join, same } = wish;
 	const outer = isFirstOnLine(source, run.start) ? indentAt(source, run.start) : '';
 	const text = source.slice(run.start, run.end);
@@ -63,6 +66,6 @@ export function unwrapRules(sheet: Sheet, offset: number, indent: string): Chang
 	if (!found?.block) return [];
 	const end = found.block.end - (isClosed(source, found) ? 1 : 0);
 	const inner = source.slice(found.block.start + 1, end).trim();
-	const text = inner.replaceAll(`\n${indent}`, '\n');
+	const text = reindentedLines(inner, (own) => (own.startsWith(indent) ? own.slice(indent.length) : own));
 	return [{ start: found.span.start, end: found.span.end, text }];
 }

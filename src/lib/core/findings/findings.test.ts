@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FLAG } from '../snapshot/index.ts';
 import { snapshot, type Drawn } from '../snapshot/snapshot.fixture.ts';
+import { amountOf } from './settings.ts';
 import { findingKey, findingOf, KINDS, pathsOf, readingsOf } from './index.ts';
 
 type Lines = Parameters<typeof snapshot>[1];
@@ -22,7 +23,11 @@ function read(kind: string, elements: readonly Drawn[], lines: Lines = [], chang
 const finder =
 	(kind: string) =>
 	(...page: [readonly Drawn[], Lines?, object?]): Record<string, number | string> =>
-		Object.fromEntries([...read(kind, ...page)].filter(([, by]) => typeof by === 'string' || by > 0));
+		Object.fromEntries(
+			[...read(kind, ...page)]
+				.filter(([, by]) => typeof by === 'string' || by > 0)
+				.map(([key, by]) => [key, typeof by === 'string' || kind !== 'sideways' ? by : amountOf(key, by)])
+		);
 
 it('elements are known by their paths', () => {
 	const page = snapshot([-1, 0, 1, 1, 0].map((parent) => [parent, 0, 0, 1, 1, true]));
@@ -37,10 +42,11 @@ it('elements are known by their paths', () => {
 describe('sideways', () => {
 	const found = finder('sideways');
 	const wide: Drawn = [1, 0, 0, 430, 50, true];
+	/** The page can be scrolled to a width. */
+	const to = (pageWidth: number) => ({ pageWidth });
 	it('names the outermost that reaches beyond the window, or whose text does', () => {
-		expect(found([wide, [2, 0, 0, 460, 20, true]])).toMatchObject({ 'sideways 0.0': 30 });
-		expect(found([wide, [2, 0, 0, 460, 20, true]])).not.toHaveProperty('sideways 0.0.0');
-		expect(found([[1, 0, 0, 300, 50, true]], [[2, 0, 0, 412, 20]])).toEqual({ 'sideways 0.0': 12 });
+		expect(found([wide, [2, 0, 0, 460, 20, true]], [], to(460))).toEqual({ 'sideways 0.0': 30 });
+		expect(found([[1, 0, 0, 300, 50, true]], [[2, 0, 0, 412, 20]], to(412))).toEqual({ 'sideways 0.0': 12 });
 	});
 	it.each<[string, readonly Drawn[]]>([
 		['ends at the edge', [[1, 0, 0, 400, 50, true]]],
@@ -69,12 +75,36 @@ describe('sideways', () => {
 	])('says nothing of what %s', (_, elements) => {
 		expect(found(elements)).toEqual({});
 	});
+	it('says nothing where the engine does not scroll, by less than half a px or for what it does not show', () => {
+		expect(found([wide])).toEqual({});
+		expect(found([[1, 0, 0, 400.4, 50, true]], [], to(400))).toEqual({});
+		expect(found([[1, 0, 0, 400.5, 50, true]], [], to(401))).toEqual({ 'sideways 0.0': 0.5 });
+	});
+	it('says nothing of a page that hides what is beyond its edge, whatever stands before its body; what is cut there is said', () => {
+		const page: Drawn[] = [
+			[-1, 0, 0, 400, 800, true],
+			[0, 0, 0, 0, 0, false],
+			[0, 0, 0, 400, 800, true, FLAG.clips],
+			[2, 0, 0, 430, 50, true],
+			[2, 410, 60, 90, 50, true]
+		];
+		const of = {
+			...snapshot(page, [
+				[3, 0, 0, 430, 20],
+				[4, 410, 60, 90, 20]
+			]),
+			pageWidth: 500,
+			tags: ['html', 'head', 'body', 'p', 'p']
+		};
+		const beyond = [...readingsOf(of)].filter(([, by]) => Number(by) > 0);
+		expect(beyond).toEqual([['cropped 1.0', 29]]);
+	});
 	it('names the body where the page scrolls by something else', () => {
-		expect(found([[1, 0, 0, 300, 50, true]], [], { pageWidth: 409 })).toEqual({ 'sideways 0': 9 });
+		expect(found([[1, 0, 0, 300, 50, true]], [], to(409))).toEqual({ 'sideways 0': 9 });
 		// From right to left a page scrolls to the left alone.
-		const rtl = { rightToLeft: true };
+		const rtl = { rightToLeft: true, ...to(425) };
 		expect(found([[1, -25, 0, 300, 50, true]], [], rtl)).toEqual({ 'sideways 0.0': 25 });
-		expect(found([wide], [], rtl)).toEqual({});
+		expect(found([wide], [], { ...rtl, ...to(400) })).toEqual({});
 	});
 });
 

@@ -1,5 +1,6 @@
 import type { Snapshot } from '../snapshot/index.ts';
 import { column } from './column.ts';
+import { cropped } from './cropped.ts';
 import { covered } from './covered.ts';
 import { cut } from './cut.ts';
 import { edge } from './edge.ts';
@@ -26,6 +27,7 @@ export const KINDS: readonly Kind[] = [
 	outside,
 	stretched,
 	column,
+	cropped,
 	row
 ];
 

@@ -12,10 +12,12 @@ import {
 	type Sheet,
 	type Span
 } from '../node.ts';
+import { isPrologue } from '../prologue.ts';
 import { runAt } from '../run.ts';
 import { removeBlock } from './declaration.ts';
 import { closeOf, handOf } from './hand.ts';
 import { indentAt } from './line.ts';
+import { reindentedLines } from './lines.ts';
 import { plain, type Written } from './rule.ts';
 
 /** A rule, or an at-rule that holds rules. */
@@ -36,12 +38,12 @@ const innerOf = ({ block }: Holder): Span => ({
 
 /** A text with every line after the first moved from one indentation to another, in steps as they are there. */
 const reindented = (text: string, from: string, to: string, was: string, step: string): string =>
-	text.replace(/\n([^\S\n]*)(?=\S)/g, (_, indent: string) => {
-		if (!indent.startsWith(from)) return `\n${indent}`;
+	reindentedLines(text, (indent) => {
+		if (!indent.startsWith(from)) return indent;
 		let rest = indent.slice(from.length);
 		let further = '';
 		for (; was !== '' && rest.startsWith(was); rest = rest.slice(was.length)) further += step;
-		return `\n${to}${further}${rest}`;
+		return to + further + rest;
 	});
 
 /** The nodes around an offset, the innermost first. */
@@ -180,6 +182,12 @@ export function takeRules(
 	const { source } = sheet;
 	const run = runAt(sheet, from, to);
 	if (!run) return { refused: 'Here is no rule to move.', at: from };
+	const kept = run.nodes.find(isPrologue);
+	if (kept)
+		return {
+			refused: `\`@${(kept as AtRule).name}\` counts only at the head of a sheet: it stays where it is.`,
+			at: kept.span.start
+		};
 	let { start, end }: Span = run;
 	const under: Taken['under'][number][] = [];
 	let isAlone = true;

@@ -65,6 +65,24 @@ a { top: 0 }
 		);
 	});
 
+	it.each([
+		['@import "x";\na {|}', -1, undefined],
+		['@import "x|";\na {}', 1, undefined],
+		['@charset "utf-8";\n@import "x|";', -1, undefined],
+		['@import "x";\n@namespace "y|";', -1, undefined],
+		['@namespace "y";\na {|}', -1, undefined],
+		['@layer a, b;\n@layer b {|}', -1, undefined],
+		['@layer a, b;\n@import "x|" layer(b);', -1, undefined],
+		['@import "x";\na {}\nb {|}', -2, '@import "x";\nb {|}\na {}'],
+		['@layer a;\nb {|}', -1, 'b {|}\n@layer a;'],
+		['@import "x";\n@import "y|";', -1, '@import "y|";\n@import "x";'],
+		['@media (x) {\n@layer a;\nb {|}\n}', -1, '@media (x) {\nb {|}\n@layer a;\n}'],
+		['b {}\n@layer a|', -1, '@layer a|;\nb {}'],
+		['b {|}\n@layer a', 1, '@layer a;\nb {|}']
+	])('keeps the order that statements need: %j by %i', (source, by, result) => {
+		expect(moved(source, by)).toBe(result);
+	});
+
 	it('moves within its block alone', () => {
 		expect(moved('@media (x) { c {} d {|} }', -1)).toBe('@media (x) { d {|} c {} }');
 		expect(moved('@media (x) { c {} d {|} }', 1)).toBeUndefined();

@@ -1,4 +1,5 @@
 import type { Change } from '../../text/index.ts';
+import { orderNeeded } from '../prologue.ts';
 import { startWithComments, walk, type AtRule, type Block, type Rule, type Sheet } from '../index.ts';
 
 type Piece = Rule | AtRule;
@@ -30,7 +31,7 @@ const pieces = (block: Block): Piece[] =>
 
 /**
  * Moves the rule or at-rule at an offset, with its comments, so many places up (under 0) or down in its block; what stands
- * between the pieces of the block stays where it is. Goes as far as there are pieces. Gives the changes, how many places it
+ * between the pieces of the block stays where it is. Goes as far as there are pieces that it may change places with. Gives the changes, how many places it
  * went, and where the offset then is; or the place at which it goes nowhere.
  */
 export function moveRule(
@@ -43,17 +44,32 @@ export function moveRule(
 	if (!piece) return { refused: 'The caret is in no rule.', at: offset };
 	const siblings = pieces(piece.parent);
 	const from = siblings.indexOf(piece);
-	const to = Math.min(siblings.length - 1, Math.max(0, from + by));
-	if (to === from) return { refused: 'There is no rule there to change places with.', at: offset };
+	const step = Math.sign(by);
+	let to = from;
+	let refused = 'There is no rule there to change places with.';
+	for (let next = siblings[to + step]; next && to !== from + by; next = siblings[to + step]) {
+		const needed = step > 0 ? orderNeeded(source, piece, next) : orderNeeded(source, next, piece);
+		if (needed !== null) {
+			refused = needed;
+			break;
+		}
+		to += step;
+	}
+	if (to === from) return { refused, at: offset };
 	const own = stretchOf(sheet, piece);
 	const slots = siblings
 		.slice(Math.min(from, to), Math.max(from, to) + 1)
 		.map((one) => stretchOf(sheet, one));
-	const text = ({ start, end }: Stretch): string => source.slice(start, end);
+	// A statement that the end of the sheet closes needs its `;` elsewhere.
+	const isOpen = (end: number): boolean =>
+		siblings.some((one) => one.kind === 'at-rule' && !one.block && one.span.end === end) &&
+		source[end - 1] !== ';';
+	const text = ({ start, end }: Stretch): string => source.slice(start, end) + (isOpen(end) ? ';' : '');
 	const between = slots.slice(1).map(({ start }, i) => source.slice(slots[i]?.end, start));
 	const [gap = ''] = between;
 	const [first, last] = [slots[0] ?? own, slots.at(-1) ?? own];
 	const up = to < from;
+	const closing = !up && isOpen(last.end) ? ';' : '';
 	// Where all stand apart alike, the piece alone is written elsewhere; else each place takes the text of the next.
 	const changes = between.every((one) => one === gap)
 		? up
@@ -63,12 +79,12 @@ export function moveRule(
 				]
 			: [
 					{ start: own.start, end: own.end + gap.length, text: '' },
-					{ start: last.end, end: last.end, text: gap + text(own) }
+					{ start: last.end, end: last.end, text: closing + gap + text(own) }
 				]
 		: slots.map((slot, i) => ({ ...slot, text: text(slots.at((i + (up ? -1 : 1)) % slots.length) ?? own) }));
 	return {
 		changes,
 		places: Math.abs(to - from),
-		offset: offset - own.start + (up ? first.start : last.end - text(own).length)
+		offset: offset - own.start + (up ? first.start : last.end + closing.length - text(own).length)
 	};
 }

@@ -1,0 +1,37 @@
+import type { AtRule, Node } from './node.ts';
+
+/** Statements that may stand before others only, by how far in front (CSS Cascade 5 §6.4.5, CSS Namespaces 3 §3). */
+const FRONT: Readonly<Record<string, number>> = { charset: 0, import: 1, namespace: 2 };
+
+const isStatement = (node: Node, name: string): boolean =>
+	node.kind === 'at-rule' && node.name === name && node.block === null;
+
+/** Where a node has to stand among those of a sheet: what has a lower number goes before; null where it may stand anywhere. */
+const frontOf = (node: Node): number | null => {
+	if (node.kind !== 'at-rule') return 3;
+	if (node.block === null && node.name === 'layer') return null;
+	return FRONT[node.name] ?? 3;
+};
+
+/** Whether a node names layers, whose order is that of their first naming (CSS Cascade 5 §6.4.3). */
+const namesLayers = (node: Node, source: string): boolean =>
+	node.kind === 'at-rule' &&
+	(node.name === 'layer' ||
+		(node.name === 'import' && /\blayer\b/i.test(source.slice(node.prelude.start, node.prelude.end))));
+
+/** Why two neighbours in a sheet cannot change places, as a sentence; null where they can. */
+export function orderNeeded(source: string, first: Node, second: Node): string | null {
+	const [a, b] = [frontOf(first), frontOf(second)];
+	if (a !== null && b !== null && a < b) {
+		const name = `@${(first as AtRule).name}`;
+		return `\`${name}\` has to stand before what follows it, or it counts for nothing.`;
+	}
+	if (a === 0 || b === 0) return '`@charset` has to stand first.';
+	const statement = isStatement(first, 'layer') || isStatement(second, 'layer');
+	return statement && namesLayers(first, source) && namesLayers(second, source)
+		? 'The order in which layers are named first is the order in which they win: it would be another.'
+		: null;
+}
+
+/** Whether a node counts only straight in a sheet, before its rules. */
+export const isPrologue = (node: Node): boolean => node.kind === 'at-rule' && node.name in FRONT;
