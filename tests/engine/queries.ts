@@ -196,12 +196,78 @@ const deviceRatios = [
 	'(device-height < 50em)'
 ];
 
+/** Functions that are no straight lines, what is infinite or no number, units of containers. */
+const functions = [
+	'round(599.6px, 1px)',
+	'round(up, 599.2px, 1px)',
+	'round(down, 601px, 100px)',
+	'round(to-zero, -3.4px, 1px)',
+	'calc(1px * round(599.6))',
+	'mod(1399px, 800px)',
+	'rem(1399px, 800px)',
+	'mod(-201px, 800px)',
+	'rem(-201px, 800px)',
+	'calc(300px * sqrt(4))',
+	'calc(6px * pow(10, 2))',
+	'hypot(360px, 480px)',
+	'calc(600px * abs(-1))',
+	'calc(600px * sign(-3px))',
+	'calc(600px * sign(3))',
+	'calc(1px * exp(6.4))',
+	'calc(9px * log(1e30))',
+	'calc(100px * log(64, 2))',
+	'calc(infinity * 1px)',
+	'calc(-infinity * 1px)',
+	'calc(NaN * 1px)',
+	'calc(1px + NaN * 1px)',
+	'max(1px, NaN * 1px)',
+	'calc(1px / 0)',
+	'calc(-1px / 0)',
+	'calc(190px * pi)',
+	'calc(220px * e)',
+	'100cqw',
+	'50cqi',
+	'100cqh',
+	'10cqmin',
+	'10cqmax',
+	'clamp(none, 600px, 700px)',
+	'calc(' + '('.repeat(60) + '600px' + ')'.repeat(60) + ')',
+	'calc('.repeat(101) + '1px' + ')'.repeat(101)
+].flatMap((length) => [`(width >= ${length})`, `(max-width: ${length})`]);
+
+/** Ways of writing that are seldom seen. */
+const written = [
+	'(width >/**/= 600px)',
+	'(width > = 600px)',
+	'(width <= /* x */ 600px)',
+	'(width >= 600p\\78)',
+	'(width >= 6\\30 0px)',
+	'(w\\69 dth >= 600px)',
+	'(min-width: 600\\70x)',
+	'(MIN-WIDTH: 600PX)',
+	'(width >= C\\41lc(600px))',
+	'\ufeff(width > 1px)',
+	'(width > 1px)\ufeff',
+	'(\ufeffwidth > 1px)',
+	'(width > 1px) /* x',
+	'(width > 1px',
+	'(-webkit-transform-3d)',
+	'(-webkit-transform-3d: 1)',
+	'(-webkit-transform-3d: 0)',
+	'not (-webkit-transform-3d)',
+	'(max-width: 639.99px)',
+	'(min-width: 640.01px)',
+	'(width < 640.01px)'
+];
+
 export const QUERIES: readonly string[] = [
 	...new Set([
 		...cross(widths, signs, lengths),
 		...plain,
 		...ratios,
 		...maths,
+		...functions,
+		...written,
 		...resolutions,
 		...keywords,
 		...integers,

@@ -10,6 +10,7 @@ import {
 	line,
 	lineOver,
 	over,
+	partsOf,
 	valueOn,
 	type Curve,
 	type Expression
@@ -30,21 +31,8 @@ export const fileOfEditor = Facet.define<string, string>({ combine: ([path = '']
 /** Units whose px depend on the element, which a sheet alone does not tell. */
 const BY_ELEMENT = /^(?:em|ex|ch|ic|lh|cap|cq\w+)$/;
 
-const unitsOf = (expression: Expression): string[] => {
-	switch (expression.kind) {
-		case 'number':
-		case 'percentage':
-			return [];
-		case 'dimension':
-			return [expression.unit];
-		case 'negate':
-		case 'invert':
-		case 'sign':
-			return unitsOf(expression.of);
-		default:
-			return expression.of.flatMap(unitsOf);
-	}
-};
+const unitsOf = (expression: Expression): string[] =>
+	[...partsOf(expression)].flatMap((part) => (part.kind === 'dimension' ? part.unit : []));
 
 /** The widths over which it is told how a length goes, CSS px. */
 const OVER = over(rationalFromNumber(1), rationalFromNumber(8000));

@@ -65,7 +65,8 @@ function tokenized(source: string): Tokens {
 	let types = new Uint8Array(room);
 	let starts = new Uint32Array(room + 1);
 	let count = 0;
-	tokenize(source, (type, start) => {
+	// A byte order mark within a text is a character like another (CSS Syntax 3 §4.2), which css-tree passes over at its head.
+	tokenize(/^[\ufeff\ufffe]/.test(source) ? `\u00e9${source.slice(1)}` : source, (type, start) => {
 		if (count === room) {
 			room *= 2;
 			const moreTypes = new Uint8Array(room);

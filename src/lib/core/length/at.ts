@@ -1,6 +1,6 @@
 import { skipSpace, T, textOf, tokensOf, next } from '../css/tokens.ts';
 import type { Span } from '../css/node.ts';
-import { parseExpression, type Expression } from './expression.ts';
+import { parseExpression, partsOf, type Expression } from './expression.ts';
 
 /** A length as it stands in a text: a dimension, or the outermost math function around it. */
 export interface LengthAt {
@@ -8,23 +8,10 @@ export interface LengthAt {
 	readonly expression: Expression;
 }
 
-const MATH = /^(?:calc|min|max|clamp|abs|round|mod|rem)\($/i;
+const MATH = /^(?:calc|min|max|clamp|abs|round|mod|rem|hypot)\($/i;
 
-const hasDimension = (expression: Expression): boolean => {
-	switch (expression.kind) {
-		case 'number':
-		case 'percentage':
-			return false;
-		case 'dimension':
-			return true;
-		case 'negate':
-		case 'invert':
-		case 'sign':
-			return hasDimension(expression.of);
-		default:
-			return expression.of.some(hasDimension);
-	}
-};
+const hasDimension = (expression: Expression): boolean =>
+	[...partsOf(expression)].some(({ kind }) => kind === 'dimension');
 
 /** The length that an offset of a text of CSS lies in; undefined where there is none that can be read. */
 export function lengthAt(source: string, offset: number): LengthAt | undefined {

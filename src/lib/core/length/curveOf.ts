@@ -93,6 +93,12 @@ export function curveOf(expression: Expression, context: CurveContext): Curved {
 			const of = curveOf(expression.of, context);
 			return isNone(of) ? of : unary(expression.kind, of);
 		}
+		case 'nan':
+		case 'call':
+			return none(
+				`What \`${expression.kind === 'nan' ? 'NaN' : `${expression.name}()`}\` comes to, the engine alone knows.`,
+				true
+			);
 		default: {
 			const parts: Typed[] = [];
 			for (const part of expression.of) {
@@ -121,7 +127,9 @@ const NO_STEP = 'It has more steps than can be told, or is rounded to 0.';
 function joinedBy(
 	expression: Exclude<
 		Expression,
-		{ kind: 'number' | 'percentage' | 'dimension' | 'negate' | 'invert' | 'sign' }
+		| { kind: 'number' | 'percentage' }
+		| { kind: 'dimension' | 'nan' | 'call' | 'sign' }
+		| { kind: 'negate' | 'invert' }
 	>,
 	parts: readonly Typed[]
 ): Curved {

@@ -1,23 +1,40 @@
-import { rationalFromDecimal, type Rational } from '../interval/index.ts';
-import { isSpace, skipSpace, T, textOf, type Tokens } from '../css/tokens.ts';
+import { ONE, rationalFromDecimal, ZERO, type Rational } from '../interval/index.ts';
+import { isSpace, skipSpace, T, textOf, unescapeCss, type Tokens } from '../css/tokens.ts';
 
 /** Ways of rounding (CSS Values 4 §10.3). */
 export type Rounding = 'nearest' | 'up' | 'down' | 'to-zero';
+
+/** Functions of CSS Values 4 §10.5, by name. */
+export type Called = 'sqrt' | 'pow' | 'hypot' | 'exp' | 'log';
 
 /** A length or number as written: math functions of CSS Values 4 §10 over numbers, dimensions and percentages. */
 export type Expression =
 	| { readonly kind: 'number' | 'percentage'; readonly value: Rational }
 	| { readonly kind: 'dimension'; readonly value: Rational; readonly unit: string }
+	/** `NaN`: what it is part of counts as 0 (CSS Values 4 §10.9.1). */
+	| { readonly kind: 'nan' }
+	/** Functions that are not straight lines: told of constants alone. */
+	| { readonly kind: 'call'; readonly name: Called; readonly of: readonly Expression[] }
 	| { readonly kind: 'sum' | 'product' | 'min' | 'max'; readonly of: readonly Expression[] }
-	| { readonly kind: 'negate' | 'invert' | 'sign'; readonly of: Expression }
+	| { readonly kind: 'negate' | 'invert'; readonly of: Expression }
+	| { readonly kind: 'sign'; readonly of: Expression }
 	/** What is rounded, and to multiples of what. */
 	| { readonly kind: 'round'; readonly how: Rounding; readonly of: readonly [Expression, Expression] }
 	/** What is left of the first by whole multiples of the second, with the sign of the second (`mod`) or of the first. */
 	| { readonly kind: 'mod' | 'rem'; readonly of: readonly [Expression, Expression] };
 
+/** An expression and all that it is made up of. */
+export function* partsOf(expression: Expression): Generator<Expression> {
+	yield expression;
+	if (!('of' in expression)) return;
+	const { of } = expression;
+	if ('kind' in of) yield* partsOf(of);
+	else for (const part of of) yield* partsOf(part);
+}
+
 /**
  * The expression between two tokens: one number, dimension, percentage or math function (`calc`, `min`, `max`, `clamp`,
- * `round`, `mod`, `rem`, `abs`, `sign`), with nothing but white space around it. Undefined for anything else.
+ * `round`, `mod`, `rem`, `abs`, `sign`, `sqrt`, `pow`, `hypot`, `exp`, `log`), with nothing but white space around it. Undefined for anything else.
  */
 export function parseExpression(tokens: Tokens, from: number, to: number): Expression | undefined {
 	const reader = { tokens, at: skipSpace(tokens, from, to), to, depth: 0 };
@@ -54,11 +71,39 @@ function operand(reader: Reader): Expression | undefined {
 			const match = /^([+-]?(?:\d*\.)?\d+(?:[eE][+-]?\d+)?)(.+)$/s.exec(textOf(tokens, at));
 			const value = match && rationalFromDecimal(match[1] as string);
 			reader.at++;
-			return value ? { kind: 'dimension', value, unit: (match[2] as string).toLowerCase() } : undefined;
+			return value
+				? { kind: 'dimension', value, unit: unescapeCss(match[2] as string).toLowerCase() }
+				: undefined;
 		}
 		case T.LeftParen:
 		case T.Function:
-			return group(reader, textOf(tokens, at).toLowerCase());
+			return group(reader, unescapeCss(textOf(tokens, at)).toLowerCase());
+		case T.Ident:
+			if (reader.depth === 0) return undefined;
+			reader.at++;
+			return constant(unescapeCss(textOf(tokens, at)).toLowerCase());
+		default:
+			return undefined;
+	}
+}
+
+/** As large as engines have numbers, for what is infinite (CSS Values 4 §10.9). */
+export const INFINITE: Rational = { n: 34n * 10n ** 37n, d: 1n };
+
+/** What a word means in a calculation (CSS Values 4 §10.7.1). */
+function constant(word: string): Expression | undefined {
+	const number = (value: Rational | undefined): Expression | undefined => value && { kind: 'number', value };
+	switch (word) {
+		case 'e':
+			return number(rationalFromDecimal(String(Math.E)));
+		case 'pi':
+			return number(rationalFromDecimal(String(Math.PI)));
+		case 'infinity':
+			return number(INFINITE);
+		case '-infinity':
+			return number({ n: -INFINITE.n, d: 1n });
+		case 'nan':
+			return { kind: 'nan' };
 		default:
 			return undefined;
 	}
@@ -85,7 +130,7 @@ function group(reader: Reader, name: string): Expression | undefined {
 	const how = name === 'round(' ? roundingOf(inner) : 'nearest';
 	const args: Expression[] = [];
 	for (;;) {
-		const value = sum(inner);
+		const value = (name === 'clamp(' && noneAt(inner)) || sum(inner);
 		if (!value) return undefined;
 		args.push(value);
 		inner.at = skipSpace(tokens, inner.at, close);
@@ -96,6 +141,19 @@ function group(reader: Reader, name: string): Expression | undefined {
 	reader.at = Math.min(close + 1, reader.to);
 	return called(name, args, how);
 }
+
+/** No least or no greatest value, in `clamp()` (CSS Values 4 §10.2). */
+const NONE: Expression = { kind: 'number', value: ZERO };
+
+/** `none`, passed, where that stands there. */
+function noneAt(reader: Reader): Expression | undefined {
+	const at = skipSpace(reader.tokens, reader.at, reader.to);
+	if (at >= reader.to || textOf(reader.tokens, at).toLowerCase() !== 'none') return undefined;
+	reader.at = at + 1;
+	return NONE;
+}
+
+const least = (a: Expression, b: Expression): Expression => (a === NONE ? b : { kind: 'max', of: [a, b] });
 
 /** A math function of its arguments; undefined where it is none, or takes another number of them. */
 function called(name: string, args: readonly Expression[], how: Rounding): Expression | undefined {
@@ -111,14 +169,24 @@ function called(name: string, args: readonly Expression[], how: Rounding): Expre
 		case 'max(':
 			return { kind: 'max', of: args };
 		case 'clamp(':
-			return b && c && length === 3 ? { kind: 'max', of: [a, { kind: 'min', of: [b, c] }] } : undefined;
+			if (!b || !c || length !== 3 || b === NONE) return undefined;
+			return least(a, c === NONE ? b : { kind: 'min', of: [b, c] });
 		case 'abs(':
 			return length === 1 ? { kind: 'max', of: [a, { kind: 'negate', of: a }] } : undefined;
 		case 'sign(':
 			return length === 1 ? { kind: 'sign', of: a } : undefined;
 		case 'round(':
 			if (length > 2) return undefined;
-			return { kind: 'round', how, of: [a, b ?? { kind: 'number', value: { n: 1n, d: 1n } }] };
+			return { kind: 'round', how, of: [a, b ?? { kind: 'number', value: ONE }] };
+		case 'sqrt(':
+		case 'exp(':
+			return length === 1 ? { kind: 'call', name: name === 'exp(' ? 'exp' : 'sqrt', of: args } : undefined;
+		case 'pow(':
+			return length === 2 ? { kind: 'call', name: 'pow', of: args } : undefined;
+		case 'log(':
+			return length <= 2 ? { kind: 'call', name: 'log', of: args } : undefined;
+		case 'hypot(':
+			return { kind: 'call', name: 'hypot', of: args };
 		case 'mod(':
 		case 'rem(':
 			return b && length === 2 ? { kind: name === 'mod(' ? 'mod' : 'rem', of: [a, b] } : undefined;

@@ -9,7 +9,8 @@ import {
 	ZERO,
 	type Rational
 } from '../interval/index.ts';
-import type { Expression } from './expression.ts';
+import { INFINITE, partsOf, type Expression } from './expression.ts';
+import { constantCall } from './constantCall.ts';
 
 /** A straight line over viewport width: `constant + slope × width`, CSS px (or a plain number). */
 export interface Line {
@@ -86,7 +87,8 @@ function unit(value: Rational, name: string, context: LengthContext): Form | und
 	if (absolute) return line(multiply(value, absolute));
 	const perEm = PER_EM[name];
 	if (perEm) return line(multiply(value, multiply(perEm, context.em)));
-	const viewport = viewportUnit(name);
+	// In a query there is no container: its units are those of the small viewport (CSS Containment 3 §6).
+	const viewport = viewportUnit(name.replace(/^cq(?=(w|h|i|b|min|max)$)/, 'sv'));
 	if (!viewport) return undefined;
 	const { size, axis } = viewport;
 	const share = multiply(value, PERCENT);
@@ -130,9 +132,15 @@ export function valueAt(form: Form, width: Rational): Rational {
 
 /**
  * An expression as an exact function of width. Undefined where its types do not fit (a sum of number and
- * length, a product of lengths, a division by 0), a unit is not a length, or it leaps where it is rounded: see `curveOf`.
+ * length, a product of lengths), a unit is not a length, or a function that is no straight line is one of the width: see
+ * `curveOf`. What has `NaN` in it is 0 (CSS Values 4 §10.9.1).
  */
 export function quantity(expression: Expression, context: LengthContext): Quantity | undefined {
+	const found = typed(expression, context);
+	return found && hasNan(expression) ? { type: found.type, form: line(ZERO) } : found;
+}
+
+export function typed(expression: Expression, context: LengthContext): Quantity | undefined {
 	switch (expression.kind) {
 		case 'number':
 			return { type: 'number', form: line(expression.value) };
@@ -141,15 +149,13 @@ export function quantity(expression: Expression, context: LengthContext): Quanti
 			return form && { type: 'length', form };
 		}
 		case 'negate': {
-			const of = quantity(expression.of, context);
+			const of = typed(expression.of, context);
 			return of && { type: of.type, form: scaled(of.form, negate(ONE)) };
 		}
 		case 'invert': {
-			const of = quantity(expression.of, context);
+			const of = typed(expression.of, context);
 			const constant = of?.type === 'number' ? constantOf(of.form) : undefined;
-			return constant && constant.n !== 0n
-				? { type: 'number', form: line(divide(ONE, constant)) }
-				: undefined;
+			return constant && { type: 'number', form: line(constant.n === 0n ? INFINITE : divide(ONE, constant)) };
 		}
 		case 'sum':
 		case 'product':
@@ -157,16 +163,25 @@ export function quantity(expression: Expression, context: LengthContext): Quanti
 		case 'max': {
 			const parts: Quantity[] = [];
 			for (const part of expression.of) {
-				const value = quantity(part, context);
+				const value = typed(part, context);
 				if (!value) return undefined;
 				parts.push(value);
 			}
 			return expression.kind === 'product' ? productOf(parts) : alike(expression.kind, parts);
 		}
-		default:
-			return undefined;
+		case 'nan':
+			return { type: 'number', form: line(ZERO) };
+		case 'sign':
+		case 'round':
+		case 'mod':
+		case 'rem':
+		case 'call':
+			return constantCall(expression, context);
 	}
 }
+
+const hasNan = (expression: Expression): boolean =>
+	[...partsOf(expression)].some(({ kind }) => kind === 'nan');
 
 function alike(kind: 'sum' | 'min' | 'max', parts: readonly Quantity[]): Quantity | undefined {
 	const type = parts[0]?.type;

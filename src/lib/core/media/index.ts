@@ -17,3 +17,4 @@ export {
 export { nameBreakpoint, namesOf } from './name.ts';
 export { lengthContext } from './relation.ts';
 export { directionOf, standsBefore, type Direction } from './direction.ts';
+export { toleratedPx } from './tolerance.ts';

@@ -16,9 +16,11 @@ import {
 	bandsOf,
 	evaluate,
 	jump,
+	lengthContext,
 	parseMediaQueryList,
 	solve,
 	solverOf,
+	toleratedPx,
 	wholePixels,
 	writeCondition,
 	type MediaSite
@@ -262,4 +264,20 @@ describe('a condition written for an interval', () => {
 			})
 		);
 	});
+});
+
+it.each([
+	['(max-width: 639.99px)', 640, 'under'],
+	['(min-width: 640.01px)', 640, 'from'],
+	['(width <= 39.9995em)', 640, 'under'],
+	['not (min-width: 640.01px)', 640, 'from'],
+	['(max-width: 639.98px)', null, null],
+	['(width < 640.01px)', null, null],
+	['(max-width: 640px)', null, null]
+])('%s: engines take lengths within 1/64 px for equal', (text, px, side) => {
+	const span = { start: 0, end: text.length };
+	const site = { file: 'a.css', span, text, queries: parseMediaQueryList(text), within: [] };
+	const [threshold] = bandsOf([site], solverOf(PLAIN)).thresholds;
+	if (!threshold) throw new Error('There is no threshold.');
+	expect(toleratedPx(threshold, lengthContext(PLAIN))).toEqual(px === null ? null : { px, side });
 });

@@ -177,10 +177,17 @@ function signs(tokens: Tokens, from: number, to: number): Sign[] {
 		if (tokens.types[at] !== T.Delim) continue;
 		const text = textOf(tokens, at);
 		if (text !== '<' && text !== '>' && text !== '=') continue;
+		// A comment parts nothing.
+		let second = at + 1;
+		while (second < to && tokens.types[second] === T.Comment) second++;
 		const joined =
-			text !== '=' && at + 1 < to && tokens.types[at + 1] === T.Delim && textOf(tokens, at + 1) === '=';
-		found.push({ operator: (joined ? `${text}=` : text) as Operator, start: at, end: at + (joined ? 2 : 1) });
-		if (joined) at++;
+			text !== '=' && second < to && tokens.types[second] === T.Delim && textOf(tokens, second) === '=';
+		found.push({
+			operator: (joined ? `${text}=` : text) as Operator,
+			start: at,
+			end: joined ? second + 1 : at + 1
+		});
+		if (joined) at = second;
 	}
 	return found;
 }

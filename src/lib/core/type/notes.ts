@@ -28,7 +28,7 @@ import {
 	type Expression,
 	type Over
 } from '../length/index.ts';
-import { parseExpression } from '../length/expression.ts';
+import { parseExpression, partsOf } from '../length/expression.ts';
 import { tokensOf } from '../css/tokens.ts';
 import type { Source } from './size.ts';
 
@@ -59,23 +59,6 @@ function clampIn(expression: Expression): readonly [Expression, Expression, Expr
 	if (!least || inner?.kind !== 'min' || inner.of.length !== 2) return undefined;
 	const [middle, most] = inner.of;
 	return middle && most && [least, middle, most];
-}
-
-function* partsOf(expression: Expression): Generator<Expression> {
-	yield expression;
-	switch (expression.kind) {
-		case 'number':
-		case 'percentage':
-		case 'dimension':
-			return;
-		case 'negate':
-		case 'invert':
-		case 'sign':
-			yield* partsOf(expression.of);
-			return;
-		default:
-			for (const part of expression.of) yield* partsOf(part);
-	}
 }
 
 /** What a value itself makes one wonder about, by its text. */

@@ -3,11 +3,13 @@
 	import {
 		breakpointOf,
 		breakpointsOf,
+		lengthContext,
 		namesOf,
 		nearBreakpoints,
+		toleratedPx,
 		type Threshold
 	} from '$lib/core/media/index.ts';
-	import { EM } from '$lib/core/vantage/index.ts';
+	import { EM, PLAIN } from '$lib/core/vantage/index.ts';
 	import PlaceList from './PlaceList.svelte';
 	import type { Places, Shift } from './places.ts';
 
@@ -119,10 +121,19 @@
 	{/if}
 	{#each thresholds as threshold (`${printRational(threshold.cut.at)}${threshold.cut.after}`)}
 		{@const { cut, causes } = threshold}
+		{@const seen = toleratedPx(threshold, lengthContext(PLAIN))}
 		<h2>
 			{printRational(cut.at)}
 			<small>{cut.after ? 'the width itself is still below' : 'the width itself is already above'}</small>
 		</h2>
+		{#if seen}
+			<p class="seen">
+				In a browser the change is {seen.side === 'under'
+					? `between ${seen.px} and ${seen.px + 1}`
+					: `between ${seen.px - 1} and ${seen.px}`} px: it takes lengths within 1/64 px for equal, so
+				{seen.px} px counts as {seen.side === 'under' ? 'below' : 'above'}.
+			</p>
+		{/if}
 		<PlaceList stated={causes} {placeOf} {onplace} />
 	{/each}
 </div>
@@ -202,6 +213,12 @@
 
 	button:hover {
 		border-color: var(--ink);
+	}
+
+	.seen {
+		max-width: 44ch;
+		color: var(--ochre);
+		font-size: 0.8125rem;
 	}
 
 	small {

@@ -1,5 +1,6 @@
 import type { MediaFeature } from '../feature.ts';
 import { devicePixelRatio } from './-webkit-device-pixel-ratio.ts';
+import { transform3d } from './-webkit-transform-3d.ts';
 import { anyHover } from './any-hover.ts';
 import { anyPointer } from './any-pointer.ts';
 import { aspectRatio } from './aspect-ratio.ts';
@@ -40,6 +41,7 @@ import { width } from './width.ts';
 
 const features: readonly MediaFeature[] = [
 	devicePixelRatio,
+	transform3d,
 	anyHover,
 	anyPointer,
 	aspectRatio,
