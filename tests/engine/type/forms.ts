@@ -29,6 +29,8 @@ const FORMS: readonly string[] = [
 	'calc((1rem + 2vw) / 2)',
 	'calc(2 * (1rem + 0.25vw))',
 	'calc(1.5 * 1em)',
+	'calc(120%)',
+	'1.3rem',
 	'calc(50% + 1vw)',
 	'min(3vw, 2rem)',
 	'max(1rem, 2vw)',
@@ -70,6 +72,7 @@ html { font-size: 106.25%; }
 :root { --step: clamp(1.1rem, 0.9rem + 1vw, 1.9rem); }
 @media (max-width: 599.5px) { :root { --step: 1.25em; } }
 section { font-size: 0.9em; }
+tt i { font-family: serif; }
 .half, .half .half { font-size: 0.7em; }
 @media (width > 700.25px) { section { font-size: 1.1em; } }
 @media (min-width: 900px) and (max-width: 1200px) { h1 { font: 700 3.1rem/1.2 serif; } h2 { font-size: calc(1rem + 3vw); } }
@@ -82,7 +85,7 @@ ${FORMS.map((form, i) => `.f${i} { font-size: ${form}; }`).join('\n')}`,
 <h1>One</h1><h2>Two <small>less</small></h2><h3>Three</h3><h4>Four</h4><h5>Five</h5><h6>Six <sup>7</sup></h6>
 <section><h1>In a section</h1><p>Words <code>code</code> <b>bold</b></p><button>Button</button><pre>pre <code>in it</code></pre></section>
 <div class="half">Half <div class="half">of a half</div></div><p style="font-size: 1.5em">Styled</p>
-<section>${FORMS.map((_, i) => `<p class="f${i}">Form ${i} <span>inside</span></p>`).join('')}</section></body></html>`
+<section>${FORMS.map((_, i) => `<p class="f${i}">Form ${i} <span>inside</span> <code>code</code> <code class="f${i}">own</code> <tt><i>in it</i></tt></p>`).join('')}</section></body></html>`
 });
 
 export const FORM_COUNT = FORMS.length;

@@ -168,6 +168,9 @@ function valueOf(of: Expression, width: Rational): Rational {
 		}
 		case 'invert':
 			return divide(ONE, valueOf(of.of, width));
+		case 'nan':
+		case 'call':
+			throw new Error('It is not made here.');
 		default:
 			return of.value;
 	}

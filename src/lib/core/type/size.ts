@@ -16,7 +16,7 @@ import {
 	rational,
 	rationalFromNumber,
 	toNumber,
-	ONE,
+	divide,
 	type Rational
 } from '../interval/index.ts';
 import {
@@ -32,7 +32,15 @@ import {
 	type Curved,
 	type Over
 } from '../length/index.ts';
-import { keywordSize } from '../simulate/textSize.ts';
+import { keywordSize, USUAL_TEXT } from '../simulate/textSize.ts';
+
+/** The default text size of the browser's own `monospace`, px, as engines have it. */
+const FIXED = 13;
+/** Sizes that engines take for shares of the size around; `rem` and calculations are none. */
+const SHARE = /^\s*([\d.]+(em|r?ex|r?ch|%)|calc\(\s*[\d.]+%\s*\)|smaller|larger)\s*$/i;
+
+/** Whether a size is the same whatever the font, a share of another, or a keyword. */
+type SizeKind = 'absolute' | 'share' | { readonly keyword: string };
 
 /** An element whose sizes are read: what decides its values at a width, CSS px, and what is around it. */
 export interface SizedElement {
@@ -232,8 +240,8 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	/** Every condition that bears on a property; a text size that is inherited is its parent's curve, whatever that goes by. */
 	const conditionsOf = (chain: readonly number[], property: string): readonly Condition[] => {
 		// Whether `monospace` makes text smaller hangs on where the size around comes from.
-		const alone = property === 'font-size' && !elements[chain[0] ?? -1]?.monospace;
 		const [own] = chain;
+		const alone = property === 'font-size' && !turns(own ?? -1);
 		if (alone && own !== undefined) return conditionsAt(own, property);
 		return [...new Set(chain.flatMap((at) => conditionsAt(at, property)))];
 	};
@@ -317,22 +325,46 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 			: found;
 	}
 
-	/** Whether a size goes back to one that is no share of another, which the browser's own `monospace` leaves alone. */
-	function isAbsolute(chain: readonly number[], up: number, over: Over): boolean {
+	const isMonospace = (element: number | undefined): boolean => elements[element ?? -1]?.monospace ?? false;
+
+	/** Whether an element is in the browser's own `monospace` and what is around it is not, or the other way round. */
+	const turns = (element: number): boolean => isMonospace(element) !== isMonospace(elements[element]?.parent);
+
+	/** What kind a text of `font-size` is of; shares are absolute where what they are shares of is (as engines have it). */
+	function kindOfText(text: string, chain: readonly number[], up: number, over: Over): SizeKind {
+		if (keywordSize(text.trim().toLowerCase(), USUAL_TEXT) !== undefined)
+			return { keyword: text.trim().toLowerCase() };
+		return SHARE.test(text) ? shareOf(chain, up + 1, over) : 'absolute';
+	}
+
+	const shareOf = (chain: readonly number[], up: number, over: Over): SizeKind =>
+		kindUp(chain, up, over) === 'absolute' ? 'absolute' : 'share';
+
+	/** What kind the size of what is so many generations up is of. */
+	function kindUp(chain: readonly number[], up: number, over: Over): SizeKind {
 		const at = chain[up];
-		if (at === undefined) return false;
+		if (at === undefined) return { keyword: 'medium' };
 		const { sources } = size(at);
 		const source = sources.find(({ over: { to } }) => compareCuts(over.to, to) <= 0);
-		if (!source?.from) return false;
-		if (source.up > 0) return isAbsolute(chain, up + source.up, over);
-		const isShare = /^\s*([\d.]+(r?em|r?ex|r?ch|%)|smaller|larger|(xx?-|xxx-)?(small|large)|medium)\s*$/i;
-		return !isShare.test(source.value) || isAbsolute(chain, up + 1, over);
+		if (!source?.from) return BY_TAG[elements[at]?.tag ?? ''] ? shareOf(chain, up + 1, over) : 'share';
+		if (source.up > 0) return kindUp(chain, up + source.up, over);
+		return kindOfText(source.value, chain, up, over);
+	}
+
+	/** A size where the browser's own `monospace` begins or ends: what is not absolute goes by that family's own default. */
+	function turned(curve: Curve, kind: SizeKind, element: number, over: Over): Curve {
+		if (kind === 'absolute') return curve;
+		const [from, to] = isMonospace(element) ? [context.defaultSize, FIXED] : [FIXED, context.defaultSize];
+		const px = kind === 'share' ? undefined : keywordSize(kind.keyword, to);
+		return px === undefined
+			? scaledBy(curve, divide(rationalFromNumber(to), rationalFromNumber(from)))
+			: lineOver(over, line(rationalFromNumber(px)));
 	}
 
 	/** The size of an element of which no declaration is about its size: its parent's, or the browser's share of that. */
 	function asAround(element: number): Size | undefined {
 		const of = elements[element];
-		if (!of || of.parent < 0 || isControl(of.tag) || of.monospace) return undefined;
+		if (!of || of.parent < 0 || isControl(of.tag) || turns(element)) return undefined;
 		if (candidatesOf('font-size', of.at(inside(whole))).valid.length > 0) return undefined;
 		const { curve, why, sources } = size(of.parent);
 		const factor = BY_TAG[of.tag];
@@ -350,7 +382,11 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		const found =
 			asAround(element) ??
 			read(element, 'font-size', (chain, over, { kind, from, up, text, asked: said }) => {
-				if (from && up === 0 && text !== null) return fontSize(text, chain, over);
+				if (from && up === 0 && text !== null) {
+					const own = fontSize(text, chain, over);
+					if (own.kind === 'none' || !turns(element)) return own;
+					return known(turned(own.curve, kindOfText(text, chain, 0, over), element, over));
+				}
 				// Inherited, or the browser's own: of what its parent computes to.
 				if (kind === 'initial') return known(lineOver(over, line(browser)));
 				const around = sizeUp(chain, 1, over);
@@ -359,10 +395,10 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 				const asked = said || (from !== undefined && up === 0);
 				if (asked || !of) return known(around);
 				if (isControl(of.tag)) return known(lineOver(over, line(CONTROL)));
-				const inMonospace = elements[of.parent]?.monospace ?? false;
-				const alone = of.monospace && !inMonospace && !isAbsolute(chain, 1, over);
-				const factor = alone ? rational(13, 16) : (BY_TAG[of.tag] ?? ONE);
-				return known(factor === ONE ? around : scaledBy(around, factor));
+				const factor = BY_TAG[of.tag];
+				const own = factor ? scaledBy(around, factor) : around;
+				if (!turns(element)) return known(own);
+				return known(turned(own, factor ? shareOf(chain, 1, over) : kindUp(chain, 1, over), element, over));
 			});
 		sizes.set(kindOf(element), found);
 		return found;
