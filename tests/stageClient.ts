@@ -7,8 +7,15 @@ export { parseSheet } from '../src/lib/core/css/index.ts';
 export { simulatedSheet } from '../src/lib/core/simulate/index.ts';
 export { isPaintedOver } from '../src/lib/core/snapshot/index.ts';
 export { readingsOf } from '../src/lib/core/findings/index.ts';
-export { printIntervalSet, rationalFromNumber } from '../src/lib/core/interval/index.ts';
-export { firstWidths, foundIn, nextWidths, remainingWidths } from '../src/lib/core/sweep/index.ts';
+export { contains, printIntervalSet, rationalFromNumber } from '../src/lib/core/interval/index.ts';
+export {
+	firstWidths,
+	foundIn,
+	halfWidths,
+	nextWidths,
+	remainingWidths,
+	unmeasured
+} from '../src/lib/core/sweep/index.ts';
 
 /** A page as a stage is given it, whose first style element has a sheet. */
 export const contentOf = (html: string, css: string): PageContent => ({

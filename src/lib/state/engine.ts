@@ -53,9 +53,13 @@ export function engineOf(document: Document): Engine {
 			return found;
 		},
 		knows: (property) => set(property, 'initial') !== null,
-		// What a browser lists as computed has second names of longhands among them.
-		longhands: [...(document.defaultView?.getComputedStyle(document.documentElement) ?? [])].filter((name) =>
-			set(name, 'initial')?.has(name)
-		)
+		// What a browser lists as computed has second names of longhands among them, and shorthands in the place of theirs.
+		longhands: [
+			...new Set(
+				[...(document.defaultView?.getComputedStyle(document.documentElement) ?? [])].flatMap((name) => [
+					...(set(name, 'initial')?.keys() ?? [])
+				])
+			)
+		]
 	};
 }

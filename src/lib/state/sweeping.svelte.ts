@@ -12,6 +12,8 @@ import {
 import type { Bands } from '../core/media/index.ts';
 import {
 	coverage,
+	halfWidths,
+	unmeasured,
 	firstWidths,
 	foundIn,
 	nextWidths,
@@ -158,6 +160,8 @@ export class Sweeping {
 		return chosen ? [...new Set(chosen.widths.cuts.flatMap(sidesOf))].sort((a, b) => a - b) : [];
 	});
 	readonly coverage = $derived.by(() => coverage(this.known, this.stretch));
+	/** The runs of widths that are not measured. */
+	readonly unmeasured = $derived.by(() => unmeasured(this.known, this.stretch));
 
 	/** How many widths have been measured since anything new was found, or an end was moved. */
 	sinceNew = $state(0);
@@ -238,7 +242,11 @@ export class Sweeping {
 			await inRounds({
 				first: firstWidths(stretch, cuts, GRID).filter((width) => !known.has(width)),
 				next: () => nextWidths(known, shift).filter((width) => !given.has(width)),
-				remaining: () => remainingWidths(settled, stretch, PORTION),
+				remaining: () => {
+					const widths = remainingWidths(settled, stretch, PORTION);
+					const halves = (): number[] => halfWidths(known, cuts, shift).filter((width) => !given.has(width));
+					return widths.length > 0 ? widths : halves().slice(0, PORTION);
+				},
 				measure,
 				onphase: (phase) => (this.phase = phase),
 				isPaused: () => this.paused,

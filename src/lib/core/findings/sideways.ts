@@ -25,16 +25,18 @@ export const sideways: Kind = {
 	read: (snapshot) => {
 		if (hidesBeyond(snapshot)) return [];
 		const { pageWidth, insides, width } = snapshot;
+		const all = reaching(snapshot);
+		const edge = windowWidth(snapshot);
 		const scrolled = pageWidth - (insides[2] || width);
-		const found = reaching(snapshot).map(({ element, by }) => ({
+		// Between whole px the engine tells whole px alone; the frame is zoomed there, and scrolls by parts of them.
+		const isScrolled = scrolled >= 1 || (!Number.isInteger(edge) && all.some(({ by }) => by > SCROLLED / 2));
+		const limit = Number.isInteger(edge) ? SCROLLED : SCROLLED / 2;
+		const found = all.map(({ element, by }) => ({
 			element,
-			value: scrolled >= 1 ? by - SCROLLED : Math.min(by - SCROLLED, -2 * SCROLLED)
+			value: isScrolled ? by - limit : Math.min(by - limit, -2 * SCROLLED)
 		}));
 		return scrolled >= 1 && !found.some(({ value }) => value > 0)
-			? [
-					...found,
-					{ element: pagesOf(snapshot).at(-1) ?? 0, value: pageWidth - windowWidth(snapshot) - SCROLLED }
-				]
+			? [...found, { element: pagesOf(snapshot).at(-1) ?? 0, value: pageWidth - edge - SCROLLED }]
 			: found;
 	}
 };

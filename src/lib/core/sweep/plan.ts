@@ -88,15 +88,52 @@ export function remainingWidths(known: Looked, { from, to }: Stretch, most: numb
 	return [...next];
 }
 
+const HALF = 0.5;
+
+/**
+ * The widths half-way between two neighbouring px at which something that is measured in numbers begins or ends, though no
+ * condition changes between them; those that are not measured yet. For when all whole widths are.
+ */
+export function halfWidths(known: Known, cuts: readonly Cut[], shift: Shift = unshifted): number[] {
+	return [...known.keys()]
+		.filter((width) => {
+			const [left, right] = [known.get(width), known.get(width + 1)];
+			if (isBetween(width) || !right || known.has(width + HALF)) return false;
+			if (cuts.some(({ at, after }) => lies(toNumber(at), after, width))) return false;
+			return [...new Set([...(left?.keys() ?? []), ...right.keys()])].some((key) => {
+				const [from, to, by] = [left?.get(key), right.get(key), shift(key)];
+				return by !== undefined && typeof (from ?? to) === 'number' && changes(from, to, by);
+			});
+		})
+		.map((width) => width + HALF);
+}
+
+/** Whether a cut lies between a whole width and the next. */
+const lies = (at: number, after: boolean, width: number): boolean =>
+	(at > width || (at === width && after)) && (at < width + 1 || (at === width + 1 && !after));
+
+/** The runs of whole widths of a stretch that are not measured, ascending: what is narrower than one may be missed in it. */
+export function unmeasured(known: Looked, stretch: Stretch): Stretch[] {
+	const runs: { from: number; to: number }[] = [];
+	for (const width of wholeWidths(stretch)) {
+		const last = runs.at(-1);
+		if (known.has(width)) continue;
+		if (last?.to === width - 1) last.to = width;
+		else runs.push({ from: width, to: width });
+	}
+	return runs;
+}
+
 /** How much of a stretch is measured: whole widths of it, how many there are, and the longest run that is not looked at. */
 export function coverage(
 	known: Looked,
 	stretch: Stretch
 ): { readonly measured: number; readonly of: number; readonly unseen: number } {
-	let [measured, unseen, run] = [0, 0, 0];
-	for (const width of wholeWidths(stretch)) {
-		if (known.has(width)) [measured, run] = [measured + 1, 0];
-		else unseen = Math.max(unseen, ++run);
-	}
-	return { measured, of: stretch.to - stretch.from + 1, unseen };
+	const lengths = unmeasured(known, stretch).map(({ from, to }) => to - from + 1);
+	const of = stretch.to - stretch.from + 1;
+	return {
+		measured: of - lengths.reduce((sum, length) => sum + length, 0),
+		of,
+		unseen: Math.max(0, ...lengths)
+	};
 }

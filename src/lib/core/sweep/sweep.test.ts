@@ -5,8 +5,10 @@ import {
 	coverage,
 	firstWidths,
 	foundIn,
+	halfWidths,
 	nextWidths,
 	remainingWidths,
+	unmeasured,
 	type Known,
 	type Readings
 } from './index.ts';
@@ -72,6 +74,31 @@ it('says where an end is not measured', () => {
 	const known = new Map([240, 500, 900].map((width) => [width, new Map([['x', width - 400]])]));
 	expect(told(known)).toEqual(['x 500–900 false']);
 	expect(coverage(known, { from: 240, to: 900 })).toEqual({ measured: 3, of: 661, unseen: 399 });
+});
+
+it('looks half-way between the last px that has it and the first that has not, once all whole ones are known', () => {
+	const layout: Layout = (width) =>
+		new Map([
+			['far', 812.6 - width],
+			['near', 612.4 - width]
+		]);
+	const known = whole(layout);
+	const halves = halfWidths(known, []);
+	expect(halves).toEqual([612.5, 812.5]);
+	for (const width of halves) known.set(width, layout(width));
+	expect(told(known)).toEqual(['far 240–812.5 true', 'near 240–612 true']);
+	expect(halfWidths(known, [])).toEqual([]);
+	// Where a condition changes between the two, that is the end.
+	expect(halfWidths(whole(layout), [cut('812.5'), cut('612', true)])).toEqual([]);
+});
+
+it('names the runs that are not measured, in which something narrower may be', () => {
+	const known = new Map([240, 243, 250].map((width) => [width, new Map()]));
+	expect(unmeasured(known, { from: 240, to: 251 })).toEqual([
+		{ from: 241, to: 242 },
+		{ from: 244, to: 249 },
+		{ from: 251, to: 251 }
+	]);
 });
 
 it('finds where a state changes away from every cut, to the px', () => {

@@ -62,7 +62,7 @@
 	const seen = $derived(
 		sweeping.phase === 'done' && measured === of
 			? `All ${of} widths measured.`
-			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; the longest stretch not looked at is ${unseen} px; ${sweeping.phase === 'quick' ? 'ends are still sought' : `ends are exact, nothing new in the last ${sweeping.sinceNew}`}`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
+			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; ${sweeping.phase === 'quick' ? 'ends are still sought' : `each end is exact to the px, nothing new in the last ${sweeping.sinceNew}`}`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
 	);
 	/** Gives what was found, and what of it is accepted, to be kept as a file. */
 	function takeOut(): void {
@@ -108,6 +108,17 @@
 		>
 		<span>{seen}</span>
 	</p>
+	{#if measured > 0 && unseen > 0}
+		<details>
+			<summary>What is narrower than {unseen + 1} px may be missing</summary>
+			<p>
+				Something can begin and end, or stop and go on, within widths that are not measured yet:
+				{sweeping.unmeasured
+					.map(({ from, to }) => (from === to ? String(from) : `${from}–${to}`))
+					.join(', ')}.
+			</p>
+		</details>
+	{/if}
 	<div class="acts">
 		{#if sweeping.phase !== 'done'}
 			<Button look="quiet" onclick={() => (sweeping.paused = !sweeping.paused)}
@@ -186,6 +197,15 @@
 {/if}
 
 <style>
+	details p {
+		max-height: 6rem;
+		overflow: auto;
+	}
+
+	summary {
+		cursor: pointer;
+	}
+
 	.head {
 		display: flex;
 		flex-wrap: wrap;
