@@ -179,3 +179,93 @@ test('what lies over what is as the engine has it when it is asked what is at a 
 		LAYERS.map((one, i) => `${String(engine[i])} ${one}`)
 	);
 });
+
+/** Pages in which something reaches beyond the window's edge, or seems to, by what is odd in them. */
+const REACHING: Readonly<Record<string, string>> = {
+	'a body that hides': '<style>body{overflow-x:hidden}</style><p style="width:500px">wide</p>',
+	'a root that hides': '<style>html{overflow:clip}</style><p style="width:500px">wide</p>',
+	'paint containment': '<div style="contain:paint"><p style="width:500px">wide</p></div>',
+	'a strict container': '<div style="contain:content"><p style="width:500px">wide</p></div>',
+	'layout containment': '<div style="contain:layout"><p style="width:500px">wide</p></div>',
+	'spaces that hang': `<p style="white-space:pre-wrap;width:340px">words${' '.repeat(80)}\nmore</p>`,
+	'spaces that are kept': `<p style="white-space:pre;width:100px">words${' '.repeat(80)}</p>`,
+	'spaces that break': `<p style="white-space:break-spaces;width:340px">words${' '.repeat(80)}</p>`,
+	'four tenths of a px': '<p style="width:calc(100% + 0.4px)">x</p>',
+	'six tenths of a px': '<p style="width:calc(100% + 0.6px)">x</p>',
+	'a plain one': '<p style="width:350.25px">x</p>',
+	'a placed one in one that hides and is placed in nothing':
+		'<div style="overflow:hidden"><p style="position:absolute;left:300px;width:100px">x</p></div>',
+	'a placed one in one that hides':
+		'<div style="overflow:hidden;position:relative"><p style="position:absolute;left:300px;width:100px">x</p></div>',
+	'a placed one in one that is turned':
+		'<div style="overflow:hidden;transform:translate(0)"><p style="position:absolute;left:300px;width:100px">x</p></div>',
+	'a fixed one': '<p style="position:fixed;left:300px;width:100px">x</p>',
+	'one to the left': '<p style="margin-left:-100px;width:100px">x</p>',
+	'from right to left': '<style>html{direction:rtl}</style><p style="width:350px">x</p>',
+	'one that is scaled': '<p style="width:200px;transform:scale(2);transform-origin:0 0">x</p>',
+	'a long word': '<p style="width:300px">Unbreakablewordthatislongerthanitsroom</p>',
+	'a list that scrolls by itself': '<div style="overflow:auto"><p style="width:500px">x</p></div>'
+};
+
+/** What of a case is its sheet, after what all have, and what its body. */
+function parted(page: string): { css: string; body: string } {
+	const own = /^<style>(.*?)<\/style>/.exec(page);
+	return {
+		css: `body { margin: 0; font: 16px/1.5 monospace } p { margin: 0 } ${own?.[1] ?? ''}`,
+		body: page.slice(own?.[0].length ?? 0)
+	};
+}
+
+/** In the browser: the widths to which a quick reading says that a page scrolls sideways. */
+async function saidSideways({
+	site,
+	css,
+	body,
+	widths
+}: {
+	site: number;
+	css: string;
+	body: string;
+	widths: number[];
+}): Promise<number[]> {
+	const { measuringQueue, contentOf } = globalThis.stageClient;
+	globalThis.fuzzQueue ??= measuringQueue((n) => globalThis.stageOf(site, n), 1);
+	const content = contentOf(`<!doctype html><style></style><body>${body}`, css);
+	const viewport = { width: 400, height: 700, density: 1 };
+	const found: number[] = [];
+	for await (const { width, readings } of globalThis.fuzzQueue.read({ content, viewport, widths }))
+		if ([...readings].some(([key, value]) => key.startsWith('sideways') && Number(value) > 0))
+			found.push(width);
+	return found.sort((a, b) => a - b);
+}
+
+/** In the browser: whether a person can scroll the page sideways now; what is hidden only a script can scroll to. */
+function isScrolled(): boolean {
+	const roots = [document.documentElement, document.body];
+	if (roots.some((one) => /hidden|clip/.test(getComputedStyle(one).overflowX))) return false;
+	scrollTo(getComputedStyle(document.documentElement).direction === 'rtl' ? -9999 : 9999, 0);
+	const scrolled = Math.abs(scrollX) > 0;
+	scrollTo(0, 0);
+	return scrolled;
+}
+
+test('a page is said to scroll sideways where the engine scrolls it, and nowhere else', async ({
+	page,
+	server
+}) => {
+	const site = await measuring(page, server, '<p>x');
+	const widths = Array.from({ length: 10 }, (_, i) => 300 + 17 * i);
+	const plain = await page.context().newPage();
+	for (const [name, written] of Object.entries(REACHING)) {
+		const { css, body } = parted(written);
+		const said = await page.evaluate(saidSideways, { site, css, body, widths });
+		await plain.setContent(`<!doctype html><style>${css}</style><body>${body}`);
+		const scrolls: number[] = [];
+		for (const width of widths) {
+			await plain.setViewportSize({ width, height: 700 });
+			if (await plain.evaluate(isScrolled)) scrolls.push(width);
+		}
+		expect({ [name]: said }).toEqual({ [name]: scrolls });
+	}
+	console.log(`${Object.keys(REACHING).length} pages compared at ${widths.length} widths each.`);
+});

@@ -133,7 +133,6 @@ function withinTolerance(
 }
 
 test('core and the engine agree on every media query in every condition', async ({ browser }) => {
-	test.setTimeout(180_000);
 	expect(QUERIES.length).toBeGreaterThanOrEqual(400);
 	expect(CASES.length).toBeGreaterThanOrEqual(24);
 	const lists = QUERIES.map(parseMediaQueryList);

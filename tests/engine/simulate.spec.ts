@@ -48,7 +48,6 @@ test('in a frame, conditions hold that would hold in the vantage’s own viewpor
 	server,
 	browser
 }) => {
-	test.setTimeout(180_000);
 	await page.goto(`${server.url}/site/1/site`);
 	await page.evaluate(await clientBundle());
 	let compared = 0;

@@ -94,7 +94,7 @@ async function show(server: Server, site: number, vantages: readonly Vantage[]):
 
 async function framesOf(page: Page, server: Server, site: number, path: string, count: number) {
 	await page.goto(`${server.url}/site/${site}/bench?page=${path}`);
-	await expect.poll(() => pageFrames(page).length, { timeout: 30_000 }).toBe(count + 1);
+	await expect.poll(() => pageFrames(page).length).toBe(count + 1);
 	const frames = pageFrames(page).slice(1);
 	for (const frame of frames) await frame.waitForLoadState('load');
 	return frames;
@@ -136,7 +136,6 @@ function compare(here: Reading, real: Reading, vantage: Vantage): Differences {
 test('a frame is laid out and styled as a page of its own in a browser started as its vantage', async ({
 	server
 }) => {
-	test.setTimeout(600_000);
 	const fixtures = await readdir(PAGES);
 	const files = Object.fromEntries(
 		await Promise.all(

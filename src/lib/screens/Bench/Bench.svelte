@@ -19,6 +19,7 @@
 	import { support } from '$lib/state/support.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/stage/client/stage.ts';
+	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import type { CaretRule } from '$lib/state/caretRule.ts';
@@ -334,103 +335,119 @@
 >
 	{#if edits}
 		{#await insist(() => import('./EditCards.svelte')) then { default: EditCards }}
-			{#if edits}<EditCards {edits} {site} {bands} pagesOf={(files) => pagesOf(site, files)} {onplace} />{/if}
+			<Guarded name="What is tried">
+				{#if edits}<EditCards
+						{edits}
+						{site}
+						{bands}
+						pagesOf={(files) => pagesOf(site, files)}
+						{onplace}
+					/>{/if}
+			</Guarded>
 		{/await}
 	{/if}
 </Measure>
 <main class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}>
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across" storage={asStorage}>
 		<Pane defaultSize={61} minSize={30}>
-			<FramesTable
-				bind:this={frames}
-				bind:stages
-				bind:inStep
-				{site}
-				{page}
-				{framing}
-				{leadName}
-				{placeOf}
-				{original}
-				onlie={layOriginal}
-				onholds={() => void watching.bringHolding()}
-				edited={waking?.wake?.before ?? null}
-				{selected}
-				{onselect}
-				{onpage}
-				{onpress}
-				{config}
-				{vantagesHref}
-			>
-				{#snippet holds()}
-					{#if swept && holding}
-						{#await insist(() => import('./Holds.svelte')) then { default: Holds }}
-							{#if swept && holding}
-								<Holds {site} {holding} {swept} {bands} {selected} name={selectedName} />
-							{/if}
-						{/await}
-					{/if}
-				{/snippet}
-				{#snippet below()}
-					{#if !selected[0]}
-						<p class="nothing">
-							Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
-						</p>
-					{:else if table && edits}
-						{#await insist(() => import('./Collation.svelte')) then { default: Collation }}
-							{#if table && edits}
-								<Collation
-									wide
-									{page}
-									paths={selected}
-									{...table}
-									{site}
-									proposal={edits.proposal}
-									{reach}
-									onplace={toPlace}
-									least={LEAST_COLUMN}
-									names={NAMES}
-								/>
-							{/if}
-						{/await}
-					{/if}
-				{/snippet}
-			</FramesTable>
+			<Guarded name="The frames">
+				<FramesTable
+					bind:this={frames}
+					bind:stages
+					bind:inStep
+					{site}
+					{page}
+					{framing}
+					{leadName}
+					{placeOf}
+					{original}
+					onlie={layOriginal}
+					onholds={() => void watching.bringHolding()}
+					edited={waking?.wake?.before ?? null}
+					{selected}
+					{onselect}
+					{onpage}
+					{onpress}
+					{config}
+					{vantagesHref}
+				>
+					{#snippet holds()}
+						{#if swept && holding}
+							{#await insist(() => import('./Holds.svelte')) then { default: Holds }}
+								<Guarded name="Holds">
+									{#if swept && holding}
+										<Holds {site} {holding} {swept} {bands} {selected} name={selectedName} />
+									{/if}
+								</Guarded>
+							{/await}
+						{/if}
+					{/snippet}
+					{#snippet below()}
+						{#if !selected[0]}
+							<p class="nothing">
+								Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
+							</p>
+						{:else if table && edits}
+							{#await insist(() => import('./Collation.svelte')) then { default: Collation }}
+								<Guarded name="The Collation">
+									{#if table && edits}
+										<Collation
+											wide
+											{page}
+											paths={selected}
+											{...table}
+											{site}
+											proposal={edits.proposal}
+											{reach}
+											onplace={toPlace}
+											least={LEAST_COLUMN}
+											names={NAMES}
+										/>
+									{/if}
+								</Guarded>
+							{/await}
+						{/if}
+					{/snippet}
+				</FramesTable>
+			</Guarded>
 		</Pane>
 		<PaneResizer class="across" aria-label="Width of the sheet" />
 		<Pane defaultSize={39} minSize={20} class="right">
 			<PaneGroup direction="vertical" autoSaveId="vantaggio-down" storage={asStorage}>
 				<Pane defaultSize={64} minSize={20}>
-					<SheetPanel
-						bind:this={sheet}
-						bind:rule
-						bind:shownPath={shown}
-						{site}
-						{page}
-						{lead}
-						{bands}
-						{file}
-						{onfile}
-						{place}
-						{onplace}
-						{selected}
-						{onselect}
-						found={stages && ((selector) => stages?.found('lead', selector) ?? Promise.resolve([]))}
-						idle={stages &&
-							(async (path) => {
-								const { idleDeclarations } = await insist(() => import('$lib/state/idle.ts'));
-								return stages ? idleDeclarations(page, stages, lead, path) : [];
-							})}
-						onrule={toRule}
-						onarrange={arrange}
-						onmove={(by) => arranged((edits) => edits.move(chosen(), by))}
-						onwrite={reselect}
-						onwrap={wrap}
-						onedit={() => frames?.show()}
-						{waking}
-						{holding}
-						{swept}
-						onpropose={() => writing.anew()}
-					/>
+					<Guarded name="The sheet">
+						<SheetPanel
+							bind:this={sheet}
+							bind:rule
+							bind:shownPath={shown}
+							{site}
+							{page}
+							{lead}
+							{bands}
+							{file}
+							{onfile}
+							{place}
+							{onplace}
+							{selected}
+							{onselect}
+							found={stages && ((selector) => stages?.found('lead', selector) ?? Promise.resolve([]))}
+							idle={stages &&
+								(async (path) => {
+									const { idleDeclarations } = await insist(() => import('$lib/state/idle.ts'));
+									return stages ? idleDeclarations(page, stages, lead, path) : [];
+								})}
+							onrule={toRule}
+							onarrange={arrange}
+							onmove={(by) => arranged((edits) => edits.move(chosen(), by))}
+							onwrite={reselect}
+							onwrap={wrap}
+							onedit={() => frames?.show()}
+							{waking}
+							{holding}
+							{swept}
+							onpropose={() => writing.anew()}
+						/>
+					</Guarded>
 				</Pane>
 				<PaneResizer class="down" aria-label="Height of the sheet" />
 				<Pane defaultSize={36} minSize={8}>

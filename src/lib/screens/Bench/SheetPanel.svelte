@@ -22,6 +22,7 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Sheet from './Sheet.svelte';
 	import SheetBar from './SheetBar.svelte';
@@ -256,10 +257,12 @@
 			</Menu>
 		</SheetBar>
 		<Sheet bind:this={sheet} file={shown} {inForce} idle={doNothing} goto={place} {onedit} />
-		<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onwrite} />
+		<Guarded name="What the rule hits">
+			<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onwrite} />
+		</Guarded>
 		{#if waking?.wake || waking?.busy || (holding?.breaches.length ?? 0) > 0}
 			{#await insist(() => import('./WakeLine.svelte')) then { default: WakeLine }}
-				<WakeLine {waking} {holding} {swept} {onpropose} />
+				<Guarded name="Wake"><WakeLine {waking} {holding} {swept} {onpropose} /></Guarded>
 			{/await}
 		{/if}
 	{/if}

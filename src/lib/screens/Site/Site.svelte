@@ -3,6 +3,7 @@
 	import { goto } from '$app/navigation';
 	import type { SiteSummary } from '$lib/api.ts';
 	import { api } from '$lib/state/api.ts';
+	import Guarded from '$lib/ui/Guarded.svelte';
 	import { bringIn, filesOfDrop, filesOfInput, refusedOf, type Picked } from '$lib/state/bring.ts';
 	import { inventoryOf, type Missing } from '$lib/state/inventory.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
@@ -95,9 +96,9 @@
 					{#each refused as { path, reason }, i (i)}<li><code>{path}</code> <span>{reason}</span></li>{/each}
 				</ul>
 			{/if}
-			<PageTable {site} {inventory} {benchOf} />
-			<Errands {site} {benchOf} />
-			<Older {site} />
+			<Guarded name="Pages and sheets"><PageTable {site} {inventory} {benchOf} /></Guarded>
+			<Guarded name="Errands"><Errands {site} {benchOf} /></Guarded>
+			<Guarded name="Older drafts"><Older {site} /></Guarded>
 		</section>
 
 		<section>
@@ -123,7 +124,7 @@
 			{/if}
 
 			<h2>Engines</h2>
-			<Engines {site} />
+			<Guarded name="Engines"><Engines {site} /></Guarded>
 
 			<h2>Open another</h2>
 			<Drop
@@ -155,7 +156,7 @@
 			{/if}
 		</section>
 	</div>
-	<Vantages vantages={site.vantages} site={site.name} />
+	<Guarded name="Vantages"><Vantages vantages={site.vantages} site={site.name} /></Guarded>
 </main>
 
 <style>

@@ -222,27 +222,29 @@
 		/>
 	</Guarded>
 	<div class="below">
-		<FramesTable
-			bind:this={frames}
-			bind:stages
-			bind:inStep
-			{site}
-			{page}
-			{framing}
-			{leadName}
-			placeOf={(place) => placeName(page, place)}
-			original={undefined}
-			onlie={() => undefined}
-			onholds={() => undefined}
-			edited={null}
-			{said}
-			{selected}
-			{onselect}
-			{onpage}
-			{onpress}
-			{config}
-			{vantagesHref}
-		/>
+		<Guarded name="The frames">
+			<FramesTable
+				bind:this={frames}
+				bind:stages
+				bind:inStep
+				{site}
+				{page}
+				{framing}
+				{leadName}
+				placeOf={(place) => placeName(page, place)}
+				original={undefined}
+				onlie={() => undefined}
+				onholds={() => undefined}
+				edited={null}
+				{said}
+				{selected}
+				{onselect}
+				{onpage}
+				{onpress}
+				{config}
+				{vantagesHref}
+			/>
+		</Guarded>
 		<Panel
 			{setting}
 			{site}

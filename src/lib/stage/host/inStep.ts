@@ -82,7 +82,8 @@ export function inStep(frames: () => Iterable<PageFrame>) {
 				requestAnimationFrame(() => {
 					const leader = waiting;
 					waiting = null;
-					if (leader) follow(leader);
+					// It may have gone by then.
+					if (leader && [...frames()].includes(leader)) follow(leader);
 				});
 			}
 			waiting = frame;
