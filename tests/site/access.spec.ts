@@ -1,6 +1,6 @@
 import { chromium } from '@playwright/test';
 import AxeBuilder from 'axe-core';
-import { bring, expect, freshDemo, openBench, test, type Page } from '../fixtures.ts';
+import { bring, errorsOf, expect, freshDemo, openBench, test, type Page } from '../fixtures.ts';
 import { LAUNCH } from '../launch.ts';
 import { openType, panel } from '../type/setting.ts';
 
@@ -136,10 +136,12 @@ test('axe finds nothing with very long names and a hundred sheets, narrow, wide 
 		...LAUNCH,
 		args: [...(LAUNCH.args ?? []), '--blink-settings=defaultFontSize=32']
 	});
+	const largePage = await large.newPage();
+	const errors = errorsOf(largePage.context());
 	for (const [page, width, height, size] of [
 		[usual, 1024, 768, 14],
 		[usual, 2560, 1440, 14],
-		[await large.newPage(), 1280, 800, 28]
+		[largePage, 1280, 800, 28]
 	] as const) {
 		await page.setViewportSize({ width, height });
 		await openBench(page, server, site);
@@ -158,5 +160,6 @@ test('axe finds nothing with very long names and a hundred sheets, narrow, wide 
 		await expect(page.getByRole('heading', { name: 'Engines' })).toBeVisible();
 		expect(await findings(page), `Site at ${width}`).toEqual([]);
 	}
+	expect(errors).toEqual([]);
 	await large.close();
 });

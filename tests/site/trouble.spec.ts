@@ -169,6 +169,35 @@ test('a database of a later version is refused with both versions, and left as i
 	});
 });
 
+test('a database that another program holds is said, and the next try is kept', async () => {
+	await withFolder(async (folder) => {
+		const server = new Server(folder);
+		await server.start();
+		const site = await bring(server, { 'index.html': PAGE, 'a.css': 'p { color: red }' });
+		const sequelize = new Sequelize({
+			dialect: 'sqlite',
+			storage: join(folder, 'vantaggio.sqlite'),
+			logging: false
+		});
+		const keep = (): Promise<Response> =>
+			fetch(`${server.url}/api/sites/${site}/drafts`, {
+				method: 'PUT',
+				headers: { 'content-type': 'application/json' },
+				body: JSON.stringify({ path: 'a.css', tab: 't', base: 'a'.repeat(64), text: 'x', caret: 0 })
+			});
+		await sequelize.query('BEGIN EXCLUSIVE');
+		const refused = await keep();
+		expect(refused.status).toBe(503);
+		expect(((await refused.json()) as { detail: string }).detail).toContain(
+			'The database is in use by another program. Your text is kept in the browser.'
+		);
+		await sequelize.query('ROLLBACK');
+		expect((await keep()).status).toBe(204);
+		await sequelize.close();
+		await server.kill();
+	});
+});
+
 test('every file goes out again, whatever its name; a text with NUL is refused with a sentence', async ({
 	server
 }) => {

@@ -1,6 +1,6 @@
 import { createServer, type Server as HttpServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, errorsOf, expect, openBench, pageFrames, test } from '../fixtures.ts';
 import { LAUNCH } from '../launch.ts';
 import { hostileFiles } from './hostile.ts';
 
@@ -139,6 +139,7 @@ test('where stages cannot be reached, frames are shown all the same, and the mas
 		args: [...(LAUNCH.args ?? []), '--host-resolver-rules=MAP *.localhost ~NOTFOUND']
 	});
 	const page = await browser.newPage();
+	const errors = errorsOf(page.context());
 	await page.goto(`${server.url}/site/1/bench`);
 	const notice = page.getByText('frames share the application’s process');
 	await expect(notice).toBeVisible();
@@ -151,5 +152,6 @@ test('where stages cannot be reached, frames are shown all the same, and the mas
 	await expect.poll(() => frames()[0]?.evaluate(() => document.images[0]?.naturalWidth)).toBeGreaterThan(0);
 	await page.getByRole('button', { name: 'Understood' }).click();
 	await expect(notice).toBeHidden();
+	expect(errors).toEqual([]);
 	await browser.close();
 });

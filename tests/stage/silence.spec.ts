@@ -2,7 +2,7 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Frame } from '@playwright/test';
-import { bring, expect, openBench, pageFrames, test, type Server } from '../fixtures.ts';
+import { bring, errorsOf, expect, openBench, pageFrames, test, type Server } from '../fixtures.ts';
 import { LAUNCH } from '../launch.ts';
 
 /**
@@ -73,6 +73,7 @@ test('nothing in a page connects to another host or looks its name up, seen or u
 	const site = await bring(server, {
 		'index.html': `<!doctype html><title>x</title><body>${VECTORS.map((one, i) => `<section>${one.replaceAll('@', host(i))}</section>`).join('\n')}<p id=last>last`
 	});
+	const errors = errorsOf(context);
 	const page = await context.newPage();
 	await openBench(page, server, site);
 	const lead = pageFrames(page)[0] as Frame;
@@ -99,6 +100,7 @@ test('nothing in a page connects to another host or looks its name up, seen or u
 	await other.goto(`${server.url}/control`);
 	await expect(other.locator('link')).toHaveCount(1);
 	await context.close();
+	expect(errors).toEqual([]);
 	const text = await readFile(log, 'utf8');
 	const told = [...new Set(text.match(/vector-\w+\.test/g))];
 	expect(told).toEqual([host('control')]);

@@ -33,6 +33,8 @@ export interface Rule {
 	readonly prelude: Span;
 	/** With its braces; ends at the end of the text where no brace closes it. */
 	readonly block: Span;
+	/** Whether a stray `;` or `}` before it makes browsers drop it. */
+	readonly dropped: boolean;
 	readonly children: Node[];
 }
 

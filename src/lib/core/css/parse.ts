@@ -228,6 +228,7 @@ class Parser {
 			parent: block,
 			prelude: this.source.trimmed(i, at),
 			block: this.source.span(at, close + 1),
+			dropped: brace !== -1 || semicolon !== -1,
 			children: []
 		};
 		if (brace !== -1) {

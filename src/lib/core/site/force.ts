@@ -1,4 +1,4 @@
-import type { AtRule, Rule, Sheet } from '../css/index.ts';
+import type { AtRule, Block, Rule, Sheet } from '../css/index.ts';
 import { sliceOf, walk, type Span } from '../css/index.ts';
 import { EVERYTHING, intersection, NOTHING, union, type IntervalSet } from '../interval/index.ts';
 import type { Solver } from '../media/index.ts';
@@ -36,12 +36,19 @@ export function forceOf(
 	return [...found.values()];
 }
 
+/** Whether a browser drops a piece, or what it stands in. */
+function isDropped(node: Rule | AtRule): boolean {
+	for (let at: Block = node; at.kind !== 'sheet'; at = at.parent)
+		if (at.kind === 'rule' && at.dropped) return true;
+	return false;
+}
+
 function forceIn(sheet: Sheet, around: IntervalSet, sources: Sources, solve: Solver): Force[] {
 	const join = (outer: IntervalSet, query: string): IntervalSet =>
 		intersection(outer, solve(sources.queries(query)));
 	return [...conditioned(sheet, around, join)].map(({ node, inside }) => ({
 		span: node.span,
-		widths: inside
+		widths: isDropped(node) ? NOTHING : inside
 	}));
 }
 

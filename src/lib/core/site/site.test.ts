@@ -174,6 +174,17 @@ describe('forceOf', () => {
 		expect(shown('p.html')).toEqual(['@media (width >= 500px): ≥500', 'i: ≥500']);
 	});
 
+	it('gives a rule that a stray semicolon makes browsers drop no widths at all', () => {
+		const text = 'a {} ; b { c {} } d {} @media (width > 5px) { ; e {} f {} }';
+		const dropping = of({ 'a.css': text });
+		const page = dropping.page('<link rel=stylesheet href=a.css>');
+		const { places: at } = conditionsOfPage(page, 'p.html', dropping);
+		const none = forceOf('a.css', at, dropping, solverOf(PLAIN)).filter(
+			({ widths }) => widths.cuts.length === 0 && !widths.startsInside
+		);
+		expect(none.map(({ span }) => sliceOf(text, span))).toEqual(['; b { c {} }', 'c {}', '; e {}']);
+	});
+
 	it('joins the places of a sheet that a page has twice', () => {
 		const twice = of({ 'a.css': 'p {}' });
 		const page = twice.page(

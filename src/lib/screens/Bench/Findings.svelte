@@ -108,17 +108,6 @@
 		>
 		<span>{seen}</span>
 	</p>
-	{#if measured > 0 && unseen > 0}
-		<details>
-			<summary>What is narrower than {unseen + 1} px may be missing</summary>
-			<p>
-				Something can begin and end, or stop and go on, within widths that are not measured yet:
-				{sweeping.unmeasured
-					.map(({ from, to }) => (from === to ? String(from) : `${from}–${to}`))
-					.join(', ')}.
-			</p>
-		</details>
-	{/if}
 	<div class="acts">
 		{#if sweeping.phase !== 'done'}
 			<Button look="quiet" onclick={() => (sweeping.paused = !sweeping.paused)}
@@ -148,6 +137,15 @@
 		<Menu label="Kinds"><FindingKinds {site} {sweeping} /></Menu>
 	</div>
 </div>
+{#if measured > 0 && unseen > 0}
+	<details>
+		<summary>What is narrower than {unseen + 1} px may be missing</summary>
+		<p>
+			Something can begin and end, or stop and go on, within widths that are not measured yet:
+			{sweeping.unmeasured.map(({ from, to }) => (from === to ? String(from) : `${from}–${to}`)).join(', ')}.
+		</p>
+	</details>
+{/if}
 {#each sweeping.given as width (width)}<p class="trouble" role="alert">{hangs(width)}</p>{/each}
 {#if sweeping.trouble !== ''}<p class="trouble" role="alert">{sweeping.trouble}</p>{/if}
 <ul>
@@ -197,6 +195,11 @@
 {/if}
 
 <style>
+	details {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+
 	details p {
 		max-height: 6rem;
 		overflow: auto;
@@ -221,7 +224,7 @@
 
 	.acts {
 		display: flex;
-		flex: none;
+		flex-wrap: wrap;
 		gap: 0.5rem;
 		align-items: center;
 	}
