@@ -4,13 +4,13 @@ import { LAUNCH } from './tests/launch.ts';
 
 /** Limits are there to end what hangs, not to judge how fast a machine is: they grow with what else it does. */
 const [load = 0] = loadavg();
-const patience = Math.min(8, Math.max(1, load / availableParallelism()));
+const patience = Math.min(4, Math.max(1, load / availableParallelism()));
 
 export default defineConfig({
 	testDir: 'tests',
 	outputDir: '.cache/test-results',
-	timeout: 600_000 * patience,
-	expect: { timeout: 60_000 * patience },
+	timeout: 300_000 * patience,
+	expect: { timeout: 30_000 * patience },
 	workers: 2,
 	fullyParallel: false,
 	forbidOnly: true,

@@ -1,7 +1,10 @@
+import { messageOf } from '../core/text/index.ts';
 import { tell } from './notices.svelte.ts';
 
 const LATE =
 	'A part of the application has not come yet: the server does not answer. It is asked for again until it does.';
+/** What is said where the styles of a part cannot be had. */
+const UNFETCHED = /^Unable to preload/;
 /** How long it is waited before a part is asked for again, ms: at first, and at most. */
 const [FIRST, LONGEST] = [500, 8000];
 
@@ -12,7 +15,7 @@ export async function insist<X>(load: () => Promise<X>): Promise<X> {
 			return await load();
 		} catch (error) {
 			// A part that came and does not run is another matter.
-			if (!(error instanceof TypeError)) throw error;
+			if (!(error instanceof TypeError) && !UNFETCHED.test(messageOf(error))) throw error;
 			tell(LATE);
 			await new Promise((resolve) => setTimeout(resolve, wait));
 		}
