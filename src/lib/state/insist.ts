@@ -9,14 +9,14 @@ const UNFETCHED = /^Unable to preload/;
 const [FIRST, LONGEST] = [500, 8000];
 
 /** A part of the application that is loaded when it is wanted; where it cannot be had it is asked for again until it can. */
-export async function insist<X>(load: () => Promise<X>): Promise<X> {
+export async function insist<X>(load: () => Promise<X>, say: () => void = () => tell(LATE)): Promise<X> {
 	for (let wait = FIRST; ; wait = Math.min(2 * wait, LONGEST)) {
 		try {
 			return await load();
 		} catch (error) {
 			// A part that came and does not run is another matter.
 			if (!(error instanceof TypeError) && !UNFETCHED.test(messageOf(error))) throw error;
-			tell(LATE);
+			say();
 			await new Promise((resolve) => setTimeout(resolve, wait));
 		}
 	}
@@ -34,6 +34,7 @@ export async function loadQuietly(
 	for (const part of parts) {
 		await new Promise<void>((resolve) => requestIdleCallback(() => resolve()));
 		if (signal.aborted) return;
-		await insist(part);
+		// Nobody waits for it.
+		await insist(part, () => undefined);
 	}
 }
