@@ -1,7 +1,7 @@
 import { unzipSync } from 'fflate';
 import { bring, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
 
-const saved = (page: Page) => page.locator('header [role=status]');
+const saved = (page: Page) => page.locator('header [role=status]').last();
 
 async function typeAt(page: Page, where: 'start' | 'end', text: string): Promise<void> {
 	await page.locator('.cm-content').click();
