@@ -3,13 +3,14 @@ import type { AtRule, Node } from './node.ts';
 /** Statements that may stand before others only, by how far in front (CSS Cascade 5 §6.4.5, CSS Namespaces 3 §3). */
 const FRONT: Readonly<Record<string, number>> = { charset: 0, import: 1, namespace: 2 };
 
-const isStatement = (node: Node, name: string): boolean =>
-	node.kind === 'at-rule' && node.name === name && node.block === null;
+/** Whether a node is `@layer a, b;`, which names layers and holds nothing. */
+const isLayerStatement = (node: Node): boolean =>
+	node.kind === 'at-rule' && node.name === 'layer' && node.block === null;
 
 /** Where a node has to stand among those of a sheet: what has a lower number goes before; null where it may stand anywhere. */
 const frontOf = (node: Node): number | null => {
 	if (node.kind !== 'at-rule') return 3;
-	if (node.block === null && node.name === 'layer') return null;
+	if (isLayerStatement(node)) return null;
 	return FRONT[node.name] ?? 3;
 };
 
@@ -27,7 +28,7 @@ export function orderNeeded(source: string, first: Node, second: Node): string |
 		return `\`${name}\` has to stand before what follows it, or it counts for nothing.`;
 	}
 	if (a === 0 || b === 0) return '`@charset` has to stand first.';
-	const statement = isStatement(first, 'layer') || isStatement(second, 'layer');
+	const statement = isLayerStatement(first) || isLayerStatement(second);
 	return statement && namesLayers(first, source) && namesLayers(second, source)
 		? 'The order in which layers are named first is the order in which they win: it would be another.'
 		: null;

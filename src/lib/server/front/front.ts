@@ -99,9 +99,9 @@ const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\
  * application's host gets everything, with the key where one is set. What changes something is taken from the
  * application's own pages only.
  */
-export function createFront(options: FrontOptions, now?: () => number) {
+export function createFront(options: FrontOptions) {
 	const { names, key } = options;
-	const wrong = wrongKeys(now);
+	const wrong = wrongKeys();
 	const pattern = escaped(stageHost(options, '{n}', '{site}'));
 	const stages = new RegExp(
 		`^${pattern.replace('\\{n\\}', '\\d{1,2}').replace('\\{site\\}', '(\\d{1,9})')}$`
