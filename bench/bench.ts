@@ -12,14 +12,15 @@ export const median = (values: readonly number[]): number => {
 	return sorted[sorted.length >> 1] ?? NaN;
 };
 
+/** The time of one run, ms. */
+export function onceOf(work: () => unknown): number {
+	const begun = performance.now();
+	work();
+	return performance.now() - begun;
+}
+
 /** The median time of some runs, ms, after runs that warm up. */
 export function timeOf(work: () => unknown, runs = 7, warm = 2): number {
 	for (let i = 0; i < warm; i++) work();
-	return median(
-		Array.from({ length: runs }, () => {
-			const begun = performance.now();
-			work();
-			return performance.now() - begun;
-		})
-	);
+	return median(Array.from({ length: runs }, () => onceOf(work)));
 }

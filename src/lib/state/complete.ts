@@ -77,9 +77,9 @@ const customProperties = ({ customProperties: known }: Words, wrap: boolean): Co
 async function optionsFor(caret: Caret, words: Words): Promise<Completion[]> {
 	switch (caret.kind) {
 		case 'property': {
-			const { propertyNames } = await grammar();
+			const { PROPERTY_NAMES } = await grammar();
 			return [
-				...options(propertyNames(), 'property').map((one) => ({ ...one, apply: `${one.label}: ` })),
+				...options(PROPERTY_NAMES, 'property').map((one) => ({ ...one, apply: `${one.label}: ` })),
 				...customProperties(words, false)
 			];
 		}

@@ -18,13 +18,23 @@ const known = lexer as unknown as {
 const DEPTH = 5;
 
 /** Names of every property that has a grammar, without vendors' own. */
-export const propertyNames = (): string[] =>
-	Object.keys(known.properties).filter((name) => !name.startsWith('-'));
+export const PROPERTY_NAMES: readonly string[] = Object.keys(known.properties).filter(
+	(name) => !name.startsWith('-')
+);
 
-export const isKnownProperty = (property: string): boolean => property in known.properties;
+export const isKnownProperty = (property: string): boolean => Object.hasOwn(known.properties, property);
+
+const keywords = new Map<string, readonly string[]>();
 
 /** Keywords and names of functions (`minmax(`) that may stand in a property's value, by its grammar, in its order. */
-export function keywordsOf(property: string): string[] {
+export function keywordsOf(property: string): readonly string[] {
+	if (!isKnownProperty(property)) return [];
+	let found = keywords.get(property);
+	if (!found) keywords.set(property, (found = readKeywords(property)));
+	return found;
+}
+
+function readKeywords(property: string): readonly string[] {
 	const found = new Set<string>();
 	const follow = (syntax: DSNode | null | undefined, depth: number): void => {
 		if (!syntax || depth > DEPTH) return;

@@ -1,3 +1,3 @@
-export { keywordsOf, propertyNames } from './grammar.ts';
+export { keywordsOf, PROPERTY_NAMES } from './grammar.ts';
 export { lint } from './lint.ts';
 export { purposeOf } from './purposes.ts';

@@ -1,7 +1,7 @@
 import { sliceOf, walk, type Block, type Declaration, type Sheet } from '../css/index.ts';
 import { T, textOf, tokensOf } from '../css/tokens.ts';
 import { clampsBelow, maximaBelow } from './ends.ts';
-import { fits, isKnownProperty, isLong, keywordsOf, propertyNames } from './grammar.ts';
+import { fits, isKnownProperty, isLong, keywordsOf, PROPERTY_NAMES } from './grammar.ts';
 import { nearest } from '../text/index.ts';
 import { misplaced, pasted } from './places.ts';
 import type { Remark } from './remark.ts';
@@ -49,7 +49,7 @@ function ofDeclaration(
 	if (/^[^a-z]/.test(property) || span.start === span.end) return undefined;
 	if (!isKnownProperty(property)) {
 		if (supports(property, 'inherit')) return undefined;
-		const near = nearest(property, propertyNames());
+		const near = nearest(property, PROPERTY_NAMES);
 		return `There is no property \`${property}\`${near ? `; the nearest is \`${near}\`` : ''}.`;
 	}
 	// What is too long for the grammar, the engine alone judges.

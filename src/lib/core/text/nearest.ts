@@ -1,28 +1,41 @@
-/** How many letters must be put in, left out, changed or swapped with the next to make one word of another. */
-function distance(a: string, b: string): number {
-	const rows: number[][] = [Array.from({ length: b.length + 1 }, (_, j) => j)];
-	const at = (i: number, j: number): number => rows[i]?.[j] ?? Infinity;
+/**
+ * How many letters must be put in, left out, changed or swapped with the next to make one word of another; Infinity
+ * where they are more than `most`.
+ */
+function distance(a: string, b: string, most: number): number {
+	let before: number[] = [];
+	let row = Array.from({ length: b.length + 1 }, (_, j) => j);
 	for (let i = 1; i <= a.length; i++) {
-		const row = [i];
-		rows.push(row);
+		const next = [i];
+		let best = i;
 		for (let j = 1; j <= b.length; j++) {
 			const same = a[i - 1] === b[j - 1] ? 0 : 1;
-			let least = Math.min(at(i - 1, j) + 1, at(i, j - 1) + 1, at(i - 1, j - 1) + same);
-			if (a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1]) least = Math.min(least, at(i - 2, j - 2) + 1);
-			row.push(least);
+			let least = Math.min((row[j] ?? 0) + 1, (next[j - 1] ?? 0) + 1, (row[j - 1] ?? 0) + same);
+			if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+				least = Math.min(least, (before[j - 2] ?? 0) + 1);
+			next.push(least);
+			best = Math.min(best, least);
 		}
+		// A swap reaches two rows back: what is one above the limit may still come to it.
+		if (best > most + 1) return Infinity;
+		before = row;
+		row = next;
 	}
-	return at(a.length, b.length);
+	const away = row[b.length] ?? Infinity;
+	return away <= most ? away : Infinity;
 }
 
 /** The word nearest to one that is misspelt: at most a third of its letters away; undefined where none is. */
 export function nearest(word: string, words: readonly string[]): string | undefined {
-	const most = Math.max(1, Math.floor(word.length / 3));
-	let best: { word: string; away: number } | undefined;
+	let best: string | undefined;
+	let most = Math.max(1, Math.floor(word.length / 3));
 	for (const one of words) {
 		if (Math.abs(one.length - word.length) > most) continue;
-		const away = distance(word, one);
-		if (away <= most && (!best || away < best.away)) best = { word: one, away };
+		const away = distance(word, one, most);
+		if (away > most) continue;
+		best = one;
+		// From here on only what is nearer.
+		most = away - 1;
 	}
-	return best?.word;
+	return best;
 }
