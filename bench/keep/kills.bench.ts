@@ -46,7 +46,7 @@ async function lost(): Promise<number> {
 					answered++;
 				}
 			})();
-			await new Promise((resolve) => setTimeout(resolve, Math.random() * 250));
+			await new Promise((resolve) => setTimeout(resolve, Math.random() * 1000));
 			await server.kill();
 			running = false;
 			await saving;
