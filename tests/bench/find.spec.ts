@@ -35,7 +35,7 @@ test('anything is found by its words and gone to; back and forward walk the same
 	await expect(found.first()).toContainText('breakpoint');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('slider', { name: 'Carriage' })).toHaveAttribute('aria-valuenow', '1400');
-	await find('light table');
+	await find('keylines');
 	await expect(found.first().locator('kbd')).toHaveText('L');
 	await page.keyboard.press('Escape');
 	await find('boats.html');

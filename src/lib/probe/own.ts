@@ -7,33 +7,25 @@ const localName = of(Element.prototype, 'localName');
 
 const seen = new WeakMap<object, object>();
 
+/** A member as the nearest of a node's prototypes that has it describes it. */
+function described(node: object, name: PropertyKey): PropertyDescriptor | undefined {
+	const prototype = Object.getPrototypeOf(node) as object | null;
+	return prototype
+		? (Object.getOwnPropertyDescriptor(prototype, name) ?? described(prototype, name))
+		: undefined;
+}
+
 /** A node's members as its prototypes have them, whatever it names itself. */
 const unnamed: ProxyHandler<object> = {
 	get(node, name) {
-		for (
-			let at: object | null = Object.getPrototypeOf(node) as object;
-			at;
-			at = Object.getPrototypeOf(at) as object
-		) {
-			const found = Object.getOwnPropertyDescriptor(at, name);
-			if (!found) continue;
-			const value: unknown = found.get ? found.get.call(node) : found.value;
-			return typeof value === 'function' ? (value.bind(node) as unknown) : value;
-		}
-		return undefined;
+		const found = described(node, name);
+		const value: unknown = found?.get ? found.get.call(node) : found?.value;
+		return typeof value === 'function' ? (value.bind(node) as unknown) : value;
 	},
 	set(node, name, value) {
-		for (
-			let at: object | null = Object.getPrototypeOf(node) as object;
-			at;
-			at = Object.getPrototypeOf(at) as object
-		) {
-			const set = Object.getOwnPropertyDescriptor(at, name)?.set;
-			if (!set) continue;
-			set.call(node, value);
-			return true;
-		}
-		return false;
+		const set = described(node, name)?.set;
+		set?.call(node, value);
+		return set !== undefined;
 	}
 };
 

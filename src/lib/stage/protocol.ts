@@ -198,7 +198,7 @@ export interface StageHost {
 	/** Whether pointer and keys go to the pages: nothing is sent, links tell where they lead, scripts do not run. */
 	use(on: boolean): void;
 	/** Whether the edges of all boxes are shown, and whose is under the pointer. */
-	lightTable(on: boolean): void;
+	keylines(on: boolean): void;
 	/** Outlines in every frame what a selector hits; '' for nothing. */
 	outline(selector: string): void;
 	/** Shows these elements as selected in every frame; with the distances to what is around, or between two. */

@@ -140,7 +140,7 @@ export interface Stages {
 	readonly live: ReturnType<typeof liveFrames>;
 	keepInStep(on: boolean): void;
 	use(on: boolean): void;
-	lightTable(on: boolean): void;
+	keylines(on: boolean): void;
 	/** Outlines in every frame what a selector hits; '' for nothing. */
 	outline(selector: string): void;
 	select(paths: readonly ElementPath[], distances: boolean): void;
@@ -266,7 +266,7 @@ export async function openStages(
 			// What is outlined is often taken back by what goes away together with the stages.
 			if (!closed) void stage.host.outline(selector);
 		},
-		lightTable: (on) => void stage.host.lightTable(on),
+		keylines: (on) => void stage.host.keylines(on),
 		select: (paths, distances) => void stage.host.select(paths, distances),
 		originals: (shown) => void stage.host.originals(shown),
 		points: (on, shown) => void stage.host.points(on, shown),

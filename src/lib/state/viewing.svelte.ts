@@ -14,7 +14,7 @@ class Viewing {
 	/** Whether pointer and keys go to the page. */
 	use = $state(false);
 	/** Whether the edges of all boxes are shown. */
-	lightTable = $state(false);
+	keylines = $state(false);
 	/** Whether the lead fills the work area at full size, with nothing beside it. */
 	alone = $state(store.get(ALONE) === 'yes');
 	/** Whether the collation takes the whole width, a frame over each of its columns. */

@@ -142,7 +142,7 @@
 	$effect(() => states.showing(page.path));
 	$effect(() => stages?.pin(states.pins));
 	$effect(() => stages?.use(viewing.use));
-	$effect(() => stages?.lightTable(viewing.lightTable));
+	$effect(() => stages?.keylines(viewing.keylines));
 	$effect(() => stages?.select(selected, selectionView.distances));
 
 	$effect(() => {

@@ -81,7 +81,7 @@ export const lookingKeys = (
 		? { escape: { name: 'Back from using the page', inFields: true, does: () => (viewing.use = false) } }
 		: {}),
 	d: held('Distances around the selection, while held', (on) => (selectionView.distances = on)),
-	l: held('Light table, while held', (on) => (viewing.lightTable = on)),
+	l: held('Keylines, while held', (on) => (viewing.keylines = on)),
 	p: held(
 		'The page as last saved, or as the revision that is chosen, while held',
 		(on, shift) => (viewing.before = on ? (shift ? 'edit' : 'saved') : null),

@@ -24,7 +24,7 @@ import { allUnseen } from '../../probe/unseen.ts';
 import { forwardKeys } from './forwardKeys.ts';
 import { measure, read } from './measure.ts';
 import { inStep } from './inStep.ts';
-import { lightTable } from './lightTable.ts';
+import { keylines } from './keylines.ts';
 import { originals } from './original.ts';
 import { fineness, pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
 import { pointing } from './points.ts';
@@ -38,7 +38,7 @@ import { using } from './use.ts';
 const frames = new Map<string, PageFrame>();
 const step = inStep(() => frames.values());
 let listener: StageListener | undefined;
-const table = lightTable(() => frames.values());
+const table = keylines(() => frames.values());
 const selected = selection(
 	() => frames,
 	(boxes) => listener?.boxes(boxes)
@@ -157,7 +157,7 @@ const host: StageHost = {
 		inUse = on;
 		if (!on) use.end();
 	},
-	lightTable(on: boolean) {
+	keylines(on: boolean) {
 		table.switch(on);
 	},
 	outline(selector) {

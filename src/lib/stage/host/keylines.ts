@@ -15,7 +15,7 @@ const nameOf = (element: Element): string =>
 	].join('');
 
 /** The edges of all boxes in every frame, and whose box is under the pointer, while it is on. */
-export function lightTable(frames: () => Iterable<PageFrame>) {
+export function keylines(frames: () => Iterable<PageFrame>) {
 	const label = document.createElement('div');
 	label.setAttribute('aria-hidden', 'true');
 	label.style.cssText =
