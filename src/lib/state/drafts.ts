@@ -6,10 +6,9 @@ import { api } from './api.ts';
 interface Changed {
 	readonly path: string;
 	readonly base: string;
-	readonly text: string;
-	readonly dirty: boolean;
-	/** Brings the text up to what was typed last. */
-	settle(): void;
+	readonly saved: string;
+	/** The text with all that was typed, ahead of what else goes by it. */
+	readonly latest: string;
 	readonly state: { readonly selection: { readonly main: { readonly head: number } } };
 }
 
@@ -77,9 +76,8 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 		for (const [path, file] of waiting) {
 			waiting.delete(path);
 			try {
-				file.settle();
-				const { dirty, base, text } = file;
-				if (dirty) await api.keepDraft(site, { path, tab, base, text, caret: caretOf(file) });
+				const { base, latest: text } = file;
+				if (text !== file.saved) await api.keepDraft(site, { path, tab, base, text, caret: caretOf(file) });
 				else await api.dropDraft(site, path, tab);
 				if (!waiting.has(path)) kept(path);
 				const former = foreign.get(path);
@@ -102,8 +100,7 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 
 	/** Keeps in the browser what the server has not taken. */
 	function keepHere(file: Changed): void {
-		file.settle();
-		const { path, base, text } = file;
+		const { path, base, latest: text } = file;
 		const left: DraftRecord = { path, tab, base, text, caret: caretOf(file), at: new Date().toISOString() };
 		store.set(leftKey(site, tab, path), JSON.stringify(left));
 	}

@@ -15,6 +15,12 @@ interface Ways<Row, Wish> {
 	kept(): void;
 }
 
+/** A change of a list, and what it is called in a few words. */
+interface Change<Row, Wish> {
+	readonly make: (list: readonly Row[]) => readonly (Row | Wish)[];
+	readonly name: string;
+}
+
 /** A list that is kept with a site: every change is kept at once, one after another, and can be taken back. */
 export class KeptList<Row, Wish = Row> {
 	readonly #ways: Ways<Row, Wish>;
@@ -24,7 +30,10 @@ export class KeptList<Row, Wish = Row> {
 	/** What was there before the last change, and what that change was. */
 	before = $state.raw<{ readonly list: readonly Row[]; readonly change: string } | null>(null);
 	#version: string;
+	#failed: Change<Row, Wish> | null = null;
 	#last: Promise<unknown> = Promise.resolve();
+	/** Rises whenever the list becomes another one, or is about to. */
+	#age = 0;
 
 	constructor({ list, version }: Listed<Row>, ways: Ways<Row, Wish>) {
 		this.list = list;
@@ -33,28 +42,43 @@ export class KeptList<Row, Wish = Row> {
 	}
 
 	/**
-	 * Keeps another list in place of the present one, made from it once what was changed before is kept; `change`
-	 * says in a few words what is done. False where it was not kept.
+	 * Keeps another list in place of the present one, made from it once what was changed before is kept; `name` says in
+	 * a few words what is done. False where it was not kept, and `trouble` says why.
 	 */
-	keep(make: (list: readonly Row[]) => readonly (Row | Wish)[], change: string): Promise<boolean> {
-		const turn = this.#last.then(() => this.#keepNow(make(this.list) as readonly Wish[], change));
+	keep(make: Change<Row, Wish>['make'], name: string): Promise<boolean> {
+		const turn = this.#last.then(() => this.#keepNow({ make, name }));
 		this.#last = turn;
 		return turn;
 	}
 
-	async #keepNow(list: readonly Wish[], change: string): Promise<boolean> {
+	/** Tries once more what was not kept; false where that failed too, or there is nothing. */
+	keepAgain(): Promise<boolean> {
+		const failed = this.#failed;
+		return failed ? this.keep(failed.make, failed.name) : Promise.resolve(false);
+	}
+
+	async #keepNow(change: Change<Row, Wish>): Promise<boolean> {
 		const before = this.list;
+		this.#age++;
 		try {
-			this.take(await this.#ways.put(this.#version, list));
-			this.before = { list: before, change };
+			this.#take(await this.#ways.put(this.#version, change.make(before) as readonly Wish[]));
+			this.before = { list: before, change: change.name };
 			this.trouble = null;
+			this.#failed = null;
 			this.#ways.kept();
 			return true;
 		} catch (error) {
 			this.trouble = messageOf(error);
-			if (error instanceof Refused && error.status === 409) this.take(await this.#ways.read());
+			this.#failed = change;
+			if (error instanceof Refused && error.status === 409) await this.#readAnew();
 			return false;
 		}
+	}
+
+	/** Without an answer the list stays what it was: the next change is refused, and asks anew. */
+	async #readAnew(): Promise<void> {
+		const listed = await this.#ways.read().catch(() => null);
+		if (listed) this.#take(listed);
 	}
 
 	async undo(): Promise<void> {
@@ -62,7 +86,19 @@ export class KeptList<Row, Wish = Row> {
 		if (before && (await this.keep(() => before.list, 'undone'))) this.before = null;
 	}
 
-	take({ list, version }: Listed<Row>): void {
+	/**
+	 * To be called before the list is asked for from elsewhere; what it gives takes the answer in, unless the list was
+	 * changed here, or a later answer was taken in, since then.
+	 */
+	asked(): (listed: Listed<Row>) => void {
+		const age = this.#age;
+		return (listed) => {
+			if (age === this.#age) this.#take(listed);
+		};
+	}
+
+	#take({ list, version }: Listed<Row>): void {
+		this.#age++;
 		this.list = list;
 		this.#version = version;
 	}

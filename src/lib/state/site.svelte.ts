@@ -60,6 +60,9 @@ export class SiteState {
 	);
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');
+	/** How many saves this tab has begun, and the end of the last one. */
+	#saves = 0;
+	#saving: Promise<void> = Promise.resolve();
 
 	private constructor(record: SiteRecord, tab: string) {
 		this.id = record.id;
@@ -160,11 +163,17 @@ export class SiteState {
 		const changed = this.dirty.map((file) => ({ file, text: file.text }));
 		if (changed.length === 0) return;
 		this.save = { kind: 'saving' };
+		this.#saves++;
+		this.#saving = this.#send(changed);
+		await this.#saving;
+	}
+
+	async #send(changed: readonly { readonly file: FileText; readonly text: string }[]): Promise<void> {
 		try {
 			const sent = changed.map(({ file, text }) => ({ path: file.path, base: file.base, text }));
 			await this.#drafts.quiet();
 			const { revision, files } = await api.save(this.id, this.tab, sent);
-			this.revision = revision;
+			this.revision = Math.max(this.revision, revision);
 			for (const { file, text } of changed) {
 				file.saved = text;
 				file.base = files.find(({ path }) => path === file.path)?.hash ?? file.base;
@@ -193,22 +202,44 @@ export class SiteState {
 		if (this.stale.length === 0 && this.save.kind === 'failed') this.save = { kind: 'idle' };
 	}
 
-	/** Takes in what another tab saved, in files that are unchanged here. */
+	/**
+	 * Takes in what another tab saved, in files that are unchanged here. An answer that a save of this tab has overtaken
+	 * says what was before it: it is asked for again.
+	 */
 	async refresh(): Promise<void> {
-		const record = await api.site(this.id).catch(() => null);
-		if (!record) return;
-		this.files = record.files;
-		this.revision = record.revision;
-		this.vantages.take(listedVantages({ vantages: record.vantages, version: record.vantagesVersion }));
-		const take = <K extends KeptKind>(kind: K): void => this.kept[kind].take(record.kept[kind]);
-		KEPT_KINDS.forEach(take);
-		for (const { path, hash, text } of record.files) {
-			const file = this.texts.get(path);
-			if (!file || text === null || file.base === hash || file.dirty) continue;
-			file.base = hash;
-			file.saved = text;
-			file.replace(text, file.state.selection.main.head);
+		for (;;) {
+			await this.#saving;
+			const saves = this.#saves;
+			const taking = this.#askedLists();
+			const record = await api.site(this.id).catch(() => null);
+			if (!record) return;
+			if (saves !== this.#saves || record.revision < this.revision) continue;
+			this.files = record.files;
+			this.revision = record.revision;
+			taking(record);
+			for (const { path, hash, text } of record.files) {
+				const file = this.texts.get(path);
+				if (!file || text === null || file.base === hash || file.dirty) continue;
+				file.base = hash;
+				file.saved = text;
+				file.replace(text, file.state.selection.main.head);
+			}
+			return;
 		}
+	}
+
+	/** To be called before a record is asked for; what it gives takes in the lists of the answer. */
+	#askedLists(): (record: SiteRecord) => void {
+		const vantages = this.vantages.asked();
+		const asked = <K extends KeptKind>(kind: K): ((record: SiteRecord) => void) => {
+			const take = this.kept[kind].asked();
+			return (record) => take(record.kept[kind]);
+		};
+		const lists = KEPT_KINDS.map(asked);
+		return (record) => {
+			vantages(listedVantages({ vantages: record.vantages, version: record.vantagesVersion }));
+			for (const take of lists) take(record);
+		};
 	}
 
 	close(): void {

@@ -62,6 +62,11 @@ export class FileText {
 		return this.#text;
 	}
 
+	/** The editor's text, with all that was typed. */
+	get latest(): string {
+		return this.state.doc.toString();
+	}
+
 	/** Whether it came with the page and is left alone. */
 	get isGiven(): boolean {
 		return this.#given();
@@ -80,7 +85,7 @@ export class FileText {
 	settle(): void {
 		clearTimeout(this.#timer);
 		this.#behind = null;
-		const text = this.state.doc.toString();
+		const text = this.latest;
 		if (text === this.#text) return;
 		this.#text = text;
 		this.muted = this.#mutedAhead;
