@@ -1,9 +1,9 @@
-/** `npm run bench`, or `npm run bench -- AREA`: a line each, `name  ratio  goal  ok|short`; exit 1 when any is short. */
+/** `npm run bench`, or `npm run bench -- AREA [WORDS OF A NAME]`: a line each, `name  ratio  goal  ok|short`; exit 1 when any is short. */
 import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Bench } from './bench.ts';
 
-const only = process.argv[2];
+const [only, ...words] = process.argv.slice(2);
 const folder = import.meta.dirname;
 const areas = (await readdir(folder, { withFileTypes: true }))
 	.filter((entry) => entry.isDirectory())
@@ -20,6 +20,7 @@ for (const area of only ? [only] : areas) {
 		.sort()) {
 		const { benches } = (await import(join(folder, area, file))) as { benches: readonly Bench[] };
 		for (const { name, goal, run } of benches) {
+			if (!words.every((word) => name.includes(word))) continue;
 			const ratio = await run();
 			const [sign, limit] = 'atLeast' in goal ? ['≥', goal.atLeast] : ['≤', goal.atMost];
 			const ok = 'atLeast' in goal ? ratio >= goal.atLeast : ratio <= goal.atMost;

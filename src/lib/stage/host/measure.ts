@@ -114,6 +114,7 @@ async function layOut(
 	for (const width of widths) {
 		of.size({ ...viewport, width }, 1, fineness(width, viewport.density));
 		await chosenAnew(of.document());
+		of.layOutAnew();
 		look(width, of.document());
 		await new Promise((resolve) => setTimeout(resolve));
 	}

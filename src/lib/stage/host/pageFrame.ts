@@ -19,6 +19,11 @@ export interface PageFrame {
 	overlay(rules: string): void;
 	restyle(sheets: readonly SheetText[]): void;
 	/**
+	 * Has the page laid out from nothing, as if it were opened at the present size: what engines keep of the layout
+	 * before can lead to another one.
+	 */
+	layOutAnew(): void;
+	/**
 	 * Sets the viewport, drawn at `scale` px of the stage for a px of the page. With a `fineness` the frame is
 	 * zoomed further, so that widths between pixels can be had; resolution queries then see the zoom.
 	 */
@@ -36,6 +41,8 @@ const PREVENTED = ['click', 'auxclick', 'submit', 'dragstart', 'drop', 'dragover
 /** Rules for every page frame: what a visitor with scripting does not see. */
 const ADOPTED = `noscript { display: none !important; }
 video:not([controls])::-webkit-media-controls { display: none !important; }`;
+/** Wins over a page's own rules about its root, but for important ones in a layer. */
+const BOXLESS = ':root:root:root:root { display: none !important; }';
 const SHARP = ':root { text-rendering: geometricPrecision; }';
 
 /** The zoom at which a width between pixels can be had exactly: a frame's width is whole device pixels. */
@@ -129,13 +136,19 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		});
 	}
 
+	function sheetOf(text: string): CSSStyleSheet[] {
+		const Sheet = (frame.contentWindow as (Window & typeof globalThis) | null)?.CSSStyleSheet;
+		if (!Sheet) return [];
+		const sheet = new Sheet();
+		sheet.replaceSync(text);
+		return [sheet];
+	}
+
 	function adopt(): void {
 		const document = inner();
-		const Sheet = (frame.contentWindow as (Window & typeof globalThis) | null)?.CSSStyleSheet;
-		if (pageRules === null || !Sheet) return;
-		const sheet = new Sheet();
-		sheet.replaceSync(ADOPTED + pageRules + rules + (density >= 1.5 ? SHARP : '') + over);
-		own(document).adoptedStyleSheets = [sheet];
+		if (pageRules === null) return;
+		const text = ADOPTED + pageRules + rules + (density >= 1.5 ? SHARP : '') + over;
+		own(document).adoptedStyleSheets = sheetOf(text);
 	}
 
 	function fill(sheets: readonly SheetText[]): void {
@@ -224,6 +237,14 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			adopt();
 		},
 		restyle: fill,
+		layOutAnew() {
+			const document = inner();
+			const sheets = [...own(document).adoptedStyleSheets];
+			own(document).adoptedStyleSheets = [...sheets, ...sheetOf(BOXLESS)];
+			// Asking for a size is what makes the engine do it.
+			void own(document).documentElement.clientWidth;
+			own(document).adoptedStyleSheets = sheets;
+		},
 		size(viewport, scale, fineness = 1) {
 			const { width, height } = viewport;
 			const zoom = (viewport.density * fineness) / devicePixelRatio;
