@@ -51,6 +51,13 @@ export function readPage({ longhands, every }: { longhands: string[]; every: boo
 			animation.currentTime = 0;
 		} else animation.finish();
 	}
+	// Laid out from nothing: what engines keep of another size can lead them to another layout (docs/sweep.md).
+	const root = document.documentElement;
+	const styled = root.getAttribute('style');
+	root.style.setProperty('display', 'none', 'important');
+	void root.clientWidth;
+	if (styled === null) root.removeAttribute('style');
+	else root.setAttribute('style', styled);
 	scrollTo({ top: 0, left: 0, behavior: 'instant' });
 	// What is in a noscript is text in a page with scripts, elements in a frame; neither is shown.
 	const elements = [...document.querySelectorAll('*')].filter((element) => !element.closest('noscript'));
