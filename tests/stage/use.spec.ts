@@ -96,3 +96,24 @@ test('L held shows the edges of all boxes and whose they are; P held the page as
 	await page.keyboard.up('p');
 	await expect(lead.locator('#h')).toHaveCSS('color', 'rgb(9, 9, 9)');
 });
+
+test('a key that is held is let go when the window, or the frame that has it, loses the focus', async ({
+	page,
+	server
+}) => {
+	const [lead] = await open(page, server);
+	const edges = (style: string) => expect(lead.locator('#h')).toHaveCSS('outline-style', style);
+	await page.locator('header h1').click();
+	await page.keyboard.down('l');
+	await edges('solid');
+	await page.evaluate(() => dispatchEvent(new FocusEvent('blur')));
+	await edges('none');
+	await page.keyboard.up('l');
+
+	await lead.locator('body').click({ position: { x: 300, y: 1 } });
+	await page.keyboard.down('l');
+	await edges('solid');
+	await lead.evaluate(() => dispatchEvent(new FocusEvent('blur')));
+	await edges('none');
+	await page.keyboard.up('l');
+});

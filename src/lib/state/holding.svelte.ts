@@ -80,7 +80,7 @@ export class Holding {
 		try {
 			const made: Hold[] = [];
 			for (const page of pages) made.push(await this.#measured(swept, page, widths, scope, path));
-			await this.#site.kept.hold.keep((list) => [...list, ...made], 'held');
+			if (!(await this.#site.kept.hold.keep((list) => [...list, ...made], 'held'))) return;
 			this.#checked = new Map([...this.#checked, ...made.map((one) => [holdKey(one), null] as const)]);
 		} catch (error) {
 			this.trouble = messageOf(error);
@@ -133,8 +133,13 @@ export class Holding {
 	}
 
 	#measurement(hash: string): Promise<Measurement> {
-		const known = this.#measurements.get(hash) ?? api.measurement(this.#site.id, hash);
-		this.#measurements.set(hash, known);
+		let known = this.#measurements.get(hash);
+		if (!known) {
+			known = api.measurement(this.#site.id, hash);
+			this.#measurements.set(hash, known);
+			// What did not come is asked for again.
+			known.catch(() => this.#measurements.delete(hash));
+		}
 		return known;
 	}
 

@@ -64,17 +64,23 @@ export const shownKey = (key: string): string =>
 /** Performs the action of a key; false where it has none here. */
 export function perform(keys: KeyMap, press: Press): boolean {
 	const letter = press.key.toLowerCase();
-	const command = press.ctrl || press.meta;
-	const action = command ? (letter === 's' && !press.alt ? keys.save : undefined) : keys[letter];
 	if (press.up) {
-		action?.released?.();
+		// Whatever else is down by now.
+		keys[letter]?.released?.();
 		return false;
 	}
+	const command = press.ctrl || press.meta;
+	const action = command ? (letter === 's' && !press.alt ? keys.save : undefined) : keys[letter];
 	const single = !command && letter.length === 1;
 	if (!action || (single && !singleKeys.on) || (!command && press.alt)) return false;
 	if (press.typing && !command && (single || !action.inFields)) return false;
 	action.does(press);
 	return true;
+}
+
+/** Lets every key go: a window that loses the focus does not hear of it. */
+export function releaseAll(keys: KeyMap): void {
+	for (const { released } of Object.values(keys)) released?.();
 }
 
 const PLAIN_PRESS: Press = {

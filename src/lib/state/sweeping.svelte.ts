@@ -180,6 +180,14 @@ export class Sweeping {
 
 	/** Sweeps a page, until it is done or the signal ends it; what is known of the same texts is not measured again. */
 	async sweep(swept: Swept, signal: AbortSignal): Promise<void> {
+		try {
+			await this.#sweep(swept, signal);
+		} catch (error) {
+			if (!signal.aborted) this.trouble = messageOf(error);
+		}
+	}
+
+	async #sweep(swept: Swept, signal: AbortSignal): Promise<void> {
 		const { page, stages, lead, plain } = swept;
 		const { as } = sweptAs(lead, plain);
 		const { height, density } = as;
@@ -238,23 +246,19 @@ export class Sweeping {
 			if (read.size === 0 && !signal.aborted && !widths.some((width) => given.has(width)))
 				throw new Error('The stage measured nothing.');
 		};
-		try {
-			await inRounds({
-				first: firstWidths(stretch, cuts, GRID).filter((width) => !known.has(width)),
-				next: () => nextWidths(known, shift).filter((width) => !given.has(width)),
-				remaining: () => {
-					const widths = remainingWidths(settled, stretch, PORTION);
-					const halves = (): number[] => halfWidths(known, cuts, shift).filter((width) => !given.has(width));
-					return widths.length > 0 ? widths : halves().slice(0, PORTION);
-				},
-				measure,
-				onphase: (phase) => (this.phase = phase),
-				isPaused: () => this.paused,
-				signal
-			});
-		} catch (error) {
-			if (!signal.aborted) this.trouble = messageOf(error);
-		}
+		await inRounds({
+			first: firstWidths(stretch, cuts, GRID).filter((width) => !known.has(width)),
+			next: () => nextWidths(known, shift).filter((width) => !given.has(width)),
+			remaining: () => {
+				const widths = remainingWidths(settled, stretch, PORTION);
+				const halves = (): number[] => halfWidths(known, cuts, shift).filter((width) => !given.has(width));
+				return widths.length > 0 ? widths : halves().slice(0, PORTION);
+			},
+			measure,
+			onphase: (phase) => (this.phase = phase),
+			isPaused: () => this.paused,
+			signal
+		});
 	}
 
 	/** Takes over what is known of the texts before at widths that no edit since can reach: nothing changed there. */

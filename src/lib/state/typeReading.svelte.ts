@@ -40,7 +40,8 @@ export class TypeReading {
 	before = $state.raw<ReadSizes | null>(null);
 	/** What the engine laid out, by width. */
 	laid = $state.raw<ReadonlyMap<number, LaidTexts>>(new Map());
-	trouble = $state('');
+	/** Why the sizes, or the engine's lines, were not read; '' where they were. */
+	#troubles = $state.raw({ sizes: '', lines: '' });
 	looked = $state.raw<Looked | null>(null);
 
 	/** Texts by the size they have, the largest first. */
@@ -61,6 +62,21 @@ export class TypeReading {
 		});
 	}
 
+	get trouble(): string {
+		return this.#troubles.sizes || this.#troubles.lines;
+	}
+
+	/** Does a piece of work, and tells what came of it unless nobody wants it any more. */
+	async #try(what: 'sizes' | 'lines', work: () => Promise<void>, signal: AbortSignal): Promise<void> {
+		let trouble = '';
+		try {
+			await work();
+		} catch (error) {
+			trouble = messageOf(error);
+		}
+		if (!signal.aborted) this.#troubles = { ...this.#troubles, [what]: trouble };
+	}
+
 	/** Reads the sizes anew, with what selectors hit. */
 	async read(
 		looked: Looked,
@@ -68,30 +84,36 @@ export class TypeReading {
 		isTried: boolean,
 		signal: AbortSignal
 	): Promise<void> {
-		try {
-			const read = await readSizes(looked.page, looked.stages, looked.lead, selectors);
-			if (signal.aborted) return;
-			this.looked = looked;
-			this.now = read;
-			if (!isTried) this.before = read;
-		} catch (error) {
-			this.trouble = messageOf(error);
-		}
+		await this.#try(
+			'sizes',
+			async () => {
+				const read = await readSizes(looked.page, looked.stages, looked.lead, selectors);
+				if (signal.aborted) return;
+				this.looked = looked;
+				this.now = read;
+				if (!isTried) this.before = read;
+			},
+			signal
+		);
 	}
 
 	/** Lets the engine lay the texts out: at some widths, then where levels take more or fewer lines. */
 	async measure({ page, stages, lead }: Looked, signal: AbortSignal): Promise<void> {
 		const laid = new Map<number, LaidTexts>();
-		try {
-			for (let next: readonly number[] = ASKED; next.length > 0 && !signal.aborted;) {
-				for await (const one of laidTexts(page, stages, lead, next, signal)) laid.set(one.width, one);
-				if (!signal.aborted) this.laid = new Map(laid);
-				const known = this.levels('now').map(({ path }) => linesOfText(laid, path));
-				next = laid.size > MOST_LAID ? [] : nextForLines(known);
-			}
-		} catch (error) {
-			this.trouble = messageOf(error);
-		}
+		await this.#try(
+			'lines',
+			async () => {
+				for (let next: readonly number[] = ASKED; next.length > 0 && !signal.aborted;) {
+					const had = laid.size;
+					for await (const one of laidTexts(page, stages, lead, next, signal)) laid.set(one.width, one);
+					if (laid.size === had) return;
+					if (!signal.aborted) this.laid = new Map(laid);
+					const known = this.levels('now').map(({ path }) => linesOfText(laid, path));
+					next = laid.size > MOST_LAID ? [] : nextForLines(known);
+				}
+			},
+			signal
+		);
 	}
 
 	/** Lets the engine tell how texts are broken at other widths, too. */
@@ -100,17 +122,25 @@ export class TypeReading {
 		const missing = widths.filter((width) => !this.laid.has(width));
 		if (!looked || this.laid.size === 0 || missing.length === 0) return;
 		const found: [number, LaidTexts][] = [];
-		for await (const one of laidTexts(looked.page, looked.stages, looked.lead, missing, signal))
-			found.push([one.width, one]);
-		if (!signal.aborted) this.laid = new Map([...this.laid, ...found]);
+		await this.#try(
+			'lines',
+			async () => {
+				for await (const one of laidTexts(looked.page, looked.stages, looked.lead, missing, signal))
+					found.push([one.width, one]);
+				if (!signal.aborted) this.laid = new Map([...this.laid, ...found]);
+			},
+			signal
+		);
 	}
 
 	/** Finds to the px where a text takes more or fewer lines. */
 	async refine(path: ElementPath, signal: AbortSignal): Promise<void> {
 		for (;;) {
 			const next = nextForLines([linesOfText(this.laid, path)]);
-			if (next.length === 0 || signal.aborted || this.laid.size > 2 * MOST_LAID) return;
+			const had = this.laid.size;
+			if (next.length === 0 || signal.aborted || had > 2 * MOST_LAID) return;
 			await this.lookAt(next, signal);
+			if (this.laid.size === had) return;
 		}
 	}
 }

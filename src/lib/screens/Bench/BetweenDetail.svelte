@@ -11,6 +11,8 @@
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import { placeName } from '../frames/placeName.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -30,21 +32,20 @@
 	const between = $derived(widthBetween(lo, hi));
 
 	/** What is otherwise there than on both sides; null while it is measured. */
-	let unlike = $state.raw<Unlike | null>(null);
-	$effect(() => {
-		if (between === undefined) return;
-		const gone = new AbortController();
-		const widths = [Math.floor(lo), between, Math.ceil(hi)] as const;
-		void unlikeBoth(swept, as, widths, gone.signal).then((found) => (unlike = found ?? null));
-		return () => gone.abort();
+	const answer = later<readonly [number, number, number], Unlike | undefined>({
+		question: () => (between === undefined ? undefined : [Math.floor(lo), between, Math.ceil(hi)]),
+		about: String,
+		ask: (widths, signal) => unlikeBoth(swept, as, widths, signal)
 	});
+	const unlike = $derived(answer.value ?? null);
 	$effect(() => () => {
 		if (typeof viewing.beside === 'number') viewing.beside = null;
 	});
 </script>
 
+<Trouble sentence={answer.error} />
 <p role="status">
-	{#if between === undefined}
+	{#if answer.error !== ''}{:else if between === undefined}
 		It is too narrow to be laid out: less than a 16th of a px.
 	{:else if unlike === null}
 		It is laid out at {between} …

@@ -18,6 +18,8 @@
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
 	import Spaces from './Spaces.svelte';
 	import SumBar from './SumBar.svelte';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -66,15 +68,12 @@
 	);
 	const lead = $derived(rows.find(({ frame }) => frame === 'lead')?.box);
 
-	let others = $state.raw<readonly Instead[]>([]);
-	$effect(() => {
-		void page.conditions;
-		let current = true;
-		void instead(path).then((found) => {
-			if (current) others = found;
-		});
-		return () => (current = false);
+	const asked = later({
+		question: () => ({ path, of: page.conditions }),
+		about: (question) => question.path.join(),
+		ask: (question) => instead(question.path)
 	});
+	const others = $derived(asked.value ?? []);
 
 	/** Four sides as short as they can be written. */
 	function sides({ top, right, bottom, left }: Sides): string {
@@ -139,6 +138,7 @@
 	];
 </script>
 
+<Trouble sentence={asked.error} />
 {#if element}
 	<div class="name">
 		<p role="status">

@@ -2,10 +2,12 @@
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import { caretRule, type CaretRule } from '$lib/state/caretRule.ts';
-	import { counted, hitsOf, outlining, type FileHits } from '$lib/state/hits.ts';
+	import { counted, hitsOf, outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { printPaths, selectionView } from '$lib/state/selection.svelte.ts';
 	import type { FileText } from '$lib/state/texts.svelte.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -25,26 +27,22 @@
 	/** How long the caret rests before it is asked, ms. */
 	const REST = 150;
 
-	let hits = $state.raw<FileHits | null>(null);
 	$effect(() => {
 		const [{ state }, { conditions }] = [file, page];
 		if (!found) return;
-		let current = true;
 		const timer = setTimeout(() => {
 			if (file.isBehind || file.state !== state || page.conditions !== conditions) return;
-			const next = caretRule(file, page.sources);
-			rule = next;
-			if (!next) hits = null;
-			else
-				void hitsOf(next.selector, file.path).then((answer) => {
-					if (current) hits = answer;
-				});
+			rule = caretRule(file, page.sources);
 		}, REST);
-		return () => {
-			current = false;
-			clearTimeout(timer);
-		};
+		return () => clearTimeout(timer);
 	});
+	const answer = later({
+		question: () =>
+			rule && found ? { selector: rule.selector, path: file.path, of: page.conditions } : undefined,
+		about: ({ selector, path }) => `${path} ${selector}`,
+		ask: ({ selector, path }) => hitsOf(selector, path)
+	});
+	const hits = $derived(answer.value ?? null);
 	/** Whether the keys go to the sheet: outlines that nobody asked for are not shown. */
 	let typing = $state(false);
 	const look = (): void => {
@@ -69,6 +67,7 @@
 	}
 </script>
 
+<Trouble sentence={answer.error} />
 <svelte:document onfocusin={look} onfocusout={() => (typing = false)} />
 
 <div class="hits" role="group" aria-label="What the rule at the caret hits">

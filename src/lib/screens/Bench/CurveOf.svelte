@@ -17,6 +17,8 @@
 	import Curve from '$lib/ui/curve/Curve.svelte';
 	import ChangeCause from './ChangeCause.svelte';
 	import Edges from './Edges.svelte';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -32,12 +34,12 @@
 	let { site, page, following, bands, path, trace, onplace }: Props = $props();
 
 	/** Properties that are declared on what is selected. */
-	let declared = $state.raw<readonly string[]>([]);
-	$effect(() => {
-		let asked = true;
-		void trace(path).then((found) => asked && (declared = found?.properties ?? []));
-		return () => (asked = false);
+	const asked = later({
+		question: () => path,
+		about: (of) => of.join(),
+		ask: async (of) => (await trace(of))?.properties ?? []
 	});
+	const declared = $derived(asked.value ?? []);
 
 	const { changes, coverage, of } = $derived(following);
 	const as = $derived(of && sweptAs(of.swept.lead, of.swept.plain).as);
@@ -141,6 +143,7 @@
 	const value = $derived(following.known.get(carriage.width));
 </script>
 
+<Trouble sentence={asked.error} />
 <form onsubmit={follow}>
 	<select
 		aria-label="What is followed"

@@ -17,6 +17,8 @@
 	import BetweenDetail from './BetweenDetail.svelte';
 	import Edges from './Edges.svelte';
 	import { placeName } from '../frames/placeName.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -32,26 +34,23 @@
 	let { site, page, sweeping, swept, row, onplace, onpropose, onjoin }: Props = $props();
 
 	/** What is to blame, each with what would mend it beside it; null while that is tried. */
-	let blamed = $state.raw<
-		readonly (Blame & { readonly remedy: Awaited<ReturnType<typeof remedyFor>> })[] | null
-	>(null);
+	type Blamed = Blame & { readonly remedy: Awaited<ReturnType<typeof remedyFor>> };
 	const isAbout = $derived(row.paths.length > 0 && row.kind.name !== 'row');
-	$effect(() => {
-		if (!isAbout) return;
-		const gone = new AbortController();
-		const of = { ...swept, site, as: sweeping.as };
-		const asked = row;
-		void (async () => {
-			const found = await blameFor(of, asked, gone.signal);
-			const all = [];
-			for (const one of found) all.push({ ...one, remedy: await remedyFor(of, asked, one, gone.signal) });
-			if (gone.signal.aborted) return;
-			blamed = all;
+	const answer = later({
+		question: () => (isAbout ? row : undefined),
+		about: ({ key }) => key,
+		ask: async (asked, signal) => {
+			const of = { ...swept, site, as: sweeping.as };
+			const found = await blameFor(of, asked, signal);
+			const all: Blamed[] = [];
+			for (const one of found) all.push({ ...one, remedy: await remedyFor(of, asked, one, signal) });
 			const [first] = found;
-			if (first) onplace({ path: first.from.file, offset: first.from.span.start, aside: true });
-		})();
-		return () => gone.abort();
+			if (first && !signal.aborted)
+				onplace({ path: first.from.file, offset: first.from.span.start, aside: true });
+			return all;
+		}
 	});
+	const blamed = $derived<readonly Blamed[] | null>(answer.value ?? null);
 
 	async function takeOut({ from }: Blame): Promise<void> {
 		const { proposal } = await onpropose();
@@ -59,7 +58,7 @@
 			(desk) => takeOutAll(desk, [from]) ?? { does: `${from.property}: ${from.written} goes.`, notes: [] }
 		);
 	}
-	async function mend({ from, remedy }: (typeof blamed & object)[number]): Promise<void> {
+	async function mend({ from, remedy }: Blamed): Promise<void> {
 		const { proposal } = await onpropose();
 		if (!remedy) return;
 		const { property, value } = remedy;
@@ -82,6 +81,7 @@
 	}
 </script>
 
+<Trouble sentence={answer.error} />
 <div class="detail">
 	{#if isAbout}
 		{#if blamed === null}
@@ -123,7 +123,6 @@
 		>
 		<Button look="quiet" type="submit" disabled={reason.trim() === ''}>Accept it</Button>
 	</form>
-	{#if site.kept.accepted.trouble}<p class="trouble" role="alert">{site.kept.accepted.trouble}</p>{/if}
 </div>
 
 <style>
@@ -144,10 +143,6 @@
 
 	.quiet {
 		color: var(--ink-2);
-	}
-
-	.trouble {
-		color: var(--rubric);
 	}
 
 	code {

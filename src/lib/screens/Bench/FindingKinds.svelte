@@ -3,6 +3,7 @@
 	import type { KindSetting } from '$lib/core/findings/settings.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Sweeping } from '$lib/state/sweeping.svelte.ts';
+	import NotKept from '$lib/ui/NotKept.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -80,7 +81,7 @@
 			{/if}
 		</div>
 	{/each}
-	{#if finding.trouble}<p role="alert">{finding.trouble}</p>{/if}
+	<NotKept list={finding} />
 </fieldset>
 
 <style>
@@ -116,9 +117,5 @@
 		background: none;
 		font-family: var(--mono);
 		text-align: right;
-	}
-
-	p {
-		color: var(--rubric);
 	}
 </style>

@@ -15,6 +15,7 @@
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Menu from '$lib/ui/Menu.svelte';
+	import NotKept from '$lib/ui/NotKept.svelte';
 	import FindingDetail from './FindingDetail.svelte';
 	import FindingKinds from './FindingKinds.svelte';
 
@@ -147,6 +148,7 @@
 	</details>
 {/if}
 {#each sweeping.given as width (width)}<p class="trouble" role="alert">{hangs(width)}</p>{/each}
+<NotKept list={site.kept.accepted} />
 {#if sweeping.trouble !== ''}<p class="trouble" role="alert">{sweeping.trouble}</p>{/if}
 <ul>
 	{#each groups as group (group.key)}

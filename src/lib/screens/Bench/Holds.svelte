@@ -19,6 +19,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import type { Swept } from '$lib/state/sweeping.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import NotKept from '$lib/ui/NotKept.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -98,6 +99,7 @@
 	>
 </form>
 {#if holding.trouble !== ''}<p class="trouble" role="alert">{holding.trouble}</p>{/if}
+<NotKept list={site.kept.hold} />
 <ul>
 	{#each holding.list as one, i (i)}
 		{@const state = holding.stateOf(one)}

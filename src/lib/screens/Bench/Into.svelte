@@ -13,6 +13,7 @@
 	import type { Hits } from '$lib/state/reach.ts';
 	import ChangedLines from '../shell/ChangedLines.svelte';
 	import { placeName } from '../frames/placeName.ts';
+	import { later } from '$lib/state/later.svelte.ts';
 
 	interface Props {
 		page: PageState;
@@ -53,40 +54,36 @@
 			? 'the style attribute'
 			: `${exists ? '' : 'new: '}${to.selector.replace(/\s+/g, ' ')} in ${shortFile(to.file)}`;
 
-	let hits = $state('');
 	$effect(() => {
-		hits = '';
 		if (selector === '') return;
-		let current = true;
-		const asked = elementsOf(selector);
-		outlining.show(asked);
-		void reach([asked]).then(({ here, elsewhere }) => {
-			if (!current) return;
+		outlining.show(elementsOf(selector));
+		return () => outlining.show('');
+	});
+	/** How many elements the selector hits, in words. */
+	const hits = later({
+		question: () => (selector === '' ? undefined : elementsOf(selector)),
+		about: (asked) => asked,
+		ask: async (asked) => {
+			const { here, elsewhere } = await reach([asked]);
 			const pages = [...elsewhere.values()].flatMap(([count]) => (count ? [count] : []));
 			const sum = pages.reduce((all, count) => all + count, 0);
 			const others = pages.length === 1 ? '1 other page' : `${pages.length} other pages`;
-			hits = `${here[0] ?? 0} here · ${pages.length === 0 ? 'none elsewhere' : `${sum} on ${others}`}`;
-		});
-		return () => {
-			current = false;
-			outlining.show('');
-		};
+			return `${here[0] ?? 0} here · ${pages.length === 0 ? 'none elsewhere' : `${sum} on ${others}`}`;
+		}
 	});
 
 	/** What stands off the element by the space that is written, as it was before: what relies on it. */
-	let relying = $state.raw<readonly string[]>([]);
-	$effect(() => {
-		relying = [];
-		const { property } = held;
-		const { looked } = collating;
-		const [path] = looked?.paths ?? [];
-		if (!path || !looked) return;
-		let current = true;
-		const spaces = (of: ElementPath) => looked.stages.spaces('lead', of);
-		void untrack(() => relyingOn({ page, spaces }, path, property)).then((found) => {
-			if (current) relying = found;
-		});
-		return () => (current = false);
+	const relying = later({
+		question: () => {
+			const { looked } = collating;
+			const [path] = looked?.paths ?? [];
+			return path && looked ? { property: held.property, path, stages: looked.stages } : undefined;
+		},
+		about: ({ property, path }) => `${property} ${path.join()}`,
+		ask: ({ property, path, stages }) => {
+			const spaces = (of: ElementPath) => stages.spaces('lead', of);
+			return untrack(() => relyingOn({ page, spaces }, path, property));
+		}
 	});
 
 	/** Takes what is as strong; the keys go on to the field. */
@@ -107,7 +104,7 @@
 				{#each held.choices as one, i (i)}<option value={i}>{called(one)}</option>{/each}
 			</select>
 		</label>
-		<span>{hits}</span>
+		<span>{hits.value ?? hits.error}</span>
 	</p>
 	<p>
 		<label>
@@ -149,7 +146,7 @@
 			>
 		{/if}
 	</p>
-	{#if relying.length > 0}<p class="relying">{relying.join('; ')}.</p>{/if}
+	{#if relying.value?.length}<p class="relying">{relying.value.join('; ')}.</p>{/if}
 	<p class="told" role="status">
 		{#if hand.refusal}
 			<em>{hand.refusal.sentence}</em>

@@ -5,6 +5,8 @@
 	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -15,19 +17,26 @@
 
 	let { page, file, onplace, onclose }: Props = $props();
 
-	let found = $state.raw<readonly Leftover[] | null>(null);
-	$effect(() => void leftoversOf(file, page.sources).then((answer) => (found = answer)));
+	const answer = later<FileText, readonly Leftover[]>({
+		question: () => file,
+		about: ({ path }) => path,
+		ask: (of) => leftoversOf(of, page.sources)
+	});
+	const found = $derived(answer.value ?? null);
 	const starts = $derived(lineStarts(file.text));
 </script>
 
 <Dialog title="Leftovers of {file.path}" {onclose}>
 	{#snippet children(close)}
+		<Trouble sentence={answer.error} />
 		<p role="status">
-			{found === null
-				? 'Every rule is tried on every page that has the file…'
-				: found.length === 0
-					? 'Every rule hits something on some page that has this file.'
-					: `${found.length === 1 ? 'One rule hits' : `${found.length} rules hit`} nothing, on no page that has this file, whatever is hovered or focused.`}
+			{answer.error !== ''
+				? ''
+				: found === null
+					? 'Every rule is tried on every page that has the file…'
+					: found.length === 0
+						? 'Every rule hits something on some page that has this file.'
+						: `${found.length === 1 ? 'One rule hits' : `${found.length} rules hit`} nothing, on no page that has this file, whatever is hovered or focused.`}
 		</p>
 		<ul>
 			{#each found ?? [] as { offset, selector, sure } (offset)}

@@ -7,6 +7,7 @@
 	import { originals, type Mode } from '$lib/state/originals.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import NotKept from '$lib/ui/NotKept.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -155,7 +156,8 @@
 	<Button onclick={() => originals.begin('measure')}>Measure between points</Button>
 	{#if originals.task}<Button look="quiet" onclick={() => originals.end()}>Done</Button>{/if}
 </div>
-<p class="wants" role="status">{originals.wants ?? kept.trouble ?? ''}</p>
+<p class="wants" role="status">{originals.wants ?? ''}</p>
+<NotKept list={kept} />
 
 <style>
 	.drop {

@@ -14,6 +14,8 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { picked, selectionView } from '$lib/state/selection.svelte.ts';
 	import { keyOf, outlineRows, type OutlineRow } from './outlineRows.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -33,24 +35,14 @@
 	const REST = 250;
 
 	let words = $state('');
-	let hidden = $state.raw<ReadonlyMap<string, Unseen>>(new Map());
-	$effect(() => {
-		void page.conditions;
-		void lead;
-		let current = true;
+	const unseenNow = later<unknown, ReadonlyMap<string, Unseen>>({
+		question: () => [page.conditions, lead],
+		about: () => page.path,
 		// What the frames are to show now comes first.
-		const timer = setTimeout(
-			() =>
-				void unseen().then((found) => {
-					if (current) hidden = found;
-				}),
-			REST
-		);
-		return () => {
-			current = false;
-			clearTimeout(timer);
-		};
+		rest: REST,
+		ask: () => unseen()
 	});
+	const hidden = $derived(unseenNow.value ?? new Map<string, Unseen>());
 
 	let opened = $state.raw<ReadonlySet<string>>(new Set());
 	let active = $state('');
@@ -122,6 +114,7 @@
 	const whole = $derived(elementAt(page.page, selected[0] ?? []) ?? body);
 </script>
 
+<Trouble sentence={unseenNow.error} />
 <div class="head">
 	<label>
 		Find

@@ -16,7 +16,9 @@
 	import GiveClass from './GiveClass.svelte';
 	import MoveRule from './MoveRule.svelte';
 	import { placeName } from '../frames/placeName.ts';
-	import { reached, type Reached, type ReachRow } from './reachRows.ts';
+	import { reached, type ReachRow } from './reachRows.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -57,25 +59,19 @@
 	);
 	const selectorAtCaret = $derived(rule?.span ? rule.selector : '');
 
-	let answer = $state.raw<Reached | null>(null);
-	$effect(() => {
-		let current = true;
-		void reached(all, paths, selectorAtCaret, { reach, matching }).then((found) => {
-			if (current) answer = found;
-		});
-		return () => (current = false);
+	const answer = later({
+		question: () => ({ all, paths, selector: selectorAtCaret }),
+		about: (asked) => asked.paths.map((one) => one.join()).join(' '),
+		ask: (asked) => reached(asked.all, asked.paths, asked.selector, { reach, matching })
 	});
 
 	let property = $state('');
-	let traced = $state.raw<Trace | null>(null);
-	$effect(() => {
-		void page.conditions;
-		let current = true;
-		void trace(path).then((found) => {
-			if (current) traced = found;
-		});
-		return () => (current = false);
+	const asked = later({
+		question: () => ({ path, of: page.conditions }),
+		about: (question) => question.path.join(),
+		ask: (question) => trace(question.path)
 	});
+	const traced = $derived(asked.value ?? null);
 
 	/** Whether a new rule would win the property in question, in words; '' while none is asked about. */
 	function fate({ specificity, rung }: Candidate): string {
@@ -89,13 +85,13 @@
 	}
 
 	const rows = $derived(
-		(answer?.rows ?? []).map((one, i, list) => ({
+		(answer.value?.rows ?? []).map((one, i, list) => ({
 			...one,
 			heading: list[i - 1]?.rung === one.rung ? '' : CALLED[one.rung],
 			fate: fate(one)
 		}))
 	);
-	const others = $derived(answer?.others ?? 0);
+	const others = $derived(answer.value?.others ?? 0);
 
 	const hitsInWords = ({ here, pages }: ReachRow): string =>
 		`It hits ${counted(here ?? 0)} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
@@ -109,6 +105,7 @@
 	}
 </script>
 
+<Trouble sentence={answer.error || asked.error} />
 {#if element}
 	<div class="head">
 		<p role="status">
@@ -129,12 +126,13 @@
 			{#each traced?.properties ?? [] as one (one)}<option value={one}></option>{/each}
 		</datalist>
 	</div>
-	{#if answer?.rung}
+	{#if answer.value?.rung}
+		{@const { rung, rows } = answer.value}
 		<MoveRule
 			selector={selectorAtCaret}
-			rung={answer.rung}
-			called={CALLED[answer.rung]}
-			rows={answer.rows}
+			{rung}
+			called={CALLED[rung]}
+			{rows}
 			onwrite={(row) => onwrite(row.selector, hitsInWords(row))}
 		/>
 	{/if}

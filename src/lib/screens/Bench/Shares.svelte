@@ -2,6 +2,8 @@
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import type { Trace } from '$lib/state/trace.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -16,23 +18,21 @@
 	const OF_BOX =
 		/^(margin|padding|border)-|^(min-|max-)?(width|height)$|^(top|right|bottom|left|flex-basis|row-gap|column-gap)$/;
 
-	let lines = $state.raw<readonly { readonly property: string; readonly share: string }[]>([]);
-	$effect(() => {
-		void page.conditions;
-		const at = width;
-		let current = true;
-		void trace(path).then((found) => {
-			if (!current) return;
-			lines = (found?.properties ?? [])
+	const asked = later({
+		question: () => ({ path, at: width, of: page.conditions }),
+		about: (question) => question.path.join(),
+		ask: async (question) => {
+			const found = await trace(question.path);
+			return (found?.properties ?? [])
 				.filter((property) => OF_BOX.test(property))
 				.flatMap((property) => {
-					const outcome = found?.at(property, at);
+					const outcome = found?.at(property, question.at);
 					const value = outcome?.kind === 'own' ? outcome.own.winner?.value : undefined;
 					return (value ? (found?.shares(property, value) ?? []) : []).map((share) => ({ property, share }));
 				});
-		});
-		return () => (current = false);
+		}
 	});
+	const lines = $derived(asked.value ?? []);
 	/** Properties that have the same share are one line. */
 	const said = $derived(
 		[...new Set(lines.map(({ share }) => share))].map((share) => ({
@@ -42,6 +42,7 @@
 	);
 </script>
 
+<Trouble sentence={asked.error} />
 {#if said.length > 0}
 	<dl>
 		{#each said as { share, of }, i (i)}

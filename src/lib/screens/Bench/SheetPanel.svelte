@@ -26,6 +26,7 @@
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Sheet from './Sheet.svelte';
 	import SheetBar from './SheetBar.svelte';
+	import { later } from '$lib/state/later.svelte.ts';
 
 	interface Props {
 		site: SiteState;
@@ -158,30 +159,16 @@
 	/** Longer texts, in UTF-16 units, are not judged: all their declarations would have to be tried. */
 	const MOST_JUDGED = 400_000;
 	/** What does nothing, in which file. */
-	let judged = $state.raw<{ readonly path: string; readonly found: readonly Idle[] }>({
-		path: '',
-		found: []
+	const judged = later({
+		question: () =>
+			idle && shown && shown.text.length <= MOST_JUDGED
+				? { idle, path: shown.path, of: [page.conditions, lead] }
+				: undefined,
+		about: ({ path }) => path,
+		rest: IDLE_REST,
+		ask: (asked): Promise<readonly Idle[]> => asked.idle(asked.path)
 	});
-	const doNothing = $derived(judged.path === shown?.path ? judged.found : []);
-	$effect(() => {
-		const path = shown?.path;
-		void page.conditions;
-		void lead;
-		if (!idle || path === undefined || (shown?.text.length ?? 0) > MOST_JUDGED) return;
-		const asked = idle;
-		let current = true;
-		const timer = setTimeout(
-			() =>
-				void asked(path).then((found) => {
-					if (current) judged = { path, found };
-				}),
-			IDLE_REST
-		);
-		return () => {
-			current = false;
-			clearTimeout(timer);
-		};
-	});
+	const doNothing = $derived(judged.value ?? []);
 
 	let leftovers = $state(false);
 	let hits = $state<CaretHits>();

@@ -4,6 +4,8 @@
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -15,14 +17,10 @@
 
 	let { page, path, spaces, onselect }: Props = $props();
 
-	let found = $state.raw<readonly SpaceFound[]>([]);
-	$effect(() => {
-		void [page.conditions, selectionView.boxes];
-		let current = true;
-		void spaces(path).then((answer) => {
-			if (current) found = answer;
-		});
-		return () => (current = false);
+	const asked = later({
+		question: () => ({ path, of: [page.conditions, selectionView.boxes] }),
+		about: ({ path: of }) => of.join(),
+		ask: ({ path: of }) => spaces(of)
 	});
 
 	const SIDES = { top: 'above', right: 'right', bottom: 'below', left: 'left' } as const;
@@ -36,13 +34,14 @@
 		rest: 'line height, alignment or free room'
 	};
 	const rows = $derived(
-		found.map((one) => {
+		(asked.value ?? []).map((one) => {
 			const other = elementAt(page.page, one.path ?? path.slice(0, -1));
 			return { ...one, other, parts: partsOfSpace(one) };
 		})
 	);
 </script>
 
+<Trouble sentence={asked.error} />
 {#if rows.length > 0}
 	<table>
 		<thead>

@@ -6,6 +6,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import { PINNED_STATES, states } from '$lib/state/states.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import NotKept from '$lib/ui/NotKept.svelte';
 	import StagedForm from './StagedForm.svelte';
 
 	interface Props {
@@ -115,8 +116,8 @@
 		</li>
 	{/each}
 </ul>
+<NotKept list={kept} />
 <p role="status">
-	{#if kept.trouble}<em>{kept.trouble}</em>{/if}
 	{#if kept.before}
 		{kept.before.change}. <Button look="quiet" onclick={() => kept.undo()}>Take it back</Button>
 	{/if}
@@ -173,10 +174,5 @@
 
 	ul {
 		margin-bottom: 0.375rem;
-	}
-
-	em {
-		color: var(--rubric);
-		font-style: normal;
 	}
 </style>

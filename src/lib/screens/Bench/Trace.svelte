@@ -10,6 +10,8 @@
 	import TracePlace from './TracePlace.svelte';
 	import TraceWhy from './TraceWhy.svelte';
 	import { traceWords } from './traceWords.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -26,36 +28,38 @@
 
 	let { page, path, lead, bands, trace, onplace, onmute, onselect }: Props = $props();
 
+	interface Question {
+		readonly path: ElementPath;
+		readonly pseudo: string;
+		/** What the answer depends on besides. */
+		readonly of: unknown;
+	}
+
 	/** Rows that a typed word may bring. */
 	const MOST = 60;
 
-	let found = $state.raw<Trace | null>(null);
 	let words = $state('');
 	let open = $state('');
 	/** The pseudo-element that is asked about; '' for the element itself. */
 	let chosen = $state('');
+	/** The pseudo-elements of what was asked about last. */
 	let pseudos = $state.raw<readonly string[]>([]);
 	const pseudo = $derived(pseudos.includes(chosen) ? chosen : '');
-	$effect(() => {
-		// What the answer depends on, besides what is asked.
-		void page.conditions;
-		let current = true;
-		const gone = new AbortController();
-		void trace(path, pseudo).then(async (answer) => {
-			if (!current) return;
-			found = answer;
-			pseudos = answer?.pseudos ?? [];
-			for (let next = answer; next?.refined;) {
-				next = await next.refined(bands, gone.signal);
-				if (gone.signal.aborted) return;
-				found = next;
+	const answer = later<Question, Trace | null>({
+		question: () => ({ path, pseudo, of: page.conditions }),
+		about: (asked) => `${asked.path.join()} ${asked.pseudo}`,
+		ask: async (asked, signal, report) => {
+			let next = await trace(asked.path, asked.pseudo);
+			if (signal.aborted) return next;
+			pseudos = next?.pseudos ?? [];
+			while (next?.refined && !signal.aborted) {
+				report(next);
+				next = await next.refined(bands, signal);
 			}
-		});
-		return () => {
-			current = false;
-			gone.abort();
-		};
+			return next;
+		}
 	});
+	const found = $derived(answer.value ?? null);
 
 	const element = $derived(elementAt(page.page, path));
 	const called = $derived(found && traceWords(page, found));
@@ -96,6 +100,7 @@
 	}
 </script>
 
+<Trouble sentence={answer.error} />
 {#snippet at(one: Candidate)}
 	{#if called}
 		<TracePlace

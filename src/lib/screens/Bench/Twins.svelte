@@ -3,6 +3,8 @@
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
 	import { selectionView } from '$lib/state/selection.svelte.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		page: PageState;
@@ -14,7 +16,6 @@
 	let { page, paths, computed }: Props = $props();
 
 	let mirrored = $state(false);
-	let values = $state.raw<readonly ReadonlyMap<string, string>[]>([]);
 	const boxes = $derived(selectionView.boxes.find(({ frame }) => frame === 'lead')?.boxes);
 	const [a, b] = $derived([boxes?.[0], boxes?.[1]]);
 	const gaps = $derived(a && b ? gapsBetween(a, b) : []);
@@ -24,19 +25,19 @@
 			return element ? nameOfElement(element) : '';
 		})
 	);
-	const rows = $derived(values[0] && values[1] ? twinValues(values[0], values[1], mirrored) : []);
-	const different = $derived(rows.filter(({ same }) => !same));
-
-	$effect(() => {
-		void boxes;
-		let late = false;
-		void computed(paths).then((found) => {
-			if (!late) values = found;
-		});
-		return () => (late = true);
+	const values = later({
+		question: () => ({ paths, boxes }),
+		about: ({ paths: of }) => of.map((path) => path.join()).join(' '),
+		ask: ({ paths: of }) => computed(of)
 	});
+	const rows = $derived.by(() => {
+		const [one, other] = values.value ?? [];
+		return one && other ? twinValues(one, other, mirrored) : [];
+	});
+	const different = $derived(rows.filter(({ same }) => !same));
 </script>
 
+<Trouble sentence={values.error} />
 <table>
 	<thead>
 		<tr>

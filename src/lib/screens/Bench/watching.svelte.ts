@@ -2,10 +2,12 @@ import { insist } from '$lib/state/insist.ts';
 import type { ElementPath } from '$lib/core/html/index.ts';
 import { complement, fromInterval, type IntervalSet } from '$lib/core/interval/index.ts';
 import { bandAt, type Bands } from '$lib/core/media/index.ts';
+import { messageOf } from '$lib/core/text/index.ts';
 import { seenVantage } from '$lib/core/vantage/index.ts';
 import { carriage } from '$lib/state/carriage.svelte.ts';
 import type { Following } from '$lib/state/following.svelte.ts';
 import type { Holding } from '$lib/state/holding.svelte.ts';
+import { tell } from '$lib/state/notices.svelte.ts';
 import type { SiteState } from '$lib/state/site.svelte.ts';
 import type { Swept, Sweeping } from '$lib/state/sweeping.svelte.ts';
 import { viewing } from '$lib/state/viewing.svelte.ts';
@@ -27,7 +29,13 @@ const QUIET = 10_000;
 /** Does something after a rest, unless what it depends on changes meanwhile; then what was begun is given up. */
 function afterRest(ms: number, does: (signal: AbortSignal) => Promise<void>): () => void {
 	const gone = new AbortController();
-	const timer = setTimeout(() => void does(gone.signal), ms);
+	const timer = setTimeout(
+		() =>
+			void does(gone.signal).catch((error: unknown) => {
+				if (!gone.signal.aborted) tell(messageOf(error));
+			}),
+		ms
+	);
 	return () => {
 		clearTimeout(timer);
 		gone.abort();

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import NotKept from '$lib/ui/NotKept.svelte';
 
 	let { site }: { site: SiteState } = $props();
 
@@ -26,7 +27,8 @@
 		{#each YEARS as [value, words] (value)}<option value={String(value)}>{words}</option>{/each}
 	</select>
 </label>
-<p>What a sheet uses beyond that is said at its line. {kept.trouble ?? ''}</p>
+<p>What a sheet uses beyond that is said at its line.</p>
+<NotKept list={kept} />
 
 <style>
 	label {

@@ -5,6 +5,7 @@
 	import { sourcesOf } from '$lib/core/site/index.ts';
 	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import NotKept from '$lib/ui/NotKept.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -62,7 +63,7 @@
 		</li>
 	{/each}
 </ul>
-{#if site.kept.errand.trouble}<p role="alert">{site.kept.errand.trouble}</p>{/if}
+<NotKept list={site.kept.errand} />
 
 <style>
 	h2 {
@@ -116,9 +117,5 @@
 
 	button:hover {
 		text-decoration: underline;
-	}
-
-	[role='alert'] {
-		color: var(--rubric);
 	}
 </style>

@@ -4,6 +4,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 
 	import GivenMark from './GivenMark.svelte';
+	import NotKept from '$lib/ui/NotKept.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -70,7 +71,8 @@
 		{/each}
 	</tbody>
 </table>
-<p role="status">{said || site.kept.given.trouble || ''}</p>
+<p role="status">{said}</p>
+<NotKept list={site.kept.given} />
 {#if sheets.length > 0}
 	<h2>Sheets</h2>
 	<table>

@@ -11,6 +11,7 @@
 	} from '$lib/core/vantage/index.ts';
 	import type { Vantages } from '$lib/state/vantages.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import NotKept from '$lib/ui/NotKept.svelte';
 	import VantageForm from './VantageForm.svelte';
 
 	interface Props {
@@ -182,7 +183,8 @@
 			{/if}
 		</span>
 	</p>
-	{#if unread ?? vantages.trouble}<p class="warn" role="alert">{unread ?? vantages.trouble}</p>{/if}
+	{#if unread}<p class="warn" role="alert">{unread}</p>{/if}
+	<NotKept list={vantages} />
 </section>
 
 {#if open}

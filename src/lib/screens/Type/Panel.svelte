@@ -10,6 +10,7 @@
 	import type { Typesetting } from '$lib/state/typesetting.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
+	import NotKept from '$lib/ui/NotKept.svelte';
 	import Checks from './Checks.svelte';
 	import LengthPanel from './LengthPanel.svelte';
 	import Lines from './Lines.svelte';
@@ -72,7 +73,7 @@
 	<Tabs label="What is shown of the sizes" {tabs} chosen={shown} onchoose={(id) => (tab = id as Tab)} />
 	<div class="scroll" role="tabpanel" tabindex="0" aria-label={tabs.find(({ id }) => id === shown)?.name}>
 		{#if setting.reading.trouble}<p class="trouble" role="alert">{setting.reading.trouble}</p>{/if}
-		{#if site.kept.scale.trouble}<p class="trouble" role="alert">{site.kept.scale.trouble}</p>{/if}
+		<NotKept list={site.kept.scale} />
 		{#key shown}
 			<Guarded name={tabs.find(({ id }) => id === shown)?.name ?? ''}>
 				{#if shown === 'lines'}

@@ -11,6 +11,7 @@
 	import { PageState } from '$lib/state/page.svelte.ts';
 	import { chooseWords, picked, selectionView, type Pick } from '$lib/state/selection.svelte.ts';
 	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { tell } from '$lib/state/notices.svelte.ts';
 	import { openStages, type Stages } from '$lib/state/stages.svelte.ts';
 	import { stagedChanges, states } from '$lib/state/states.svelte.ts';
 	import { viewing } from '$lib/state/viewing.svelte.ts';
@@ -167,12 +168,15 @@
 		// Over columns as beside the lead, frames that are new begin at what is selected.
 		const isNew = now !== over;
 		over = now;
-		void shown.then((at) => {
-			const [path] = selected;
-			if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
-			if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
-			framesPainted();
-		});
+		shown.then(
+			(at) => {
+				const [path] = selected;
+				if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
+				if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
+				framesPainted();
+			},
+			(error: unknown) => tell(`The frames do not show the last change: ${messageOf(error)}`, true)
+		);
 	}
 
 	$effect.pre(show);

@@ -54,8 +54,13 @@ export function liveFrames(stage: Stage) {
 		for (const id of shown.keys()) if (!ids.includes(id)) shown.delete(id);
 		// Messages arrive in order, so that one wait for the last is enough.
 		const work: Promise<Painted>[] = [];
+		/** What did not come about is not taken for shown. */
+		const begin = (begun: Promise<Painted>, undo: () => void): void => {
+			begun.catch(undo);
+			work.push(begun);
+		};
 		const arrangement = JSON.stringify(placements);
-		if (arrangement !== arranged) work.push(host.arrange(placements));
+		if (arrangement !== arranged) begin(host.arrange(placements), () => (arranged = ''));
 		arranged = arrangement;
 		const rewrite = new Groups<PageContent>();
 		const restyle = new Groups<readonly SheetText[]>();
@@ -69,27 +74,34 @@ export function liveFrames(stage: Stage) {
 			if (!changed) rewrite.add(page, id);
 			else if (changed.length > 0) restyle.add(changed, id);
 		}
-		for (const { frames, of } of rewrite.all()) work.push(host.write(frames, of));
-		for (const { frames, of } of restyle.all()) work.push(host.restyle(frames, of));
+		const forget = (frames: readonly string[]) => (): void => {
+			for (const id of frames) shown.delete(id);
+		};
+		for (const { frames, of } of rewrite.all()) begin(host.write(frames, of), forget(frames));
+		for (const { frames, of } of restyle.all()) begin(host.restyle(frames, of), forget(frames));
 		return Math.max(0, ...(await Promise.all(work)));
 	}
 
 	async function drain(): Promise<Painted> {
 		let painted = 0;
-		try {
-			for (let scene = waiting; scene; scene = waiting) {
-				waiting = undefined;
+		let failure: { readonly why: unknown } | null = null;
+		for (let scene = waiting; scene; scene = waiting) {
+			waiting = undefined;
+			failure = null;
+			try {
 				painted = Math.max(painted, await bring(scene));
+			} catch (why) {
+				failure = { why };
 			}
-		} finally {
-			// At once: a scene that comes when the last is done begins anew.
-			running = undefined;
 		}
+		// At once: a scene that comes when the last is done begins anew.
+		running = undefined;
+		if (failure) throw failure.why;
 		return painted;
 	}
 
 	return {
-		/** Resolves when the frames show this scene, or a later one, on the screen. */
+		/** Resolves when the frames show this scene, or a later one, on the screen. What fails is written again with the next scene. */
 		show(scene: Scene): Promise<Painted> {
 			waiting = scene;
 			return (running ??= drain());

@@ -62,3 +62,38 @@ it('ends a job that is not told of such widths with a sentence that names the fi
 	expect(found).toEqual([400]);
 	expect(ended).toBe('The page hangs while it is laid out at 500 px: tried twice, and given up there.');
 });
+
+it('ends what is asked of it when it is closed, and opens no stage any more', async () => {
+	const { open, told } = stages(new Map([[500, 9]]));
+	const queue = measuringQueue(open, 1);
+	const all = async (widths: number[]): Promise<number[]> => {
+		const found: number[] = [];
+		for await (const { width } of queue.read({ content, viewport, widths })) found.push(width);
+		return found;
+	};
+	// One is under way and hangs, one waits for it.
+	const [running, waiting] = [all([400, 500, 600]), all([700])];
+	await vi.advanceTimersByTimeAsync(1000);
+	queue.close();
+	expect(await running).toEqual([400]);
+	expect(await waiting).toEqual([]);
+	expect(await all([800])).toEqual([]);
+	await vi.advanceTimersByTimeAsync(60_000);
+	expect(told).toEqual({ opened: 1, closed: 1 });
+});
+
+it('closes a stage that comes when the queue is closed already', async () => {
+	const { open, told } = stages(new Map());
+	let come: () => void = () => undefined;
+	const queue = measuringQueue(() => new Promise((resolve) => (come = () => resolve(open()))), 1);
+	const reading = (async () => {
+		for await (const { width } of queue.read({ content, viewport, widths: [400] })) return width;
+		return undefined;
+	})();
+	await vi.advanceTimersByTimeAsync(10);
+	queue.close();
+	come();
+	expect(await reading).toBeUndefined();
+	await vi.advanceTimersByTimeAsync(10);
+	expect(told).toEqual({ opened: 1, closed: 1 });
+});

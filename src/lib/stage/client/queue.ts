@@ -72,10 +72,17 @@ function hash(text: string): number {
 export const hangs = (width: number): string =>
 	`The page hangs while it is laid out at ${width} px: tried twice, and given up there.`;
 
-const contentKey = ({ content, viewport }: Job): string => {
-	const text = JSON.stringify([content, viewport.height, viewport.density]);
-	return `${hash(text)}:${text.length}`;
-};
+/** What contents are told apart by; a content is one object for as long as it is the same. */
+const keys = new WeakMap<PageContent, string>();
+
+function contentKey({ content, viewport }: Job): string {
+	let key = keys.get(content);
+	if (key === undefined) {
+		const text = JSON.stringify(content);
+		keys.set(content, (key = `${hash(text)}:${text.length}`));
+	}
+	return `${key}:${viewport.height}:${viewport.density}`;
+}
 
 function deferred(): { promise: Promise<void>; resolve: () => void } {
 	let resolve: () => void = () => undefined;
@@ -105,6 +112,9 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 	const kept = new Map<string, Measured>();
 	let bytes = 0;
 	let closed = false;
+	/** What waits for something is told here that the queue is closed. */
+	const closers = new Set<() => void>();
+	const isOver = (job: Job): boolean => closed || job.signal?.aborted === true;
 	const workers = Array.from({ length: stages }, (_, i) => ({
 		n: i + 1,
 		stage: null as Stage | null,
@@ -130,8 +140,11 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 
 	/** The most urgent of the tasks that wait; those that nobody wants any more are done with. */
 	function next(): Task | undefined {
-		for (let i = waiting.length - 1; i >= 0; i--)
-			if (waiting[i]?.job.signal?.aborted) waiting.splice(i, 1)[0]?.done();
+		for (const task of [...waiting]) {
+			if (!isOver(task.job)) continue;
+			waiting.splice(waiting.indexOf(task), 1);
+			task.done();
+		}
 		let best = -1;
 		waiting.forEach((task, i) => {
 			if (best === -1 || (task.job.priority ?? 0) > (waiting[best]?.job.priority ?? 0)) best = i;
@@ -143,26 +156,34 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 		const left = new Set(task.widths);
 		/** The width over which a stage hung last. */
 		let hung: number | undefined;
-		while (left.size > 0 && !task.job.signal?.aborted) {
+		while (left.size > 0 && !isOver(task.job)) {
 			const stage = (worker.stage ??= await open(worker.n));
+			if (closed) {
+				stage.close();
+				return;
+			}
 			const alarm = silenceAlarm();
 			const { promise: heard, resolve: hearing } = deferred();
 			const hear = (told: Told): void => {
 				alarm.wind();
 				left.delete(told.width);
 				if ('snapshot' in told) keep(task.key, told);
-				if (!task.job.signal?.aborted) task.report(told);
+				if (!isOver(task.job)) task.report(told);
 				if (left.size === 0) hearing();
 			};
 			const { content, viewport, ready } = task.job;
 			ready?.(stage);
+			const { promise: closing, resolve: end } = deferred();
+			closers.add(end);
 			const work = task.way(stage.host, content, viewport, [...left], hear);
 			// Reports come by a port of their own: the last may come after the answer that all is done.
 			const finished = await Promise.race([
 				Promise.all([work, heard]).then(() => true),
-				alarm.rings.then(() => false)
+				alarm.rings.then(() => false),
+				closing.then(() => true)
 			]);
 			alarm.stop();
+			closers.delete(end);
 			if (finished) return;
 			stage.close();
 			worker.stage = null;
@@ -191,7 +212,7 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 		}
 	}
 
-	/** Has a job done by the stages; yields each width as it is had, in no fixed order. Ends early when aborted. */
+	/** Has a job done by the stages; yields each width as it is had, in no fixed order. Ends early when aborted or closed. */
 	async function* perWidth(job: Job, way: Way, known: (key: string, width: number) => Told | undefined) {
 		const key = contentKey(job);
 		const ready: Told[] = [];
@@ -226,14 +247,21 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 				}
 			});
 		}
-		job.signal?.addEventListener('abort', () => wake(), { once: true });
+		const wakeUp = (): void => wake();
+		job.signal?.addEventListener('abort', wakeUp, { once: true });
+		closers.add(wakeUp);
 		pump();
-		while (!job.signal?.aborted) {
-			const told = ready.shift();
-			if (told) yield told;
-			else if (failure) throw failure;
-			else if (open === 0) return;
-			else await new Promise<void>((resolve) => (wake = resolve));
+		try {
+			while (!isOver(job)) {
+				const told = ready.shift();
+				if (told) yield told;
+				else if (failure) throw failure;
+				else if (open === 0) return;
+				else await new Promise<void>((resolve) => (wake = resolve));
+			}
+		} finally {
+			job.signal?.removeEventListener('abort', wakeUp);
+			closers.delete(wakeUp);
 		}
 	}
 
@@ -247,8 +275,10 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 		async *read(job: Job): AsyncGenerator<Read> {
 			for await (const told of perWidth(job, read, () => undefined)) if ('readings' in told) yield told;
 		},
+		/** Ends every job where it is, and closes the stages: none is opened any more. */
 		close(): void {
 			closed = true;
+			for (const end of closers) end();
 			for (const worker of workers) worker.stage?.close();
 		}
 	};

@@ -2,7 +2,7 @@
 	import { insist, loadQuietly } from '$lib/state/insist.ts';
 	import { goto } from '$app/navigation';
 	import { page as route } from '$app/state';
-	import { perform, pressOf, type KeyMap, type Press } from '$lib/state/keys.ts';
+	import { perform, pressOf, releaseAll, type KeyMap, type Press } from '$lib/state/keys.ts';
 	import { untrack } from 'svelte';
 	import type { ElementPath, Page } from '$lib/core/html/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
@@ -143,6 +143,7 @@
 		if (press(pressOf(event))) event.preventDefault();
 	}}
 	onkeyup={(event) => press(pressOf(event))}
+	onblur={() => releaseAll(allKeys)}
 	onbeforeunload={(event) => {
 		if (site.draftTrouble && site.dirty.length > 0) event.preventDefault();
 	}}
