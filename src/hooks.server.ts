@@ -18,6 +18,22 @@ function completePolicy(headers: Headers): void {
 	headers.set('content-security-policy', styles.replace("frame-src 'self'", `frame-src 'self' ${STAGES}`));
 }
 
+/** When what nothing names is looked for first, and how often from then on, ms. */
+const [FIRST, AGAIN] = [60_000, 6 * 3600_000];
+
+export const init = (): void => {
+	const sweep = async (): Promise<void> => {
+		try {
+			const { sweepBlobs } = await import('$lib/server/blobs.ts');
+			await sweepBlobs();
+		} catch (error) {
+			log.warn(error);
+		}
+	};
+	setTimeout(() => void sweep(), FIRST).unref();
+	setInterval(() => void sweep(), AGAIN).unref();
+};
+
 export const handle: Handle = async ({ event, resolve }) => {
 	const begun = performance.now();
 	event.locals.log = log;

@@ -1,4 +1,4 @@
-import { closeSync, mkdirSync, openSync, write } from 'node:fs';
+import { closeSync, fstatSync, mkdirSync, openSync, renameSync, writeSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import pino from 'pino';
 import { dataFolder } from './dataFolder.ts';
@@ -6,9 +6,13 @@ import { dataFolder } from './dataFolder.ts';
 /** How long nothing is logged after a line could not be, ms. */
 const REST = 10_000;
 
+/** How large a log grows, bytes; the one before it is kept beside it as `.1`. */
+const MOST = 10_000_000;
+
 /** A file of lines that are written when they can be: a log may be lost, a request not. */
-export function logFile(path: string): { write(line: string): void } {
+export function logFile(path: string, most = MOST): { write(line: string): void } {
 	let file: number | undefined;
+	let size = 0;
 	let silent = 0;
 	const fail = (): void => {
 		if (file !== undefined) closeSync(file);
@@ -19,14 +23,17 @@ export function logFile(path: string): { write(line: string): void } {
 		write(line) {
 			if (Date.now() < silent) return;
 			try {
+				if (file !== undefined && size > most) {
+					closeSync(file);
+					file = undefined;
+					renameSync(path, `${path}.1`);
+				}
 				if (file === undefined) {
 					mkdirSync(dirname(path), { recursive: true });
 					file = openSync(path, 'a');
+					({ size } = fstatSync(file));
 				}
-				const at = file;
-				write(at, line, (error) => {
-					if (error && at === file) fail();
-				});
+				size += writeSync(file, line);
 			} catch {
 				fail();
 			}

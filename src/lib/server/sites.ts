@@ -2,11 +2,12 @@ import { AsyncZipDeflate, Zip, ZipPassThrough } from 'fflate';
 import { Op, type Transaction } from 'sequelize';
 import { decodeText } from '$lib/core/text/index.ts';
 import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary } from '$lib/api.ts';
+import { blobsOf, dropUnnamed } from './blobs.ts';
 import { codec } from './codec.ts';
 import { change, database } from './database.ts';
 import type { Brought } from './import/index.ts';
-import { listAllKept, listKept } from './kept.ts';
-import { Blob, Draft, File, Kept, Revision, Site } from './models.ts';
+import { listAllKept } from './kept.ts';
+import { Blob, Draft, File, Revision, Site } from './models.ts';
 import { Problem } from './problem.ts';
 import { listVantages, shipVantages } from './vantages.ts';
 import { hand } from './work/hand.ts';
@@ -109,20 +110,9 @@ export async function readSite(id: number): Promise<SiteRecord> {
 export async function deleteSite(id: number): Promise<void> {
 	await siteOf(id);
 	await change(async (transaction) => {
-		const revisions = await Revision.findAll({ where: { siteId: id }, transaction });
-		const { list } = await listKept(id, 'original', transaction);
-		const hashes = new Set([
-			...revisions.flatMap(({ manifest }) => Object.values(manifest)),
-			...list.map(({ hash }) => hash)
-		]);
+		const named = await blobsOf(id, transaction);
 		await Site.destroy({ where: { id }, transaction });
-		for (const { manifest } of await Revision.findAll({ transaction })) {
-			for (const hash of Object.values(manifest)) hashes.delete(hash);
-		}
-		for (const { fields } of await Kept.findAll({ where: { kind: 'original' }, transaction })) {
-			if ('hash' in fields) hashes.delete(fields.hash);
-		}
-		await Blob.destroy({ where: { hash: { [Op.in]: [...hashes] } }, transaction });
+		await dropUnnamed(named, transaction);
 	});
 }
 

@@ -10,7 +10,7 @@ import { sliceOf } from '../core/css/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import type { ElementFacts, FactsFound } from '../stage/protocol.ts';
-import { casesOf } from './cases.ts';
+import { casesOf, type Cases } from './cases.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
 
@@ -62,20 +62,18 @@ function factsFrom(elements: readonly ElementFacts[], verdicts: readonly Verdict
 	return found;
 }
 
-/** What a stage has told of elements, where the page is shown as a vantage. */
-function read(page: PageState, stages: Stages, vantage: Vantage, { elements }: FactsFound): Known {
-	const cases = casesOf(page, stages, vantage);
-	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(vantage.width)));
+/** What a stage has told of elements at a width, by the cases of when it was asked. */
+function read(cases: Cases, width: number, { elements }: FactsFound): Known {
+	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(width)));
 	return { facts: factsFrom(elements, verdicts), verdicts };
 }
 
-/** The facts of the first that was sought, of what a stage has told; undefined where it is not there. */
-export const factsIn = (
-	page: PageState,
-	stages: Stages,
-	vantage: Vantage,
-	found: FactsFound
-): Facts | undefined => read(page, stages, vantage, found).facts[found.hits[0]?.[0] ?? -1];
+/**
+ * The facts of the first that was sought, of what a stage has told at a width; undefined where it is not there. `cases`
+ * are those of when it was asked: what is asked by now reads otherwise.
+ */
+export const factsIn = (cases: Cases, width: number, found: FactsFound): Facts | undefined =>
+	read(cases, width, found).facts[found.hits[0]?.[0] ?? -1];
 
 /** The facts of an element of the lead, with what is in it and around it. */
 export async function factsOf(
@@ -84,8 +82,8 @@ export async function factsOf(
 	vantage: Vantage,
 	path: ElementPath
 ): Promise<Facts | undefined> {
-	casesOf(page, stages, vantage);
-	return factsIn(page, stages, vantage, await stages.facts('lead', [path], 1, FACT_LONGHANDS));
+	const cases = casesOf(page, stages, vantage);
+	return factsIn(cases, vantage.width, await stages.facts('lead', [path], 1, FACT_LONGHANDS));
 }
 
 /**
@@ -98,7 +96,8 @@ export async function idleDeclarations(
 	vantage: Vantage,
 	file: string
 ): Promise<Idle[]> {
-	const { cascade, engine } = casesOf(page, stages, vantage);
+	const cases = casesOf(page, stages, vantage);
+	const { cascade, engine } = cases;
 	const asked = cascade.declared.flatMap((declared) => {
 		if (declared.file !== file || declared.scopes.length > 0) return [];
 		const declarations = declared.declarations.flatMap((node) => {
@@ -114,7 +113,7 @@ export async function idleDeclarations(
 	const sought = asked.map(({ declared }) => declared.selectors.join(', '));
 	const found = await stages.facts('lead', sought, MOST, FACT_LONGHANDS);
 	const { hits } = found;
-	const { facts, verdicts } = read(page, stages, vantage, found);
+	const { facts, verdicts } = read(cases, vantage.width, found);
 	return asked.flatMap(({ declared, declarations }, i) =>
 		declarations.flatMap(({ node, longhands }): Idle[] => {
 			const at = node.span.start + declared.offset;

@@ -24,7 +24,7 @@ export async function layoutAt(
 	tell: (width: number, laid: LaidOut, told: Told | undefined) => void
 ): Promise<void> {
 	const { height, density } = vantage;
-	casesOf(page, stages, vantage);
+	const cases = casesOf(page, stages, vantage);
 	const asked = { path, conditions: [], longhands: FACT_LONGHANDS };
 	const content = { ...page.content(stages.prefix, vantage), asked };
 	const viewport = { width: vantage.width, height, density };
@@ -34,8 +34,7 @@ export async function layoutAt(
 		const laid = laidOut(snapshot, path);
 		const found = stages.told(measured);
 		const computed = [...(found?.computed ?? [])].filter(([name]) => !STILLED.test(name));
-		const told =
-			found && toldFrom(page, stages, { ...vantage, width }, { ...found, computed: new Map(computed) });
+		const told = found && toldFrom(cases, width, { ...found, computed: new Map(computed) });
 		if (laid) tell(width, laid, told);
 	}
 }

@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { store } from './store.ts';
 import type { ElementBox } from '../core/box/index.ts';
 import { lieByPoints, onPicture, type Lie, type Original, type Point } from '../core/original/index.ts';
@@ -122,8 +123,13 @@ class Originals {
 		return { src, x, y, width: original.width * scale, height: original.height * scale, mode, strength };
 	}
 
-	/** Brings the pictures of Originals. */
+	/** Brings the pictures of a site's Originals; those of no Original of it are let go. */
 	load(site: number, list: readonly Original[]): void {
+		const wanted = new Set(list.map(({ hash }) => hash));
+		for (const hash of this.#asked) if (!wanted.has(hash)) this.#asked.delete(hash);
+		const had = untrack(() => this.sources);
+		const left = [...had].filter(([hash]) => wanted.has(hash));
+		if (left.length < had.size) this.sources = new Map(left);
 		for (const { hash } of list) {
 			if (this.#asked.has(hash)) continue;
 			this.#asked.add(hash);
@@ -131,7 +137,9 @@ class Originals {
 				.original(site, hash)
 				.then(dataAddress)
 				.then(
-					(src) => (this.sources = new Map([...this.sources, [hash, src]])),
+					(src) => {
+						if (this.#asked.has(hash)) this.sources = new Map([...this.sources, [hash, src]]);
+					},
 					() => this.#asked.delete(hash)
 				);
 		}

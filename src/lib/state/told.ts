@@ -1,7 +1,7 @@
 import { FACT_LONGHANDS, noEffectOf, type NoEffect } from '../core/effect/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
-import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
-import { casesOf } from './cases.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import { casesOf, type Cases } from './cases.ts';
 import { factsIn } from './idle.ts';
 import type { PageState } from './page.svelte.ts';
 import type { Stages, ToldOf } from './stages.svelte.ts';
@@ -21,14 +21,9 @@ interface Asked {
 	readonly lead: SeenVantage;
 }
 
-/** What is told of an element, where the page is shown as a vantage. */
-export function toldFrom(
-	page: PageState,
-	stages: Stages,
-	vantage: Vantage,
-	{ facts: found, computed }: ToldOf
-): Told {
-	const facts = factsIn(page, stages, vantage, found);
+/** What is told of an element at a width, by the cases of when it was asked. */
+export function toldFrom(cases: Cases, width: number, { facts: found, computed }: ToldOf): Told {
+	const facts = factsIn(cases, width, found);
 	return {
 		noEffect: (longhand) =>
 			facts?.specified(longhand) === undefined ? undefined : noEffectOf(longhand, facts),
@@ -43,13 +38,13 @@ export async function toldBy(
 	width: number
 ): Promise<Told | undefined> {
 	if (!path) return undefined;
-	casesOf(page, stages, lead);
+	const cases = casesOf(page, stages, lead);
 	try {
 		const [facts, [computed]] = await Promise.all([
 			stages.facts(frame, [path], 1, FACT_LONGHANDS),
 			stages.computed(frame, [path])
 		]);
-		return computed && toldFrom(page, stages, { ...lead, width }, { facts, computed });
+		return computed && toldFrom(cases, width, { facts, computed });
 	} catch {
 		// Frames come and go with the columns.
 		return undefined;

@@ -2,6 +2,7 @@ import * as first from './0001-first.ts';
 import * as vantageFields from './0002-vantage-fields.ts';
 import * as kept from './0003-kept.ts';
 import * as givenPath from './0004-given-path.ts';
+import * as unnamed from './0005-unnamed.ts';
 
 /** All migrations in the order in which they run. One that has been released is never changed. */
-export const migrations = [first, vantageFields, kept, givenPath];
+export const migrations = [first, vantageFields, kept, givenPath, unnamed];

@@ -1,0 +1,11 @@
+import { DataTypes, type QueryInterface } from 'sequelize';
+
+export const name = '0005-unnamed';
+
+/** Since when nothing names a blob; it goes when that is long enough ago. */
+export async function up(tables: QueryInterface): Promise<void> {
+	await tables.createTable('unnamed', {
+		hash: { type: DataTypes.TEXT, primaryKey: true },
+		since: { type: DataTypes.INTEGER, allowNull: false }
+	});
+}
