@@ -6,15 +6,21 @@ interface Answer {
 	readonly reject: (error: Error) => void;
 }
 
+interface Question {
+	readonly about: string;
+	readonly turn: number;
+}
+
 /** Something that is asked outside of a component; `answers` has those that are to come, by what was asked. */
-export function asked() {
-	let question = $state.raw<{ readonly about: string; readonly turn: number }>();
+export function asked(again?: (question: Question) => string) {
+	let question = $state.raw<Question>();
 	const answers = new Map<string, Answer>();
-	let of: ReturnType<typeof later<{ about: string; turn: number }, string>> | undefined;
+	let of: ReturnType<typeof later<Question, string>> | undefined;
 	const end = $effect.root(() => {
 		of = later({
 			question: () => question,
 			about: ({ about }) => about,
+			...(again ? { again } : {}),
 			ask: ({ about, turn }) =>
 				new Promise((resolve, reject) => answers.set(`${about} ${turn}`, { resolve, reject }))
 		});

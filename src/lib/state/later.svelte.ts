@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { messageOf } from '../core/text/index.ts';
 
 /** The answer to a question, which comes later than the question. */
@@ -15,6 +16,8 @@ interface Asking<Q, A> {
 	readonly question: () => Q | undefined;
 	/** What answers are told apart by: of answers about the same, the last stays until the next has come. */
 	readonly about: (question: Q) => string;
+	/** What has it asked again, where not every new question shall: another text of it. */
+	readonly again?: (question: Q) => string;
 	/** Asks; each part of an answer that is known before the whole may be reported. */
 	readonly ask: (question: Q, signal: AbortSignal, report: (answer: A) => void) => Promise<A>;
 	/** How long everything rests before it is asked, ms; at once without. */
@@ -25,7 +28,7 @@ interface Asking<Q, A> {
  * Asks a question whenever it changes, and gives the answer to the present one: never one that was about something else,
  * or to a question that was asked again meanwhile. To be made while a component is set up.
  */
-export function later<Q, A>({ question, about, ask, rest }: Asking<Q, A>): Later<A> {
+export function later<Q, A>({ question, about, again, ask, rest }: Asking<Q, A>): Later<A> {
 	let last = $state.raw<{ readonly about: string; readonly value: A | undefined; readonly error: string }>();
 	let isBusy = $state(false);
 	const now = $derived.by(() => {
@@ -33,9 +36,14 @@ export function later<Q, A>({ question, about, ask, rest }: Asking<Q, A>): Later
 		return asked === undefined ? undefined : about(asked);
 	});
 	const current = $derived(last?.about === now ? last : undefined);
+	const turn = $derived.by(() => {
+		const asked = question();
+		return asked === undefined || !again ? asked : again(asked);
+	});
 
 	$effect(() => {
-		const asked = question();
+		void turn;
+		const asked = untrack(question);
 		if (asked === undefined) return;
 		const of = about(asked);
 		const gone = new AbortController();

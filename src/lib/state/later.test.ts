@@ -65,3 +65,16 @@ test('a rejection is a sentence, of the question that it answers alone', async (
 	expect(one.later).toMatchObject({ value: undefined, error: '', isBusy: false });
 	one.end();
 });
+
+test('a question that is the same by what has it asked again is asked once', async () => {
+	const one = asked(({ about }) => about);
+	one.put('a', 1);
+	one.put('a', 2);
+	expect([...one.answers.keys()]).toEqual(['a 1']);
+	one.answers.get('a 1')?.resolve('of a');
+	await rested();
+	expect(one.later.value).toBe('of a');
+	one.put('b', 3);
+	expect([...one.answers.keys()]).toEqual(['a 1', 'b 3']);
+	one.end();
+});

@@ -39,6 +39,8 @@
 	const answer = later({
 		question: () => (isAbout ? row : undefined),
 		about: ({ key }) => key,
+		// While every width is measured a row is made anew again and again.
+		again: ({ key, worst, widths }) => `${key} ${worst} ${printIntervalSet(widths)}`,
 		ask: async (asked, signal) => {
 			const of = { ...swept, site, as: sweeping.as };
 			const found = await blameFor(of, asked, signal);
