@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdir, mkdtemp, open, readdir, rm, stat, writeFile } from 'node:fs/promises';
+import { mkdir, mkdtemp, open, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { unzipSync, strFromU8 } from 'fflate';
@@ -111,18 +111,17 @@ test('a damaged database is set aside, what can be read of it is brought over, a
 		const site = await bring(server, {
 			'index.html': PAGE,
 			'a.css': 'p { color: red }',
-			'b.bin': new Uint8Array(300_000)
+			'b.bin': new Uint8Array(300_000).fill(7)
 		});
 		await server.kill();
-		// Its log is written back, so that what is damaged is the database itself.
+		// Its log is written back, so that what is damaged is the database itself: pages of the file of sevens.
 		const file = join(folder, 'vantaggio.sqlite');
 		const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
 		await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
 		await sequelize.close();
-		const { size } = await stat(file);
+		const begin = Math.ceil((await readFile(file)).indexOf(Buffer.alloc(4000, 7)) / 4096) * 4096;
 		const damage = await open(file, 'r+');
-		const middle = Math.floor(size / 2 / 4096) * 4096;
-		for (let at = middle; at < middle + 60_000; at += 4096)
+		for (let at = begin + 40_960; at < begin + 100_000; at += 4096)
 			await damage.write(Buffer.alloc(1000, 0xa5), 0, 1000, at);
 		await damage.close();
 		await server.start();

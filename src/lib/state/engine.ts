@@ -1,6 +1,8 @@
 import type { Engine } from '../core/cascade/index.ts';
 
 const MOST_KNOWN = 20_000;
+/** How many custom properties are registered in one document. */
+const MOST_REGISTERED = 500;
 
 /** A browser's own word on declarations, by a style that is on no element: the frames run in the same browser. */
 export function engineOf(document: Document): Engine {
@@ -13,12 +15,26 @@ export function engineOf(document: Document): Engine {
 		return new Map([...style].map((longhand) => [longhand, style.getPropertyValue(longhand)]));
 	};
 	const fitting = new Map<string, boolean>();
+	/** Where custom properties are registered, which a document never forgets: one of their own, made anew at times. */
+	let room: HTMLIFrameElement | undefined;
 	let registered = 0;
+	function roomFor(): Window & typeof globalThis {
+		if (!room?.contentWindow || registered > MOST_REGISTERED) {
+			room?.remove();
+			registered = 0;
+			room = document.createElement('iframe');
+			room.style.cssText = 'position:fixed;width:0;height:0;border:0;visibility:hidden';
+			room.setAttribute('aria-hidden', 'true');
+			room.tabIndex = -1;
+			document.body.append(room);
+		}
+		return room.contentWindow as Window & typeof globalThis;
+	}
 	/** Registers a new custom property; null where the initial value does not fit, or depends on an element. */
-	const register = (syntax: string, initialValue: string): string | null => {
+	const register = ({ CSS }: typeof globalThis, syntax: string, initialValue: string): string | null => {
 		const name = `--vantaggio-${++registered}`;
 		try {
-			document.defaultView?.CSS.registerProperty({ name, syntax, inherits: false, initialValue });
+			CSS.registerProperty({ name, syntax, inherits: false, initialValue });
 			return name;
 		} catch {
 			return null;
@@ -26,12 +42,14 @@ export function engineOf(document: Document): Engine {
 	};
 	/** What does not fit is computed as the initial value; what is that very value can be registered as one. */
 	const tryFit = (syntax: string, initial: string, value: string): boolean => {
-		const name = register(syntax, initial);
-		if (name === null || register(syntax, value) !== null) return true;
-		const element = document.documentElement.appendChild(document.createElement('i'));
+		const window = roomFor();
+		const name = register(window, syntax, initial);
+		if (name === null || register(window, syntax, value) !== null) return true;
+		const { document: own } = window;
+		const element = own.documentElement.appendChild(own.createElement('i'));
 		const computed = (text: string): string => {
 			element.style.setProperty(name, text);
-			return getComputedStyle(element).getPropertyValue(name);
+			return window.getComputedStyle(element).getPropertyValue(name);
 		};
 		const fits = computed(value) !== computed('initial');
 		element.remove();
@@ -43,6 +61,7 @@ export function engineOf(document: Document): Engine {
 			const key = JSON.stringify([syntax, initial, value]);
 			let found = fitting.get(key);
 			if (found === undefined) fitting.set(key, (found = tryFit(syntax, initial, value)));
+			if (fitting.size > MOST_KNOWN) fitting.clear();
 			return found;
 		},
 		expand(property, value) {

@@ -150,11 +150,19 @@ export class Holding {
 			try {
 				const breach = await this.#checkOne(swept, hold, signal);
 				if (signal.aborted) return;
+				// It may have been allowed, or held anew, meanwhile: then this is about what it was.
+				if (!this.#isHeld(hold)) continue;
 				this.#checked = new Map([...this.#checked, [holdKey(hold), breach]]);
 			} catch (error) {
 				if (!signal.aborted) this.trouble = messageOf(error);
 			}
 		}
+	}
+
+	/** Whether a hold is still held as it was read. */
+	#isHeld(hold: Hold): boolean {
+		const read = JSON.stringify(hold);
+		return this.list.some((one) => JSON.stringify(one) === read);
 	}
 
 	async #checkOne(swept: Swept, hold: Hold, signal: AbortSignal): Promise<Breach | null> {

@@ -242,7 +242,11 @@ export class SiteState {
 		};
 	}
 
+	/** Whether it was left: nothing of it is kept any more, and another is to be opened in its place. */
+	isClosed = false;
+
 	close(): void {
+		this.isClosed = true;
 		this.#saved.close();
 		this.#drafts.close();
 	}

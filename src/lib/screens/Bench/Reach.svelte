@@ -62,7 +62,10 @@
 	const answer = later({
 		question: () => ({ all, paths, selector: selectorAtCaret }),
 		about: (asked) => asked.paths.map((one) => one.join()).join(' '),
-		ask: (asked) => reached(asked.all, asked.paths, asked.selector, { reach, matching })
+		ask: async (asked) => ({
+			...(await reached(asked.all, asked.paths, asked.selector, { reach, matching })),
+			selector: asked.selector
+		})
 	});
 
 	let property = $state('');
@@ -126,7 +129,7 @@
 			{#each traced?.properties ?? [] as one (one)}<option value={one}></option>{/each}
 		</datalist>
 	</div>
-	{#if answer.value?.rung}
+	{#if answer.value?.rung && answer.value.selector === selectorAtCaret}
 		{@const { rung, rows } = answer.value}
 		<MoveRule
 			selector={selectorAtCaret}

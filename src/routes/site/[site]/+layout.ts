@@ -9,7 +9,7 @@ export const load = async ({ params }) => {
 	const sites = api.sites();
 	sites.catch(() => undefined);
 	try {
-		if (open?.id !== id) {
+		if (open?.id !== id || open.isClosed) {
 			open?.close();
 			open = await SiteState.open(id);
 		}

@@ -3,7 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { page as route } from '$app/state';
 	import { perform, pressOf, releaseAll, type KeyMap, type Press } from '$lib/state/keys.ts';
-	import { untrack } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import type { ElementPath, Page } from '$lib/core/html/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { FollowedSelections } from '$lib/state/followed.ts';
@@ -28,6 +28,8 @@
 	] as const;
 
 	const site = $derived(data.site);
+	// Screens are one page: it goes when the site is left.
+	onDestroy(() => site.close());
 	const screen = $derived(route.params.screen);
 	const pages = $derived(site.files.filter(({ kind }) => kind === 'page').map(({ path }) => path));
 	const asked = $derived(route.url.searchParams.get('page'));
