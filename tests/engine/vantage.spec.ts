@@ -74,13 +74,16 @@ const EXCEPTIONS: readonly Exception[] = [
 		why: BASELINE,
 		holds: ({ name, vantage, here, real }) => {
 			const density = vantage.density * vantage.zoom;
-			const [numbers, others] = [here, real].map((text) => (text.match(/[\d.]+/g) ?? []).map(Number));
+			const numbersOf = (text: string): number[] => (text.match(/-?[\d.]+/g) ?? []).map(Number);
+			const [numbers, others] = [numbersOf(here), numbersOf(real)];
 			const across = ACROSS[name];
 			return (
 				density >= 1.5 &&
 				across !== undefined &&
-				(numbers ?? []).every((one, i) => {
-					const off = Math.abs(one - (others?.[i] ?? NaN));
+				numbers.length > 0 &&
+				numbers.length === others.length &&
+				numbers.every((one, i) => {
+					const off = Math.abs(one - (others[i] ?? NaN));
 					return across.includes(i) ? off === 0 : off <= (name === 'view' ? 1 : 1 / density + 0.001);
 				})
 			);

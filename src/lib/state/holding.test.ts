@@ -14,7 +14,7 @@ vi.mock('./wake.ts', () => ({
 	sortedCuts: () => []
 }));
 vi.mock('./sweeping.svelte.ts', () => ({ sweptAs: () => ({ as: { height: 800, density: 1 } }) }));
-vi.mock('./page.svelte.ts', () => ({ PageState: class {} }));
+vi.mock('./page.svelte.ts', () => ({ PageState: vi.fn() }));
 vi.mock('./api.ts', () => ({ api: { measurement: () => answers.measurement() } }));
 
 const hold = (allowed: string[]): Hold =>

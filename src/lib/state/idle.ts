@@ -69,8 +69,8 @@ function read(cases: Cases, width: number, { elements }: FactsFound): Known {
 }
 
 /**
- * The facts of the first that was sought, of what a stage has told at a width; undefined where it is not there. `cases`
- * are those of when it was asked: what is asked by now reads otherwise.
+ * The facts of the first element that was sought, from what a stage has told at a width; undefined where it is not
+ * there. `cases` must be those that held when the stage was asked: later ones would read its answer wrongly.
  */
 export const factsIn = (cases: Cases, width: number, found: FactsFound): Facts | undefined =>
 	read(cases, width, found).facts[found.hits[0]?.[0] ?? -1];

@@ -87,8 +87,8 @@ export class KeptList<Row, Wish = Row> {
 	}
 
 	/**
-	 * To be called before the list is asked for from elsewhere; what it gives takes the answer in, unless the list was
-	 * changed here, or a later answer was taken in, since then.
+	 * Call this before asking the server for the list. The function it returns takes the answer in, unless the list has
+	 * been changed here, or a later answer has been taken in, in the meantime.
 	 */
 	asked(): (listed: Listed<Row>) => void {
 		const age = this.#age;

@@ -14,9 +14,9 @@ export interface Later<A> {
 interface Asking<Q, A> {
 	/** The question; undefined where nothing is asked. What it reads, and what `ask` reads at once, has it asked again. */
 	readonly question: () => Q | undefined;
-	/** What answers are told apart by: of answers about the same, the last stays until the next has come. */
+	/** What the answer is about, as a text. The last answer about the same thing stays until the next one comes. */
 	readonly about: (question: Q) => string;
-	/** What has it asked again, where not every new question shall: another text of it. */
+	/** Where this is given, a new question is asked only if this text of it has changed. */
 	readonly again?: (question: Q) => string;
 	/** Asks; each part of an answer that is known before the whole may be reported. */
 	readonly ask: (question: Q, signal: AbortSignal, report: (answer: A) => void) => Promise<A>;
@@ -31,19 +31,14 @@ interface Asking<Q, A> {
 export function later<Q, A>({ question, about, again, ask, rest }: Asking<Q, A>): Later<A> {
 	let last = $state.raw<{ readonly about: string; readonly value: A | undefined; readonly error: string }>();
 	let isBusy = $state(false);
-	const now = $derived.by(() => {
-		const asked = question();
-		return asked === undefined ? undefined : about(asked);
-	});
+	const present = $derived(question());
+	const now = $derived(present === undefined ? undefined : about(present));
 	const current = $derived(last?.about === now ? last : undefined);
-	const turn = $derived.by(() => {
-		const asked = question();
-		return asked === undefined || !again ? asked : again(asked);
-	});
+	const turn = $derived(present === undefined || !again ? present : again(present));
 
 	$effect(() => {
 		void turn;
-		const asked = untrack(question);
+		const asked = untrack(() => present);
 		if (asked === undefined) return;
 		const of = about(asked);
 		const gone = new AbortController();

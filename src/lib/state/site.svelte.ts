@@ -242,7 +242,7 @@ export class SiteState {
 		};
 	}
 
-	/** Whether it was left: nothing of it is kept any more, and another is to be opened in its place. */
+	/** Whether it was left; a later visit opens the site anew. */
 	isClosed = false;
 
 	close(): void {

@@ -112,7 +112,7 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 	const kept = new Map<string, Measured>();
 	let bytes = 0;
 	let closed = false;
-	/** What waits for something is told here that the queue is closed. */
+	/** Called when the queue is closed, so that nothing goes on waiting. */
 	const closers = new Set<() => void>();
 	const isOver = (job: Job): boolean => closed || job.signal?.aborted === true;
 	const workers = Array.from({ length: stages }, (_, i) => ({
@@ -140,9 +140,10 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 
 	/** The most urgent of the tasks that wait; those that nobody wants any more are done with. */
 	function next(): Task | undefined {
-		for (const task of [...waiting]) {
-			if (!isOver(task.job)) continue;
-			waiting.splice(waiting.indexOf(task), 1);
+		for (let i = waiting.length - 1; i >= 0; i--) {
+			const task = waiting[i];
+			if (!task || !isOver(task.job)) continue;
+			waiting.splice(i, 1);
 			task.done();
 		}
 		let best = -1;
