@@ -45,13 +45,13 @@
 
 <Trouble sentence={answer.error} />
 <p role="status">
-	{#if answer.error !== ''}{:else if between === undefined}
+	{#if between === undefined}
 		It is too narrow to be laid out: less than a 16th of a px.
-	{:else if unlike === null}
+	{:else if unlike === null && answer.error === ''}
 		It is laid out at {between} …
-	{:else if unlike.count === 0}
+	{:else if unlike?.count === 0}
 		At {between} the page is as on one of its sides.
-	{:else}
+	{:else if unlike}
 		At {between}
 		{unlike.count === 1 ? '1 element is' : `${unlike.count} elements are`} as on neither side: {unlike.names.join(
 			', '

@@ -86,9 +86,9 @@
 <Trouble sentence={answer.error} />
 <div class="detail">
 	{#if isAbout}
-		{#if blamed === null}
+		{#if blamed === null && answer.error === ''}
 			<p class="quiet" role="status">Declarations are taken out one by one to see which makes it …</p>
-		{:else if blamed.length === 0}
+		{:else if blamed?.length === 0}
 			<p class="quiet">No single declaration makes it: taken out one by one, it stays at {row.worst}.</p>
 		{/if}
 		{#each blamed ?? [] as blame, i (i)}
