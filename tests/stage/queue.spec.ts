@@ -124,6 +124,64 @@ test('what is urgent goes first, what is aborted ends, and two stages share the 
 	expect(order.stages).toBe(2);
 });
 
+test('of several pictures the one is measured that a browser takes that opens the page there', async ({
+	page,
+	browser,
+	server
+}) => {
+	// As high as wide in each file by another ratio, so that heights tell them apart; `?` makes files of their own.
+	const pair = (n: number): string => `/50.svg?${n} 50w, /200.svg?${n} 200w`;
+	const source = `<!doctype html><style></style><body style="margin: 0">${[
+		`<img alt="" srcset="${pair(1)}" sizes="(width < 300px) calc(5rem + 5vw), 10vw"><br>`,
+		'<img alt="" src="/50.svg?2" srcset="/200.svg?2 2x"><br>',
+		`<picture><source media="(width < 1500px)" srcset="${pair(3)}" sizes="9vw"><source type="image/none" srcset="${pair(1)}"><img alt="" src="/200.svg"></picture><br>`,
+		`<img alt="" srcset="${pair(3)}" sizes="30px"><br>`,
+		`<img alt="" srcset="/50.svg?4, data:image/svg+xml,${encodeURIComponent(drawn(200))} 2x">`
+	].join('')}`;
+	const root = new URL(server.url);
+	const site = await bring(server, { ...SITE, 'index.html': source });
+	root.hostname = `stage-9-s${site}.localhost`;
+	const places = [
+		[2000, 3],
+		[400, 1],
+		[280, 1],
+		[280, 2],
+		[1000, 1],
+		[2000, 1]
+	] as const;
+	// An emulated density is rounded otherwise than a real one, by less than a tenth of a px.
+	const tenths = (height: number | undefined): number => Math.round((height ?? NaN) * 10);
+	const heightsAt = `[...document.images].map((image) => image.getBoundingClientRect().height)`;
+	for (const [width, density] of places) {
+		const context = await browser.newContext({
+			viewport: { width, height: 700 },
+			deviceScaleFactor: density
+		});
+		const opened = await context.newPage();
+		await opened.route('**/*', (route) =>
+			route.request().resourceType() === 'document'
+				? route.fulfill({ body: source, contentType: 'text/html' })
+				: route.continue()
+		);
+		await opened.goto(root.href);
+		const expected = ((await opened.evaluate(heightsAt)) as number[]).map(tenths);
+		await context.close();
+		const heights = await page.evaluate(
+			async ({ source, width, density }) => {
+				const own = globalThis.stageClient.contentOf(source, '');
+				const viewport = { width, height: 700, density };
+				for await (const { snapshot } of queue.measure({ content: own, viewport, widths: [width] }))
+					return [...snapshot.tags.keys()]
+						.filter((i) => snapshot.tags[i] === 'img')
+						.map((i) => snapshot.boxes[4 * i + 3]);
+				return [];
+			},
+			{ source, width, density }
+		);
+		expect([width, density, heights.map(tenths)]).toEqual([width, density, expected]);
+	}
+});
+
 test('a picture that is another one at another width is measured as that one', async ({ page }) => {
 	const widths = await page.evaluate(async () => {
 		const own = globalThis.stageClient.contentOf(

@@ -1,5 +1,6 @@
 export * from './page.ts';
 export { PAGE_LIMITS } from './bounded.ts';
+export { sourceSizes, srcsetCandidates } from './pictures.ts';
 export { isSheetLink } from './sheetLink.ts';
 export { pageNotes, type PageNote } from './notes.ts';
 export { attributeAt } from './attributeAt.ts';

@@ -1,6 +1,5 @@
 import { sliceOf, walk, type AtRule, type Block, type Sheet, type Span } from '../css/index.ts';
-import { skipSpace, T, tokensOf, next } from '../css/tokens.ts';
-import { isInside, type Page } from '../html/index.ts';
+import { isInside, sourceSizes, type Page } from '../html/index.ts';
 import type { MediaSite } from '../media/index.ts';
 import { importsOf } from './imports.ts';
 import { sheetsOfPage } from './sheets.ts';
@@ -107,19 +106,8 @@ export function conditionsOfPage(page: Page, path: string, sources: Sources): Pa
 
 const shifted = (span: Span, by: number): Span => ({ start: span.start + by, end: span.end + by });
 
-/** The media conditions of a `sizes` attribute (HTML §4.8.4.2.1): all of an entry but its last component value. */
-export function sizesConditions(value: string): string[] {
-	const tokens = tokensOf(value);
-	const found: string[] = [];
-	let from = 0;
-	let last = 0;
-	for (let at = 0; at <= tokens.count; at = at < tokens.count ? next(tokens, at) : at + 1) {
-		if (at === tokens.count || tokens.types[at] === T.Comma) {
-			const text = value.slice(tokens.starts[from], tokens.starts[last]).trim();
-			if (text !== '') found.push(text);
-			from = at + 1;
-			last = from;
-		} else if (skipSpace(tokens, at, at + 1) === at) last = at;
-	}
-	return found;
-}
+/** The media conditions of a `sizes` attribute (HTML §4.8.4.2.2). */
+export const sizesConditions = (value: string): string[] =>
+	sourceSizes(value)
+		.map(({ condition }) => condition)
+		.filter((condition) => condition !== '');

@@ -1,5 +1,5 @@
 import { addressesIn, sliceOf, walk, type Sheet } from '../css/index.ts';
-import { innerSpan, isSheetLink, type Page, type PageElement } from '../html/index.ts';
+import { innerSpan, isSheetLink, srcsetCandidates, type Page, type PageElement } from '../html/index.ts';
 import { resolveAddress, type Target } from './address.ts';
 import { baseOf, resolveFromBase } from './sheets.ts';
 import type { Sources } from './sources.ts';
@@ -33,10 +33,6 @@ const ADDRESSES: Readonly<Record<string, Readonly<Record<string, FileKind>>>> = 
 	body: { background: 'picture' }
 };
 
-/** The addresses of a `srcset` (HTML §4.8.4.2.2). */
-export const srcsetAddresses = (value: string): string[] =>
-	[...value.matchAll(/\s*,*\s*(\S*[^\s,])(?:\s+[^,]*)?(?:,|$)/g)].map((match) => match[1] as string);
-
 function asked(element: PageElement): [FileKind, string][] {
 	const found: [FileKind, string][] = [];
 	const { tag, attributes } = element;
@@ -53,7 +49,8 @@ function asked(element: PageElement): [FileKind, string][] {
 		if (value !== undefined) found.push([kind, value]);
 	}
 	const srcset = tag === 'img' || tag === 'source' ? attributes.get('srcset')?.value : undefined;
-	if (srcset !== undefined) for (const address of srcsetAddresses(srcset)) found.push(['picture', address]);
+	if (srcset !== undefined)
+		for (const { address } of srcsetCandidates(srcset)) found.push(['picture', address]);
 	return found;
 }
 

@@ -19,7 +19,6 @@ import {
 	sheetsOfPage,
 	sourcesOf
 } from './index.ts';
-import { srcsetAddresses } from './references.ts';
 
 const of = (files: Record<string, string>) => sourcesOf((path) => files[path]);
 
@@ -53,10 +52,6 @@ describe('addresses', () => {
 	it('are written from the root', () => {
 		expect(addressOf('img/x y#.png', '/')).toBe('/img/x%20y%23.png');
 		expect(normalPath('a/./b//../c')).toBe('a/c');
-	});
-
-	it('are found in srcset', () => {
-		expect(srcsetAddresses('a.png 1x, b.png 2x,c.png')).toEqual(['a.png', 'b.png', 'c.png']);
 	});
 });
 

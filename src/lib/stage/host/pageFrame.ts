@@ -3,6 +3,7 @@ import { elementByPath } from '../../probe/path.ts';
 import { forwardKeys } from './forwardKeys.ts';
 import { doctypeOf, inertPage } from './inertPage.ts';
 import { hushLinks } from './links.ts';
+import { pictureChoice } from './pictures.ts';
 import { stage } from './staged.ts';
 import type { FrameKey, PageContent, Placement, SheetText, Viewport } from '../protocol.ts';
 
@@ -96,6 +97,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	opening.append(box);
 	parent.append(opening);
 
+	const choosePictures = pictureChoice();
 	let density = 1;
 	/** The rules of the page that was written; null before. */
 	let pageRules: string | null = null;
@@ -211,12 +213,14 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			const page = inertPage(content.html);
 			own(document).open();
 			own(document).write(`${doctypeOf(page.document)}<html>`);
+			// Before the page comes into the frame, so that no other picture is asked for.
+			shadows = page.shadows;
+			choosePictures([page.document, ...shadows], self.window(), density);
 			own(document).documentElement.replaceWith(own(document).adoptNode(own(page.document).documentElement));
 			own(document).close();
 			if (last !== content) losses = 0;
 			last = content;
 			written = document;
-			shadows = page.shadows;
 			pageRules = content.rules;
 			taps = content.taps;
 			fill(content.sheets);
@@ -261,6 +265,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 				density = viewport.density;
 				adopt();
 			}
+			if (written) choosePictures([inner(), ...shadows], self.window(), density);
 		},
 		place({ left, top, scale, viewport, part = { left: 0, top: 0, ...viewport } }) {
 			opening.style.left = `${left}px`;
