@@ -61,7 +61,7 @@ const doubled = (texts: readonly Hard[], work: (text: string) => unknown) => ():
 	const ratios = texts.map((of) => {
 		const [small, large] = [of(500), of(4000)];
 		const times = Array.from(
-			{ length: 9 },
+			{ length: 15 },
 			() => [onceOf(() => work(small)), onceOf(() => work(large))] as const
 		);
 		const [least, most] = ([0, 1] as const).map((i) => Math.min(...times.map((one) => one[i])));
