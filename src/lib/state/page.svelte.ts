@@ -1,24 +1,12 @@
 import type { IntervalSet } from '../core/interval/index.ts';
-import {
-	bandsOf,
-	differing,
-	solverOf,
-	type Bands,
-	type MediaQuery,
-	type MediaSite,
-	type Solver
-} from '../core/media/index.ts';
+import { bandsOf, differing, type Bands, type MediaQuery, type MediaSite } from '../core/media/index.ts';
 import { type Page } from '../core/html/index.ts';
 import { offsetBefore } from '../core/text/index.ts';
-import { sliceOf } from '../core/css/index.ts';
-import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../core/simulate/index.ts';
+import { frameContents, solvers, type PageModel } from '../core/page/index.ts';
 import {
-	addressOf,
 	conditionsOfPage,
 	conditionsSaid,
-	flattenSheet,
 	forceOf,
-	remembered,
 	sheetsOfPage,
 	sourcesOf,
 	type Force,
@@ -30,18 +18,18 @@ import {
 	type Words
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
-import type { PageContent, SheetText, StagedChange } from '../stage/protocol.ts';
+import type { PageContent, StagedChange } from '../stage/protocol.ts';
 import { errandsDone } from './giving.ts';
 import type { SiteState } from './site.svelte.ts';
 
 const NOTHING_STAGED: readonly StagedChange[] = [];
 
 /** One page of the site as its sources say it is; follows every keystroke. */
-export class PageState {
+export class PageState implements PageModel {
 	readonly path: string;
 	readonly #site: SiteState;
-	readonly #solvers = new Map<string, Solver>();
-	readonly #flat = new Map<string, { text: string; flat: string }>();
+	readonly #solver = solvers();
+	readonly #frameContent = frameContents();
 	readonly #text: (path: string) => string | undefined;
 	/** The page as its errands have it, while its markup is given, and what they change. */
 	readonly #given = $derived.by(() => errandsDone(this.#site, this.path, this.#text(this.path) ?? ''));
@@ -108,65 +96,8 @@ export class PageState {
 		return wordsOfPage(this.page, this.conditions, this.sources);
 	}
 
-	/** What is solved does not depend on the vantage's width. */
-	#solver(vantage: Vantage): Solver {
-		const key = JSON.stringify({ ...vantage, name: '', width: 0 });
-		let solver = this.#solvers.get(key);
-		if (!solver) this.#solvers.set(key, (solver = solverOf(vantage)));
-		if (this.#solvers.size > 50) this.#solvers.delete(this.#solvers.keys().next().value as string);
-		return solver;
-	}
-
 	/** The page as a frame of a vantage is given it, on a stage with a prefix for its files. */
 	content(prefix: string, seen: SeenVantage, staged: readonly StagedChange[] = NOTHING_STAGED): PageContent {
-		const vantage = vantageOnPage(this.page, seen);
-		const html = this.#html(this.source)(vantage);
-		const sheets = this.sheets.flatMap(({ element, from }): SheetText[] => {
-			if (from.kind === 'outside') return [];
-			const file = from.kind === 'file' ? from.path : this.path;
-			const text = from.kind === 'file' ? this.sources.text(file) : sliceOf(this.source, from.span);
-			if (text === undefined) return [];
-			return [{ element, text: this.#simulated(this.#flatten(text, file, prefix))(vantage) }];
-		});
-		const address = addressOf(this.path, prefix);
-		const { films, rightToLeft = false } = vantage;
-		return {
-			address,
-			html,
-			sheets,
-			rules: rulesOf(vantage),
-			films,
-			rightToLeft,
-			staged,
-			taps: vantage.hover === 'none'
-		};
+		return { ...this.#frameContent(this, prefix, seen), staged };
 	}
-
-	/** A page's inert source by vantage, for as long as its text stays. */
-	readonly #html = remembered(4, (source) =>
-		byVantage((vantage) => simulatePage(this.sources.page(source), vantage))
-	);
-	readonly #simulated = remembered(200, (flat) => byVantage(simulatedSheet(this.sources.sheet(flat))));
-
-	/** A sheet that imports nothing is flattened again only when its own text has changed. */
-	#flatten(text: string, file: string, prefix: string): string {
-		const key = `${prefix}${file}`;
-		const known = this.#flat.get(key);
-		if (known?.text === text && !/@import/i.test(text)) return known.flat;
-		const flat = flattenSheet(text, file, this.sources, prefix);
-		this.#flat.set(key, { text, flat });
-		return flat;
-	}
-}
-
-/** A function of a vantage that remembers some answers; nothing but what texts depend on must matter to it. */
-function byVantage<X>(compute: (vantage: SeenVantage) => X): (vantage: SeenVantage) => X {
-	const known = new Map<string, X>();
-	return (vantage) => {
-		const key = textKey(vantage);
-		let value = known.get(key);
-		if (value === undefined) known.set(key, (value = compute(vantage)));
-		if (known.size > 24) known.delete(known.keys().next().value as string);
-		return value;
-	};
 }

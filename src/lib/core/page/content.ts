@@ -1,0 +1,87 @@
+import { sliceOf } from '../css/index.ts';
+import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../simulate/index.ts';
+import { addressOf, flattenSheet, remembered } from '../site/index.ts';
+import type { SeenVantage } from '../vantage/index.ts';
+import type { PageModel } from './model.ts';
+
+/** The text for a `<style>` of a page, by the path of the element. */
+export interface StyleText {
+	readonly element: readonly number[];
+	readonly text: string;
+}
+
+/** A page as a frame of a vantage is given it: what of that its texts and the vantage decide. */
+export interface FrameContent {
+	/** Its address on the stage, from the root: relative addresses start there. */
+	readonly address: string;
+	readonly html: string;
+	readonly sheets: readonly StyleText[];
+	/** Rules that come after every sheet of the page. */
+	readonly rules: string;
+	/** Whether films play, stand still, or have not come. */
+	readonly films: 'play' | 'still' | 'none';
+	/** Whether the page is laid out from right to left, whatever it says itself. */
+	readonly rightToLeft: boolean;
+	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
+	readonly taps: boolean;
+}
+
+/** What a page's frames are given, with what of that stays as it was remembered: for one page with changing texts. */
+export function frameContents(): (model: PageModel, prefix: string, seen: SeenVantage) => FrameContent {
+	let latest: PageModel['sources'] | undefined;
+	const sources = (): PageModel['sources'] => {
+		if (!latest) throw new Error('No page was asked for.');
+		return latest;
+	};
+	/** Sheets that import nothing are flattened again only when their own text has changed. */
+	const flat = new Map<string, { readonly text: string; readonly flat: string }>();
+	/** A page's inert source by vantage, for as long as its text stays. */
+	const html = remembered(4, (source) =>
+		byVantage((vantage) => simulatePage(sources().page(source), vantage))
+	);
+	const simulated = remembered(200, (text) => byVantage(simulatedSheet(sources().sheet(text))));
+
+	function flatten(text: string, file: string, prefix: string): string {
+		const key = `${prefix}${file}`;
+		const known = flat.get(key);
+		if (known?.text === text && !/@import/i.test(text)) return known.flat;
+		const made = flattenSheet(text, file, sources(), prefix);
+		flat.set(key, { text, flat: made });
+		return made;
+	}
+
+	return (model, prefix, seen) => {
+		latest = model.sources;
+		const { path, page, source } = model;
+		const vantage = vantageOnPage(page, seen);
+		const sheets = model.sheets.flatMap(({ element, from }): StyleText[] => {
+			if (from.kind === 'outside') return [];
+			const file = from.kind === 'file' ? from.path : path;
+			const text = from.kind === 'file' ? model.sources.text(file) : sliceOf(source, from.span);
+			if (text === undefined) return [];
+			return [{ element, text: simulated(flatten(text, file, prefix))(vantage) }];
+		});
+		const { films, rightToLeft = false } = vantage;
+		return {
+			address: addressOf(path, prefix),
+			html: html(source)(vantage),
+			sheets,
+			rules: rulesOf(vantage),
+			films,
+			rightToLeft,
+			taps: vantage.hover === 'none'
+		};
+	};
+}
+
+/** A function of a vantage that remembers some answers; nothing but what texts depend on must matter to it. */
+function byVantage<X>(compute: (vantage: SeenVantage) => X): (vantage: SeenVantage) => X {
+	const known = new Map<string, X>();
+	return (vantage) => {
+		const key = textKey(vantage);
+		let value = known.get(key);
+		if (value === undefined) known.set(key, (value = compute(vantage)));
+		if (known.size > 24) known.delete(known.keys().next().value as string);
+		return value;
+	};
+}

@@ -1,0 +1,56 @@
+import type { Page } from '../html/index.ts';
+import { solverOf, type Solver } from '../media/index.ts';
+import {
+	conditionsOfPage,
+	sheetsOfPage,
+	type PageConditions,
+	type SheetUse,
+	type Sources
+} from '../site/index.ts';
+import type { Vantage } from '../vantage/index.ts';
+
+/** One page of a site as its sources say it is. */
+export interface PageModel {
+	readonly path: string;
+	readonly source: string;
+	readonly sources: Sources;
+	readonly page: Page;
+	readonly sheets: readonly SheetUse[];
+	readonly conditions: PageConditions;
+}
+
+/** A page whose texts stay as they are; each part is made when it is first asked for. */
+export function pageModel(path: string, sources: Sources): PageModel {
+	const source = sources.text(path) ?? '';
+	let sheets: readonly SheetUse[] | undefined;
+	let conditions: PageConditions | undefined;
+	return {
+		path,
+		source,
+		sources,
+		get page() {
+			return sources.page(source);
+		},
+		get sheets() {
+			return (sheets ??= sheetsOfPage(this.page, path));
+		},
+		get conditions() {
+			return (conditions ??= conditionsOfPage(this.page, path, sources));
+		}
+	};
+}
+
+/** So many vantages have their solutions remembered. */
+const MOST_SOLVERS = 50;
+
+/** Solvers by vantage, each with what it solved: what is solved does not depend on the vantage's width. */
+export function solvers(): (vantage: Vantage) => Solver {
+	const known = new Map<string, Solver>();
+	return (vantage) => {
+		const key = JSON.stringify({ ...vantage, name: '', width: 0 });
+		let solver = known.get(key);
+		if (!solver) known.set(key, (solver = solverOf(vantage)));
+		if (known.size > MOST_SOLVERS) known.delete(known.keys().next().value as string);
+		return solver;
+	};
+}
