@@ -5,5 +5,6 @@ import { frontPlugin } from './scripts/front-plugin.ts';
 export default defineConfig({
 	plugins: [frontPlugin(), sveltekit()],
 	build: { target: 'es2023', assetsInlineLimit: 0, chunkSizeWarningLimit: 2000 },
+	worker: { format: 'es' },
 	test: { include: ['src/**/*.test.ts', 'demo/*.test.ts'], testTimeout: 60_000 }
 });

@@ -41,7 +41,14 @@ export async function unlikeBoth(
 	signal: AbortSignal
 ): Promise<Unlike | undefined> {
 	const values = { longhands: [...HELD_LONGHANDS], selectors: [] };
-	const seen = await seenAt(page, stages, as, [below, between, above], values, signal);
+	const seen = await seenAt(
+		page.content(stages.prefix, as),
+		stages,
+		as,
+		[below, between, above],
+		values,
+		signal
+	);
 	const [a, b, c] = [seen.get(below), seen.get(between), seen.get(above)];
 	if (!a || !b || !c) return undefined;
 	const paths = pathsOf(b.snapshot);

@@ -122,7 +122,7 @@ export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extensio
 	theme,
 	EditorView.cspNonce.of(document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce ?? ''),
 	kind === 'page' ? [language.of([]), htmlWhenCome] : css(),
-	notesAtLines(kind),
+	notesAtLines(path, kind),
 	muting,
 	deles,
 	nudging(kind),

@@ -4,14 +4,14 @@ import { nameAt, type ElementPath } from '../core/html/index.ts';
 import { contains, NOTHING, rationalFromNumber, union, type IntervalSet } from '../core/interval/index.ts';
 import { storeWidths, widthsFrom } from '../core/interval/store.ts';
 import { firstWidths, foundIn, type Readings } from '../core/sweep/index.ts';
-import { changedElements, changesIn, type Changed } from '../core/wake/index.ts';
+import { changedElements, changesIn, sortedCuts, type Changed } from '../core/wake/index.ts';
 import { fromHeld, HELD_LONGHANDS, isHeld, toHold, type Hold, type Measurement } from '../core/wake/hold.ts';
 import { holdReport, type HoldReport } from '../core/wake/report.ts';
 import { api } from './api.ts';
 import { PageState } from './page.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import { sweptAs, type Swept } from './sweeping.svelte.ts';
-import { seenAt, sortedCuts } from './wake.ts';
+import { seenAt } from './wake.ts';
 
 /** What of a hold is not as it was. */
 export interface Breach {
@@ -104,7 +104,14 @@ export class Holding {
 		const cuts = page.bands(as).thresholds.map(({ cut }) => cut);
 		const all = firstWidths(stretch, sortedCuts([...cuts, ...widths.cuts]), GRID);
 		const at = all.filter((width) => contains(widths, rationalFromNumber(width)));
-		const seen = await seenAt(page, swept.stages, as, at, VALUES, new AbortController().signal);
+		const seen = await seenAt(
+			page.content(swept.stages.prefix, as),
+			swept.stages,
+			as,
+			at,
+			VALUES,
+			new AbortController().signal
+		);
 		if (seen.size < at.length || at.length === 0)
 			throw new Error('The page could not be measured; nothing is held.');
 		const measurement: Measurement = {
@@ -170,7 +177,7 @@ export class Holding {
 		const { as } = sweptAs({ ...swept.lead, height: hold.height, density: hold.density }, false);
 		const { widths } = await this.#measurement(hold.measurement);
 		const at = widths.map(({ width }) => width);
-		const seen = await seenAt(page, swept.stages, as, at, VALUES, signal);
+		const seen = await seenAt(page.content(swept.stages.prefix, as), swept.stages, as, at, VALUES, signal);
 		const known = new Map<number, Readings>();
 		for (const held of widths) {
 			const now = seen.get(held.width);

@@ -10,8 +10,7 @@ const answers = vi.hoisted(() => ({
 	measurement: (): Promise<Measurement> => Promise.resolve({ page: 'a.html', longhands: [], widths: [] })
 }));
 vi.mock('./wake.ts', () => ({
-	seenAt: () => new Promise((resolve) => answers.seen.push(() => resolve(new Map()))),
-	sortedCuts: () => []
+	seenAt: () => new Promise((resolve) => answers.seen.push(() => resolve(new Map())))
 }));
 vi.mock('./sweeping.svelte.ts', () => ({ sweptAs: () => ({ as: { height: 800, density: 1 } }) }));
 vi.mock('./page.svelte.ts', () => ({ PageState: vi.fn() }));
@@ -21,7 +20,11 @@ const hold = (allowed: string[]): Hold =>
 	({ page: 'a.html', scope: 'all', element: '', measurement: 'm', widths: [], allowed }) as unknown as Hold;
 function holding(...list: Hold[]) {
 	const kept = { hold: { list } };
-	const swept = { page: { path: 'a.html', bands: () => ({ thresholds: [] }) }, lead: {} } as unknown as Swept;
+	const swept = {
+		page: { path: 'a.html', bands: () => ({ thresholds: [] }), content: () => ({}) },
+		stages: {},
+		lead: {}
+	} as unknown as Swept;
 	return { of: new Holding({ id: 1, kept } as unknown as SiteState), kept, swept };
 }
 const { signal } = new AbortController();

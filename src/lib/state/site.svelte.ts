@@ -10,6 +10,7 @@ import {
 } from '../api.ts';
 import { isCompiled } from '../core/css/index.ts';
 import { api, Refused } from './api.ts';
+import { Comparer } from './comparer.ts';
 import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
 import { followStep } from './steps.ts';
 import { openTabs, tabName } from './tab.ts';
@@ -58,6 +59,8 @@ export class SiteState {
 	readonly given: ReadonlySet<string> = $derived.by(
 		() => new Set([...this.kept.given.list.map(({ path }) => path), ...this.compiled])
 	);
+	/** Compares pages before and after edits. */
+	readonly comparer = new Comparer();
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');
 	/** How many saves this tab has begun, and the end of the last one. */
@@ -247,6 +250,7 @@ export class SiteState {
 
 	close(): void {
 		this.isClosed = true;
+		this.comparer.end();
 		this.#saved.close();
 		this.#drafts.close();
 	}

@@ -1,6 +1,6 @@
-import type { Sheet, Span } from '../core/css/index.ts';
-import { limitOf, supportRemarks, type SupportTable } from '../core/support/index.ts';
+import { limitOf, type SupportTable } from '../core/support/index.ts';
 import { api } from './api.ts';
+import type { SupportAsked } from './reader.ts';
 import type { SiteState } from './site.svelte.ts';
 
 /** Since when engines have what, and the date that the site asks for. */
@@ -38,8 +38,8 @@ class Support {
 		return () => this.#hearers.delete(hear);
 	}
 
-	remarks(sheet: Sheet): readonly { readonly span: Span; readonly sentence: string }[] {
-		return this.#table && this.#limit !== null ? supportRemarks(sheet, this.#table, this.#limit) : [];
+	get asked(): SupportAsked {
+		return { table: this.#table, limit: this.#limit };
 	}
 }
 

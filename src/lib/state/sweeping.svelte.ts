@@ -29,10 +29,9 @@ import { version } from '$app/environment';
 import { findingRows, type FindingRow, type Order } from './findings.ts';
 import * as z from 'zod';
 import type { SiteState } from './site.svelte.ts';
-import { PageState } from './page.svelte.ts';
+import type { PageState } from './page.svelte.ts';
 import { keptReadings, READINGS } from './keptReadings.ts';
 import { inRounds, type Phase } from './rounds.ts';
-import { touchedOn } from './wake.ts';
 import type { Stages } from './stages.svelte.ts';
 
 /** As what a lead is swept, and over which widths. */
@@ -198,7 +197,8 @@ export class Sweeping {
 		const kept = await keptReadings(of);
 		if (known.size === 0) for (const [width, readings] of await kept.known()) known.set(width, readings);
 		if (signal.aborted) return;
-		this.#takeOver(swept, known);
+		await this.#takeOver(swept, known);
+		if (signal.aborted) return;
 		this.#cuts = bands.thresholds;
 		this.swept = swept;
 		this.as = as;
@@ -262,20 +262,18 @@ export class Sweeping {
 	}
 
 	/** Takes over what is known of the texts before at widths that no edit since can reach: nothing changed there. */
-	#takeOver({ page, stages, lead, plain }: Swept, known: Map<number, Readings>): void {
-		const texts = new Map([...this.#site.texts].map(([path, { inForce }]) => [path, inForce]));
+	async #takeOver({ page, lead, plain }: Swept, known: Map<number, Readings>): Promise<void> {
+		const { path } = page;
+		const after = new Map([...this.#site.texts].map(([file, { inForce }]) => [file, inForce]));
+		after.set(path, page.source);
 		const { as } = sweptAs(lead, plain);
 		const vantage = JSON.stringify({ ...as, name: '' });
 		const last = this.#last;
-		this.#last = { path: page.path, vantage, texts, known };
-		if (last?.path !== page.path || last.vantage !== vantage || last.known === known) return;
-		const files = [...texts].flatMap(([path, text]) => (last.texts.get(path) === text ? [] : [path]));
-		const at = (of: ReadonlyMap<string, string>): PageState =>
-			new PageState(this.#site, page.path, (path) => of.get(path));
-		const { reach } = touchedOn(
-			{ before: at(last.texts), after: at(texts), as, stages, stretch: STRETCH },
-			files
-		);
+		this.#last = { path, vantage, texts: after, known };
+		if (last?.path !== path || last.vantage !== vantage || last.known === known) return;
+		const before = last.texts;
+		const files = [...after].flatMap(([file, text]) => (before.get(file) === text ? [] : [file]));
+		const { reach } = await this.#site.comparer.edit({ path, before, after, files }, as);
 		for (const [width, readings] of last.known)
 			if (!known.has(width) && !contains(reach, rationalFromNumber(width))) known.set(width, readings);
 	}

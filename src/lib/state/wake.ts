@@ -1,22 +1,5 @@
-import {
-	propertiesTouched,
-	reachOf,
-	touchedBy,
-	changesIn,
-	type Seen,
-	type Touched
-} from '../core/wake/index.ts';
-import { cascadeOf } from '../core/cascade/index.ts';
-import { parseSheet, sliceOf, walk } from '../core/css/index.ts';
-import {
-	compareCuts,
-	contains,
-	rationalFromNumber,
-	type Cut,
-	type IntervalSet
-} from '../core/interval/index.ts';
-import { elementsOf } from '../core/selector/index.ts';
-import { solverOf } from '../core/media/index.ts';
+import { changesIn, type EditOnPage, type Seen } from '../core/wake/index.ts';
+import { contains, rationalFromNumber, type Cut } from '../core/interval/index.ts';
 import {
 	firstWidths,
 	nextWidths,
@@ -26,84 +9,31 @@ import {
 } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageContent } from '../stage/protocol.ts';
-import { sheetParts } from './css.ts';
 import { engineOf } from './engine.ts';
-import type { PageState } from './page.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
 
 /** A page before an edit and after it, as a vantage at all its widths. */
 export interface Compared {
-	readonly before: PageState;
-	readonly after: PageState;
+	readonly edit: EditOnPage;
+	/** What frames are given before it, and after it. */
+	readonly contents: readonly [PageContent, PageContent];
 	readonly as: SeenVantage;
 	readonly stages: Stages;
 	readonly stretch: Stretch;
 }
 
-/** At-rules around style, which decide as conditions and layers do; all others may bear on anything. */
-const AROUND = new Set(['media', 'supports', 'container', 'layer', 'scope']);
-
-/** What of a page's sheets is neither style nor around it: fonts, key frames, imports. */
-function besides(page: PageState, files: readonly string[]): string {
-	const texts = files.flatMap((file) => {
-		const text = page.sources.text(file) ?? '';
-		const parts = sheetParts(text, file === page.path ? 'page' : 'sheet');
-		return parts.flatMap(({ start, end }) => {
-			const sheet = parseSheet(text.slice(start, end));
-			return [...walk(sheet)].flatMap((node) =>
-				node.kind === 'at-rule' && !AROUND.has(node.name) ? sliceOf(sheet.source, node.span) : []
-			);
-		});
-	});
-	return texts.join('\n');
-}
-
-/** A page's source without what its style elements say. */
-function markupOf({ source }: PageState): string {
-	let text = source;
-	for (const { start, end } of sheetParts(source, 'page').toReversed())
-		text = text.slice(0, start) + text.slice(end);
-	return text;
-}
-
-/** What an edit touches on a page, and the widths at which that can change anything. */
-interface EditTouched {
-	readonly touched: Touched;
-	readonly reach: IntervalSet;
-}
-
-/** What an edit of some files touches on a page, and the widths at which that can change anything. */
-export function touchedOn({ before, after, as }: Compared, files: readonly string[]): EditTouched {
-	const beyond = markupOf(before) !== markupOf(after) || besides(before, files) !== besides(after, files);
-	const touched = touchedBy(
-		cascadeOf(before.page, before.path, before.sources),
-		cascadeOf(after.page, after.path, after.sources),
-		beyond
-	);
-	return { touched, reach: reachOf(touched, solverOf(as)) };
-}
-
 /** What is asked of every element, so that what changes on itself is told from what follows. */
-function asked({ after }: Compared, touched: Touched): NonNullable<PageContent['values']> {
+function asked({ properties, selectors }: EditOnPage): NonNullable<PageContent['values']> {
 	const engine = engineOf(document);
-	const longhands = propertiesTouched(touched, cascadeOf(after.page, after.path, after.sources)).flatMap(
-		(property) => [...(engine.expand(property, 'var(--any)')?.keys() ?? [])]
-	);
-	const selectors = [...touched.before, ...touched.after].flatMap(({ declared }) =>
-		declared.selectors.map(elementsOf)
-	);
-	return { longhands: [...new Set(longhands)], selectors: [...new Set(selectors)] };
-}
-
-/** Cuts, each once, ascending. */
-export function sortedCuts(cuts: readonly Cut[]): Cut[] {
-	const each = new Map(cuts.map((cut) => [`${cut.at.n}/${cut.at.d} ${cut.after}`, cut]));
-	return [...each.values()].sort(compareCuts);
+	const longhands = properties.flatMap((property) => [
+		...(engine.expand(property, 'var(--any)')?.keys() ?? [])
+	]);
+	return { longhands: [...new Set(longhands)], selectors };
 }
 
 /** The ends of bands on both sides, and their middles, CSS px, ascending. */
 function endsAndMiddles(stretch: Stretch, cuts: readonly Cut[]): number[] {
-	const ends = firstWidths(stretch, sortedCuts(cuts), stretch.to - stretch.from);
+	const ends = firstWidths(stretch, cuts, stretch.to - stretch.from);
 	const middles = ends.flatMap((width, i) => {
 		const next = ends[i + 1];
 		return next !== undefined && next - width > 1 ? Math.floor((width + next) / 2) : [];
@@ -113,7 +43,7 @@ function endsAndMiddles(stretch: Stretch, cuts: readonly Cut[]): number[] {
 
 /** A page at some widths as a vantage, with values of every element, from real layout. */
 export async function seenAt(
-	page: PageState,
+	of: PageContent,
 	stages: Stages,
 	as: SeenVantage,
 	widths: readonly number[],
@@ -123,7 +53,7 @@ export async function seenAt(
 ): Promise<Map<number, Seen>> {
 	const found = new Map<number, Seen>();
 	const { height, density } = as;
-	const content = { ...page.content(stages.prefix, as), values };
+	const content = { ...of, values };
 	const job = { content, viewport: { width: as.width, height, density }, widths, priority, signal };
 	for await (const one of stages.queue.measure(job))
 		if (one.values) found.set(one.width, { snapshot: one.snapshot, values: one.values });
@@ -151,13 +81,13 @@ const PORTION = 16;
  */
 export async function* changesOver(
 	compared: Compared,
-	{ touched, reach }: EditTouched,
 	depth: Depth,
 	signal: AbortSignal
 ): AsyncGenerator<Compares> {
-	const { before, after, as, stages, stretch } = compared;
-	const cuts = [before, after].flatMap((page) => page.bands(as).thresholds.map(({ cut }) => cut));
-	const values = asked(compared, touched);
+	const { edit, contents, as, stages, stretch } = compared;
+	const { reach, cuts } = edit;
+	const [before, after] = contents;
+	const values = asked(edit);
 	const known = new Map<number, Readings>();
 	let measured = 0;
 	const look = async (widths: readonly number[], priority = 2): Promise<void> => {

@@ -1,34 +1,33 @@
-import { messageOf } from '../core/text/index.ts';
+import { changeBetween, messageOf } from '../core/text/index.ts';
 import {
 	difference,
 	fromInterval,
 	intervals,
 	isEmpty,
-	type Interval,
 	NOTHING,
 	printIntervalSet,
 	union,
 	type IntervalSet
 } from '../core/interval/index.ts';
 import { bandAt } from '../core/media/index.ts';
-import { nameAt } from '../core/html/index.ts';
 import { foundIn } from '../core/sweep/index.ts';
 import {
 	changedElements,
-	outermost,
 	type Changed,
-	type Touched,
-	type TouchedDeclaration
+	type EditOnPage,
+	type WrittenDeclaration
 } from '../core/wake/index.ts';
+import type { StagedChange } from '../stage/protocol.ts';
+import type { NamedElement } from '../workers/comparing.ts';
 import { sweptAs, type Swept } from './sweeping.svelte.ts';
 import { carriage } from './carriage.svelte.ts';
 import { deskOf } from './desk.ts';
-import { PageState } from './page.svelte.ts';
+import type { EditedPage } from './comparer.ts';
+import { textWithErrands } from './giving.ts';
 import type { Proposal } from './proposal.svelte.ts';
-import { readPath } from './selection.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
-import { changesOver, sortedCuts, touchedOn, type Compared, type Compares } from './wake.ts';
+import { changesOver, type Compared, type Compares } from './wake.ts';
 import { writeValue, type Desk } from './writing.ts';
 
 type Texts = ReadonlyMap<string, string>;
@@ -43,18 +42,15 @@ export interface WakeElsewhere {
 /** What the last edit changed. */
 export interface Wake {
 	readonly compared: Compared;
-	readonly files: readonly string[];
-	/** The texts before it and after it. */
-	readonly before: Texts;
-	readonly now: Texts;
+	readonly edited: EditedPage;
 	readonly changed: readonly Changed[];
+	/** The outermost of what changed by a rule of its own. */
+	readonly outermost: readonly NamedElement[];
 	/** All widths at which anything changed, and those of them that are not in the band where the carriage stood. */
 	readonly widths: IntervalSet;
 	readonly outside: IntervalSet;
 	/** The band where the carriage stood. */
 	readonly meant: IntervalSet;
-	/** What the edit put in, took out or moved. */
-	readonly touched: Touched;
 	/** How many widths were measured, whether every end is exact, and whether every px that it can reach was measured. */
 	readonly measured: number;
 	readonly exact: boolean;
@@ -63,7 +59,7 @@ export interface Wake {
 }
 
 /** What is known of an edit before anything is measured. */
-type Edited = Pick<Wake, 'compared' | 'files' | 'before' | 'now' | 'touched' | 'meant'>;
+type Edited = Pick<Wake, 'compared' | 'edited' | 'meant'>;
 
 /** What of a comparison is still to be measured. */
 interface Rest {
@@ -106,24 +102,25 @@ export class Waking {
 		const [before, now] = [this.#base, textsOf(this.#site)];
 		const files = [...now].flatMap(([path, text]) => (before.get(path) === text ? [] : [path]));
 		if (files.length === 0) return;
-		const compared = this.#compare(swept, swept.page.path, before, now);
-		const edit = touchedOn(compared, files);
-		const { touched } = edit;
-		const meant = fromInterval(bandHere(compared));
+		const edited = { path: swept.page.path, before, after: now, files };
+		const { as } = sweptAs(swept.lead, swept.plain);
+		const meant = fromInterval(bandAt(swept.page.bands(as).bands, carriage.width).interval);
 		this.busy = true;
 		this.trouble = '';
 		try {
+			const compared = await this.#compare(swept, edited, await this.#editOn(swept, edited));
+			if (signal.aborted) return;
+			const of = { compared, edited, meant };
 			let first = true;
-			const telling = changesOver(compared, edit, 'every px', signal);
+			const telling = changesOver(compared, 'every px', signal);
 			for (let told = await telling.next(); !told.done; told = await telling.next()) {
 				if (signal.aborted) return;
 				// What is measured is told of these texts from now on, whatever is written next.
 				if (first) this.#base = now;
 				first = false;
-				const of = { compared, files, before, now, touched, meant };
-				this.#tell(of, told.value);
+				await this.#tell(of, told.value, signal);
 				if (!this.wake?.exact) continue;
-				await this.#lookElsewhere(swept, signal);
+				await this.#lookElsewhere(swept, of, signal);
 				if (!signal.aborted) this.rest = { of, telling };
 				return;
 			}
@@ -143,54 +140,79 @@ export class Waking {
 				if (told.done) return;
 				if (!told.value.whole && performance.now() - shown < GATHER) continue;
 				shown = performance.now();
-				this.#tell(of, told.value);
+				await this.#tell(of, told.value, signal);
 			}
 		} catch (error) {
 			if (!signal.aborted) this.trouble = messageOf(error);
 		}
 	}
 
-	#compare({ stages, lead, plain }: Swept, path: string, before: Texts, now: Texts): Compared {
-		const page = (texts: Texts): PageState => new PageState(this.#site, path, (file) => texts.get(file));
-		return { before: page(before), after: page(now), stages, ...sweptAs(lead, plain) };
+	/** An edited page with what its errands ask for, as frames have it. */
+	#asShown({ path, before, after, files }: EditedPage): EditedPage {
+		const shown = (texts: Texts): Texts =>
+			this.#site.given.has(path)
+				? new Map([...texts, [path, textWithErrands(this.#site, path, texts.get(path) ?? '')]])
+				: texts;
+		return { path, before: shown(before), after: shown(after), files };
 	}
 
-	#tell(of: Edited, { known, measured, whole }: Compares): void {
-		const { as } = of.compared;
-		const cuts = [of.compared.before, of.compared.after].flatMap((page) =>
-			page.bands(as).thresholds.map(({ cut }) => cut)
-		);
-		const found = foundIn(known, sortedCuts(cuts));
+	#editOn({ lead, plain }: Swept, edited: EditedPage): Promise<EditOnPage> {
+		return this.#site.comparer.edit(this.#asShown(edited), sweptAs(lead, plain).as);
+	}
+
+	/** What is to be measured of an edit on a page. */
+	async #compare(swept: Swept, edited: EditedPage, edit: EditOnPage): Promise<Compared> {
+		const { stages, lead, plain } = swept;
+		const { as, stretch } = sweptAs(lead, plain);
+		const { comparer } = this.#site;
+		const [before, after] = await comparer.contents(this.#asShown(edited), stages.prefix, as);
+		const staged: readonly StagedChange[] = [];
+		return {
+			edit,
+			contents: [
+				{ ...before, staged },
+				{ ...after, staged }
+			],
+			stages,
+			as,
+			stretch
+		};
+	}
+
+	async #tell(of: Edited, { known, measured, whole }: Compares, signal: AbortSignal): Promise<void> {
+		const found = foundIn(known, of.compared.edit.cuts);
 		const changed = changedElements(found);
+		const own = changed.filter((one) => !isEmpty(one.own)).map(({ path }) => path);
+		const outermost =
+			own.length > 0 ? await this.#site.comparer.outermost(this.#asShown(of.edited), own) : [];
+		if (signal.aborted) return;
 		const widths = allWidths(changed);
 		this.wake = {
 			...of,
 			changed,
+			outermost,
 			widths,
 			outside: difference(widths, of.meant),
 			measured,
 			exact: found.every(({ exact }) => exact),
 			whole,
-			elsewhere: this.wake?.now === of.now ? this.wake.elsewhere : []
+			elsewhere: this.wake?.edited === of.edited ? this.wake.elsewhere : []
 		};
 	}
 
-	async #lookElsewhere(swept: Swept, signal: AbortSignal): Promise<void> {
-		const { wake } = this;
-		if (!wake || signal.aborted) return;
+	async #lookElsewhere(swept: Swept, { edited }: Edited, signal: AbortSignal): Promise<void> {
 		const others = [...this.#site.texts.values()].filter(
 			({ kind, path }) => kind === 'page' && path !== swept.page.path
 		);
 		for (const { path } of others.slice(0, MOST_PAGES)) {
 			if (signal.aborted) return;
-			const compared = this.#compare(swept, path, wake.before, wake.now);
-			const uses = ({ conditions }: PageState): boolean =>
-				conditions.places.some(({ file }) => wake.files.includes(file));
-			if (!wake.files.includes(path) && !uses(compared.before) && !uses(compared.after)) continue;
-			for await (const { known } of changesOver(compared, touchedOn(compared, wake.files), 'bands', signal)) {
+			const other = { ...edited, path };
+			const edit = await this.#editOn(swept, other);
+			if (!edit.concerns || signal.aborted) continue;
+			const compared = await this.#compare(swept, other, edit);
+			for await (const { known } of changesOver(compared, 'bands', signal)) {
 				if (signal.aborted || this.wake === null) return;
-				const cuts = compared.after.bands(compared.as).thresholds.map(({ cut }) => cut);
-				const changed = changedElements(foundIn(known, cuts));
+				const changed = changedElements(foundIn(known, compared.edit.cuts));
 				if (changed.length === 0) continue;
 				const one = { page: path, count: changed.length, widths: allWidths(changed) };
 				this.wake = { ...this.wake, elsewhere: [...this.wake.elsewhere, one] };
@@ -218,18 +240,14 @@ export class Waking {
 		return [...outside, { text: this.#here(wake), warns: false }, ...elsewhere];
 	});
 
-	#here({ compared, changed, exact, whole, measured }: Wake): string {
-		const { after, before } = compared;
-		const name = (path: string): string =>
-			nameAt(after.page, readPath(path), nameAt(before.page, readPath(path), 'something'));
-		const own = changed.filter((one) => !isEmpty(one.own));
+	#here({ outermost, changed, exact, whole, measured }: Wake): string {
 		const follows = changed.filter((one) => isEmpty(one.own));
 		/** What is called alike and changed at the same widths is told together. */
 		const told = new Map<string, number>();
-		for (const { path, inside } of outermost(own.map(({ path }) => path))) {
-			const one = own.find((other) => other.path === path);
+		for (const { path, inside, name } of outermost) {
+			const one = changed.find((other) => other.path === path);
 			const widths = one ? printIntervalSet(one.own) : '';
-			const what = `${name(path)}${inside > 0 ? ` and ${inside} inside it` : ''}, ${widths}`;
+			const what = `${name}${inside > 0 ? ` and ${inside} inside it` : ''}, ${widths}`;
 			told.set(what, (told.get(what) ?? 0) + 1);
 		}
 		const parts = [...told].slice(0, 3).map(([what, count]) => (count > 1 ? `${count} × ${what}` : what));
@@ -258,10 +276,8 @@ export class Waking {
 	get canLimit(): boolean {
 		const { wake } = this;
 		if (!wake || isEmpty(wake.outside)) return false;
-		const { touched } = wake;
-		return (
-			!touched.beyond && touched.after.length > 0 && touched.after.every(({ declared }) => declared.rule)
-		);
+		const { beyond, written } = wake.compared.edit;
+		return !beyond && written.length > 0 && written.every(({ isOfRule }) => isOfRule);
 	}
 
 	/** Proposes to have what the edit declares in the band alone where the carriage stood. */
@@ -272,7 +288,7 @@ export class Waking {
 		if (!band) return;
 		proposal.propose((desk) => {
 			restore(desk, wake);
-			for (const one of wake.touched.after) {
+			for (const one of wake.compared.edit.written) {
 				const refusal = writeValue(desk, targetOf(one), band, one);
 				if (refusal) return refusal;
 			}
@@ -284,36 +300,18 @@ export class Waking {
 	}
 }
 
-/** The band that the carriage stands in, by the page as it was. */
-const bandHere = ({ before, as }: Compared): Interval =>
-	bandAt(before.bands(as).bands, carriage.width).interval;
-
 /** Brings texts to what they were before an edit. */
-function restore({ working }: Desk, { files, before }: Wake): void {
+function restore({ working }: Desk, { edited: { files, before } }: Wake): void {
 	for (const path of files) {
 		const [text, was] = [working.text(path), before.get(path)];
-		if (text !== undefined && was !== undefined) working.change(path, [replaced(text, was)]);
+		if (text !== undefined && was !== undefined) working.change(path, [changeBetween(text, was)]);
 	}
 }
 
 /** Where a declaration is written anew: into its own selector's rule, in the file that it was in. */
-const targetOf = ({ declared }: TouchedDeclaration) => ({
+const targetOf = ({ file, selectors }: WrittenDeclaration) => ({
 	kind: 'rule' as const,
-	file: declared.file,
-	selector: declared.selectors.join(', '),
+	file,
+	selector: selectors.join(', '),
 	after: null
 });
-
-/** The smallest stretch of a text that makes it another. */
-function replaced(text: string, wished: string): { start: number; end: number; text: string } {
-	let start = 0;
-	while (start < text.length && start < wished.length && text[start] === wished[start]) start++;
-	let end = 0;
-	while (
-		end < text.length - start &&
-		end < wished.length - start &&
-		text.at(-1 - end) === wished.at(-1 - end)
-	)
-		end++;
-	return { start, end: text.length - end, text: wished.slice(start, wished.length - end) };
-}

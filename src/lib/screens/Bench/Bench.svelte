@@ -363,7 +363,7 @@
 					{original}
 					onlie={layOriginal}
 					onholds={() => void watching.bringHolding()}
-					edited={waking?.wake?.before ?? null}
+					edited={waking?.wake?.edited.before ?? null}
 					{selected}
 					{onselect}
 					{onpage}

@@ -1,9 +1,12 @@
 <script lang="ts">
-	import { linesFound, replaceAll, searchAll } from '$lib/state/searchAll.ts';
+	import { later } from '$lib/state/later.svelte.ts';
+	import { reader } from '$lib/state/reader.ts';
+	import { replaceAll } from '$lib/state/searchAll.ts';
 	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		files: readonly FileText[];
@@ -26,17 +29,22 @@
 	let pattern = $state(false);
 	let done = $state.raw<{ sentence: string; back: () => void } | null>(null);
 	const search = $derived({ words, matchCase, pattern });
-	const result = $derived(searchAll(files, search));
-	const found = $derived(typeof result === 'string' ? [] : result);
-	const count = $derived(found.reduce((sum, { matches }) => sum + matches.length, 0));
-	const listed = $derived(linesFound(found, LISTED));
+	const NOTHING = { counts: [], lines: [] };
+	const asked = later({
+		question: () => ({ search, texts: new Map(files.map(({ path, text }) => [path, text])) }),
+		about: ({ search }) => JSON.stringify(search),
+		ask: ({ search, texts }, signal) => reader.search(texts, search, LISTED, signal)
+	});
+	const found = $derived(asked.value ?? NOTHING);
+	const count = $derived(found.counts.reduce((sum, [, one]) => sum + one, 0));
 
 	const times = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 	function replace(): void {
-		const ours = found.filter(({ file }) => !file.isGiven);
-		const places = ours.reduce((sum, { matches }) => sum + matches.length, 0);
-		const left = found.length - ours.length;
+		const given = new Set(files.flatMap(({ path, isGiven }) => (isGiven ? [path] : [])));
+		const ours = found.counts.filter(([path]) => !given.has(path));
+		const places = ours.reduce((sum, [, one]) => sum + one, 0);
+		const left = found.counts.length - ours.length;
 		const sentence = `${times(places, 'place')} replaced in ${times(ours.length, 'file')}; nothing is saved yet.`;
 		done = {
 			sentence: left > 0 ? `${sentence} ${times(left, 'given file')} left alone.` : sentence,
@@ -69,11 +77,11 @@
 			<label class="tick"><input type="checkbox" bind:checked={pattern} /> regular expression</label>
 		</div>
 		<p role="status">
-			{#if typeof result === 'string'}<b>{result}</b>
-			{:else if words !== ''}{times(count, 'place')} in {times(found.length, 'file')}{/if}
+			{#if words !== '' && asked.value}{times(count, 'place')} in {times(found.counts.length, 'file')}{/if}
 		</p>
+		<Trouble sentence={asked.error} />
 		<ul>
-			{#each listed as { path, start, line, words: written } (`${path}:${start}`)}
+			{#each found.lines as { path, start, line, words: written } (`${path}:${start}`)}
 				<li>
 					<button
 						type="button"
@@ -141,10 +149,5 @@
 		display: inline-block;
 		min-width: 22ch;
 		color: var(--ink-2);
-	}
-
-	b {
-		color: var(--rubric);
-		font-weight: 400;
 	}
 </style>

@@ -1,0 +1,118 @@
+import { cascadeOf } from '../cascade/index.ts';
+import { parseSheet, sliceOf, walk, type Span } from '../css/index.ts';
+import { innerSpan } from '../html/index.ts';
+import { compareCuts, type Cut, type IntervalSet } from '../interval/index.ts';
+import { bandsOf, type Solver } from '../media/index.ts';
+import type { PageModel } from '../page/index.ts';
+import { elementsOf } from '../selector/index.ts';
+import { propertiesTouched, reachOf, touchedBy } from './touched.ts';
+
+/** A declaration that is there after an edit alone. */
+export interface WrittenDeclaration {
+	readonly property: string;
+	readonly value: string;
+	readonly important: boolean;
+	readonly file: string;
+	readonly selectors: readonly string[];
+	/** Whether it is of a rule, and not of conditions alone. */
+	readonly isOfRule: boolean;
+}
+
+/** What an edit touches on a page: plain values, that can be handed on between threads. */
+export interface EditOnPage {
+	/** Whether the page uses a file that was edited, before the edit or after it. */
+	readonly concerns: boolean;
+	/** The widths at which it can change anything. */
+	readonly reach: IntervalSet;
+	/** Where bands end, before the edit or after it, ascending. */
+	readonly cuts: readonly Cut[];
+	/** Properties whose values it can change on elements themselves, as they are declared: shorthands too. */
+	readonly properties: readonly string[];
+	/** Selectors of elements, of what it put in, took out or moved. */
+	readonly selectors: readonly string[];
+	/** Whether something else changed that may bear on any element: markup, layers, fonts, key frames, imports. */
+	readonly beyond: boolean;
+	/** What it put in. */
+	readonly written: readonly WrittenDeclaration[];
+}
+
+/** At-rules around style, which decide as conditions and layers do; all others may bear on anything. */
+const AROUND = new Set(['media', 'supports', 'container', 'layer', 'scope']);
+
+const styleElements = ({ page }: PageModel): Span[] =>
+	page.elements.flatMap((element) => (element.tag === 'style' ? (innerSpan(element) ?? []) : []));
+
+/** The files whose sheets a page has, itself among them. */
+const filesOf = ({ path, conditions }: PageModel): Set<string> =>
+	new Set([path, ...conditions.places.map(({ file }) => file)]);
+
+/** What of a page's sheets is neither style nor around it: fonts, key frames, imports. */
+function besides(model: PageModel, files: readonly string[]): string {
+	const used = filesOf(model);
+	const texts = files.flatMap((file) => {
+		const text = used.has(file) ? model.sources.text(file) : undefined;
+		if (text === undefined) return [];
+		const parts = file === model.path ? styleElements(model) : [{ start: 0, end: text.length }];
+		return parts.flatMap(({ start, end }) => {
+			const sheet = parseSheet(text.slice(start, end));
+			return [...walk(sheet)].flatMap((node) =>
+				node.kind === 'at-rule' && !AROUND.has(node.name) ? sliceOf(sheet.source, node.span) : []
+			);
+		});
+	});
+	return texts.join('\n');
+}
+
+/** A page's source without what its style elements say. */
+function markupOf(model: PageModel): string {
+	let text = model.source;
+	for (const { start, end } of styleElements(model).toReversed())
+		text = text.slice(0, start) + text.slice(end);
+	return text;
+}
+
+/** Cuts, each once, ascending. */
+export function sortedCuts(cuts: readonly Cut[]): Cut[] {
+	const each = new Map(cuts.map((cut) => [`${cut.at.n}/${cut.at.d} ${cut.after}`, cut]));
+	return [...each.values()].sort(compareCuts);
+}
+
+/** What an edit of some files touches on a page, as a vantage whose conditions `solve` solves. */
+export function editOnPage(
+	before: PageModel,
+	after: PageModel,
+	files: readonly string[],
+	solve: Solver
+): EditOnPage {
+	const [a, b] = [before, after].map(({ page, path, sources }) => cascadeOf(page, path, sources)) as [
+		ReturnType<typeof cascadeOf>,
+		ReturnType<typeof cascadeOf>
+	];
+	const beyond = markupOf(before) !== markupOf(after) || besides(before, files) !== besides(after, files);
+	const touched = touchedBy(a, b, beyond);
+	const selectors = [...touched.before, ...touched.after].flatMap(({ declared }) =>
+		declared.selectors.map(elementsOf)
+	);
+	const cuts = [before, after].flatMap(({ conditions }) =>
+		bandsOf(conditions.media, solve).thresholds.map(({ cut }) => cut)
+	);
+	return {
+		concerns: [before, after].some((model) => {
+			const used = filesOf(model);
+			return files.some((file) => used.has(file));
+		}),
+		reach: reachOf(touched, solve),
+		cuts: sortedCuts(cuts),
+		properties: propertiesTouched(touched, b),
+		selectors: [...new Set(selectors)],
+		beyond: touched.beyond,
+		written: touched.after.map(({ property, value, important, declared }) => ({
+			property,
+			value,
+			important,
+			file: declared.file,
+			selectors: declared.selectors,
+			isOfRule: declared.rule !== null
+		}))
+	};
+}

@@ -1,0 +1,77 @@
+import type { Search } from '../core/text/index.ts';
+import type { SupportTable } from '../core/support/index.ts';
+import type { Reading, SearchFound, TextRemark } from '../workers/reading.ts';
+import type { Texts } from '../workers/texts.ts';
+import { Thread } from './thread.ts';
+
+const reading = (): Worker =>
+	new Worker(new URL('../workers/reading.worker.ts', import.meta.url), { type: 'module' });
+
+/** What remarks go by: since when engines have what, and since when all are to have it, ISO 8601; null for no date. */
+export interface SupportAsked {
+	readonly table: SupportTable | null;
+	readonly limit: string | null;
+}
+
+/** How long a search may take, ms: a pattern may be one whose matching never ends. */
+const PATIENCE = 5000;
+
+/** Reads texts in threads of their own: one for remarks, one for searches, which is ended where a search takes too long. */
+class Reader {
+	readonly #remarking = new Thread<Reading>(reading);
+	readonly #searching = new Thread<Reading>(reading);
+	/** What the present thread for remarks was told of engines. */
+	#told: { readonly by: object; readonly table: SupportTable } | undefined;
+
+	/** What is wrong in a text; what only the engine knows, it is asked here. */
+	async remarks(
+		path: string,
+		text: string,
+		kind: 'page' | 'sheet',
+		{ table, limit }: SupportAsked
+	): Promise<readonly TextRemark[]> {
+		const ask = () =>
+			this.#remarking.ask(async (does, texts) => {
+				const [sent] = texts.send(new Map([[path, text]]));
+				if (table && (this.#told?.by !== texts || this.#told.table !== table)) {
+					this.#told = { by: texts, table };
+					void does.takeTable(table);
+				}
+				return does.remarks(path, sent, kind, limit);
+			});
+		const first = await ask();
+		if (first.unknown.length === 0) return first.remarks;
+		const answers = first.unknown.map(
+			([property, value]) => [property, value, CSS.supports(property, value)] as const
+		);
+		if (answers.every(([, , taken]) => taken)) {
+			void this.#remarking.ask((does) => does.takeAnswers(answers));
+			return first.remarks;
+		}
+		await this.#remarking.ask((does) => does.takeAnswers(answers));
+		return (await ask()).remarks;
+	}
+
+	/**
+	 * Searches texts; at most `most` lines are listed.
+	 *
+	 * @throws {Error} where the search cannot be read, takes too long, or is no longer wished for
+	 */
+	async search(texts: Texts, search: Search, most: number, signal: AbortSignal): Promise<SearchFound> {
+		const tooLong = new Error('This pattern takes too long to be searched for. A simpler one may do.');
+		const timer = setTimeout(() => this.#searching.end(tooLong), PATIENCE);
+		// Another search is wished for: this one is not waited for.
+		signal.addEventListener('abort', () => clearTimeout(timer));
+		try {
+			const found = await this.#searching.ask(async (does, sender): Promise<SearchFound | string> =>
+				does.search(sender.send(texts)[0], search, most)
+			);
+			if (typeof found === 'string') throw new Error(found);
+			return found;
+		} finally {
+			clearTimeout(timer);
+		}
+	}
+}
+
+export const reader = new Reader();

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { Comparing } from './comparing.ts';
+
+expose(new Comparing());

@@ -1,0 +1,116 @@
+import { parseSheet, type Sheet } from '../core/css/index.ts';
+import { lint } from '../core/grammar/index.ts';
+import { innerSpan, pageNotes, parsePage } from '../core/html/index.ts';
+import { supportRemarks, type SupportTable } from '../core/support/index.ts';
+import { expressionOf, lineNumber, lineStarts, matchesIn, placeAt, type Search } from '../core/text/index.ts';
+import { TextKeeper, type SentTexts } from './texts.ts';
+
+/** Something that is said of a place of a text. */
+export interface TextRemark {
+	readonly at: number;
+	readonly sentence: string;
+}
+
+/** What is wrong in a text, as far as it is known what the engine takes. */
+export interface Remarks {
+	readonly remarks: readonly TextRemark[];
+	/** Declarations of which only the engine knows whether it takes them: the window is to say it, and to ask again. */
+	readonly unknown: readonly (readonly [property: string, value: string])[];
+}
+
+/** One match of a search as it is listed. */
+export interface FoundLine {
+	readonly path: string;
+	readonly start: number;
+	readonly line: number;
+	readonly words: string;
+}
+
+/** What a search found. */
+export interface SearchFound {
+	/** How often it is in each file that has it. */
+	readonly counts: readonly (readonly [path: string, count: number])[];
+	readonly lines: readonly FoundLine[];
+}
+
+/** So many answers of the engine are remembered. */
+const MOST_ANSWERS = 20_000;
+/** So much of a line is told, characters. */
+const MOST_OF_LINE = 200;
+
+/** Reads texts: what is wrong in them, and where something is in them. */
+export class Reading {
+	readonly #keeper = new TextKeeper();
+	/** Whether the engine takes a declaration, by its text. */
+	readonly #taken = new Map<string, boolean>();
+	#table: SupportTable | null = null;
+
+	/** Since when engines have what. */
+	takeTable(table: SupportTable): void {
+		this.#table = table;
+	}
+
+	/** Whether the engine takes declarations. */
+	takeAnswers(answers: readonly (readonly [property: string, value: string, taken: boolean])[]): void {
+		if (this.#taken.size > MOST_ANSWERS) this.#taken.clear();
+		for (const [property, value, taken] of answers) this.#taken.set(`${property}:${value}`, taken);
+	}
+
+	/**
+	 * What is wrong in a sheet, or in a page and its `<style>` elements: what a browser recovers from, declarations that
+	 * it does not take, and, with a date (ISO 8601), what not every engine has had since then.
+	 */
+	remarks(path: string, sent: SentTexts, kind: 'page' | 'sheet', limit: string | null): Remarks {
+		const text = this.#keeper.take(sent).get(path) ?? '';
+		const unknown: [string, string][] = [];
+		const supports = (property: string, value: string): boolean => {
+			const known = this.#taken.get(`${property}:${value}`);
+			if (known === undefined) unknown.push([property, value]);
+			return known ?? true;
+		};
+		const page = kind === 'page' ? parsePage(text) : undefined;
+		const parts = page
+			? page.elements.flatMap((element) => (element.tag === 'style' ? (innerSpan(element) ?? []) : []))
+			: [{ start: 0, end: text.length }];
+		const ofSheet = (sheet: Sheet) => [
+			...sheet.notes,
+			...lint(sheet, supports),
+			...(this.#table && limit !== null ? supportRemarks(sheet, this.#table, limit) : [])
+		];
+		const ofSheets = parts.flatMap(({ start, end }) => {
+			const above = lineNumber(text, start) - 1;
+			return ofSheet(parseSheet(text.slice(start, end))).map(({ span, sentence }) => ({
+				at: start + span.start,
+				sentence:
+					above === 0
+						? sentence
+						: sentence.replace(/\bline (\d+)/g, (_, line) => `line ${Number(line) + above}`)
+			}));
+		});
+		const ofPage = page ? pageNotes(page).map(({ span, sentence }) => ({ at: span.start, sentence })) : [];
+		return { remarks: [...ofPage, ...ofSheets], unknown };
+	}
+
+	/** Searches texts; a sentence where the search cannot be read. At most `most` lines are listed. */
+	search(sent: SentTexts, search: Search, most: number): SearchFound | string {
+		const texts = this.#keeper.take(sent);
+		const expression = expressionOf(search);
+		if (typeof expression === 'string') return expression;
+		const counts: [string, number][] = [];
+		const lines: FoundLine[] = [];
+		if (search.words === '') return { counts, lines };
+		for (const [path, text] of texts) {
+			const matches = matchesIn(text, expression);
+			if (matches.length === 0) continue;
+			counts.push([path, matches.length]);
+			if (lines.length >= most) continue;
+			const starts = lineStarts(text);
+			for (const { start } of matches.slice(0, most - lines.length)) {
+				const { line } = placeAt(starts, start);
+				const whole = text.slice(starts[line - 1] ?? 0, (starts[line] ?? text.length + 1) - 1);
+				lines.push({ path, start, line, words: whole.trim().slice(0, MOST_OF_LINE) });
+			}
+		}
+		return { counts, lines };
+	}
+}

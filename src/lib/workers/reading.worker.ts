@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { Reading } from './reading.ts';
+
+expose(new Reading());

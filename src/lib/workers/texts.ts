@@ -1,0 +1,96 @@
+import { applyChanges, changeBetween, type Change } from '../core/text/index.ts';
+
+/** Texts by path. */
+export type Texts = ReadonlyMap<string, string>;
+
+/** A text that the other side has not: what it is made of, from one that it has. */
+interface NewText {
+	readonly id: number;
+	/** The text that it is made from; null for none. */
+	readonly from: number | null;
+	readonly change: Change;
+}
+
+/** Texts as they are handed to a worker: by number, and as changes of what it has already. */
+export interface SentTexts {
+	readonly ids: readonly (readonly [path: string, id: number])[];
+	readonly made: readonly NewText[];
+	/** Texts that are not asked for again. */
+	readonly gone: readonly number[];
+}
+
+/** So many texts are remembered beyond those that are sent. */
+const MOST = 64;
+
+/** What hands texts to a worker: each text once, and where a path had another before, as the change of that. */
+export class TextSender {
+	readonly #ids = new Map<string, number>();
+	/** What each path had last. */
+	readonly #last = new Map<string, string>();
+	#next = 1;
+
+	/** Each of some texts as they are to be handed over: all of them, in this order. */
+	send<const T extends readonly Texts[]>(...all: T): { [K in keyof T]: SentTexts } {
+		const sent = all.map((texts) => this.#sendOne(texts));
+		const gone = this.#forget(all.reduce((sum, { size }) => sum + size, 0));
+		return sent.map((one, i) => (i === sent.length - 1 ? { ...one, gone } : one)) as {
+			[K in keyof T]: SentTexts;
+		};
+	}
+
+	#sendOne(texts: Texts): SentTexts {
+		const made: NewText[] = [];
+		const ids = [...texts].map(([path, text]): [string, number] => {
+			let id = this.#ids.get(text);
+			if (id === undefined) {
+				id = this.#next++;
+				const before = this.#last.get(path);
+				const from = before === undefined ? undefined : this.#ids.get(before);
+				const change = changeBetween(from === undefined ? '' : (before ?? ''), text);
+				made.push({ id, from: from ?? null, change });
+			}
+			// Asked for last, it goes last.
+			this.#ids.delete(text);
+			this.#ids.set(text, id);
+			this.#last.set(path, text);
+			return [path, id];
+		});
+		return { ids, made, gone: [] };
+	}
+
+	/** Forgets what was not asked for lately, but for so many that are asked for now. */
+	#forget(besides: number): number[] {
+		const gone: number[] = [];
+		for (const [text, id] of this.#ids) {
+			if (this.#ids.size <= besides + MOST) break;
+			this.#ids.delete(text);
+			gone.push(id);
+		}
+		return gone;
+	}
+}
+
+/** What has the texts on the other side. */
+export class TextKeeper {
+	readonly #texts = new Map<number, string>();
+
+	/** How many texts it has. */
+	get size(): number {
+		return this.#texts.size;
+	}
+
+	/** @throws {Error} where a text is named that was never sent, or is gone */
+	take({ ids, made, gone }: SentTexts): Texts {
+		for (const { id, from, change } of made)
+			this.#texts.set(id, applyChanges(from === null ? '' : this.#text(from), [change]));
+		const texts = new Map(ids.map(([path, id]) => [path, this.#text(id)]));
+		for (const id of gone) this.#texts.delete(id);
+		return texts;
+	}
+
+	#text(id: number): string {
+		const text = this.#texts.get(id);
+		if (text === undefined) throw new Error(`The text ${id} was not sent.`);
+		return text;
+	}
+}
