@@ -3,6 +3,7 @@ import { store } from './store.ts';
 import type { ElementBox } from '../core/box/index.ts';
 import { lieByPoints, onPicture, type Lie, type Original, type Point } from '../core/original/index.ts';
 import type { PagePoint, ShownOriginal } from '../stage/protocol.ts';
+import { messageOf } from '../core/text/index.ts';
 import { api } from './api.ts';
 
 export type Mode = 'off' | ShownOriginal['mode'];
@@ -47,6 +48,14 @@ class Originals {
 	/** Pictures as `data:` addresses, by hash. */
 	sources = $state.raw<ReadonlyMap<string, string>>(new Map());
 	readonly #asked = new Set<string>();
+	/** Why pictures did not come, by hash. */
+	#troubles = $state.raw<ReadonlyMap<string, string>>(new Map());
+
+	/** Why a picture is not shown, as a sentence; '' where all have come, or are coming. */
+	get trouble(): string {
+		const [why] = this.#troubles.values();
+		return why === undefined ? '' : `A picture did not come: ${why}`;
+	}
 
 	/** What is to be clicked next; null where nothing is. */
 	get wants(): string | null {
@@ -127,6 +136,7 @@ class Originals {
 	load(site: number, list: readonly Original[]): void {
 		const wanted = new Set(list.map(({ hash }) => hash));
 		for (const hash of this.#asked) if (!wanted.has(hash)) this.#asked.delete(hash);
+		this.#troubles = new Map();
 		const had = untrack(() => this.sources);
 		const left = [...had].filter(([hash]) => wanted.has(hash));
 		if (left.length < had.size) this.sources = new Map(left);
@@ -140,7 +150,10 @@ class Originals {
 					(src) => {
 						if (this.#asked.has(hash)) this.sources = new Map([...this.sources, [hash, src]]);
 					},
-					() => this.#asked.delete(hash)
+					(error: unknown) => {
+						// Asked for again when they are loaded the next time.
+						if (this.#asked.delete(hash)) this.#troubles = new Map([[hash, messageOf(error)]]);
+					}
 				);
 		}
 	}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { insist } from '$lib/state/insist.ts';
+	import { later } from '$lib/state/later.svelte.ts';
 	import type { Row } from '$lib/core/collation/index.ts';
 	import { addTo, numberAt } from '$lib/core/css/index.ts';
 	import type { ShownColumn } from '$lib/state/collating.svelte.ts';
@@ -16,12 +17,13 @@
 
 	let { row, column, hand, held, ondone }: Props = $props();
 
-	let list = $state.raw<readonly string[]>([]);
-	$effect(() => {
-		void insist(() => import('$lib/core/grammar/index.ts')).then(
-			({ keywordsOf }) => (list = keywordsOf(held.property))
-		);
+	/** The words that the property takes. */
+	const keywords = later({
+		question: () => held.property,
+		about: (property) => property,
+		ask: async (property) => (await insist(() => import('$lib/core/grammar/index.ts'))).keywordsOf(property)
 	});
+	const list = $derived(keywords.value ?? []);
 
 	/** Changes the number at the caret by a step. */
 	function nudge(input: HTMLInputElement, step: number): boolean {

@@ -8,6 +8,7 @@
 	import type { SiteState } from '$lib/state/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
+	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -158,6 +159,10 @@
 </div>
 <p class="wants" role="status">{originals.wants ?? ''}</p>
 <NotKept list={kept} />
+{#if originals.trouble !== ''}
+	<Trouble sentence={originals.trouble} />
+	<Button look="quiet" onclick={() => originals.load(site.id, kept.list)}>Try again</Button>
+{/if}
 
 <style>
 	.drop {
