@@ -1,4 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { readdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 
 const root = join(import.meta.dirname, '..');
@@ -15,6 +16,22 @@ export class Server {
 
 	get port(): string {
 		return new URL(this.url).port;
+	}
+
+	/** What it has in memory, bytes. */
+	async memory(): Promise<number> {
+		const status = await readFile(`/proc/${this.#process?.pid}/status`, 'utf8');
+		return 1024 * Number(/VmRSS:\s+(\d+)/.exec(status)?.[1]);
+	}
+
+	/** What its folder has, bytes. */
+	async stored(): Promise<number> {
+		const entries = await readdir(this.data, { recursive: true, withFileTypes: true });
+		const files = entries.filter((entry) => entry.isFile());
+		const sizes = await Promise.all(
+			files.map(async ({ parentPath, name }) => (await stat(join(parentPath, name))).size)
+		);
+		return sizes.reduce((sum, size) => sum + size, 0);
 	}
 
 	/** Starts it, on the same port as before where it ran before. */

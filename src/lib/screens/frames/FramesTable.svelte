@@ -172,8 +172,7 @@
 			(at) => {
 				const [path] = selected;
 				if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
-				if (at > 0) performance.mark('vantaggio: frames painted', { startTime: at - performance.timeOrigin });
-				framesPainted();
+				framesPainted(at);
 			},
 			(error: unknown) => tell(`The frames do not show the last change: ${messageOf(error)}`, true)
 		);
