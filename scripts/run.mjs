@@ -149,7 +149,7 @@ switch (task) {
 	case 'test': {
 		install();
 		const { test } = await import('./test.mjs');
-		process.exit(await test({ run, runBeside, build }));
+		process.exit(await test({ run, runBeside, build, isQuick: rest.includes('quick') }));
 		break;
 	}
 	case 'bench':

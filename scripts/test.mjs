@@ -48,14 +48,17 @@ function haveChromium(run) {
 }
 
 /**
+ * All checks; of the end-to-end tests only a look at every screen where it is to be quick.
+ *
  * @param {{
  *   run: (command: string, args: readonly string[]) => number,
  *   runBeside: (command: string, args: readonly string[]) => Promise<{ status: number, output: string }>,
- *   build: () => void
+ *   build: () => void,
+ *   isQuick: boolean
  * }} tools
  * @returns {Promise<number>}
  */
-export async function test({ run, runBeside, build }) {
+export async function test({ run, runBeside, build, isQuick }) {
 	rmSync(results, { recursive: true, force: true });
 	mkdirSync(results, { recursive: true });
 	/** @type {Sum} */
@@ -91,7 +94,7 @@ export async function test({ run, runBeside, build }) {
 	build();
 	if (haveChromium(run)) {
 		console.log('\n== end-to-end');
-		const status = told('end-to-end', run('playwright', ['test']));
+		const status = told('end-to-end', run('playwright', ['test', ...(isQuick ? ['--grep', '@smoke'] : [])]));
 		count(endSum(), status);
 	} else sum.failed++;
 	console.log(`\n${sum.passed} passed, ${sum.failed} failed`);

@@ -55,26 +55,28 @@ test('broken CSS shows its note at the line, and frames show what a browser woul
 	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(9, 9, 9)');
 });
 
-test('a site is edited, saved, survives a restart and comes out with only the edited lines changed', async ({
-	page,
-	empty
-}) => {
-	const site = await bring(empty, SITE);
-	await openBench(page, empty, site);
-	await expect(saved(page)).toHaveText('✓ Saved · revision 1');
-	await typeAt(page, 'end', '#x { color: rgb(7, 7, 7) }\n');
-	await expect(saved(page)).toHaveText('• 1 file unsaved, kept as draft');
-	await page.keyboard.press('Control+s');
-	await expect(saved(page)).toHaveText('✓ Saved · revision 2');
-	await empty.kill();
-	await empty.start();
-	const files = await exported(empty, site);
-	expect(Object.keys(files).sort()).toEqual(Object.keys(SITE).sort());
-	expect(text(files['yard/a.css'])).toBe(`${SITE['yard/a.css']}#x { color: rgb(7, 7, 7) }\r\n`);
-	for (const path of ['yard/index.html', 'yard/b.css'] as const) expect(text(files[path])).toBe(SITE[path]);
-	await openBench(page, empty, site);
-	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(7, 7, 7)');
-});
+test(
+	'a site is edited, saved, survives a restart and comes out with only the edited lines changed',
+	{ tag: '@smoke' },
+	async ({ page, empty }) => {
+		const site = await bring(empty, SITE);
+		await openBench(page, empty, site);
+		await expect(saved(page)).toHaveText('✓ Saved · revision 1');
+		await typeAt(page, 'end', '#x { color: rgb(7, 7, 7) }\n');
+		await expect(saved(page)).toHaveText('• 1 file unsaved, kept as draft');
+		await page.keyboard.press('Control+s');
+		await expect(saved(page)).toHaveText('✓ Saved · revision 2');
+		await empty.kill();
+		await empty.start();
+		const files = await exported(empty, site);
+		expect(Object.keys(files).sort()).toEqual(Object.keys(SITE).sort());
+		expect(text(files['yard/a.css'])).toBe(`${SITE['yard/a.css']}#x { color: rgb(7, 7, 7) }\r\n`);
+		for (const path of ['yard/index.html', 'yard/b.css'] as const) expect(text(files[path])).toBe(SITE[path]);
+		await openBench(page, empty, site);
+		for (const frame of pageFrames(page))
+			await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(7, 7, 7)');
+	}
+);
 
 test('unsaved text is there again after a reload, a closed tab and a killed server, on the same line', async ({
 	page,

@@ -72,7 +72,8 @@ async function everyScreen(page: Page, server: Server, site: number): Promise<vo
 }
 
 for (const [name, files] of Object.entries(SITES)) {
-	test(`every screen and tab stands with ${name}`, async ({ page, server }) => {
+	const tag = name === 'two cuts at one number' ? ['@smoke'] : [];
+	test(`every screen and tab stands with ${name}`, { tag }, async ({ page, server }) => {
 		await everyScreen(page, server, await bring(server, files));
 	});
 }

@@ -19,7 +19,7 @@ const ZIP = zipSync({
 	'../climbs.css': bytes('x')
 });
 
-test('a first visit says what to drop and offers the demo', async ({ page, empty }) => {
+test('a first visit says what to drop and offers the demo', { tag: '@smoke' }, async ({ page, empty }) => {
 	await page.goto(empty.url);
 	await expect(page.getByRole('heading', { name: 'Open a page of yours' })).toBeVisible();
 	await page.getByRole('button', { name: 'Open the demo' }).click();

@@ -35,7 +35,7 @@ export class PageState implements PageModel {
 	readonly #given = $derived.by(() => errandsDone(this.#site, this.path, this.#text(this.path) ?? ''));
 	/** The page's text, with what its errands ask for. */
 	readonly source = $derived.by(() => this.#given.text);
-	readonly sources: Sources = sourcesOf((file) => (file === this.path ? this.source : this.#text(file)));
+	readonly sources: Sources;
 	readonly page: Page = $derived.by(() => this.sources.page(this.source));
 	readonly sheets: readonly SheetUse[] = $derived.by(() => sheetsOfPage(this.page, this.path));
 	readonly conditions: PageConditions = $derived.by(() =>
@@ -51,6 +51,7 @@ export class PageState implements PageModel {
 		this.#site = site;
 		this.#text = text;
 		this.path = path;
+		this.sources = sourcesOf((file) => (file === path ? this.source : text(file)), site.parsers);
 	}
 
 	bands(vantage: Vantage): Bands {

@@ -37,7 +37,7 @@ export class Shifting {
 
 	constructor(site: SiteState) {
 		this.#site = site;
-		this.sources = sourcesOf((path) => site.texts.get(path)?.text);
+		this.sources = sourcesOf((path) => site.texts.get(path)?.text, site.parsers);
 	}
 
 	/** Takes a threshold in the hand; of two halves (599 and 600) the one from which on the wider side holds. */

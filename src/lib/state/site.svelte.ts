@@ -9,6 +9,7 @@ import {
 	type StaleFile
 } from '../api.ts';
 import { isCompiled } from '../core/css/index.ts';
+import { parsers } from '../core/site/index.ts';
 import { api, Refused } from './api.ts';
 import { Comparer } from './comparer.ts';
 import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
@@ -59,6 +60,8 @@ export class SiteState {
 	readonly given: ReadonlySet<string> = $derived.by(
 		() => new Set([...this.kept.given.list.map(({ path }) => path), ...this.compiled])
 	);
+	/** What reads its texts, for all of its pages. */
+	readonly parsers = parsers();
 	/** Compares pages before and after edits. */
 	readonly comparer = new Comparer();
 	readonly #drafts: ReturnType<typeof draftKeeper>;

@@ -1,6 +1,6 @@
 import { nameAt } from '../core/html/index.ts';
 import { frameContents, pageModel, solvers, type FrameContent, type PageModel } from '../core/page/index.ts';
-import { sourcesOf } from '../core/site/index.ts';
+import { parsers, sourcesOf } from '../core/site/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { editOnPage, outermost, type EditOnPage } from '../core/wake/index.ts';
 import { TextKeeper, type SentTexts, type Texts } from './texts.ts';
@@ -29,7 +29,7 @@ export class Comparing {
 	readonly #keeper = new TextKeeper();
 	readonly #solver = solvers();
 	readonly #content = frameContents();
-	readonly #parsers = sourcesOf(() => undefined);
+	readonly #parsers = parsers();
 	readonly #pages = new Map<string, PageModel>();
 
 	/** What an edit touches on a page. */
@@ -56,7 +56,11 @@ export class Comparing {
 		const texts: Texts = this.#keeper.take(sent);
 		const key = `${path} ${sent.ids.map(([file, id]) => `${file}:${id}`).join(' ')}`;
 		const known =
-			this.#pages.get(key) ?? pageModel(path, { ...this.#parsers, text: (file) => texts.get(file) });
+			this.#pages.get(key) ??
+			pageModel(
+				path,
+				sourcesOf((file) => texts.get(file), this.#parsers)
+			);
 		this.#pages.delete(key);
 		this.#pages.set(key, known);
 		if (this.#pages.size > MOST_PAGES) this.#pages.delete(this.#pages.keys().next().value as string);

@@ -36,10 +36,17 @@ export function remembered<X>(most: number, compute: (text: string) => X): (text
 	};
 }
 
-/** Sources over a way to get a file's text. */
-export const sourcesOf = (text: (path: string) => string | undefined): Sources => ({
-	text,
+/** What reads texts: each once for as long as it is remembered, whichever page it is read for. */
+export type Parsers = Omit<Sources, 'text'>;
+
+export const parsers = (): Parsers => ({
 	sheet: remembered(200, parseSheet),
 	page: remembered(40, parsePage),
 	queries: remembered(5000, parseMediaQueryList)
+});
+
+/** Sources over a way to get a file's text. */
+export const sourcesOf = (text: (path: string) => string | undefined, by = parsers()): Sources => ({
+	...by,
+	text
 });

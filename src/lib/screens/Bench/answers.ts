@@ -7,20 +7,16 @@ import { pageWords } from '$lib/state/complete.ts';
 import { hoverVantages } from '$lib/state/hover.ts';
 import { filePages, outlining, selectorHits, textHits } from '$lib/state/hits.ts';
 import { definitionIn, definitions } from '$lib/state/moves.ts';
-import { conditionsOfPage, sourcesOf, type Sources } from '$lib/core/site/index.ts';
+import { conditionsOfPage, sourcesOf } from '$lib/core/site/index.ts';
 import type { SiteState } from '$lib/state/site.svelte.ts';
 import type { PageState } from '$lib/state/page.svelte.ts';
 import type { Stages } from '$lib/state/stages.svelte.ts';
 import type { FilePlace } from '$lib/state/texts.svelte.ts';
 import type { SeenVantage, Vantage } from '$lib/core/vantage/index.ts';
 
-/** Each open site's texts, parsed once for as long as they stay. */
-const parsed = new WeakMap<SiteState, Sources>();
-
 /** The pages that have a file among their sheets, imported ones too, by their paths. */
 function pagesWith(site: SiteState, file: string): [path: string, page: Page][] {
-	const sources = parsed.get(site) ?? sourcesOf((path) => site.texts.get(path)?.text);
-	parsed.set(site, sources);
+	const sources = sourcesOf((path) => site.texts.get(path)?.text, site.parsers);
 	return [...site.texts.values()].flatMap(({ kind, path, text }): [string, Page][] => {
 		if (kind !== 'page') return [];
 		const page = sources.page(textWithErrands(site, path, text));

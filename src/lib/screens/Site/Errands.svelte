@@ -16,7 +16,7 @@
 	let { site, benchOf }: Props = $props();
 
 	const errands = $derived(site.kept.errand.list);
-	const sources = sourcesOf((path) => site.texts.get(path)?.text);
+	const sources = $derived(sourcesOf((path) => site.texts.get(path)?.text, site.parsers));
 	const sentence = (errand: Errand): string =>
 		errandSentence(sources.page(sources.text(errand.page) ?? ''), errand);
 
