@@ -340,6 +340,30 @@ test('rules are gone to, moved with their comments and folded by what is in forc
 	await expect.poll(text).toContain('.x { top: 0 }');
 });
 
+test('a search that cannot be read, or does not end, is said, and the next one finds', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><p>x',
+		'a.css': `/* ${'a'.repeat(64)} */\np { top: 0 }\n`
+	});
+	await openBench(page, server, site);
+	await page.keyboard.press('a');
+	const words = page.getByLabel('Find', { exact: true });
+	await words.fill('P {');
+	await expect(page.getByText('1 place in 1 file')).toBeVisible();
+	await page.getByLabel('capitals as written').check();
+	await expect(page.getByText('0 places in 0 files')).toBeVisible();
+	await page.getByLabel('regular expression').check();
+	await expect(page.getByRole('dialog').getByRole('alert')).toContainText('This is no regular expression');
+	await words.fill('(a+)+!');
+	await expect(page.getByRole('dialog').getByRole('alert')).toContainText('takes too long');
+	await words.fill('^p|t.p');
+	await expect(page.getByText('3 places in 2 files')).toBeVisible();
+	await expect(page.getByRole('dialog').getByRole('alert')).toHaveCount(0);
+});
+
 test('what not every engine has had for as long as the site asks is said at its line', async ({
 	page,
 	server
