@@ -56,3 +56,11 @@ test('beyond what may be kept go those that were not used for longest', async ()
 	expect([...stores.keys()].some((name) => name.endsWith('of old'))).toBe(false);
 	expect(await known('a')).toEqual([400]);
 });
+
+test('however little each has, no more than five hundred are kept', async () => {
+	stores.clear();
+	for (let i = 0; i < 510; i++) await (await keptReadings(`little ${i}`)).keep(readings(400));
+	expect(stores.size).toBe(500);
+	expect(await known('little 9')).toEqual([]);
+	expect(await known('little 10')).toEqual([400]);
+});

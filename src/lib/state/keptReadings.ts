@@ -12,6 +12,8 @@ const KEPT = z.array(z.tuple([z.number(), z.array(z.tuple([z.string(), READING])
 const STORE = 'vantaggio-readings ';
 /** How much is kept in all of them, characters: beyond that those that were not used for longest go. */
 const MOST = 50_000_000;
+/** How many there are at most: each time that something is kept, all of them are listed. */
+const MOST_STORES = 500;
 
 /** How much each store has, and how many others were used before it; by its name. */
 type Ledger = Record<string, { readonly size: number; readonly turn: number }>;
@@ -32,8 +34,10 @@ async function use(name: string, more: number): Promise<void> {
 		.sort((a, b) => (all[a]?.turn ?? 0) - (all[b]?.turn ?? 0));
 	let sum = Object.values(all).reduce((total, { size }) => total + size, 0);
 	const gone = new Set(Object.keys(all).filter((one) => one !== name && !present.includes(one)));
+	let count = others.length + 1;
 	for (const one of others) {
-		if (sum <= MOST && all[one]) continue;
+		if (sum <= MOST && count <= MOST_STORES && all[one]) continue;
+		count--;
 		await caches.delete(one);
 		sum -= all[one]?.size ?? 0;
 		gone.add(one);
