@@ -1,0 +1,69 @@
+import { expect, test } from 'vitest';
+import { Reading } from './reading.ts';
+import { TextSender } from './texts.ts';
+
+function reader() {
+	const [reading, sender] = [new Reading(), new TextSender()];
+	const send = (texts: Record<string, string>) =>
+		structuredClone(sender.send(new Map(Object.entries(texts)))[0]);
+	return {
+		reading,
+		remarks: (text: string, kind: 'page' | 'sheet' = 'sheet', limit: string | null = null) =>
+			structuredClone(reading.remarks('a', send({ a: text }), kind, limit)),
+		search: (texts: Record<string, string>, words: string, most = 9, pattern = false) =>
+			structuredClone(reading.search(send(texts), { words, pattern, matchCase: true }, most))
+	};
+}
+
+test('what only the engine knows is asked for, and not said before it has answered', () => {
+	const { reading, remarks } = reader();
+	const css = 'a { colr: red; width: 3foo; top: 0 }';
+	const first = remarks(css);
+	expect(first.unknown).toEqual([
+		['colr', 'inherit'],
+		['width', '3foo']
+	]);
+	expect(first.remarks).toEqual([]);
+	reading.takeAnswers([
+		['colr', 'inherit', false],
+		['width', '3foo', true]
+	]);
+	expect(remarks(css)).toEqual({
+		remarks: [{ at: 4, sentence: 'There is no property `colr`; the nearest is `color`.' }],
+		unknown: []
+	});
+});
+
+test('remarks on the style elements of a page count lines from its beginning', () => {
+	const { remarks } = reader();
+	const page = '<!doctype html>\n<p>\n<style>\na { top: 0 }\nb {\n</style>';
+	const [broken] = remarks(page, 'page').remarks.filter(({ sentence }) => /line/.test(sentence));
+	expect(broken?.sentence).toMatch(/line 5/);
+	expect(page.slice(broken?.at)).toBe('{\n</style>');
+});
+
+test('what not every engine has had since a date is said once the table is there', () => {
+	const { reading, remarks } = reader();
+	const said = () => remarks('a { gap: 1px }', 'sheet', '2015-01-01').remarks.length;
+	expect(said()).toBe(0);
+	reading.takeTable({ 'properties.gap': '2017-10-17' });
+	expect(said()).toBe(1);
+	expect(remarks('a { gap: 1px }').remarks).toEqual([]);
+});
+
+test('a search counts everything and lists the first lines', () => {
+	const { search } = reader();
+	const texts = { 'a.css': 'b { top: 0 }\n  b { left: 0 }\n', 'b.css': 'a {}', 'c.css': 'b' };
+	expect(search(texts, 'b', 2)).toEqual({
+		counts: [
+			['a.css', 2],
+			['c.css', 1]
+		],
+		lines: [
+			{ path: 'a.css', start: 0, line: 1, words: 'b { top: 0 }' },
+			{ path: 'a.css', start: 15, line: 2, words: 'b { left: 0 }' }
+		]
+	});
+	expect(search(texts, '')).toEqual({ counts: [], lines: [] });
+	expect(search(texts, '(', 9, true)).toMatch(/regular expression/);
+});
