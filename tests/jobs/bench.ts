@@ -88,6 +88,8 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 			await page.getByText('Vantaggio', { exact: true }).click();
 			await page.keyboard.press('Shift+C');
 			await expect(page.getByLabel('Property to have a row')).toBeVisible();
+			// Its columns and rows come at once: whether a property has a row is known then.
+			await expect(page.locator('.collation thead th.here')).toBeVisible();
 			const cell = page.locator('td.here button.value').and(page.locator(`[data-cell^="${property}, "]`));
 			if ((await cell.count()) === 0) {
 				await page.getByLabel('Property to have a row').fill(property);
