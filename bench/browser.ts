@@ -37,9 +37,14 @@ export async function withSite<X>(
 
 export const PAINTED = 'vantaggio: frames painted';
 
+/** Waits until the frames of the Bench have been painted. */
+export const painted = async (page: Page): Promise<void> => {
+	await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+};
+
 /** Median time from a keystroke in the sheet to all frames painted, ms. */
 export async function keystroke(page: Page): Promise<number> {
-	await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+	await painted(page);
 	await page.waitForTimeout(1500);
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+End');

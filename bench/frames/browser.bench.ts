@@ -3,7 +3,7 @@ import type { CDPSession, Page } from '@playwright/test';
 import { build } from 'esbuild';
 import type { VantageRecord } from '../../src/lib/api.ts';
 import { median, type Bench } from '../bench.ts';
-import { bareFrames, keystroke, PAINTED, reloading, withSite, type BareFrame } from '../browser.ts';
+import { bareFrames, keystroke, PAINTED, reloading, withSite, type BareFrame, painted } from '../browser.ts';
 import { demoFiles, largePage } from '../pages.ts';
 import { largeSheet } from '../sheets.ts';
 
@@ -158,7 +158,7 @@ const secondOpening: Bench = {
 				// By turns, since the machine is faster at one time than at another.
 				for (let i = 0; i < 12; i++) {
 					await page.goto(`${server.url}/site/${site}/bench?page=home.html`);
-					await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+					await painted(page);
 					times.push(
 						await page.evaluate((mark) => performance.getEntriesByName(mark)[0]?.startTime ?? NaN, PAINTED)
 					);
@@ -183,7 +183,7 @@ const typing: Bench = {
 			{ 'index.html': '<!doctype html><link rel=stylesheet href=a.css><p>x', 'a.css': LONG },
 			async (page, server, site) => {
 				await page.goto(`${server.url}/site/${site}/bench?page=index.html`);
-				await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+				await painted(page);
 				await atTheEnd(page);
 				const other = await page
 					.context()

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import type { Bench } from '../bench.ts';
-import { PAINTED, withSite, type Files } from '../browser.ts';
+import { withSite, type Files, painted } from '../browser.ts';
 import { largePage } from '../pages.ts';
 import { largeSheet } from '../sheets.ts';
 
@@ -12,10 +12,6 @@ interface Scene {
 	readonly before?: (page: Page) => Promise<void>;
 	readonly work: (page: Page) => Promise<void>;
 }
-
-const painted = async (page: Page): Promise<void> => {
-	await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
-};
 
 const link = (body: string): string =>
 	`<!doctype html><html lang="en"><head><title>x</title><link rel="stylesheet" href="look.css"></head><body>${body}</body></html>`;

@@ -2,7 +2,7 @@ import { gzipSync } from 'node:zlib';
 import type { Response } from '@playwright/test';
 import { clientBundle } from '../../tests/bundle.ts';
 import { median, type Bench } from '../bench.ts';
-import { keystroke, PAINTED, reloading, withSite, type Files } from '../browser.ts';
+import { keystroke, PAINTED, reloading, withSite, type Files, painted } from '../browser.ts';
 import { demoFiles, largePage } from '../pages.ts';
 
 const typing = (what: string, files: () => Promise<Files>, path: string): Bench => ({
@@ -100,7 +100,7 @@ export const benches: readonly Bench[] = [
 					if (isScript && response.url().startsWith(server.url)) scripts.push(response);
 				});
 				await page.goto(`${server.url}/site/${site}/bench`);
-				await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+				await painted(page);
 				// What comes once the frames are painted is not waited for.
 				const later = await page.evaluate((mark) => {
 					const painted = performance.getEntriesByName(mark)[0]?.startTime ?? 0;

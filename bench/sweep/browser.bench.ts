@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { pageBundle } from '../../tests/bundle.ts';
 import type { Bench } from '../bench.ts';
-import { bareFrames, PAINTED, withSite, type Files } from '../browser.ts';
+import { bareFrames, withSite, type Files, painted } from '../browser.ts';
 import { demoFiles, largePage } from '../pages.ts';
 import type * as inPage from './inPage.ts';
 
@@ -203,7 +203,7 @@ export const benches: readonly Bench[] = [
 		run: async () =>
 			withSite(text(await demoFiles()), async (page, server, site) => {
 				await page.goto(`${server.url}/site/${site}/bench?page=sailings.html&file=css/layout.css`);
-				await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+				await painted(page);
 				await page.getByText('Vantaggio', { exact: true }).click();
 				await page.keyboard.press('Shift+O');
 				const session = await page.context().newCDPSession(page);

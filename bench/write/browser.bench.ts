@@ -3,7 +3,7 @@ import { chromium, type Page } from '@playwright/test';
 import { pageBundle } from '../../tests/bundle.ts';
 import { LAUNCH } from '../../tests/launch.ts';
 import type { Bench } from '../bench.ts';
-import { keystroke, PAINTED, toPainted, withSite } from '../browser.ts';
+import { keystroke, toPainted, withSite, painted } from '../browser.ts';
 import { largePage } from '../pages.ts';
 import type * as inPage from './inPage.ts';
 
@@ -97,7 +97,7 @@ const dragging: Bench = {
 			await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=look.css`);
 			const key = await keystroke(page);
 			await page.reload();
-			await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
+			await painted(page);
 			return (await shifted(page)) / key;
 		});
 	}

@@ -362,6 +362,11 @@ test('a search that cannot be read, or does not end, is said, and the next one f
 	await words.fill('^p|t.p');
 	await expect(page.getByText('3 places in 2 files')).toBeVisible();
 	await expect(page.getByRole('dialog').getByRole('alert')).toHaveCount(0);
+	// One that does not end is given up for the next one, which does not wait for it.
+	await words.fill('(a+)+!');
+	await words.fill('^p|t.p');
+	await expect(page.getByText('3 places in 2 files')).toBeVisible();
+	await expect(page.getByRole('dialog').getByRole('alert')).toHaveCount(0);
 });
 
 test('what not every engine has had for as long as the site asks is said at its line', async ({

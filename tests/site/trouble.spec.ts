@@ -281,3 +281,16 @@ test('a part that cannot be loaded is asked for again until it comes', async ({ 
 	away = false;
 	await expect(page.getByRole('treeitem').first()).toBeVisible();
 });
+
+test('a thread whose script cannot be loaded is asked again until it comes', async ({ page, server }) => {
+	let away = true;
+	await page.route(/\/_app\/immutable\/workers\//, (route) =>
+		away ? route.abort('internetdisconnected') : route.continue()
+	);
+	const site = await bring(server, { 'index.html': PAGE, 'a.css': 'p { colr: red }' });
+	await page.goto(`${server.url}/site/${site}/bench?file=a.css`);
+	await expect(page.getByText('A part of the application has not come yet')).toBeVisible();
+	await expect(page.locator('.cm-note')).toHaveCount(0);
+	away = false;
+	await expect(page.locator('.cm-note')).toContainText('There is no property');
+});

@@ -129,7 +129,7 @@ test('of several pictures the one is measured that a browser takes that opens th
 	browser,
 	server
 }) => {
-	// As high as wide in each file by another ratio, so that heights tell them apart; `?` makes files of their own.
+	// The files differ in their ratio of height to width, so heights tell them apart; `?` makes each address another picture.
 	const pair = (n: number): string => `/50.svg?${n} 50w, /200.svg?${n} 200w`;
 	const source = `<!doctype html><style></style><body style="margin: 0">${[
 		`<img alt="" srcset="${pair(1)}" sizes="(width < 300px) calc(5rem + 5vw), 10vw"><br>`,

@@ -3,8 +3,7 @@ import { pathsOf } from '../core/findings/index.ts';
 import { FLAG } from '../core/snapshot/index.ts';
 import { outermost, type Seen } from '../core/wake/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
-import { nameAt } from '../core/html/index.ts';
-import { readPath } from './selection.svelte.ts';
+import { nameAt, readPath } from '../core/html/index.ts';
 import type { Swept } from './sweeping.svelte.ts';
 import { seenAt } from './wake.ts';
 

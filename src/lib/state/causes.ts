@@ -1,5 +1,5 @@
 import { valueOf, type Change, type Value } from '../core/curve/index.ts';
-import type { ElementPath } from '../core/html/index.ts';
+import { readPath, type ElementPath } from '../core/html/index.ts';
 import { toNumber } from '../core/interval/index.ts';
 import type { MediaSite } from '../core/media/index.ts';
 import { pathsOf } from '../core/findings/index.ts';
@@ -7,7 +7,6 @@ import { elementOf, rebroken, type Rebroken, type Snapshot } from '../core/snaps
 import { blameOf, type Blame, type Trial } from './blame.ts';
 import { edgesOf, following, toleranceOf } from './following.svelte.ts';
 import type { PageState } from './page.svelte.ts';
-import { readPath } from './selection.svelte.ts';
 
 /** Why a value changes between two widths. */
 export interface Cause {

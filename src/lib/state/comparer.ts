@@ -19,6 +19,11 @@ export class Comparer {
 		() => new Worker(new URL('../workers/comparing.worker.ts', import.meta.url), { type: 'module' })
 	);
 
+	/** Begins its thread, so that it is there when it is asked. */
+	begin(): void {
+		this.#thread.begin();
+	}
+
 	/** What an edit touches on a page. */
 	edit({ path, before, after, files }: EditedPage, as: SeenVantage): Promise<EditOnPage> {
 		return this.#thread.ask((does, texts) => {

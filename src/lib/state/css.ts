@@ -1,13 +1,9 @@
 import type { Span } from '../core/css/index.ts';
-import { innerSpan, parsePage } from '../core/html/index.ts';
+import { parsePage, styleSpans } from '../core/html/index.ts';
 
 /** The stretches of a text that are sheets: all of a sheet's file, or the `<style>` elements of a page. */
 export const sheetParts = (text: string, kind: 'page' | 'sheet'): Span[] =>
-	kind === 'sheet'
-		? [{ start: 0, end: text.length }]
-		: parsePage(text).elements.flatMap((element) =>
-				element.tag === 'style' ? (innerSpan(element) ?? []) : []
-			);
+	kind === 'sheet' ? [{ start: 0, end: text.length }] : styleSpans(parsePage(text));
 
 /** The sheet that an offset of a text lies in, or at an end of. */
 export const sheetPartAt = (text: string, kind: 'page' | 'sheet', offset: number): Span | undefined =>

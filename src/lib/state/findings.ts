@@ -1,6 +1,6 @@
 import { findingOf, KINDS, neither, neitherHolds, SEVERITIES, type Kind } from '../core/findings/index.ts';
 import { amountOf, shiftOf, type Accepted, type KindSetting } from '../core/findings/settings.ts';
-import { elementAt, nameOfElement, wordsIn, type ElementPath } from '../core/html/index.ts';
+import { elementAt, nameOfElement, wordsIn, type ElementPath, readPath } from '../core/html/index.ts';
 import {
 	difference,
 	fromInterval,
@@ -17,7 +17,6 @@ import type { MediaSite } from '../core/media/index.ts';
 import type { Found } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageState } from './page.svelte.ts';
-import { readPath } from './selection.svelte.ts';
 import type { FilePlace } from './texts.svelte.ts';
 
 /** A finding as it is listed. */

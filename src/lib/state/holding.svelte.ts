@@ -1,6 +1,5 @@
 import { messageOf } from '../core/text/index.ts';
-import { printPaths, readPath } from './selection.svelte.ts';
-import { nameAt, type ElementPath } from '../core/html/index.ts';
+import { nameAt, type ElementPath, printPaths, readPath } from '../core/html/index.ts';
 import { contains, NOTHING, rationalFromNumber, union, type IntervalSet } from '../core/interval/index.ts';
 import { storeWidths, widthsFrom } from '../core/interval/store.ts';
 import { firstWidths, foundIn, type Readings } from '../core/sweep/index.ts';

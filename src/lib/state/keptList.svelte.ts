@@ -87,8 +87,8 @@ export class KeptList<Row, Wish = Row> {
 	}
 
 	/**
-	 * Call this before asking the server for the list. The function it returns takes the answer in, unless the list has
-	 * been changed here, or a later answer has been taken in, in the meantime.
+	 * Call this before asking the server for the list. The function it returns takes the answer in, unless meanwhile the
+	 * list was changed here or a later answer was taken in.
 	 */
 	asked(): (listed: Listed<Row>) => void {
 		const age = this.#age;

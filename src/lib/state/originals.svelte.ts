@@ -48,14 +48,8 @@ class Originals {
 	/** Pictures as `data:` addresses, by hash. */
 	sources = $state.raw<ReadonlyMap<string, string>>(new Map());
 	readonly #asked = new Set<string>();
-	/** Why pictures did not come, by hash. */
-	#troubles = $state.raw<ReadonlyMap<string, string>>(new Map());
-
-	/** Why a picture is not shown, as a sentence; '' where all have come, or are coming. */
-	get trouble(): string {
-		const [why] = this.#troubles.values();
-		return why === undefined ? '' : `A picture did not come: ${why}`;
-	}
+	/** Why a picture did not come, as a sentence; '' where all have come, or are coming. */
+	trouble = $state('');
 
 	/** What is to be clicked next; null where nothing is. */
 	get wants(): string | null {
@@ -136,7 +130,7 @@ class Originals {
 	load(site: number, list: readonly Original[]): void {
 		const wanted = new Set(list.map(({ hash }) => hash));
 		for (const hash of this.#asked) if (!wanted.has(hash)) this.#asked.delete(hash);
-		this.#troubles = new Map();
+		this.trouble = '';
 		const had = untrack(() => this.sources);
 		const left = [...had].filter(([hash]) => wanted.has(hash));
 		if (left.length < had.size) this.sources = new Map(left);
@@ -152,7 +146,7 @@ class Originals {
 					},
 					(error: unknown) => {
 						// Asked for again when they are loaded the next time.
-						if (this.#asked.delete(hash)) this.#troubles = new Map([[hash, messageOf(error)]]);
+						if (this.#asked.delete(hash)) this.trouble = `A picture did not come: ${messageOf(error)}`;
 					}
 				);
 		}

@@ -29,7 +29,7 @@ export class PageState implements PageModel {
 	readonly path: string;
 	readonly #site: SiteState;
 	readonly #solver = solvers();
-	readonly #frameContent = frameContents();
+	readonly #frameContent: ReturnType<typeof frameContents>;
 	readonly #text: (path: string) => string | undefined;
 	/** The page as its errands have it, while its markup is given, and what they change. */
 	readonly #given = $derived.by(() => errandsDone(this.#site, this.path, this.#text(this.path) ?? ''));
@@ -52,6 +52,7 @@ export class PageState implements PageModel {
 		this.#text = text;
 		this.path = path;
 		this.sources = sourcesOf((file) => (file === path ? this.source : text(file)), site.parsers);
+		this.#frameContent = frameContents(site.parsers);
 	}
 
 	bands(vantage: Vantage): Bands {

@@ -23,7 +23,7 @@ class Reader {
 	/** What the present thread for remarks was told of engines. */
 	#told: { readonly by: object; readonly table: SupportTable } | undefined;
 
-	/** What is wrong in a text; what only the engine knows, it is asked here. */
+	/** What is wrong in a text. The engine is asked here for what only it knows. */
 	async remarks(
 		path: string,
 		text: string,
@@ -32,11 +32,11 @@ class Reader {
 	): Promise<readonly TextRemark[]> {
 		const ask = () =>
 			this.#remarking.ask(async (does, texts) => {
-				const [sent] = texts.send(new Map([[path, text]]));
 				if (table && (this.#told?.by !== texts || this.#told.table !== table)) {
 					this.#told = { by: texts, table };
-					void does.takeTable(table);
+					await does.takeTable(table);
 				}
+				const [sent] = texts.send(new Map([[path, text]]));
 				return does.remarks(path, sent, kind, limit);
 			});
 		const first = await ask();
@@ -44,12 +44,8 @@ class Reader {
 		const answers = first.unknown.map(
 			([property, value]) => [property, value, CSS.supports(property, value)] as const
 		);
-		if (answers.every(([, , taken]) => taken)) {
-			void this.#remarking.ask((does) => does.takeAnswers(answers));
-			return first.remarks;
-		}
 		await this.#remarking.ask((does) => does.takeAnswers(answers));
-		return (await ask()).remarks;
+		return answers.every(([, , taken]) => taken) ? first.remarks : (await ask()).remarks;
 	}
 
 	/**
@@ -60,8 +56,9 @@ class Reader {
 	async search(texts: Texts, search: Search, most: number, signal: AbortSignal): Promise<SearchFound> {
 		const tooLong = new Error('This pattern takes too long to be searched for. A simpler one may do.');
 		const timer = setTimeout(() => this.#searching.end(tooLong), PATIENCE);
-		// Another search is wished for: this one is not waited for.
-		signal.addEventListener('abort', () => clearTimeout(timer));
+		// A later search must not wait for this one, which may never end.
+		const giveUp = (): void => this.#searching.end();
+		signal.addEventListener('abort', giveUp);
 		try {
 			const found = await this.#searching.ask(async (does, sender): Promise<SearchFound | string> =>
 				does.search(sender.send(texts)[0], search, most)
@@ -70,6 +67,7 @@ class Reader {
 			return found;
 		} finally {
 			clearTimeout(timer);
+			signal.removeEventListener('abort', giveUp);
 		}
 	}
 }

@@ -38,20 +38,6 @@ export function picked(
 	return [one.slice(0, Math.max(0, one.length - 1))];
 }
 
-/** Paths as they stand in an address: indexes with points between, elements with commas. The root is `r`. */
-export const printPaths = (paths: readonly ElementPath[]): string =>
-	paths.map((path) => path.join('.') || 'r').join(',');
-
-/** The paths that an address names; what is none is left out. */
-export const readPaths = (text: string): ElementPath[] =>
-	text
-		.split(',')
-		.filter((one) => /^(r|\d{1,6}(\.\d{1,6}){0,400})$/.test(one))
-		.map((one) => (one === 'r' ? [] : one.split('.').map(Number)));
-
-/** The path of an element as findings have it: '' for the root. */
-export const readPath = (text: string): ElementPath => readPaths(text || 'r')[0] ?? [];
-
 /** What stages tell of the selection, and how it is looked at. */
 class SelectionView {
 	/** The boxes of what is selected, in each frame. */

@@ -69,3 +69,13 @@ test('where it fails or is ended, what it was asked is refused with the reason, 
 	expect(begun.map(({ isGone }) => isGone)).toEqual([true, true, false]);
 	thread.end();
 });
+
+test('while its script does not come it is asked again', async () => {
+	const { thread, begun } = threads();
+	const asked = thread.ask((does) => (begun.length > 1 ? does.twice(3) : does.never()));
+	// What the browser says of a script that it could not load.
+	begun[0]?.dispatchEvent(new Event('error'));
+	expect(await asked).toBe(6);
+	expect(begun.map(({ isGone }) => isGone)).toEqual([true, false]);
+	thread.end();
+});

@@ -1,13 +1,13 @@
 import { wrap, type Remote } from 'comlink';
 import { TextSender } from '../workers/texts.ts';
+import { insist } from './insist.ts';
 
 /** A worker at work, and the texts that it has been sent. */
 interface Begun<X> {
-	readonly worker: Worker;
 	readonly does: Remote<X>;
 	readonly texts: TextSender;
-	/** Never fulfilled; rejected where the worker fails or is ended. */
-	readonly ended: Promise<never>;
+	/** What refuses each question that has no answer yet. */
+	readonly waiting: Set<(why: Error) => void>;
 	readonly end: (why: Error) => void;
 }
 
@@ -20,14 +20,18 @@ export class Thread<X> {
 		this.#make = make;
 	}
 
+	/** Begins it, so that it is there when it is asked. */
+	begin(): void {
+		this.#begun ??= this.#start();
+	}
+
 	/**
-	 * Asks it something; what is asked first is answered first.
+	 * Asks it something; what is asked first is answered first. While its script cannot be loaded, it is asked again.
 	 *
-	 * @throws {Error} what the answer throws; why the worker could not be begun, or was ended meanwhile
+	 * @throws {Error} what the answer throws; why the worker failed, or was ended meanwhile
 	 */
 	ask<R>(of: (does: Remote<X>, texts: TextSender) => Promise<R>): Promise<R> {
-		const { does, texts, ended } = (this.#begun ??= this.#begin());
-		return Promise.race([of(does, texts), ended]);
+		return insist(() => this.#askOnce(of));
 	}
 
 	/** Ends it and what it was asked. */
@@ -35,20 +39,37 @@ export class Thread<X> {
 		this.#begun?.end(why);
 	}
 
-	#begin(): Begun<X> {
+	#askOnce<R>(of: (does: Remote<X>, texts: TextSender) => Promise<R>): Promise<R> {
+		const { does, texts, waiting } = (this.#begun ??= this.#start());
+		return new Promise<R>((resolve, reject) => {
+			waiting.add(reject);
+			of(does, texts)
+				.then(resolve, reject)
+				.finally(() => waiting.delete(reject));
+		});
+	}
+
+	#start(): Begun<X> {
 		const worker = this.#make();
-		let reject: (why: Error) => void = () => undefined;
-		const ended = new Promise<never>((_, no) => (reject = no));
-		// Nobody may be waiting.
-		ended.catch(() => undefined);
-		const end = (why: Error): void => {
-			worker.terminate();
-			if (this.#begun?.worker === worker) this.#begun = undefined;
-			reject(why);
+		const waiting = new Set<(why: Error) => void>();
+		const begun: Begun<X> = {
+			does: wrap<X>(worker),
+			texts: new TextSender(),
+			waiting,
+			end: (why) => {
+				worker.terminate();
+				if (this.#begun === begun) this.#begun = undefined;
+				for (const refuse of waiting) refuse(why);
+			}
 		};
-		worker.addEventListener('error', ({ message }) =>
-			end(new Error(message || 'A part of the application could not be loaded.'))
+		// What fails while it runs says why; a script that did not come says nothing.
+		worker.addEventListener('error', ({ message }: Partial<ErrorEvent>) =>
+			begun.end(
+				message === undefined
+					? new TypeError('The script of a worker cannot be loaded.')
+					: new Error(message || 'A part of the application could not be loaded.')
+			)
 		);
-		return { worker, does: wrap<X>(worker), texts: new TextSender(), ended, end };
+		return begun;
 	}
 }

@@ -9,12 +9,15 @@ import {
 } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageContent } from '../stage/protocol.ts';
+import type { EditedPage } from './comparer.ts';
 import { engineOf } from './engine.ts';
 import type { Stages } from './stages.svelte.ts';
 
 /** A page before an edit and after it, as a vantage at all its widths. */
 export interface Compared {
 	readonly edit: EditOnPage;
+	/** The page's texts before it and after it, as frames have them. */
+	readonly shown: EditedPage;
 	/** What frames are given before it, and after it. */
 	readonly contents: readonly [PageContent, PageContent];
 	readonly as: SeenVantage;

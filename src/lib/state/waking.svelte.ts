@@ -108,7 +108,8 @@ export class Waking {
 		this.busy = true;
 		this.trouble = '';
 		try {
-			const compared = await this.#compare(swept, edited, await this.#editOn(swept, edited));
+			const shown = this.#asShown(edited);
+			const compared = await this.#compare(swept, shown, await this.#editOn(swept, shown));
 			if (signal.aborted) return;
 			const of = { compared, edited, meant };
 			let first = true;
@@ -156,19 +157,18 @@ export class Waking {
 		return { path, before: shown(before), after: shown(after), files };
 	}
 
-	#editOn({ lead, plain }: Swept, edited: EditedPage): Promise<EditOnPage> {
-		return this.#site.comparer.edit(this.#asShown(edited), sweptAs(lead, plain).as);
+	#editOn({ lead, plain }: Swept, shown: EditedPage): Promise<EditOnPage> {
+		return this.#site.comparer.edit(shown, sweptAs(lead, plain).as);
 	}
 
 	/** What is to be measured of an edit on a page. */
-	async #compare(swept: Swept, edited: EditedPage, edit: EditOnPage): Promise<Compared> {
-		const { stages, lead, plain } = swept;
+	async #compare({ stages, lead, plain }: Swept, shown: EditedPage, edit: EditOnPage): Promise<Compared> {
 		const { as, stretch } = sweptAs(lead, plain);
-		const { comparer } = this.#site;
-		const [before, after] = await comparer.contents(this.#asShown(edited), stages.prefix, as);
+		const [before, after] = await this.#site.comparer.contents(shown, stages.prefix, as);
 		const staged: readonly StagedChange[] = [];
 		return {
 			edit,
+			shown,
 			contents: [
 				{ ...before, staged },
 				{ ...after, staged }
@@ -183,8 +183,7 @@ export class Waking {
 		const found = foundIn(known, of.compared.edit.cuts);
 		const changed = changedElements(found);
 		const own = changed.filter((one) => !isEmpty(one.own)).map(({ path }) => path);
-		const outermost =
-			own.length > 0 ? await this.#site.comparer.outermost(this.#asShown(of.edited), own) : [];
+		const outermost = own.length > 0 ? await this.#site.comparer.outermost(of.compared.shown, own) : [];
 		if (signal.aborted) return;
 		const widths = allWidths(changed);
 		this.wake = {
@@ -206,10 +205,10 @@ export class Waking {
 		);
 		for (const { path } of others.slice(0, MOST_PAGES)) {
 			if (signal.aborted) return;
-			const other = { ...edited, path };
-			const edit = await this.#editOn(swept, other);
+			const shown = this.#asShown({ ...edited, path });
+			const edit = await this.#editOn(swept, shown);
 			if (!edit.concerns || signal.aborted) continue;
-			const compared = await this.#compare(swept, other, edit);
+			const compared = await this.#compare(swept, shown, edit);
 			for await (const { known } of changesOver(compared, 'bands', signal)) {
 				if (signal.aborted || this.wake === null) return;
 				const changed = changedElements(foundIn(known, compared.edit.cuts));

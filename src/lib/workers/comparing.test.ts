@@ -21,7 +21,7 @@ function asked(before: Map<string, string>, after: Map<string, string>, path = '
 	return structuredClone(new Comparing().edit({ path, before: was, after: is, files, as }));
 }
 
-test('an edit is told with where it can reach, in values that can be handed on between threads', () => {
+test('an edit reports the widths at which it can have an effect, in values that can be copied between threads', () => {
 	const rule = '@media (width < 700px) { li, li:hover b { margin: 1px } }';
 	const edit = asked(texts(''), texts(rule));
 	expect(edit).toMatchObject({

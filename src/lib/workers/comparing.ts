@@ -1,5 +1,12 @@
-import { nameAt } from '../core/html/index.ts';
-import { frameContents, pageModel, solvers, type FrameContent, type PageModel } from '../core/page/index.ts';
+import { nameAt, readPath } from '../core/html/index.ts';
+import {
+	frameContents,
+	pageModel,
+	rememberedBy,
+	solvers,
+	type FrameContent,
+	type PageModel
+} from '../core/page/index.ts';
 import { parsers, sourcesOf } from '../core/site/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { editOnPage, outermost, type EditOnPage } from '../core/wake/index.ts';
@@ -14,23 +21,38 @@ export interface AskedEdit {
 	readonly as: SeenVantage;
 }
 
-/** An element that is in none of some others, by name, and how many of them are inside it. */
+/** One of the outermost of some elements, by name, and how many of the others are inside it. */
 export interface NamedElement {
 	readonly path: string;
 	readonly inside: number;
 	readonly name: string;
 }
 
-/** So many pages are remembered, each as some texts have it. */
+/** A page by the texts that were sent for it, and their numbers. */
+interface SentPage {
+	readonly path: string;
+	readonly ids: SentTexts['ids'];
+	readonly texts: Texts;
+}
+
+/** How many pages are remembered, each with the texts that it was asked for. */
 const MOST_PAGES = 8;
 
 /** Compares pages before and after edits, by their texts. */
 export class Comparing {
 	readonly #keeper = new TextKeeper();
 	readonly #solver = solvers();
-	readonly #content = frameContents();
 	readonly #parsers = parsers();
-	readonly #pages = new Map<string, PageModel>();
+	readonly #content = frameContents(this.#parsers);
+	readonly #model = rememberedBy(
+		MOST_PAGES,
+		({ path, ids }: SentPage) => `${path} ${ids.map((one) => one.join(':')).join(' ')}`,
+		({ path, texts }: SentPage) =>
+			pageModel(
+				path,
+				sourcesOf((file) => texts.get(file), this.#parsers)
+			)
+	);
 
 	/** What an edit touches on a page. */
 	edit({ path, before, after, files, as }: AskedEdit): EditOnPage {
@@ -47,23 +69,12 @@ export class Comparing {
 	outermost(path: string, before: SentTexts, after: SentTexts, paths: readonly string[]): NamedElement[] {
 		const [was, is] = [this.#page(path, before), this.#page(path, after)];
 		return outermost(paths).map((one) => {
-			const at = one.path === '' ? [] : one.path.split('.').map(Number);
+			const at = readPath(one.path);
 			return { ...one, name: nameAt(is.page, at, nameAt(was.page, at, 'something')) };
 		});
 	}
 
 	#page(path: string, sent: SentTexts): PageModel {
-		const texts: Texts = this.#keeper.take(sent);
-		const key = `${path} ${sent.ids.map(([file, id]) => `${file}:${id}`).join(' ')}`;
-		const known =
-			this.#pages.get(key) ??
-			pageModel(
-				path,
-				sourcesOf((file) => texts.get(file), this.#parsers)
-			);
-		this.#pages.delete(key);
-		this.#pages.set(key, known);
-		if (this.#pages.size > MOST_PAGES) this.#pages.delete(this.#pages.keys().next().value as string);
-		return known;
+		return this.#model({ path, ids: sent.ids, texts: this.#keeper.take(sent) });
 	}
 }

@@ -15,7 +15,7 @@ function reader() {
 	};
 }
 
-test('what only the engine knows is asked for, and not said before it has answered', () => {
+test('a remark that depends on the engine is held back until the engine has answered', () => {
 	const { reading, remarks } = reader();
 	const css = 'a { colr: red; width: 3foo; top: 0 }';
 	const first = remarks(css);

@@ -1,6 +1,6 @@
 import { parseSheet, type Sheet } from '../core/css/index.ts';
 import { lint } from '../core/grammar/index.ts';
-import { innerSpan, pageNotes, parsePage } from '../core/html/index.ts';
+import { pageNotes, parsePage, styleSpans } from '../core/html/index.ts';
 import { supportRemarks, type SupportTable } from '../core/support/index.ts';
 import { expressionOf, lineNumber, lineStarts, matchesIn, placeAt, type Search } from '../core/text/index.ts';
 import { TextKeeper, type SentTexts } from './texts.ts';
@@ -14,7 +14,7 @@ export interface TextRemark {
 /** What is wrong in a text, as far as it is known what the engine takes. */
 export interface Remarks {
 	readonly remarks: readonly TextRemark[];
-	/** Declarations of which only the engine knows whether it takes them: the window is to say it, and to ask again. */
+	/** Declarations that only the engine can judge: the window tells whether it takes them, and asks again. */
 	readonly unknown: readonly (readonly [property: string, value: string])[];
 }
 
@@ -33,9 +33,9 @@ export interface SearchFound {
 	readonly lines: readonly FoundLine[];
 }
 
-/** So many answers of the engine are remembered. */
+/** How many answers of the engine are remembered. */
 const MOST_ANSWERS = 20_000;
-/** So much of a line is told, characters. */
+/** How much of a line is listed at most, in characters. */
 const MOST_OF_LINE = 200;
 
 /** Reads texts: what is wrong in them, and where something is in them. */
@@ -69,9 +69,7 @@ export class Reading {
 			return known ?? true;
 		};
 		const page = kind === 'page' ? parsePage(text) : undefined;
-		const parts = page
-			? page.elements.flatMap((element) => (element.tag === 'style' ? (innerSpan(element) ?? []) : []))
-			: [{ start: 0, end: text.length }];
+		const parts = page ? styleSpans(page) : [{ start: 0, end: text.length }];
 		const ofSheet = (sheet: Sheet) => [
 			...sheet.notes,
 			...lint(sheet, supports),

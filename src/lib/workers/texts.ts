@@ -3,7 +3,7 @@ import { applyChanges, changeBetween, type Change } from '../core/text/index.ts'
 /** Texts by path. */
 export type Texts = ReadonlyMap<string, string>;
 
-/** A text that the other side has not: what it is made of, from one that it has. */
+/** A text that the other side does not have yet, as a change of one that it has. */
 interface NewText {
 	readonly id: number;
 	/** The text that it is made from; null for none. */
@@ -15,21 +15,21 @@ interface NewText {
 export interface SentTexts {
 	readonly ids: readonly (readonly [path: string, id: number])[];
 	readonly made: readonly NewText[];
-	/** Texts that are not asked for again. */
+	/** Texts that will not be named again. */
 	readonly gone: readonly number[];
 }
 
-/** So many texts are remembered beyond those that are sent. */
+/** How many texts are remembered besides those that are being sent. */
 const MOST = 64;
 
-/** What hands texts to a worker: each text once, and where a path had another before, as the change of that. */
+/** Sends texts to a worker: each text once, and as a change of the text that its path had before, if any. */
 export class TextSender {
 	readonly #ids = new Map<string, number>();
 	/** What each path had last. */
 	readonly #last = new Map<string, string>();
 	#next = 1;
 
-	/** Each of some texts as they are to be handed over: all of them, in this order. */
+	/** Prepares texts for sending; the worker must take all of them, in this order. */
 	send<const T extends readonly Texts[]>(...all: T): { [K in keyof T]: SentTexts } {
 		const sent = all.map((texts) => this.#sendOne(texts));
 		const gone = this.#forget(all.reduce((sum, { size }) => sum + size, 0));
@@ -49,7 +49,7 @@ export class TextSender {
 				const change = changeBetween(from === undefined ? '' : (before ?? ''), text);
 				made.push({ id, from: from ?? null, change });
 			}
-			// Asked for last, it goes last.
+			// What was used last is forgotten last.
 			this.#ids.delete(text);
 			this.#ids.set(text, id);
 			this.#last.set(path, text);
@@ -58,7 +58,7 @@ export class TextSender {
 		return { ids, made, gone: [] };
 	}
 
-	/** Forgets what was not asked for lately, but for so many that are asked for now. */
+	/** Forgets the texts that were not used for longest, so that no more than `besides` and `MOST` are left. */
 	#forget(besides: number): number[] {
 		const gone: number[] = [];
 		for (const [text, id] of this.#ids) {
@@ -70,7 +70,7 @@ export class TextSender {
 	}
 }
 
-/** What has the texts on the other side. */
+/** Keeps, in the worker, the texts that were sent. */
 export class TextKeeper {
 	readonly #texts = new Map<number, string>();
 

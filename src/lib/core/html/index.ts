@@ -7,4 +7,4 @@ export { attributeAt } from './attributeAt.ts';
 export { CLASS_NAME, classesOf, giveClass, likeIt, sectionNumber, sectionOf } from './classes.ts';
 export { followPath } from './follow.ts';
 export { headingIn, nameAt, nameOfElement, wordsIn } from './name.ts';
-export { isWithin, selectorOfPath } from './path.ts';
+export { isWithin, printPaths, readPath, readPaths, selectorOfPath } from './path.ts';

@@ -170,3 +170,7 @@ export const innerSpan = (element: PageElement): Span | null =>
 	element.startTag && element.span
 		? { start: element.startTag.end, end: element.endTag?.start ?? element.span.end }
 		: null;
+
+/** The stretches of a page's source that are sheets: what is in its `<style>` elements. */
+export const styleSpans = ({ elements }: Pick<Page, 'elements'>): Span[] =>
+	elements.flatMap((element) => (element.tag === 'style' ? (innerSpan(element) ?? []) : []));

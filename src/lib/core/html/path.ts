@@ -7,3 +7,17 @@ export const isWithin = (path: ElementPath, around: ElementPath): boolean =>
 /** A selector that hits the element at a path and nothing else of its page. */
 export const selectorOfPath = (path: ElementPath): string =>
 	[':root', ...path.map((index) => `:nth-child(${index + 1})`)].join(' > ');
+
+/** Paths as they stand in an address: indexes with points between, elements with commas. The root is `r`. */
+export const printPaths = (paths: readonly ElementPath[]): string =>
+	paths.map((path) => path.join('.') || 'r').join(',');
+
+/** The paths that an address names; what is none is left out. */
+export const readPaths = (text: string): ElementPath[] =>
+	text
+		.split(',')
+		.filter((one) => /^(r|\d{1,6}(\.\d{1,6}){0,400})$/.test(one))
+		.map((one) => (one === 'r' ? [] : one.split('.').map(Number)));
+
+/** The path of an element as findings have it: '' for the root. */
+export const readPath = (text: string): ElementPath => readPaths(text || 'r')[0] ?? [];

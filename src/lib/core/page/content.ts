@@ -1,8 +1,12 @@
 import { sliceOf } from '../css/index.ts';
 import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../simulate/index.ts';
-import { addressOf, flattenSheet, remembered } from '../site/index.ts';
+import { addressOf, flattenSheet, remembered, type Parsers, type Sources } from '../site/index.ts';
 import type { SeenVantage } from '../vantage/index.ts';
 import type { PageModel } from './model.ts';
+import { rememberedBy } from './rememberedBy.ts';
+
+/** For how many vantages it is remembered what a text comes to. */
+const MOST_VANTAGES = 24;
 
 /** The text for a `<style>` of a page, by the path of the element. */
 export interface StyleText {
@@ -26,40 +30,34 @@ export interface FrameContent {
 	readonly taps: boolean;
 }
 
-/** What a page's frames are given, with what of that stays as it was remembered: for one page with changing texts. */
-export function frameContents(): (model: PageModel, prefix: string, seen: SeenVantage) => FrameContent {
-	let latest: PageModel['sources'] | undefined;
-	const sources = (): PageModel['sources'] => {
-		if (!latest) throw new Error('No page was asked for.');
-		return latest;
-	};
+/** What frames are given of pages whose texts change; what stays as it was is remembered. */
+export function frameContents(
+	by: Parsers
+): (model: PageModel, prefix: string, seen: SeenVantage) => FrameContent {
 	/** Sheets that import nothing are flattened again only when their own text has changed. */
 	const flat = new Map<string, { readonly text: string; readonly flat: string }>();
 	/** A page's inert source by vantage, for as long as its text stays. */
-	const html = remembered(4, (source) =>
-		byVantage((vantage) => simulatePage(sources().page(source), vantage))
-	);
-	const simulated = remembered(200, (text) => byVantage(simulatedSheet(sources().sheet(text))));
+	const html = remembered(4, (source) => byVantage((vantage) => simulatePage(by.page(source), vantage)));
+	const simulated = remembered(200, (text) => byVantage(simulatedSheet(by.sheet(text))));
 
-	function flatten(text: string, file: string, prefix: string): string {
+	function flatten(text: string, file: string, prefix: string, sources: Sources): string {
 		const key = `${prefix}${file}`;
 		const known = flat.get(key);
 		if (known?.text === text && !/@import/i.test(text)) return known.flat;
-		const made = flattenSheet(text, file, sources(), prefix);
+		const made = flattenSheet(text, file, sources, prefix);
 		flat.set(key, { text, flat: made });
 		return made;
 	}
 
 	return (model, prefix, seen) => {
-		latest = model.sources;
-		const { path, page, source } = model;
+		const { path, page, source, sources } = model;
 		const vantage = vantageOnPage(page, seen);
 		const sheets = model.sheets.flatMap(({ element, from }): StyleText[] => {
 			if (from.kind === 'outside') return [];
 			const file = from.kind === 'file' ? from.path : path;
-			const text = from.kind === 'file' ? model.sources.text(file) : sliceOf(source, from.span);
+			const text = from.kind === 'file' ? sources.text(file) : sliceOf(source, from.span);
 			if (text === undefined) return [];
-			return [{ element, text: simulated(flatten(text, file, prefix))(vantage) }];
+			return [{ element, text: simulated(flatten(text, file, prefix, sources))(vantage) }];
 		});
 		const { films, rightToLeft = false } = vantage;
 		return {
@@ -74,14 +72,6 @@ export function frameContents(): (model: PageModel, prefix: string, seen: SeenVa
 	};
 }
 
-/** A function of a vantage that remembers some answers; nothing but what texts depend on must matter to it. */
-function byVantage<X>(compute: (vantage: SeenVantage) => X): (vantage: SeenVantage) => X {
-	const known = new Map<string, X>();
-	return (vantage) => {
-		const key = textKey(vantage);
-		let value = known.get(key);
-		if (value === undefined) known.set(key, (value = compute(vantage)));
-		if (known.size > 24) known.delete(known.keys().next().value as string);
-		return value;
-	};
-}
+/** What one text comes to by vantage; nothing but what texts depend on must matter to it. */
+const byVantage = <X>(compute: (vantage: SeenVantage) => X): ((vantage: SeenVantage) => X) =>
+	rememberedBy(MOST_VANTAGES, textKey, compute);

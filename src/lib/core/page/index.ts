@@ -1,2 +1,3 @@
 export { frameContents, type FrameContent } from './content.ts';
 export { pageModel, solvers, type PageModel } from './model.ts';
+export { rememberedBy } from './rememberedBy.ts';

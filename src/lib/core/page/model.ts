@@ -8,6 +8,7 @@ import {
 	type Sources
 } from '../site/index.ts';
 import type { Vantage } from '../vantage/index.ts';
+import { rememberedBy } from './rememberedBy.ts';
 
 /** One page of a site as its sources say it is. */
 export interface PageModel {
@@ -40,17 +41,9 @@ export function pageModel(path: string, sources: Sources): PageModel {
 	};
 }
 
-/** So many vantages have their solutions remembered. */
+/** For how many vantages it is remembered what they solve. */
 const MOST_SOLVERS = 50;
 
 /** Solvers by vantage, each with what it solved: what is solved does not depend on the vantage's width. */
-export function solvers(): (vantage: Vantage) => Solver {
-	const known = new Map<string, Solver>();
-	return (vantage) => {
-		const key = JSON.stringify({ ...vantage, name: '', width: 0 });
-		let solver = known.get(key);
-		if (!solver) known.set(key, (solver = solverOf(vantage)));
-		if (known.size > MOST_SOLVERS) known.delete(known.keys().next().value as string);
-		return solver;
-	};
-}
+export const solvers = (): ((vantage: Vantage) => Solver) =>
+	rememberedBy(MOST_SOLVERS, (vantage) => JSON.stringify({ ...vantage, name: '', width: 0 }), solverOf);

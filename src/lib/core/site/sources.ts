@@ -36,7 +36,7 @@ export function remembered<X>(most: number, compute: (text: string) => X): (text
 	};
 }
 
-/** What reads texts: each once for as long as it is remembered, whichever page it is read for. */
+/** What reads texts, for whichever page: each once, for as long as it is remembered. */
 export type Parsers = Omit<Sources, 'text'>;
 
 export const parsers = (): Parsers => ({

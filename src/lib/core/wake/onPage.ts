@@ -1,7 +1,7 @@
-import { cascadeOf } from '../cascade/index.ts';
-import { parseSheet, sliceOf, walk, type Span } from '../css/index.ts';
-import { innerSpan } from '../html/index.ts';
-import { compareCuts, type Cut, type IntervalSet } from '../interval/index.ts';
+import { cascadeOf, type PageCascade } from '../cascade/index.ts';
+import { sliceOf, walk } from '../css/index.ts';
+import { styleSpans } from '../html/index.ts';
+import { compareCuts, NOTHING, type Cut, type IntervalSet } from '../interval/index.ts';
 import { bandsOf, type Solver } from '../media/index.ts';
 import type { PageModel } from '../page/index.ts';
 import { elementsOf } from '../selector/index.ts';
@@ -39,9 +39,6 @@ export interface EditOnPage {
 /** At-rules around style, which decide as conditions and layers do; all others may bear on anything. */
 const AROUND = new Set(['media', 'supports', 'container', 'layer', 'scope']);
 
-const styleElements = ({ page }: PageModel): Span[] =>
-	page.elements.flatMap((element) => (element.tag === 'style' ? (innerSpan(element) ?? []) : []));
-
 /** The files whose sheets a page has, itself among them. */
 const filesOf = ({ path, conditions }: PageModel): Set<string> =>
 	new Set([path, ...conditions.places.map(({ file }) => file)]);
@@ -52,13 +49,15 @@ function besides(model: PageModel, files: readonly string[]): string {
 	const texts = files.flatMap((file) => {
 		const text = used.has(file) ? model.sources.text(file) : undefined;
 		if (text === undefined) return [];
-		const parts = file === model.path ? styleElements(model) : [{ start: 0, end: text.length }];
-		return parts.flatMap(({ start, end }) => {
-			const sheet = parseSheet(text.slice(start, end));
-			return [...walk(sheet)].flatMap((node) =>
-				node.kind === 'at-rule' && !AROUND.has(node.name) ? sliceOf(sheet.source, node.span) : []
+		const parts =
+			file === model.path ? styleSpans(model.page).map(({ start, end }) => text.slice(start, end)) : [text];
+		return parts
+			.map(model.sources.sheet)
+			.flatMap((sheet) =>
+				[...walk(sheet)].flatMap((node) =>
+					node.kind === 'at-rule' && !AROUND.has(node.name) ? sliceOf(sheet.source, node.span) : []
+				)
 			);
-		});
 	});
 	return texts.join('\n');
 }
@@ -66,7 +65,7 @@ function besides(model: PageModel, files: readonly string[]): string {
 /** A page's source without what its style elements say. */
 function markupOf(model: PageModel): string {
 	let text = model.source;
-	for (const { start, end } of styleElements(model).toReversed())
+	for (const { start, end } of styleSpans(model.page).toReversed())
 		text = text.slice(0, start) + text.slice(end);
 	return text;
 }
@@ -77,6 +76,8 @@ export function sortedCuts(cuts: readonly Cut[]): Cut[] {
 	return [...each.values()].sort(compareCuts);
 }
 
+const cascadeOn = ({ page, path, sources }: PageModel): PageCascade => cascadeOf(page, path, sources);
+
 /** What an edit of some files touches on a page, as a vantage whose conditions `solve` solves. */
 export function editOnPage(
 	before: PageModel,
@@ -84,26 +85,24 @@ export function editOnPage(
 	files: readonly string[],
 	solve: Solver
 ): EditOnPage {
-	const [a, b] = [before, after].map(({ page, path, sources }) => cascadeOf(page, path, sources)) as [
-		ReturnType<typeof cascadeOf>,
-		ReturnType<typeof cascadeOf>
-	];
+	const models = [before, after];
+	const cuts = sortedCuts(
+		models.flatMap(({ conditions }) => bandsOf(conditions.media, solve).thresholds.map(({ cut }) => cut))
+	);
+	const concerns = models.map(filesOf).some((used) => files.some((file) => used.has(file)));
+	if (!concerns)
+		return { concerns, cuts, reach: NOTHING, properties: [], selectors: [], beyond: false, written: [] };
 	const beyond = markupOf(before) !== markupOf(after) || besides(before, files) !== besides(after, files);
-	const touched = touchedBy(a, b, beyond);
+	const now = cascadeOn(after);
+	const touched = touchedBy(cascadeOn(before), now, beyond);
 	const selectors = [...touched.before, ...touched.after].flatMap(({ declared }) =>
 		declared.selectors.map(elementsOf)
 	);
-	const cuts = [before, after].flatMap(({ conditions }) =>
-		bandsOf(conditions.media, solve).thresholds.map(({ cut }) => cut)
-	);
 	return {
-		concerns: [before, after].some((model) => {
-			const used = filesOf(model);
-			return files.some((file) => used.has(file));
-		}),
+		concerns,
+		cuts,
 		reach: reachOf(touched, solve),
-		cuts: sortedCuts(cuts),
-		properties: propertiesTouched(touched, b),
+		properties: propertiesTouched(touched, now),
 		selectors: [...new Set(selectors)],
 		beyond: touched.beyond,
 		written: touched.after.map(({ property, value, important, declared }) => ({

@@ -1,10 +1,10 @@
 <script lang="ts">
-	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { printPaths, type ElementPath } from '$lib/core/html/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import { caretRule, type CaretRule } from '$lib/state/caretRule.ts';
 	import { counted, hitsOf, outlining } from '$lib/state/hits.ts';
 	import type { PageState } from '$lib/state/page.svelte.ts';
-	import { printPaths, selectionView } from '$lib/state/selection.svelte.ts';
+	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import type { FileText } from '$lib/state/texts.svelte.ts';
 	import { later } from '$lib/state/later.svelte.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';

@@ -1,5 +1,4 @@
-import { nameOfElement, type Page, type PageElement } from '$lib/core/html/index.ts';
-import { printPaths } from '$lib/state/selection.svelte.ts';
+import { nameOfElement, type Page, type PageElement, printPaths } from '$lib/core/html/index.ts';
 
 /** A row of the outline of a page. */
 export interface OutlineRow {

@@ -98,6 +98,8 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	parent.append(opening);
 
 	const choosePictures = pictureChoice();
+	/** The viewport for which the pictures of the page were chosen. */
+	let chosenFor = '';
 	let density = 1;
 	/** The rules of the page that was written; null before. */
 	let pageRules: string | null = null;
@@ -265,7 +267,9 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 				density = viewport.density;
 				adopt();
 			}
-			if (written) choosePictures([inner(), ...shadows], self.window(), density);
+			const seen = `${width} ${height} ${density}`;
+			if (written && chosenFor !== seen) choosePictures([inner(), ...shadows], self.window(), density);
+			chosenFor = seen;
 		},
 		place({ left, top, scale, viewport, part = { left: 0, top: 0, ...viewport } }) {
 			opening.style.left = `${left}px`;

@@ -12,7 +12,7 @@ function sizeOf(sizes: string, window: Window): number | undefined {
 	ruler.style.cssText = 'all: initial !important; display: none !important';
 	(document.head ?? document.documentElement).append(ruler);
 	try {
-		for (const { condition, length } of [...sourceSizes(sizes), ...sourceSizes('100vw')]) {
+		for (const { condition, length } of [...sourceSizes(sizes), { condition: '', length: '100vw' }]) {
 			if (/^auto$/i.test(length)) return undefined;
 			if (condition !== '' && !window.matchMedia(condition).matches) continue;
 			ruler.style.setProperty('width', 'initial', 'important');

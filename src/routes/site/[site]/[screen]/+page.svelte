@@ -4,12 +4,12 @@
 	import { page as route } from '$app/state';
 	import { perform, pressOf, releaseAll, type KeyMap, type Press } from '$lib/state/keys.ts';
 	import { onDestroy, untrack } from 'svelte';
-	import type { ElementPath, Page } from '$lib/core/html/index.ts';
+	import { printPaths, readPaths, type ElementPath, type Page } from '$lib/core/html/index.ts';
 	import { carriage } from '$lib/state/carriage.svelte.ts';
 	import { FollowedSelections } from '$lib/state/followed.ts';
 	import { findsOf } from '$lib/state/finds.ts';
 	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import { printPaths, readPaths, selectionView } from '$lib/state/selection.svelte.ts';
+	import { selectionView } from '$lib/state/selection.svelte.ts';
 	import { PageState } from '$lib/state/page.svelte.ts';
 	import Bench from '$lib/screens/Bench/Bench.svelte';
 	import Find from '$lib/screens/shell/Find.svelte';
@@ -67,7 +67,11 @@
 	/** What may be wanted later comes in quiet time, so that it is there when the server is not. */
 	$effect(() => {
 		const gone = new AbortController();
-		void insist(() => import('$lib/screens/parts.ts')).then(({ PARTS }) => loadQuietly(PARTS, gone.signal));
+		const { comparer } = site;
+		const threads = [() => Promise.resolve(comparer.begin())];
+		void insist(() => import('$lib/screens/parts.ts')).then(({ PARTS }) =>
+			loadQuietly([...PARTS, ...threads], gone.signal)
+		);
 		return () => gone.abort();
 	});
 
