@@ -17,6 +17,10 @@ interface Use {
 }
 
 async function inUse(page: Page, server: Server): Promise<Use> {
+	// The engine keeps what has left a document until it is next drawn.
+	await page.evaluate(
+		() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)))
+	);
 	const session = await page.context().newCDPSession(page);
 	// What one collection frees lets the next free more.
 	for (let i = 0; i < 3; i++) await session.send('HeapProfiler.collectGarbage');

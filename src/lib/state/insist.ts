@@ -30,10 +30,17 @@ export async function loadQuietly(
 	parts: readonly (() => Promise<unknown>)[],
 	signal: AbortSignal
 ): Promise<void> {
-	await new Promise((resolve) => setTimeout(resolve, REST));
+	await new Promise<void>((resolve) => {
+		const timer = setTimeout(resolve, REST);
+		// Whoever has left is not kept in memory by what still waits.
+		signal.addEventListener('abort', () => {
+			clearTimeout(timer);
+			resolve();
+		});
+	});
 	for (const part of parts) {
-		await new Promise<void>((resolve) => requestIdleCallback(() => resolve()));
 		if (signal.aborted) return;
+		await new Promise<void>((resolve) => requestIdleCallback(() => resolve()));
 		// Nobody waits for it.
 		await insist(part, () => undefined);
 	}
