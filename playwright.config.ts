@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { LAUNCH } from './tests/launch.ts';
+import { LAUNCH, VIEWPORT } from './tests/launch.ts';
 
 export default defineConfig({
 	testDir: 'tests',
@@ -11,5 +11,5 @@ export default defineConfig({
 	fullyParallel: false,
 	forbidOnly: true,
 	reporter: [['list'], ['json', { outputFile: '.cache/results/end.json' }]],
-	use: { launchOptions: LAUNCH, viewport: { width: 1280, height: 800 }, trace: 'off' }
+	use: { launchOptions: LAUNCH, viewport: VIEWPORT, trace: 'off' }
 });

@@ -1,7 +1,8 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, type BrowserContext, type Frame, type Page } from '@playwright/test';
+import { test as base, chromium, expect, type BrowserContext, type Frame, type Page } from '@playwright/test';
+import { LAUNCH, VIEWPORT } from './launch.ts';
 import { bring, freshDemo, Server } from './server.ts';
 
 export { bring, expect, freshDemo, Server, type Page };
@@ -14,7 +15,7 @@ const EXPECTED = [
 ];
 
 /** Errors on any page of a context, unhandled rejections and what is said to the console as one: none is let pass. */
-export function errorsOf(context: BrowserContext): readonly string[] {
+export function errorsOf(context: BrowserContext): string[] {
 	const errors: string[] = [];
 	context.on('weberror', (found) => errors.push(String(found.error().stack ?? found.error())));
 	context.on('console', (message) => {
@@ -24,34 +25,80 @@ export function errorsOf(context: BrowserContext): readonly string[] {
 	return errors;
 }
 
-/** `server` has the demo as its site 1; `empty` has no site, and is this test's alone. */
-export const test = base.extend<{ empty: Server }, { server: Server }>({
-	server: [
-		// eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture wants from this pattern
-		async ({}, use) => {
-			const data = await mkdtemp(join(tmpdir(), 'vantaggio-'));
-			const server = new Server(data);
-			await server.start('--demo');
-			await use(server);
-			await server.kill();
-			await rm(data, { recursive: true, force: true });
-		},
-		{ scope: 'worker' }
-	],
-	context: async ({ context }, use) => {
-		const errors = errorsOf(context);
-		await use(context);
-		expect(errors, 'errors on the page or in the console').toEqual([]);
-	},
-	// eslint-disable-next-line no-empty-pattern -- as above
-	empty: async ({}, use) => {
-		const data = await mkdtemp(join(tmpdir(), 'vantaggio-'));
-		const server = new Server(data);
-		await server.start();
-		await use(server);
+/** A server with data of its own, for as long as the work takes. */
+async function withServer(args: readonly string[], work: (server: Server) => Promise<void>): Promise<void> {
+	const data = await mkdtemp(join(tmpdir(), 'vantaggio-'));
+	const server = new Server(data);
+	try {
+		await server.start(...args);
+		await work(server);
+	} finally {
 		await server.kill();
 		await rm(data, { recursive: true, force: true });
 	}
+}
+
+/** Deletes every site of a server. */
+async function clear({ url }: Server): Promise<void> {
+	const sites = (await (await fetch(`${url}/api/sites`)).json()) as readonly { readonly id: number }[];
+	for (const { id } of sites) {
+		const answer = await fetch(`${url}/api/sites/${id}`, { method: 'DELETE', headers: { origin: url } });
+		if (!answer.ok) throw new Error(await answer.text());
+	}
+}
+
+interface ForOne {
+	/** A server that has no site when the test begins. */
+	readonly empty: Server;
+	/** A server that is this test's alone: it may be ended, and what it keeps be counted. */
+	readonly alone: Server;
+}
+
+interface ForWorker {
+	/** A server with the demo as its site 1. */
+	readonly server: Server;
+	readonly bare: Server;
+	/** One browser profile for all tests of a worker, which compiles the application once; and errors on its pages. */
+	readonly profile: { readonly context: BrowserContext; readonly errors: string[] };
+}
+
+export const test = base.extend<ForOne, ForWorker>({
+	// eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture wants from this pattern
+	server: [({}, use) => withServer(['--demo'], use), { scope: 'worker' }],
+	// eslint-disable-next-line no-empty-pattern -- as above
+	bare: [({}, use) => withServer([], use), { scope: 'worker' }],
+	profile: [
+		// eslint-disable-next-line no-empty-pattern -- as above
+		async ({}, use) => {
+			const folder = await mkdtemp(join(tmpdir(), 'vantaggio-profile-'));
+			const context = await chromium.launchPersistentContext(folder, { ...LAUNCH, viewport: VIEWPORT });
+			await use({ context, errors: errorsOf(context) });
+			await context.close();
+			await rm(folder, { recursive: true, force: true });
+		},
+		{ scope: 'worker' }
+	],
+	context: async ({ profile: { context, errors } }, use) => {
+		errors.length = 0;
+		await use(context);
+		// Whatever a test has opened, kept and been allowed ends with it.
+		const pages = context.pages();
+		const blank = await context.newPage();
+		const session = await context.newCDPSession(blank);
+		for (const origin of new Set(pages.map((page) => new URL(page.url()).origin)))
+			if (origin !== 'null')
+				await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+		for (const page of pages) await page.close();
+		await context.clearPermissions();
+		expect(errors, 'errors on the page or in the console').toEqual([]);
+	},
+	page: async ({ context }, use) => use(await context.newPage()),
+	empty: async ({ bare }, use) => {
+		await clear(bare);
+		await use(bare);
+	},
+	// eslint-disable-next-line no-empty-pattern -- as above
+	alone: ({}, use) => withServer([], use)
 });
 
 /** The live frames of pages in the order in which they were made: the lead first, then the chorus; none that measures. */

@@ -18,3 +18,6 @@ export const LAUNCH: LaunchOptions = {
 		'--disable-sync'
 	]
 };
+
+/** The size of the application's window, CSS px, where a test sets no other. */
+export const VIEWPORT = { width: 1280, height: 800 };

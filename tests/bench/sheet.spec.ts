@@ -58,21 +58,21 @@ test('broken CSS shows its note at the line, and frames show what a browser woul
 test(
 	'a site is edited, saved, survives a restart and comes out with only the edited lines changed',
 	{ tag: '@smoke' },
-	async ({ page, empty }) => {
-		const site = await bring(empty, SITE);
-		await openBench(page, empty, site);
+	async ({ page, alone }) => {
+		const site = await bring(alone, SITE);
+		await openBench(page, alone, site);
 		await expect(saved(page)).toHaveText('✓ Saved · revision 1');
 		await typeAt(page, 'end', '#x { color: rgb(7, 7, 7) }\n');
 		await expect(saved(page)).toHaveText('• 1 file unsaved, kept as draft');
 		await page.keyboard.press('Control+s');
 		await expect(saved(page)).toHaveText('✓ Saved · revision 2');
-		await empty.kill();
-		await empty.start();
-		const files = await exported(empty, site);
+		await alone.kill();
+		await alone.start();
+		const files = await exported(alone, site);
 		expect(Object.keys(files).sort()).toEqual(Object.keys(SITE).sort());
 		expect(text(files['yard/a.css'])).toBe(`${SITE['yard/a.css']}#x { color: rgb(7, 7, 7) }\r\n`);
 		for (const path of ['yard/index.html', 'yard/b.css'] as const) expect(text(files[path])).toBe(SITE[path]);
-		await openBench(page, empty, site);
+		await openBench(page, alone, site);
 		for (const frame of pageFrames(page))
 			await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(7, 7, 7)');
 	}
@@ -80,11 +80,11 @@ test(
 
 test('unsaved text is there again after a reload, a closed tab and a killed server, on the same line', async ({
 	page,
-	empty,
+	alone,
 	context
 }) => {
-	const site = await bring(empty, SITE);
-	await openBench(page, empty, site);
+	const site = await bring(alone, SITE);
+	await openBench(page, alone, site);
 	const kept = page.waitForResponse((response) => response.url().endsWith('/drafts') && response.ok());
 	await typeAt(page, 'start', '\n\n/* mine */');
 	await kept;
@@ -99,7 +99,7 @@ test('unsaved text is there again after a reload, a closed tab and a killed serv
 	await expect(page.locator('.cm-activeLine')).toHaveText(/\/\* never sent \*\//);
 	await page.unroute('**/drafts');
 	await expect(saved(page)).toHaveText('• 1 file unsaved, kept as draft');
-	await empty.kill();
+	await alone.kill();
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+End');
 	await page.keyboard.insertText('/* while away */');
@@ -107,11 +107,11 @@ test('unsaved text is there again after a reload, a closed tab and a killed serv
 	await page.keyboard.press('Control+s');
 	await expect(saved(page)).toContainText('Not saved: The server cannot be reached. Nothing here is lost');
 	const again = page.waitForResponse((response) => response.url().endsWith('/drafts') && response.ok());
-	await empty.start();
+	await alone.start();
 	await again;
 	await page.close();
 	const other = await context.newPage();
-	await other.goto(`${empty.url}/site/${site}/bench`);
+	await other.goto(`${alone.url}/site/${site}/bench`);
 	await expect(other.locator('.cm-content')).toContainText('/* mine */');
 	await expect(other.locator('.cm-activeLine')).toHaveText(/\/\* while away \*\//);
 });

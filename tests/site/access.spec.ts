@@ -20,7 +20,7 @@ async function axe(page: Page, options: string): Promise<string[]> {
 	const { executionContextId } = await session.send('Page.createIsolatedWorld', {
 		frameId: frameTree.frame.id
 	});
-	const expression = `${AxeBuilder.source}; axe.run(document, { iframes: false${options} }).then((result) => JSON.stringify(result.violations.flatMap(({ id, nodes }) => nodes.map(({ target, failureSummary }) => id + ' ' + target + ' ' + failureSummary))))`;
+	const expression = `${AxeBuilder.source}; axe.run(document, { iframes: false, preload: false, resultTypes: ['violations']${options} }).then((result) => JSON.stringify(result.violations.flatMap(({ id, nodes }) => nodes.map(({ target, failureSummary }) => id + ' ' + target + ' ' + failureSummary))))`;
 	const { result } = await session.send('Runtime.evaluate', {
 		expression,
 		contextId: executionContextId,

@@ -50,16 +50,16 @@ const lineHeight = (): string => {
 
 test('thirty sites opened and left, and two hundred edits: what is in use levels off everywhere', async ({
 	page,
-	empty
+	alone
 }) => {
 	const sites: number[] = [];
-	for (let i = 0; i < 30; i++) sites.push(await bring(empty, files(i)));
-	await page.goto(empty.url);
+	for (let i = 0; i < 30; i++) sites.push(await bring(alone, files(i)));
+	await page.goto(alone.url);
 	const opened: Use[] = [];
 	for (const [i, site] of sites.entries()) {
 		await follow(page, `/site/${site}/bench`);
 		await expect.poll(async () => [...new Set(await inFrames(page, says))].join()).toBe(`Site ${i}`);
-		if (i % 10 === 9) opened.push(await inUse(page, empty));
+		if (i % 10 === 9) opened.push(await inUse(page, alone));
 	}
 	const [ten, , thirty] = opened as [Use, Use, Use];
 	console.log('ten and thirty sites opened and left:', ten, thirty);
@@ -78,7 +78,7 @@ test('thirty sites opened and left, and two hundred edits: what is in use levels
 		await page.keyboard.insertText(`\nh1 { line-height: ${i}px }`);
 		if (i % 10 === 0) await expect.poll(async () => (await inFrames(page, lineHeight))?.[0]).toBe(`${i}px`);
 		await page.keyboard.press('Control+z');
-		if (i % 100 === 0) edited.push(await inUse(page, empty));
+		if (i % 100 === 0) edited.push(await inUse(page, alone));
 	}
 	const [hundred, all] = edited as [Use, Use];
 	console.log('a hundred and two hundred edits:', hundred, all);
