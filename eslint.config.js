@@ -5,26 +5,53 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
-/** Imports go one way: each folder, and the folders that it may not reach. */
-const DIRECTIONS = {
-	core: ['probe', 'stage', 'workers', 'state', 'ui', 'screens', 'server', 'api.ts'],
-	probe: ['stage', 'workers', 'state', 'ui', 'screens', 'server', 'api.ts'],
-	'stage/protocol.ts': ['core', 'workers', 'state', 'ui', 'screens', 'server', 'api.ts'],
-	'stage/host': ['stage/client', 'workers', 'state', 'ui', 'screens', 'server', 'api.ts'],
-	'stage/client': ['stage/host', 'probe', 'workers', 'state', 'ui', 'screens', 'server', 'api.ts'],
-	workers: ['probe', 'stage', 'state', 'ui', 'screens', 'server', 'api.ts'],
-	ui: ['probe', 'stage', 'workers', 'state', 'screens', 'server', 'api.ts'],
-	state: ['ui', 'screens', 'server', 'stage/host'],
-	screens: ['server', 'stage/host', 'probe'],
-	server: ['probe', 'stage/host', 'workers', 'state', 'ui', 'screens']
+/** Imports go one way: each room of the house, and the rooms that it may import from (docs/architecture.md). */
+const ROOMS = {
+	core: [],
+	'api.ts': ['core'],
+	probe: ['core'],
+	'stage/protocol.ts': ['probe'],
+	'stage/host': ['core', 'probe', 'stage/protocol.ts'],
+	'stage/client': ['core', 'stage/protocol.ts'],
+	workers: ['core'],
+	server: ['core', 'api.ts'],
+	inquiry: ['core', 'stage/protocol.ts'],
+	writing: ['core', 'inquiry'],
+	session: ['core', 'api.ts', 'stage/protocol.ts', 'stage/client', 'workers', 'inquiry', 'writing'],
+	editor: ['core', 'workers', 'inquiry', 'writing', 'session'],
+	ui: ['core'],
+	features: [
+		'core',
+		'api.ts',
+		'stage/protocol.ts',
+		'workers',
+		'inquiry',
+		'writing',
+		'session',
+		'editor',
+		'ui'
+	],
+	screens: [
+		'core',
+		'api.ts',
+		'stage/protocol.ts',
+		'inquiry',
+		'writing',
+		'session',
+		'editor',
+		'ui',
+		'features'
+	]
 };
 
-const zones = Object.entries(DIRECTIONS).flatMap(([target, others]) =>
-	others.map((from) => ({
-		target: `./src/lib/${target}`,
-		from: `./src/lib/${from}`,
-		message: `${target} may not import from ${from}: see docs/architecture.md.`
-	}))
+const zones = Object.entries(ROOMS).flatMap(([room, may]) =>
+	Object.keys(ROOMS)
+		.filter((from) => from !== room && !may.includes(from))
+		.map((from) => ({
+			target: `./src/lib/${room}`,
+			from: `./src/lib/${from}`,
+			message: `${room} may not import from ${from}: see docs/architecture.md.`
+		}))
 );
 
 export default ts.config(

@@ -20,7 +20,7 @@ import {
 import { containingBlock } from '../../src/lib/probe/containing.ts';
 import { findFacts } from '../../src/lib/probe/facts.ts';
 import { pathOf } from '../../src/lib/probe/path.ts';
-import { engineOf } from '../../src/lib/state/engine.ts';
+import { engineOf } from '../../src/lib/session/engine.ts';
 import { median, timeOf } from '../bench.ts';
 
 let cascade: PageCascade;

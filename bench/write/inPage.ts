@@ -6,7 +6,7 @@ import { solverOf } from '../../src/lib/core/media/index.ts';
 import { sourcesOf } from '../../src/lib/core/site/index.ts';
 import { PLAIN } from '../../src/lib/core/vantage/index.ts';
 import { selectorIndex } from '../../src/lib/probe/cascade.ts';
-import { engineOf } from '../../src/lib/state/engine.ts';
+import { engineOf } from '../../src/lib/session/engine.ts';
 import { median, timeOf } from '../bench.ts';
 
 /** Time of collating the element `#x` at these widths, as after every change of a sheet, over a layout of the page. */

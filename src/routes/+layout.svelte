@@ -3,7 +3,7 @@
 	import '@fontsource-variable/fraunces';
 	import '@fontsource-variable/jetbrains-mono';
 	import '$lib/ui/tokens.css';
-	import { tell } from '$lib/state/notices.svelte.ts';
+	import { tell } from '$lib/session/notices.svelte.ts';
 
 	let { children, data } = $props();
 

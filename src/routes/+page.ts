@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { api } from '$lib/state/api.ts';
+import { api } from '$lib/session/api.ts';
 
 /** Straight to the site changed last; the first visit has none. */
 export const load = async () => {

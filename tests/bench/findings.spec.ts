@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import type { FindingsReport } from '../../src/lib/state/findingsReport.ts';
+import type { FindingsReport } from '../../src/lib/features/findings/report.ts';
 import { bring, expect, inFrames, openBench, pageFrames, test } from '../fixtures.ts';
 
 test('what is wrong is listed with its widths, shown where it begins, and gone once it is mended', async ({

@@ -15,7 +15,7 @@ import {
 import { parsePage } from '../../../src/lib/core/html/index.ts';
 import { sourcesOf } from '../../../src/lib/core/site/index.ts';
 import { containersHold, selectorIndex } from '../../../src/lib/probe/cascade.ts';
-import { engineOf } from '../../../src/lib/state/engine.ts';
+import { engineOf } from '../../../src/lib/session/engine.ts';
 import { elementByPath } from '../../../src/lib/probe/path.ts';
 
 export interface Checked {

@@ -16,7 +16,7 @@ import { stretchesOf, type SizeContext, type SizedElement } from '../../../src/l
 import { PLAIN } from '../../../src/lib/core/vantage/index.ts';
 import { selectorIndex } from '../../../src/lib/probe/cascade.ts';
 import { elementByPath } from '../../../src/lib/probe/path.ts';
-import { engineOf } from '../../../src/lib/state/engine.ts';
+import { engineOf } from '../../../src/lib/session/engine.ts';
 
 /** The elements of a document, which has these sources, as their sizes are read, in a window so high. */
 export function sizedIn(

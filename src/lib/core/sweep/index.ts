@@ -1,3 +1,4 @@
+export { hangs } from './hangs.ts';
 export { FINE, widthBetween } from './known.ts';
 export type { Known, Readings, Stretch } from './known.ts';
 export { foundIn, type Found } from './found.ts';

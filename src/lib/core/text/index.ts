@@ -6,3 +6,4 @@ export { blanked } from './blank.ts';
 export { nearest } from './nearest.ts';
 export * from './edit.ts';
 export { messageOf } from './message.ts';
+export type { FilePlace } from './filePlace.ts';

@@ -13,28 +13,29 @@
 </script>
 
 <script lang="ts">
-	import { insist } from '$lib/state/insist.ts';
+	import { insist } from '$lib/session/insist.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Unseen } from '$lib/core/presence/index.ts';
-	import type { Table } from './writing.svelte.ts';
-	import type { CaretRule } from '$lib/state/caretRule.ts';
-	import type { Edits } from '$lib/state/edits.svelte.ts';
-	import { wishMarkup } from '$lib/state/markup.ts';
-	import type { Instead } from '$lib/state/instead.ts';
-	import type { Proposal } from '$lib/state/proposal.svelte.ts';
-	import type { PageState } from '$lib/state/page.svelte.ts';
-	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import type { Table } from '$lib/features/collation/hand.svelte.ts';
+	import type { CaretRule } from '$lib/editor/caretRule.ts';
+	import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
+	import { wishMarkup } from '$lib/features/markup/markup.ts';
+	import type { Instead } from '$lib/inquiry/instead.ts';
+	import type { Proposal } from '$lib/session/proposal.svelte.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Lie, Original } from '$lib/core/original/index.ts';
-	import { originals } from '$lib/state/originals.svelte.ts';
-	import { selectionView } from '$lib/state/selection.svelte.ts';
-	import { states } from '$lib/state/states.svelte.ts';
-	import { viewing } from '$lib/state/viewing.svelte.ts';
-	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import type { Trace } from '$lib/state/trace.ts';
+	import { originals } from '$lib/features/originals/originals.svelte.ts';
+	import { selectionView } from '$lib/session/selection.svelte.ts';
+	import { states } from '$lib/session/states.svelte.ts';
+	import { viewing } from '$lib/session/viewing.svelte.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
+
+	import type { Trace } from '$lib/inquiry/trace.ts';
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
-	import type { Following } from '$lib/state/following.svelte.ts';
-	import type { Sweeping, Swept } from '$lib/state/sweeping.svelte.ts';
-	import type { Hits } from '$lib/state/reach.ts';
+	import type { Following } from '$lib/features/curve/following.svelte.ts';
+	import type { Sweeping, Swept } from '$lib/features/findings/sweeping.svelte.ts';
+	import type { Hits } from '$lib/session/reach.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
@@ -185,15 +186,15 @@
 		{#key tab}
 			<Guarded name={tabs.find(({ id }) => id === tab)?.name ?? ''}>
 				{#if tab === 'outline'}
-					{#await insist(() => import('./Outline.svelte')) then { default: Outline }}
+					{#await insist(() => import('$lib/features/outline/Outline.svelte')) then { default: Outline }}
 						<Outline {page} {selected} {onselect} {unseen} {lead} />
 					{/await}
 				{:else if tab === 'original'}
-					{#await insist(() => import('./Originals.svelte')) then { default: Originals }}
+					{#await insist(() => import('$lib/features/originals/Originals.svelte')) then { default: Originals }}
 						<Originals {site} page={page.path} current={original} {box} {onlie} />
 					{/await}
 				{:else if tab === 'findings'}
-					{#await insist(() => import('./Findings.svelte')) then { default: Findings }}
+					{#await insist(() => import('$lib/features/findings/Findings.svelte')) then { default: Findings }}
 						{#if sweeping}<Findings
 								{site}
 								{page}
@@ -206,7 +207,7 @@
 							/>{/if}
 					{/await}
 				{:else if tab === 'states'}
-					{#await insist(() => import('./States.svelte')) then { default: States }}
+					{#await insist(() => import('$lib/features/states/States.svelte')) then { default: States }}
 						<States {site} {page} {selected} {named} />
 					{/await}
 				{:else if !first}
@@ -215,15 +216,15 @@
 						see both side by side.
 					</p>
 				{:else if tab === 'curve'}
-					{#await insist(() => import('./CurveOf.svelte')) then { default: CurveOf }}
+					{#await insist(() => import('$lib/features/curve/CurveOf.svelte')) then { default: CurveOf }}
 						{#if following}<CurveOf {site} {page} {following} {bands} path={first} {trace} {onplace} />{/if}
 					{/await}
 				{:else if tab === 'markup'}
-					{#await insist(() => import('./Markup.svelte')) then { default: Markup }}
+					{#await insist(() => import('$lib/features/markup/Markup.svelte')) then { default: Markup }}
 						{#if proposal}<Markup {site} {page} paths={selected} {proposal} />{/if}
 					{/await}
 				{:else if tab === 'collation'}
-					{#await insist(() => import('./Collation.svelte')) then { default: Collation }}
+					{#await insist(() => import('$lib/features/collation/Collation.svelte')) then { default: Collation }}
 						{#if viewing.wide}
 							<p class="empty">It lies at the whole width; <kbd>C</kbd> brings it back here.</p>
 						{:else if table && proposal}
@@ -242,7 +243,7 @@
 					{/await}
 				{:else if tab === 'trace'}
 					<!-- What answers why is large: it comes when first asked for. -->
-					{#await insist(() => import('./Trace.svelte')) then { default: TraceView }}
+					{#await insist(() => import('$lib/features/trace/Trace.svelte')) then { default: TraceView }}
 						<TraceView
 							{page}
 							path={first}
@@ -259,7 +260,7 @@
 						/>
 					{/await}
 				{:else if tab === 'reach'}
-					{#await insist(() => import('./Reach.svelte')) then { default: Reach }}
+					{#await insist(() => import('$lib/features/reach/Reach.svelte')) then { default: Reach }}
 						<Reach
 							{page}
 							paths={selected}
@@ -275,11 +276,11 @@
 						/>
 					{/await}
 				{:else if second}
-					{#await insist(() => import('./Twins.svelte')) then { default: Twins }}
+					{#await insist(() => import('$lib/features/box/Twins.svelte')) then { default: Twins }}
 						<Twins {page} paths={[first, second]} {computed} />
 					{/await}
 				{:else}
-					{#await insist(() => import('./Box.svelte')) then { default: Box }}
+					{#await insist(() => import('$lib/features/box/Box.svelte')) then { default: Box }}
 						<Box
 							{page}
 							path={first}

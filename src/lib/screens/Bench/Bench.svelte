@@ -1,40 +1,40 @@
 <script lang="ts">
-	import { insist } from '$lib/state/insist.ts';
-	import { asStorage, store } from '$lib/state/store.ts';
+	import { insist } from '$lib/session/insist.ts';
+	import { asStorage, store } from '$lib/session/store.ts';
 	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
 	import { tick, untrack } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { nameAt } from '$lib/core/html/index.ts';
 	import { seenVantage } from '$lib/core/vantage/index.ts';
-	import { carriage } from '$lib/state/carriage.svelte.ts';
-	import type { KeyMap, Press } from '$lib/state/keys.ts';
-	import type { PageState } from '$lib/state/page.svelte.ts';
-	import type { SiteState } from '$lib/state/site.svelte.ts';
-	import type { Stages } from '$lib/state/stages.svelte.ts';
+	import { carriage } from '$lib/session/carriage.svelte.ts';
+	import type { KeyMap, Press } from '$lib/session/keys.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import type { Lie } from '$lib/core/original/index.ts';
-	import { barEnds } from '$lib/state/force.ts';
-	import type { Chosen } from '$lib/state/within.ts';
-	import type { Edits } from '$lib/state/edits.svelte.ts';
+	import { barEnds } from '$lib/editor/force.ts';
+	import type { Chosen } from '$lib/writing/within.ts';
+	import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
-	import { support } from '$lib/state/support.ts';
-	import { viewing } from '$lib/state/viewing.svelte.ts';
-	import type { StageConfig } from '$lib/stage/client/stage.ts';
+	import { support } from '$lib/editor/support.ts';
+	import { viewing } from '$lib/session/viewing.svelte.ts';
+	import type { StageConfig } from '$lib/session/stages.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
-	import type { CaretRule } from '$lib/state/caretRule.ts';
-	import type { Trace } from '$lib/state/trace.ts';
-	import { reachOf, type Hits } from '$lib/state/reach.ts';
+	import type { CaretRule } from '$lib/editor/caretRule.ts';
+	import type { Trace } from '$lib/inquiry/trace.ts';
+	import { reachOf, type Hits } from '$lib/session/reach.ts';
 	import { giveAnswers, pagesOf, rulesOf } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
-	import FramesTable from '../frames/FramesTable.svelte';
-	import { lookingKeys } from '../frames/lookingKeys.ts';
-	import { Framing, LEAST_COLUMN, marked, NAMES } from '../frames/framing.svelte.ts';
-	import { placeName } from '../frames/placeName.ts';
+	import FramesTable from '$lib/features/frames/FramesTable.svelte';
+	import { lookingKeys } from '$lib/features/frames/lookingKeys.ts';
+	import { Framing, LEAST_COLUMN, marked, NAMES } from '$lib/features/frames/framing.svelte.ts';
+	import { placeName } from '$lib/features/frames/placeName.ts';
 	import SheetPanel from './SheetPanel.svelte';
 	import { Watching } from './watching.svelte.ts';
 	import { Writing } from './writing.svelte.ts';
-	import type { FilePlace } from '$lib/state/texts.svelte.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
 
 	interface Props {
 		site: SiteState;
@@ -157,7 +157,7 @@
 
 	async function traceIn(path: ElementPath, pseudo = ''): Promise<Trace | null> {
 		const [at, inStages, on] = [page, stages, lead];
-		const { traceOf } = await insist(() => import('$lib/state/trace.ts'));
+		const { traceOf } = await insist(() => import('$lib/inquiry/trace.ts'));
 		return inStages && traceOf(at, inStages, path, on, pseudo);
 	}
 
@@ -334,7 +334,7 @@
 	{onjoin}
 >
 	{#if edits}
-		{#await insist(() => import('./EditCards.svelte')) then { default: EditCards }}
+		{#await insist(() => import('$lib/features/arrange/EditCards.svelte')) then { default: EditCards }}
 			<Guarded name="What is tried">
 				{#if edits}<EditCards
 						{edits}
@@ -373,7 +373,7 @@
 				>
 					{#snippet holds()}
 						{#if swept && holding}
-							{#await insist(() => import('./Holds.svelte')) then { default: Holds }}
+							{#await insist(() => import('$lib/features/holds/Holds.svelte')) then { default: Holds }}
 								<Guarded name="Holds">
 									{#if swept && holding}
 										<Holds {site} {holding} {swept} {bands} {selected} name={selectedName} />
@@ -388,7 +388,7 @@
 								Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
 							</p>
 						{:else if table && edits}
-							{#await insist(() => import('./Collation.svelte')) then { default: Collation }}
+							{#await insist(() => import('$lib/features/collation/Collation.svelte')) then { default: Collation }}
 								<Guarded name="The Collation">
 									{#if table && edits}
 										<Collation
@@ -433,7 +433,7 @@
 							found={stages && ((selector) => stages?.found('lead', selector) ?? Promise.resolve([]))}
 							idle={stages &&
 								(async (path) => {
-									const { idleDeclarations } = await insist(() => import('$lib/state/idle.ts'));
+									const { idleDeclarations } = await insist(() => import('$lib/inquiry/idle.ts'));
 									return stages ? idleDeclarations(page, stages, lead, path) : [];
 								})}
 							onrule={toRule}
@@ -485,7 +485,7 @@
 						spaces={(path) => stages?.spaces('lead', path) ?? Promise.resolve([])}
 						unseen={() => stages?.unseen('lead') ?? Promise.resolve(new Map())}
 						instead={async (path) => {
-							const { insteadOf } = await insist(() => import('$lib/state/instead.ts'));
+							const { insteadOf } = await insist(() => import('$lib/inquiry/instead.ts'));
 							return stages ? insteadOf(page, stages, path, lead, bands) : [];
 						}}
 						computed={(paths) => stages?.computed('lead', paths) ?? Promise.resolve([])}

@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { printPaths, type ElementPath } from '$lib/core/html/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
-	import { caretRule, type CaretRule } from '$lib/state/caretRule.ts';
-	import { counted, hitsOf, outlining } from '$lib/state/hits.ts';
-	import type { PageState } from '$lib/state/page.svelte.ts';
-	import { selectionView } from '$lib/state/selection.svelte.ts';
-	import type { FileText } from '$lib/state/texts.svelte.ts';
-	import { later } from '$lib/state/later.svelte.ts';
+	import { caretRule, type CaretRule } from '$lib/editor/caretRule.ts';
+	import { counted, hitsOf, outlining } from '$lib/editor/hits.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import { selectionView } from '$lib/session/selection.svelte.ts';
+	import type { FileText } from '$lib/session/texts.svelte.ts';
+	import { later } from '$lib/session/later.svelte.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {

@@ -2,11 +2,12 @@
 	import { EditorSelection, type StateEffect } from '@codemirror/state';
 	import { EditorView, type Command } from '@codemirror/view';
 	import { untrack } from 'svelte';
-	import { setIdle } from '$lib/state/deles.ts';
-	import type { Idle } from '$lib/state/idle.ts';
-	import { setForce, type InForce } from '$lib/state/force.ts';
-	import { setMuted } from '$lib/state/muting.ts';
-	import type { FilePlace, FileText } from '$lib/state/texts.svelte.ts';
+	import { setIdle } from '$lib/editor/deles.ts';
+	import type { Idle } from '$lib/inquiry/idle.ts';
+	import { setForce, type InForce } from '$lib/editor/force.ts';
+	import { setMuted } from '$lib/editor/muting.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
+	import type { FileText } from '$lib/session/texts.svelte.ts';
 
 	interface Props {
 		file: FileText;

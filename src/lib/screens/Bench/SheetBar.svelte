@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { store } from '$lib/state/store.ts';
+	import { store } from '$lib/session/store.ts';
 	import type { Snippet } from 'svelte';
 	import { printInterval, ZERO, type Interval } from '$lib/core/interval/index.ts';
 	import type { Band, Bands } from '$lib/core/media/index.ts';

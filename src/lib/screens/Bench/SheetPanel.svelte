@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { insist } from '$lib/state/insist.ts';
+	import { insist } from '$lib/session/insist.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
 	import { bandAt, type Bands } from '$lib/core/media/index.ts';
@@ -7,26 +7,27 @@
 	import { toggleComment } from '@codemirror/commands';
 	import { unfoldAll } from '@codemirror/language';
 	import type { Command } from '@codemirror/view';
-	import { dropping } from '$lib/state/pictureDrop.ts';
-	import { foldOthers, ruleMoves, toDefinition, toRuleInForce } from '$lib/state/moves.ts';
-	import { muteFile, muteKey, muteOthers, toggleMute } from '$lib/state/muting.ts';
+	import { dropping } from '$lib/editor/pictureDrop.ts';
+	import { foldOthers, ruleMoves, toDefinition, toRuleInForce } from '$lib/editor/moves.ts';
+	import { muteFile, muteKey, muteOthers, toggleMute } from '$lib/editor/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
-	import { carriage } from '$lib/state/carriage.svelte.ts';
-	import type { Idle } from '$lib/state/idle.ts';
-	import type { CaretRule } from '$lib/state/caretRule.ts';
-	import type { Proposal } from '$lib/state/proposal.svelte.ts';
-	import type { Holding } from '$lib/state/holding.svelte.ts';
-	import type { Swept } from '$lib/state/sweeping.svelte.ts';
-	import type { Waking } from '$lib/state/waking.svelte.ts';
-	import type { PageState } from '$lib/state/page.svelte.ts';
-	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { carriage } from '$lib/session/carriage.svelte.ts';
+	import type { Idle } from '$lib/inquiry/idle.ts';
+	import type { CaretRule } from '$lib/editor/caretRule.ts';
+	import type { Proposal } from '$lib/session/proposal.svelte.ts';
+	import type { Holding } from '$lib/features/holds/holding.svelte.ts';
+	import type { Swept } from '$lib/features/findings/sweeping.svelte.ts';
+	import type { Waking } from '$lib/features/wake/waking.svelte.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
+
+	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import Sheet from './Sheet.svelte';
 	import SheetBar from './SheetBar.svelte';
-	import { later } from '$lib/state/later.svelte.ts';
+	import { later } from '$lib/session/later.svelte.ts';
 
 	interface Props {
 		site: SiteState;
@@ -248,19 +249,19 @@
 			<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onwrite} />
 		</Guarded>
 		{#if waking?.wake || waking?.busy || (holding?.breaches.length ?? 0) > 0}
-			{#await insist(() => import('./WakeLine.svelte')) then { default: WakeLine }}
+			{#await insist(() => import('$lib/features/wake/WakeLine.svelte')) then { default: WakeLine }}
 				<Guarded name="Wake"><WakeLine {waking} {holding} {swept} {onpropose} /></Guarded>
 			{/await}
 		{/if}
 	{/if}
 </section>
 {#if leftovers && shown}
-	{#await insist(() => import('./Leftovers.svelte')) then { default: Leftovers }}
+	{#await insist(() => import('$lib/features/search/Leftovers.svelte')) then { default: Leftovers }}
 		<Leftovers {page} file={shown} {onplace} onclose={() => (leftovers = false)} />
 	{/await}
 {/if}
 {#if searching !== null}
-	{#await insist(() => import('./SearchAll.svelte')) then { default: SearchAll }}
+	{#await insist(() => import('$lib/features/search/SearchAll.svelte')) then { default: SearchAll }}
 		<SearchAll
 			files={[...site.texts.values()]}
 			words={searching ?? ''}

@@ -2,16 +2,17 @@ import { attribute, classesOf, type ElementPath, type Page } from '$lib/core/htm
 import { contains, rationalFromNumber } from '$lib/core/interval/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { wholeSelector, type Names } from '$lib/core/selector/index.ts';
-import { textWithErrands } from '$lib/state/giving.ts';
-import { pageWords } from '$lib/state/complete.ts';
-import { hoverVantages } from '$lib/state/hover.ts';
-import { filePages, outlining, selectorHits, textHits } from '$lib/state/hits.ts';
-import { definitionIn, definitions } from '$lib/state/moves.ts';
+import { textWithErrands } from '$lib/session/errands.ts';
+import { pageWords } from '$lib/editor/complete.ts';
+import { hoverVantages } from '$lib/editor/hover.ts';
+import { filePages, outlining, selectorHits, textHits } from '$lib/editor/hits.ts';
+import { definitionIn, definitions } from '$lib/editor/moves.ts';
 import { conditionsOfPage, sourcesOf } from '$lib/core/site/index.ts';
-import type { SiteState } from '$lib/state/site.svelte.ts';
-import type { PageState } from '$lib/state/page.svelte.ts';
-import type { Stages } from '$lib/state/stages.svelte.ts';
-import type { FilePlace } from '$lib/state/texts.svelte.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+import type { PageState } from '$lib/session/page.svelte.ts';
+import type { Stages } from '$lib/session/stages.svelte.ts';
+import type { FilePlace } from '$lib/core/text/index.ts';
+
 import type { SeenVantage, Vantage } from '$lib/core/vantage/index.ts';
 
 /** The pages that have a file among their sheets, imported ones too, by their paths. */

@@ -1,17 +1,17 @@
-import { insist } from '$lib/state/insist.ts';
+import { insist } from '$lib/session/insist.ts';
 import type { ElementPath } from '$lib/core/html/index.ts';
 import { complement, fromInterval, type IntervalSet } from '$lib/core/interval/index.ts';
 import { bandAt, type Bands } from '$lib/core/media/index.ts';
 import { messageOf } from '$lib/core/text/index.ts';
 import { seenVantage } from '$lib/core/vantage/index.ts';
-import { carriage } from '$lib/state/carriage.svelte.ts';
-import type { Following } from '$lib/state/following.svelte.ts';
-import type { Holding } from '$lib/state/holding.svelte.ts';
-import { tell } from '$lib/state/notices.svelte.ts';
-import type { SiteState } from '$lib/state/site.svelte.ts';
-import type { Swept, Sweeping } from '$lib/state/sweeping.svelte.ts';
-import { viewing } from '$lib/state/viewing.svelte.ts';
-import type { Waking } from '$lib/state/waking.svelte.ts';
+import { carriage } from '$lib/session/carriage.svelte.ts';
+import type { Following } from '$lib/features/curve/following.svelte.ts';
+import type { Holding } from '$lib/features/holds/holding.svelte.ts';
+import { tell } from '$lib/session/notices.svelte.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+import type { Swept, Sweeping } from '$lib/features/findings/sweeping.svelte.ts';
+import { viewing } from '$lib/session/viewing.svelte.ts';
+import type { Waking } from '$lib/features/wake/waking.svelte.ts';
 
 /** What of the Bench decides what is measured. */
 interface Asked {
@@ -131,17 +131,17 @@ export class Watching {
 	}
 
 	async #bringSweeping(): Promise<void> {
-		const module = await insist(() => import('$lib/state/sweeping.svelte.ts'));
+		const module = await insist(() => import('$lib/features/findings/sweeping.svelte.ts'));
 		this.sweeping ??= new module.Sweeping(this.#site);
 	}
 
 	async #bringFollowing(): Promise<void> {
-		const module = await insist(() => import('$lib/state/following.svelte.ts'));
+		const module = await insist(() => import('$lib/features/curve/following.svelte.ts'));
 		this.following ??= new module.Following();
 	}
 
 	bringHolding = async (): Promise<Holding> => {
-		const module = await insist(() => import('$lib/state/holding.svelte.ts'));
+		const module = await insist(() => import('$lib/features/holds/holding.svelte.ts'));
 		return (this.holding ??= new module.Holding(this.#site));
 	};
 
@@ -160,7 +160,7 @@ export class Watching {
 	}
 
 	async #wake(swept: Swept, signal: AbortSignal): Promise<void> {
-		const module = await insist(() => import('$lib/state/waking.svelte.ts'));
+		const module = await insist(() => import('$lib/features/wake/waking.svelte.ts'));
 		this.waking ??= new module.Waking(this.#site, this.#opened);
 		if (!signal.aborted) await this.waking.look(swept, signal);
 		if (!signal.aborted) await this.holding?.check(swept, signal);

@@ -1,17 +1,10 @@
-import { insist } from '$lib/state/insist.ts';
-import type { Collating } from '$lib/state/collating.svelte.ts';
-import type * as editing from '$lib/state/edits.svelte.ts';
-import type { Edits } from '$lib/state/edits.svelte.ts';
-import type { Hand } from '$lib/state/hand.svelte.ts';
-import type { SiteState } from '$lib/state/site.svelte.ts';
+import { insist } from '$lib/session/insist.ts';
+import type * as editing from '$lib/features/arrange/edits.svelte.ts';
+import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
+import type { Table } from '$lib/features/collation/hand.svelte.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Bands } from '$lib/core/media/index.ts';
 import type { Shift } from '$lib/ui/measure/places.ts';
-
-/** A collation, and the value of it that is in the hand. */
-export interface Table {
-	readonly collating: Collating;
-	readonly hand: Hand;
-}
 
 /** What values and larger edits of a site are written with; each comes when it is first wished for. */
 export class Writing {
@@ -30,8 +23,8 @@ export class Writing {
 	async bringTable(): Promise<Table> {
 		if (this.table) return this.table;
 		const [seen, held] = await Promise.all([
-			insist(() => import('$lib/state/collating.svelte.ts')),
-			insist(() => import('$lib/state/hand.svelte.ts'))
+			insist(() => import('$lib/features/collation/collating.svelte.ts')),
+			insist(() => import('$lib/features/collation/hand.svelte.ts'))
 		]);
 		const collating = new seen.Collating();
 		return (this.table ??= { collating, hand: new held.Hand(this.#site, collating) });
@@ -39,7 +32,7 @@ export class Writing {
 
 	/** Brings what larger edits are made with. */
 	async bringEdits(): Promise<Edits> {
-		const module = await (this.#coming ??= insist(() => import('$lib/state/edits.svelte.ts')));
+		const module = await (this.#coming ??= insist(() => import('$lib/features/arrange/edits.svelte.ts')));
 		return (this.edits ??= new module.Edits(this.#site));
 	}
 

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { takeNewerSave } from '$lib/state/giving.ts';
-	import type { Inventory } from '$lib/state/inventory.ts';
-	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { takeNewerSave } from '$lib/session/errands.ts';
+	import type { Inventory } from '$lib/inquiry/inventory.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
 
 	import GivenMark from './GivenMark.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';

@@ -2,11 +2,11 @@
 	import { messageOf } from '$lib/core/text/index.ts';
 	import { goto } from '$app/navigation';
 	import type { SiteSummary } from '$lib/api.ts';
-	import { api } from '$lib/state/api.ts';
+	import { api } from '$lib/session/api.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
-	import { bringIn, filesOfDrop, filesOfInput, refusedOf, type Picked } from '$lib/state/bring.ts';
-	import { inventoryOf, type Missing } from '$lib/state/inventory.ts';
-	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { bringIn, filesOfDrop, filesOfInput, refusedOf, type Picked } from '$lib/session/bring.ts';
+	import { inventoryOf, type Missing } from '$lib/inquiry/inventory.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Drop from '$lib/ui/Drop.svelte';
 	import Engines from './Engines.svelte';

@@ -9,7 +9,7 @@
 		writeVantages,
 		type Vantage
 	} from '$lib/core/vantage/index.ts';
-	import type { Vantages } from '$lib/state/vantages.svelte.ts';
+	import type { Vantages } from '$lib/session/vantages.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
 	import VantageForm from './VantageForm.svelte';

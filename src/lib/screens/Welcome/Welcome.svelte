@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { messageOf } from '$lib/core/text/index.ts';
 	import { goto } from '$app/navigation';
-	import { api } from '$lib/state/api.ts';
-	import { bringIn, filesOfDrop, filesOfInput, type Picked } from '$lib/state/bring.ts';
+	import { api } from '$lib/session/api.ts';
+	import { bringIn, filesOfDrop, filesOfInput, type Picked } from '$lib/session/bring.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Drop from '$lib/ui/Drop.svelte';
 	import Notice from '../shell/Notice.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { ranked } from '$lib/core/find/index.ts';
-	import type { Find } from '$lib/state/finds.ts';
+	import type { Find } from './finds.ts';
 	import Dialog from '$lib/ui/Dialog.svelte';
 
 	interface Props {

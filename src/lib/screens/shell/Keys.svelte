@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { performAction, shownKey, singleKeys, type Action, type KeyMap } from '$lib/state/keys.ts';
+	import { performAction, shownKey, singleKeys, type Action, type KeyMap } from '$lib/session/keys.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 

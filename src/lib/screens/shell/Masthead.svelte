@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { notices } from '$lib/state/notices.svelte.ts';
-	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import { notices } from '$lib/session/notices.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Menu from '$lib/ui/Menu.svelte';
 	import Notice from './Notice.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { dismiss, notices } from '$lib/state/notices.svelte.ts';
+	import { dismiss, notices } from '$lib/session/notices.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 
 	const [first] = $derived(notices.list);

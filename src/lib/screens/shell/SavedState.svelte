@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SiteState } from '$lib/state/site.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
 
 	let { site }: { site: SiteState } = $props();
 

@@ -1,4 +1,5 @@
 import { proxy } from 'comlink';
+import { hangs } from '../../core/sweep/index.ts';
 import type { Measured, PageContent, Read, Viewport } from '../protocol.ts';
 import type { Stage } from './stage.ts';
 
@@ -67,10 +68,6 @@ function hash(text: string): number {
 	b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909);
 	return 4294967296 * (2097151 & b) + (a >>> 0);
 }
-
-/** What is said of a width that was given up. */
-export const hangs = (width: number): string =>
-	`The page hangs while it is laid out at ${width} px: tried twice, and given up there.`;
 
 /** What contents are told apart by; a content is one object for as long as it is the same. */
 const keys = new WeakMap<PageContent, string>();

@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
-import { api, Refused } from '$lib/state/api.ts';
-import { SiteState } from '$lib/state/site.svelte.ts';
+import { api, Refused } from '$lib/session/api.ts';
+import { editorExtensions } from '$lib/editor/extensions.ts';
+import { SiteState } from '$lib/session/site.svelte.ts';
 
 let open: SiteState | undefined;
 
@@ -11,7 +12,7 @@ export const load = async ({ params }) => {
 	try {
 		if (open?.id !== id || open.isClosed) {
 			open?.close();
-			open = await SiteState.open(id);
+			open = await SiteState.open(id, editorExtensions);
 		}
 		return { site: open, sites: await sites };
 	} catch (problem) {

@@ -1,16 +1,17 @@
 <script lang="ts">
-	import { insist, loadQuietly } from '$lib/state/insist.ts';
+	import { insist, loadQuietly } from '$lib/session/insist.ts';
 	import { goto } from '$app/navigation';
 	import { page as route } from '$app/state';
-	import { perform, pressOf, releaseAll, type KeyMap, type Press } from '$lib/state/keys.ts';
+	import { perform, pressOf, releaseAll, type KeyMap, type Press } from '$lib/session/keys.ts';
 	import { onDestroy, untrack } from 'svelte';
 	import { printPaths, readPaths, type ElementPath, type Page } from '$lib/core/html/index.ts';
-	import { carriage } from '$lib/state/carriage.svelte.ts';
-	import { FollowedSelections } from '$lib/state/followed.ts';
-	import { findsOf } from '$lib/state/finds.ts';
-	import type { FilePlace } from '$lib/state/texts.svelte.ts';
-	import { selectionView } from '$lib/state/selection.svelte.ts';
-	import { PageState } from '$lib/state/page.svelte.ts';
+	import { carriage } from '$lib/session/carriage.svelte.ts';
+	import { FollowedSelections } from '$lib/session/followed.ts';
+	import { findsOf } from '$lib/screens/shell/finds.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
+
+	import { selectionView } from '$lib/session/selection.svelte.ts';
+	import { PageState } from '$lib/session/page.svelte.ts';
 	import Bench from '$lib/screens/Bench/Bench.svelte';
 	import Find from '$lib/screens/shell/Find.svelte';
 	import Keys from '$lib/screens/shell/Keys.svelte';

@@ -1,0 +1,8 @@
+/** A place of a file; a new object for each time it is to be shown. */
+export interface FilePlace {
+	readonly path: string;
+	/** Offset in its text, UTF-16 units. */
+	readonly offset: number;
+	/** Whether it is shown without the keys going there. */
+	readonly aside?: boolean;
+}

@@ -1,0 +1,179 @@
+import { insist } from '../session/insist.ts';
+import {
+	autocompletion,
+	type Completion,
+	type CompletionContext,
+	type CompletionResult
+} from '@codemirror/autocomplete';
+import { syntaxTree } from '@codemirror/language';
+import type { EditorState, Extension } from '@codemirror/state';
+import { caretAt, type Caret } from '../core/css/index.ts';
+import type { Words } from '../core/site/index.ts';
+import { sheetPartAt } from '../writing/sheetParts.ts';
+
+const NONE: Words = {
+	classes: [],
+	ids: [],
+	tags: [],
+	styled: new Map(),
+	customProperties: new Map(),
+	conditions: []
+};
+
+/** What the page in the frames has names for; the Bench puts it here. */
+export const pageWords: { of: () => Words } = { of: () => NONE };
+
+/** The grammar is large: it comes when something is first completed. */
+const grammar = () => insist(() => import('../core/grammar/index.ts'));
+
+const AT_RULES = [
+	'@media',
+	'@supports',
+	'@layer',
+	'@container',
+	'@import',
+	'@font-face',
+	'@keyframes',
+	'@property',
+	'@scope',
+	'@starting-style'
+];
+const FEATURES = [
+	'(width >= )',
+	'(width < )',
+	'(min-width: )',
+	'(max-width: )',
+	'(height >= )',
+	'(orientation: portrait)',
+	'(orientation: landscape)',
+	'(hover: hover)',
+	'(hover: none)',
+	'(pointer: coarse)',
+	'(pointer: fine)',
+	'(prefers-reduced-motion: reduce)',
+	'(prefers-color-scheme: dark)',
+	'(prefers-contrast: more)',
+	'(min-resolution: 2dppx)',
+	'print',
+	'screen'
+];
+/** Units by how often they are wanted in a breakpoint stylesheet; a percent sign is one key anyway. */
+const UNITS =
+	'px rem em vw vh svh dvh lvh vi vb vmin vmax ch lh rlh fr cqi cqw cqb cqh ex cap ic svw dvw lvw deg turn rad s ms dppx'.split(
+		' '
+	);
+const GLOBAL = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'];
+
+const options = (labels: Iterable<string>, type: string, boost = 0): Completion[] =>
+	[...labels].map((label) => ({ label, type, boost }));
+
+const customProperties = ({ customProperties: known }: Words, wrap: boolean): Completion[] =>
+	[...known].map(([name, value]) => ({
+		label: wrap ? `var(${name})` : name,
+		detail: value,
+		type: 'variable'
+	}));
+
+async function optionsFor(caret: Caret, words: Words): Promise<Completion[]> {
+	switch (caret.kind) {
+		case 'property': {
+			const { PROPERTY_NAMES } = await grammar();
+			return [
+				...options(PROPERTY_NAMES, 'property').map((one) => ({ ...one, apply: `${one.label}: ` })),
+				...customProperties(words, false)
+			];
+		}
+		case 'value': {
+			const { keywordsOf } = await grammar();
+			return [
+				...keywordsOf(caret.property).map((label, i) => ({
+					label,
+					type: 'keyword',
+					boost: Math.max(2, 50 - i)
+				})),
+				...customProperties(words, true).map((one) => ({ ...one, boost: 1 })),
+				...options(GLOBAL, 'keyword', -1)
+			];
+		}
+		case 'custom-property':
+			return customProperties(words, false);
+		case 'media':
+			return [
+				...words.conditions.map((label, i) => ({
+					label,
+					type: 'constant',
+					boost: 50 - i,
+					detail: 'in use here'
+				})),
+				...options(FEATURES, 'keyword')
+			];
+		case 'at-rule':
+			return options(AT_RULES, 'keyword');
+		case 'class':
+			return options(words.classes, 'class');
+		case 'id':
+			return options(words.ids, 'class');
+		case 'selector':
+			return options(words.tags, 'type');
+	}
+}
+
+/** What may be written at the caret of a sheet, whose text begins at `offset` of the document. */
+async function complete(
+	context: CompletionContext,
+	text: string,
+	offset: number
+): Promise<CompletionResult | null> {
+	const caret = caretAt(text, context.pos - offset);
+	const number = caret?.kind === 'value' ? /^\d+(?=[a-z]*$)/i.exec(caret.word)?.[0] : undefined;
+	if (caret && number !== undefined) {
+		const units = UNITS.map((unit, i) => ({ label: number + unit, type: 'unit', boost: -i }));
+		// Nothing is offered at the digits, nor where a unit is whole: Enter ends the line then.
+		const whole = caret.word === number || UNITS.includes(caret.word.slice(number.length));
+		return whole && !context.explicit ? null : { from: offset + caret.from, options: units };
+	}
+	if (!caret || /^\d/.test(caret.word)) return null;
+	const begins = /[:.#(]\s*$/.test(text.slice(0, context.pos - offset)) && caret.kind !== 'selector';
+	if (!context.explicit && caret.word === '' && !begins) return null;
+	// A condition is written whole, with its bracket.
+	const bracket = caret.kind === 'media' && text[caret.from - 1] === '(' ? 1 : 0;
+	return {
+		from: offset + caret.from - bracket,
+		options: await optionsFor(caret, pageWords.of()),
+		validFor: /^[-@(\w]*$/
+	};
+}
+
+async function inPage(context: CompletionContext): Promise<CompletionResult | null> {
+	const text = context.state.doc.toString();
+	const part = sheetPartAt(text, 'page', context.pos);
+	if (part) return complete(context, text.slice(part.start, part.end), part.start);
+	const { htmlCompletionSource } = await insist(() => import('@codemirror/lang-html'));
+	return htmlCompletionSource(context);
+}
+
+/**
+ * Where the outermost rule begins that a place of a sheet is in, or the one before it: what stands before that has no
+ * bearing on what may be written there. The text's start where the sheet has not been read so far.
+ */
+function pieceStart(state: EditorState, pos: number): number {
+	const tree = syntaxTree(state);
+	if (tree.length < pos) return 0;
+	let node = tree.resolveInner(pos, -1);
+	if (!node.parent) return node.childBefore(pos)?.from ?? 0;
+	while (node.parent?.parent) node = node.parent;
+	return node.from;
+}
+
+function inSheet(context: CompletionContext): Promise<CompletionResult | null> {
+	const { state, pos } = context;
+	const start = pieceStart(state, pos);
+	return complete(context, state.sliceDoc(start, pos), start);
+}
+
+/** Completion by where the caret is: grammar for properties and values, the page and its sheets for names. */
+export const completing = (kind: 'page' | 'sheet'): Extension =>
+	autocompletion({
+		icons: false,
+		override: [kind === 'page' ? inPage : inSheet]
+	});

@@ -1,0 +1,102 @@
+import { StateEffect, StateField, type EditorState, type Extension } from '@codemirror/state';
+import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
+import { allBut, parseSheet, piecesAt, type Piece, type Span } from '../core/css/index.ts';
+import { attributeAt, parsePage } from '../core/html/index.ts';
+import { sheetPartAt } from '../writing/sheetParts.ts';
+import type { FileText } from '../session/texts.svelte.ts';
+
+/** Which stretches of the shown text are out of force. */
+export const setMuted = StateEffect.define<readonly Span[]>();
+
+const MUTED = Decoration.mark({ class: 'cm-muted' });
+
+const marks = StateField.define<DecorationSet>({
+	create: () => Decoration.none,
+	update(shown, { changes, effects, newDoc }) {
+		let next = shown.map(changes);
+		for (const effect of effects) {
+			if (!effect.is(setMuted)) continue;
+			const inside = effect.value.filter(({ start, end }) => start < end && end <= newDoc.length);
+			next = Decoration.set(
+				inside.map(({ start, end }) => MUTED.range(start, end)),
+				true
+			);
+		}
+		return next;
+	},
+	provide: (field) => EditorView.decorations.from(field)
+});
+
+/** Mutes what the caret is in, or brings it back; the Bench puts it here. */
+export const muteKey: { toggle: () => boolean } = { toggle: () => false };
+
+/** What is muted is struck out; Alt M mutes what the caret is in. */
+export const muting: Extension = [
+	marks,
+	keymap.of([{ key: 'Alt-m', run: () => muteKey.toggle() }]),
+	EditorView.theme({
+		'.cm-muted': { textDecoration: 'line-through' },
+		'.cm-muted, .cm-muted *': { color: 'var(--ink-2) !important' }
+	})
+];
+
+/** The offset that a caret means: what its line begins with, from the white space before; what a `;` ends, after it. */
+function meant(state: EditorState): number {
+	const { head } = state.selection.main;
+	const line = state.doc.lineAt(head);
+	const first = line.from + (line.text.length - line.text.trimStart().length);
+	if (head < first) return first;
+	return line.text[head - line.from - 1] === ';' ? head - 1 : head;
+}
+
+/** What of a file the caret is in that can be muted, the innermost first. */
+function mutable({ kind, state, text }: FileText): Piece[] {
+	const head = meant(state);
+	const part = sheetPartAt(text, kind, head);
+	if (part) {
+		const pieces = piecesAt(parseSheet(text.slice(part.start, part.end)), head - part.start);
+		return pieces.map(({ span, words }) => ({
+			words,
+			span: { start: span.start + part.start, end: span.end + part.start }
+		}));
+	}
+	const attribute = kind === 'page' ? attributeAt(parsePage(text), head) : undefined;
+	return attribute ? [attribute] : [];
+}
+
+/** Mutes what the caret of a file is in, so many steps further out, or brings back what is muted there. */
+export function toggleMute(file: FileText, outward = 0): string | null {
+	file.settle();
+	const head = meant(file.state);
+	const there = file.muted.find(({ span }) => span.start <= head && head <= span.end);
+	if (there && outward === 0) {
+		file.unmute(there);
+		return null;
+	}
+	const pieces = mutable(file);
+	const piece = pieces[Math.min(outward, pieces.length - 1)];
+	if (!piece)
+		return 'The caret is in nothing that can be muted: put it in a declaration, a rule, a class or an attribute.';
+	file.mute(piece);
+	return null;
+}
+
+/** Mutes every sheet of a site but the rule that the caret of a file is in; says in a sentence why it did not. */
+export function muteOthers(files: readonly FileText[], file: FileText): string | null {
+	file.settle();
+	const head = meant(file.state);
+	const part = sheetPartAt(file.text, file.kind, head);
+	const others = part && allBut(parseSheet(file.text.slice(part.start, part.end)), head - part.start);
+	if (!part || !others) return 'The caret is in no rule.';
+	for (const one of files) if (one !== file && one.kind === 'sheet') muteFile(one);
+	for (const { span, words } of others) {
+		file.mute({ span: { start: span.start + part.start, end: span.end + part.start }, words });
+	}
+	return null;
+}
+
+/** Mutes a whole file. */
+export const muteFile = (file: FileText): void => {
+	file.settle();
+	file.mute({ span: { start: 0, end: file.text.length }, words: 'all of it' });
+};

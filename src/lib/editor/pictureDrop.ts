@@ -1,0 +1,66 @@
+import { messageOf } from '../core/text/index.ts';
+import { EditorView } from '@codemirror/view';
+import type { Extension } from '@codemirror/state';
+import { relativeAddress } from '../core/site/index.ts';
+import { api } from '../session/api.ts';
+import type { SiteState } from '../session/site.svelte.ts';
+
+/** The site that dropped pictures come into, the file that is shown, and where a failure is said; the Bench puts them here. */
+export const dropping: {
+	into: { site: SiteState; file: () => string; tell: (sentence: string) => void } | null;
+} = {
+	into: null
+};
+
+/** The folder in which most of the site's pictures are. */
+function pictureFolder({ files }: SiteState): string {
+	const counts = new Map<string, number>();
+	for (const { path, kind } of files) {
+		const folder = path.slice(0, path.lastIndexOf('/') + 1);
+		if (kind === 'picture') counts.set(folder, (counts.get(folder) ?? 0) + 1);
+	}
+	return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'img/';
+}
+
+const isPicture = ({ type }: { type: string }): boolean => type.startsWith('image/');
+
+/** A file's name as it is well written in an address. */
+const plainName = (name: string): string => name.trim().replace(/[^\p{L}\p{N}._-]+/gu, '-');
+
+async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): Promise<void> {
+	const { into } = dropping;
+	if (!into) return;
+	const { site, file, tell } = into;
+	try {
+		const { path } = await api.addPicture(site.id, pictureFolder(site) + plainName(picture.name), picture);
+		await site.refresh();
+		const address = relativeAddress(path, file());
+		const { from, to } = view.state.selection.main;
+		const before = view.state.sliceDoc(Math.max(0, from - 6), from);
+		const bare = kind === 'page' || /(url\(\s*)?["'(]$/i.test(before);
+		const insert = bare ? address : `url("${address}")`;
+		view.dispatch({
+			changes: { from, to, insert },
+			selection: { anchor: from + insert.length },
+			userEvent: 'input.drop'
+		});
+		tell(`${path} is in the site now.`);
+	} catch (error) {
+		tell(messageOf(error));
+	}
+}
+
+/** A picture that is dropped onto a text comes into the site, and its address to the caret. */
+export const pictureDrop = (kind: 'page' | 'sheet'): Extension =>
+	EditorView.domEventHandlers({
+		drop(event, view) {
+			const pictures = [...(event.dataTransfer?.files ?? [])].filter(isPicture);
+			if (pictures.length === 0) return false;
+			event.preventDefault();
+			void pictures.reduce<Promise<void>>(
+				(last, picture) => last.then(() => bring(view, kind, picture)),
+				Promise.resolve()
+			);
+			return true;
+		}
+	});

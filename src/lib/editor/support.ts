@@ -1,0 +1,46 @@
+import { limitOf, type SupportTable } from '../core/support/index.ts';
+import { api } from '../session/api.ts';
+import type { SupportAsked } from '../session/reader.ts';
+import type { SiteState } from '../session/site.svelte.ts';
+
+/** Since when engines have what, and the date that the site asks for. */
+class Support {
+	#table: SupportTable | null = null;
+	#limit: string | null = null;
+	#asked = false;
+	readonly #hearers = new Set<() => void>();
+
+	/** Takes up what a site asks for; the table is brought when the first site asks. */
+	take(site: SiteState): void {
+		const target = site.kept.target.list[0];
+		const limit = target ? limitOf(target, new Date()) : null;
+		const changed = limit !== this.#limit;
+		this.#limit = limit;
+		if (changed) this.#tell();
+		if (!target || this.#asked) return;
+		this.#asked = true;
+		void api.support().then(
+			(table) => {
+				this.#table = table;
+				this.#tell();
+			},
+			() => (this.#asked = false)
+		);
+	}
+
+	#tell(): void {
+		for (const hear of this.#hearers) hear();
+	}
+
+	/** Calls when there is something else to be said; gives what ends that. */
+	listen(hear: () => void): () => void {
+		this.#hearers.add(hear);
+		return () => this.#hearers.delete(hear);
+	}
+
+	get asked(): SupportAsked {
+		return { table: this.#table, limit: this.#limit };
+	}
+}
+
+export const support = new Support();

@@ -1,0 +1,275 @@
+<script lang="ts">
+	import { tick } from 'svelte';
+	import { differs, GROUPS, type Cell, type Row } from '$lib/core/collation/index.ts';
+	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
+	import { printInterval } from '$lib/core/interval/index.ts';
+	import type { Collating, ShownColumn } from './collating.svelte.ts';
+	import { withoutCells, type Hand } from './hand.svelte.ts';
+	import { relyingOn } from '$lib/inquiry/relying.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import type { Proposal } from '$lib/session/proposal.svelte.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
+
+	import type { Hits } from '$lib/session/reach.ts';
+	import CollationCell from './CollationCell.svelte';
+	import CollationLaid from './CollationLaid.svelte';
+	import CollationHead from './CollationHead.svelte';
+	import Into from './Into.svelte';
+
+	interface Props {
+		site: SiteState;
+		page: PageState;
+		/** What is selected: the first is collated. */
+		paths: readonly ElementPath[];
+		collating: Collating;
+		hand: Hand;
+		proposal: Proposal;
+		reach: (selectors: readonly string[]) => Promise<Hits>;
+		onplace: (place: FilePlace) => void;
+		/** How much room a column needs at least, and the names of rows, rem. */
+		least: number;
+		names: number;
+		/** Whether it lies at the whole width, its parts in the places of the grid around it. */
+		wide?: boolean;
+	}
+
+	let {
+		site,
+		page,
+		paths,
+		collating,
+		hand,
+		proposal,
+		reach,
+		onplace,
+		least,
+		names,
+		wide = false
+	}: Props = $props();
+
+	const path = $derived(paths[0] ?? []);
+	const element = $derived(elementAt(page.page, path));
+
+	let room = $state(0);
+	$effect(() => {
+		const rem = parseFloat(getComputedStyle(document.documentElement).fontSize);
+		if (room > 0) collating.fits = Math.max(1, Math.floor((room / rem - names) / least));
+	});
+	const { first, here, shown } = $derived(collating);
+
+	const groups = $derived(
+		GROUPS.map((name) => ({ name, rows: collating.rows.filter(({ group }) => group === name) })).filter(
+			({ rows }) => rows.length > 0
+		)
+	);
+
+	let table = $state<HTMLTableElement>();
+
+	/** Goes from cell to cell with arrow keys. */
+	function walk(event: KeyboardEvent): void {
+		const cells = [...(table?.querySelectorAll<HTMLElement>('td button.value') ?? [])];
+		const at = cells.indexOf(document.activeElement as HTMLElement);
+		const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -shown.length, ArrowDown: shown.length }[event.key];
+		if (at < 0 || by === undefined) return;
+		event.preventDefault();
+		cells[at + by]?.focus();
+	}
+
+	/** Takes a cell's declaration out; where neighbours stand off by the space that it gives, they are named first. */
+	async function remove({ name }: Row, cell: Cell): Promise<void> {
+		const { looked } = collating;
+		const spaces = (of: ElementPath) => looked?.stages.spaces('lead', of) ?? Promise.resolve([]);
+		const relying = /margin|gap/.test(name) ? await relyingOn({ page, spaces }, path, name) : [];
+		if (relying.length === 0) return hand.takeOut([cell]);
+		hand.drop();
+		proposal.propose(
+			(desk) => withoutCells(desk, [cell]) ?? { does: `${name}: ${cell.text} goes.`, notes: relying }
+		);
+	}
+
+	/** The column left of one that is shown, where its cell says something else. */
+	const isOther = (row: Row, cell: Cell, i: number): boolean => first + i > 0 && !cell.same && differs(row);
+
+	/** Puts the focus back on a cell once what was in the hand is let go. */
+	async function back(row: Row, column: ShownColumn): Promise<void> {
+		await tick();
+		const name = `${row.name}, ${column.letter}`;
+		table?.querySelector<HTMLElement>(`button.value[data-cell="${CSS.escape(name)}"]`)?.focus();
+	}
+</script>
+
+{#if element}
+	<div class="collation" class:wide style:--names="{names}rem">
+		<div class="top">
+			{#if hand.held}
+				<Into {collating} {hand} held={hand.held} {reach} {page} {onplace} />
+			{:else}
+				<CollationHead {site} {paths} {collating} {hand} {proposal} name={nameOfElement(element)} />
+			{/if}
+		</div>
+		<div class="scroll" bind:clientWidth={room}>
+			<table bind:this={table}>
+				<thead>
+					<tr>
+						<th scope="col"><span class="sr">property</span></th>
+						{#each shown as { letter, interval, width } (letter)}
+							<th scope="col" class:here={collating.columns[here]?.letter === letter}
+								><b>{letter}</b> <span>{printInterval(interval)}</span>
+								{#if wide}<span class="at" title="The width of the frame over it">{width}</span>{/if}</th
+							>
+						{/each}
+					</tr>
+				</thead>
+				{#each groups as { name, rows } (name)}
+					<tbody>
+						<tr class="group"><th scope="rowgroup" colspan={shown.length + 1}>{name}</th></tr>
+						{#each rows as row (row.name)}
+							<tr>
+								<th
+									scope="row"
+									title={row.without.length > 0 ? `without ${row.without.join(', ')}` : row.name}
+									>{row.name}{#if row.without.length > 0}<small> but {row.without.join(', ')}</small>{/if}</th
+								>
+								{#each shown as column, i (column.letter)}
+									{@const cell = collating.cell(row, column)}
+									<td class:here={collating.columns[here] === column}>
+										{#if cell}
+											<CollationCell
+												{page}
+												{path}
+												{row}
+												{cell}
+												{column}
+												{collating}
+												{hand}
+												given={site.given}
+												{onplace}
+												other={isOther(row, cell, i)}
+												flat={cell.same && i > 0}
+												onremove={() => void remove(row, cell)}
+												onwalk={walk}
+												ondone={() => void back(row, column)}
+											/>
+										{/if}
+									</td>
+								{/each}
+							</tr>
+						{/each}
+					</tbody>
+				{/each}
+				<CollationLaid {collating} {element} {wide} />
+			</table>
+		</div>
+	</div>
+{:else}
+	<p>The page has no such element any more.</p>
+{/if}
+
+<style>
+	.collation {
+		display: flex;
+		flex-direction: column;
+		height: 100%;
+		min-width: 0;
+	}
+
+	.wide {
+		display: contents;
+	}
+
+	.wide .top {
+		grid-area: top;
+		padding: 0.25rem 1rem;
+		background: var(--sheet);
+	}
+
+	.wide .scroll {
+		grid-area: table;
+		padding: 0 1rem;
+		background: var(--sheet);
+	}
+
+	.at {
+		float: right;
+		padding-right: 0.5rem;
+	}
+
+	.scroll {
+		flex: 1;
+		min-height: 3.5rem;
+		overflow: hidden auto;
+	}
+
+	table {
+		width: 100%;
+		border-collapse: collapse;
+		table-layout: fixed;
+		font-size: 0.8125rem;
+	}
+
+	table :global(th) {
+		overflow: hidden;
+		color: var(--ink-2);
+		font-weight: 400;
+		text-align: left;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+
+	table :global(th:first-child) {
+		width: var(--names);
+		padding-right: 0.5rem;
+	}
+
+	thead th {
+		position: sticky;
+		top: 0;
+		z-index: 1;
+		height: 1.625rem;
+		padding-left: 0.625rem;
+		background: var(--sheet);
+	}
+
+	thead b {
+		font: 600 0.9375rem/1 var(--display);
+		color: var(--ink);
+	}
+
+	thead span {
+		font-family: var(--mono);
+	}
+
+	table :global(.here) {
+		background: var(--tint);
+	}
+
+	table :global(.group th) {
+		padding-top: 0.375rem;
+		border-bottom: 1px solid var(--ink);
+		color: var(--ink);
+		font: 600 0.875rem/1.3 var(--display);
+	}
+
+	table :global(tr:not(.group) > :is(td, th[scope='row'])) {
+		height: 1.625rem;
+		border-bottom: 1px solid var(--hair);
+	}
+
+	table :global(td) {
+		padding: 0;
+	}
+
+	small {
+		font-size: inherit;
+		color: var(--pale);
+	}
+
+	.sr {
+		position: absolute;
+		width: 1px;
+		height: 1px;
+		overflow: hidden;
+		clip-path: inset(50%);
+	}
+</style>

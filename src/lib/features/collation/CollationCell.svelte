@@ -1,0 +1,219 @@
+<script lang="ts">
+	import type { Cell, Row } from '$lib/core/collation/index.ts';
+	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
+	import type { Collating, ShownColumn } from './collating.svelte.ts';
+	import type { Hand } from './hand.svelte.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
+
+	import CollationField from './CollationField.svelte';
+	import { lineOf, placeName } from '$lib/features/frames/placeName.ts';
+
+	interface Props {
+		page: PageState;
+		path: ElementPath;
+		row: Row;
+		cell: Cell;
+		column: ShownColumn;
+		collating: Collating;
+		hand: Hand;
+		given: ReadonlySet<string>;
+		onplace: (place: FilePlace) => void;
+		/** Whether it says something else than the column left of it, and whether it just goes on. */
+		other: boolean;
+		flat: boolean;
+		/** Its declaration is to be taken out. */
+		onremove: () => void;
+		/** A key that may go to another cell. */
+		onwalk: (event: KeyboardEvent) => void;
+		/** What was in the hand has been let go. */
+		ondone: () => void;
+	}
+
+	let {
+		page,
+		path,
+		row,
+		cell,
+		column,
+		collating,
+		hand,
+		given,
+		onplace,
+		other,
+		flat,
+		onremove,
+		onwalk,
+		ondone
+	}: Props = $props();
+
+	const held = $derived(hand.held?.row === row && hand.held.column.from === column.from ? hand.held : null);
+	const idle = $derived(cell.outcome.kind === 'own' ? collating.noEffect(row, column) : undefined);
+	const computed = $derived(collating.computing ? collating.computed(row, column) : '');
+	/** What else is selected and says something else. */
+	const others = $derived(collating.otherwise(row, column));
+	const from = $derived(cell.from);
+	const isGiven = $derived(from !== undefined && given.has(from.file));
+	/** Whose value it is, where that is not the element itself. */
+	const around = $derived.by(() => {
+		const { outcome } = cell;
+		if (outcome.kind !== 'inherited') return '';
+		const one = elementAt(page.page, path.slice(0, path.length - outcome.up));
+		return one ? nameOfElement(one) : '';
+	});
+	const words = $derived(from ? cell.text : cell.outcome.kind === 'initial' ? cell.text : 'not said');
+	const place = $derived(
+		from ? (from.hit ? `:${lineOf(page, from)}` : from.attribute ? from.attribute : 'style') : ''
+	);
+	const title = $derived(
+		[
+			`${row.name}: ${words}`,
+			from ? placeName(page, from) : 'no sheet of the page says anything',
+			around === '' ? '' : `inherited from ${around}`,
+			isGiven ? 'given' : '',
+			idle ? `does nothing: ${idle.reason} ${idle.instead}` : '',
+			others.length > 0
+				? `others of what is selected: ${others.map((one) => one || 'not said').join(', ')}`
+				: '',
+			cell.needless ? `says what ${placeName(page, cell.needless)} says anyway` : ''
+		]
+			.filter(Boolean)
+			.join('\n')
+	);
+
+	/** What stands after a value: whose it is, or where it is said. */
+	const after = $derived(around === '' ? place : `↑ ${around.replace(/^.*?(?=[.#])/, '')}`);
+	/** A cell as it is read out: what is seen of it, and what signs mean. */
+	const spoken = $derived(
+		flat && !idle && others.length === 0
+			? `${words}, as left of it`
+			: [
+					words,
+					after,
+					others.length > 0 ? `≠ ${others.length}` : '',
+					cell.needless ? '= anyway' : '',
+					idle ? 'does nothing' : ''
+				]
+					.filter(Boolean)
+					.join(' ')
+	);
+
+	function key(event: KeyboardEvent): void {
+		if (event.key !== 'Delete' && event.key !== 'Backspace') return onwalk(event);
+		event.preventDefault();
+		if (cell.outcome.kind === 'own' || cell.outcome.kind === 'initial') onremove();
+	}
+</script>
+
+{#if held}
+	<CollationField {row} {column} {hand} {held} {ondone} />
+{:else}
+	<button
+		type="button"
+		class="value"
+		class:other
+		class:flat
+		class:unsaid={!from}
+		class:given={isGiven}
+		data-cell="{row.name}, {column.letter}"
+		aria-label="{row.name}, {column.letter}: {spoken}"
+		{title}
+		onclick={(event) =>
+			event.ctrlKey && from ? onplace({ path: from.file, offset: from.span.start }) : hand.begin(row, column)}
+		onkeydown={key}
+	>
+		{#if flat && !idle && others.length === 0}<hr />{:else}
+			{#if other}<span class="sign" aria-hidden="true">≠</span>{/if}
+			<span class="text">{words}</span>
+			{#if after !== ''}<span class="from">{after}</span>{/if}
+			{#if idle}<span class="dele" aria-hidden="true">₰</span>{/if}
+			{#if others.length > 0}<span class="needless">≠ {others.length}</span>{/if}
+			{#if cell.needless}<span class="needless">= anyway</span>{/if}
+		{/if}
+	</button>
+	{#if computed !== '' && computed !== words}<p class="computed" title={computed}>{computed}</p>{/if}
+{/if}
+
+<style>
+	.value {
+		display: flex;
+		gap: 0.375rem;
+		align-items: baseline;
+		width: 100%;
+		height: 1.625rem;
+		padding: 0 0.25rem 0 0.625rem;
+		overflow: hidden;
+		border: 0;
+		background: none;
+		font: 0.8125rem/1.625rem var(--mono);
+		text-align: left;
+		white-space: nowrap;
+		cursor: text;
+	}
+
+	.value:hover {
+		background: var(--pick);
+	}
+
+	.value:focus-visible {
+		outline-offset: -2px;
+	}
+
+	.text {
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+
+	.other .text {
+		font-weight: 700;
+	}
+
+	.sign {
+		margin-left: -0.5rem;
+		margin-right: -0.125rem;
+		font-weight: 700;
+	}
+
+	.unsaid .text {
+		color: var(--pale);
+		font-style: italic;
+		padding-right: 2px;
+	}
+
+	.given .text {
+		color: var(--ink-2);
+	}
+
+	.from {
+		flex: none;
+		color: var(--ink-2);
+	}
+
+	.needless {
+		flex: none;
+		color: var(--ochre);
+	}
+
+	.dele {
+		flex: none;
+		color: var(--rubric);
+		font-weight: 700;
+	}
+
+	.computed {
+		padding: 0 0.25rem 2px 0.625rem;
+		overflow: hidden;
+		color: var(--ink-2);
+		font: 0.8125rem/1.2 var(--mono);
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+
+	hr {
+		align-self: center;
+		width: 100%;
+		margin: 0;
+		border: 0;
+		border-top: 1px solid var(--pale);
+	}
+</style>

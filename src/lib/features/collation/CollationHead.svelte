@@ -1,0 +1,187 @@
+<script lang="ts">
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import type { Collating, ShownColumn } from './collating.svelte.ts';
+	import { copyColumn, giveLook } from './copying.ts';
+	import { withoutCells, type Hand } from './hand.svelte.ts';
+	import type { Proposal } from '$lib/session/proposal.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import Menu from '$lib/ui/Menu.svelte';
+
+	interface Props {
+		site: SiteState;
+		/** What is selected: the first is collated. */
+		paths: readonly ElementPath[];
+		collating: Collating;
+		hand: Hand;
+		proposal: Proposal;
+		/** What the first is called. */
+		name: string;
+	}
+
+	let { site, paths, collating, hand, proposal, name }: Props = $props();
+
+	const { first, fits, here, columns } = $derived(collating);
+
+	let word = $state('');
+	/** Gives a property a row that nobody declares yet. */
+	function ask(event: Event): void {
+		event.preventDefault();
+		const property = word.trim();
+		if (property === '' || collating.also.includes(property)) return;
+		collating.also = [...collating.also, property];
+		word = '';
+	}
+
+	const needless = $derived(
+		collating.rows.flatMap(({ cells }) => cells.filter(({ needless: one }) => one !== undefined))
+	);
+
+	/** The column that others are copied into: the carriage's, until another is chosen. */
+	let chosen = $state<string | null>(null);
+	const into = $derived(columns.find(({ letter }) => letter === chosen) ?? columns[here]);
+	/** Proposes to take out what says what is so anyway. */
+	function tidy(): void {
+		hand.drop();
+		proposal.propose(
+			(desk) => withoutCells(desk, needless) ?? { does: `${needless.length} needless: out.`, notes: [] }
+		);
+	}
+	/** Proposes to copy a column into another. */
+	function copy(from: ShownColumn, to: ShownColumn): void {
+		const { looked } = collating;
+		hand.drop();
+		if (looked) proposal.propose((desk) => copyColumn(desk, looked, collating, from, to));
+	}
+</script>
+
+<div class="head">
+	<p>
+		<b>{name}</b>
+		{#if paths.length > 1}<span>and {paths.length - 1} more: ≠ where they differ</span>{/if}
+	</p>
+	<form onsubmit={ask}>
+		<input
+			bind:value={word}
+			placeholder="a property"
+			aria-label="Property to have a row"
+			spellcheck="false"
+			autocomplete="off"
+		/>
+	</form>
+	<label><input type="checkbox" bind:checked={collating.parted} /> every band</label>
+	<label><input type="checkbox" bind:checked={collating.computing} /> computed</label>
+	{#if columns.length > 1 && paths.length === 1 && into}
+		<Menu label="Copy into {into.letter}">
+			<label class="into">
+				into
+				<select bind:value={() => into.letter, (letter) => (chosen = letter)}>
+					{#each columns as { letter } (letter)}<option>{letter}</option>{/each}
+				</select>
+			</label>
+			{#each columns as column (column.letter)}
+				{#if column !== into}
+					<button type="button" class="act" onclick={() => copy(column, into)}
+						>what {column.letter} says</button
+					>
+				{/if}
+			{/each}
+		</Menu>
+	{/if}
+	{#if paths.length === 2}
+		<button type="button" class="act" onclick={() => void giveLook(site, collating, hand, proposal)}
+			>Give the second the look of the first</button
+		>
+	{/if}
+	{#if needless.length > 0}
+		<button type="button" class="act" onclick={tidy}
+			>Take out {needless.length} that {needless.length === 1 ? 'says' : 'say'} what is so anyway</button
+		>
+	{/if}
+	{#if first > 0 || first + fits < collating.columns.length}
+		<span class="more">
+			<button
+				type="button"
+				class="act"
+				aria-label="Narrower bands"
+				disabled={first === 0}
+				onclick={() => (collating.wished = first - 1)}>‹</button
+			>
+			<button
+				type="button"
+				class="act"
+				aria-label="Wider bands"
+				disabled={first + fits >= collating.columns.length}
+				onclick={() => (collating.wished = first + 1)}>›</button
+			>
+		</span>
+	{/if}
+</div>
+{#if hand.refusal}<p class="refusal" role="alert">{hand.refusal.sentence}</p>{/if}
+{#if proposal.refusal}<p class="refusal" role="alert">{proposal.refusal.sentence}</p>{/if}
+
+<style>
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 0.875rem;
+		align-items: center;
+		min-height: 1.75rem;
+		font-size: 0.8125rem;
+	}
+
+	b {
+		font: 600 0.8125rem/1.4 var(--mono);
+	}
+
+	label {
+		display: flex;
+		gap: 0.375rem;
+		align-items: center;
+		min-height: 1.5rem;
+		color: var(--ink-2);
+	}
+
+	.into {
+		padding: 0 0.5rem;
+	}
+
+	form input {
+		width: 8rem;
+		min-height: 1.625rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	.act {
+		min-width: 1.5rem;
+		min-height: 1.5rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		cursor: pointer;
+	}
+
+	.act:not(:disabled):hover {
+		text-decoration: underline;
+	}
+
+	.act:disabled {
+		color: var(--pale);
+	}
+
+	.more {
+		display: flex;
+		margin-left: auto;
+	}
+
+	.head span {
+		color: var(--ink-2);
+	}
+
+	.refusal {
+		color: var(--rubric);
+	}
+</style>

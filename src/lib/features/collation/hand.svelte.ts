@@ -1,0 +1,339 @@
+import type { Candidate, Outcome } from '$lib/core/cascade/index.ts';
+import { logicalOf, sidesOf, withSide, type Cell, type Row } from '$lib/core/collation/index.ts';
+import { isFlowRelative } from '$lib/core/css/edit/index.ts';
+import {
+	contains,
+	equal,
+	EVERYTHING,
+	fromInterval,
+	intersection,
+	NOTHING,
+	rationalFromNumber,
+	union,
+	ZERO,
+	type Interval,
+	type IntervalSet
+} from '$lib/core/interval/index.ts';
+import type { Edit } from '$lib/core/text/index.ts';
+import { carriage } from '$lib/session/carriage.svelte.ts';
+import type { Collating, ShownColumn } from './collating.svelte.ts';
+import type { Column } from '$lib/inquiry/collation.ts';
+import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+import { applyEdit } from '$lib/session/steps.ts';
+import { choicesFor, type Choice } from '$lib/writing/targets.ts';
+import { tryEdit } from '$lib/session/trying.ts';
+import {
+	directionAt,
+	partAt,
+	ruleOf,
+	takeOutAll,
+	wishedOf,
+	withFlag,
+	writeValue,
+	type Desk,
+	type Refusal
+} from '$lib/writing/declaration.ts';
+
+/** Over which widths a value is written: seen from a column, or from a width of one's own, which parts a band. */
+export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
+
+/** A value in the hand. */
+export interface Held {
+	readonly row: Row;
+	readonly column: ShownColumn;
+	readonly cell: Cell;
+	/** The property that is written: the row's, or other sides of the box. */
+	readonly property: string;
+	/** The properties that could be written instead; none where there are no sides. */
+	readonly sides: readonly string[];
+	readonly value: string;
+	readonly extent: Extent;
+	/** The width from which on, or under which, it is to hold, CSS px. */
+	readonly at: number;
+	readonly choices: readonly Choice[];
+	/** Which of the choices it goes to. */
+	readonly into: number;
+}
+
+/** Declarations, each once. */
+const once = (all: readonly Candidate[]): Candidate[] =>
+	all.filter(
+		(one, i) => all.findIndex(({ file, span }) => file === one.file && span.start === one.span.start) === i
+	);
+
+/** Takes the declarations of cells out; undefined where that is done, else why it cannot be. */
+export const withoutCells = (desk: Desk, cells: readonly Cell[]): Refusal | undefined =>
+	takeOutAll(desk, once(cells.flatMap(({ outcome }) => outcome.own.winner ?? [])));
+
+/** The widths of an extent from a column; null where it has no condition. */
+export function intervalOf(extent: Extent, { interval }: Column, at: number): Interval | null {
+	if (extent === 'everywhere') return null;
+	if (extent === 'from') return { lo: rationalFromNumber(at), loClosed: true, hi: null, hiClosed: false };
+	if (extent === 'under') return { lo: ZERO, loClosed: false, hi: rationalFromNumber(at), hiClosed: false };
+	const wished: Interval = {
+		...interval,
+		...(extent === 'up' ? { hi: null, hiClosed: false } : {}),
+		...(extent === 'down' ? { lo: ZERO, loClosed: false } : {})
+	};
+	return wished.lo.n <= 0n && wished.hi === null ? null : wished;
+}
+
+/** The widths of an extent as a set. */
+function widthsOf(extent: Extent, column: Column, at = 1): IntervalSet {
+	const interval = intervalOf(extent, column, at);
+	return interval ? fromInterval(interval) : EVERYTHING;
+}
+
+/** A collation, and the value of it that is in the hand. */
+export interface Table {
+	readonly collating: Collating;
+	readonly hand: Hand;
+}
+
+/** The value of a collation that is being written: tried in all frames until it is kept or let go. */
+export class Hand {
+	readonly #site: SiteState;
+	readonly #collating: Collating;
+	held = $state.raw<Held | null>(null);
+	refusal = $state.raw<Refusal | null>(null);
+
+	constructor(site: SiteState, collating: Collating) {
+		this.#site = site;
+		this.#collating = collating;
+	}
+
+	/** Takes a value into the hand; where the texts are ahead of what is seen, as soon as that is up to them. */
+	begin(row: Row, column: ShownColumn): void {
+		this.drop();
+		const { looked, settled } = this.#collating;
+		const cell = this.#collating.cell(row, column);
+		if (!looked || !settled || !cell) return;
+		const { conditions } = looked.page;
+		const desk = deskOf(this.#site);
+		if (looked.page.conditions !== conditions) {
+			this.#collating.next = () => {
+				const { rows, columns } = this.#collating;
+				const [now, at] = [
+					rows.find(({ name }) => name === row.name),
+					columns.find(({ letter }) => letter === column.letter)
+				];
+				if (now && at) this.begin(now, at);
+			};
+			return;
+		}
+		const cases = [settled, ...this.#collating.others].flatMap(
+			({ lineage }) => lineage.at(column.width)[0] ?? []
+		);
+		const choices = choicesFor(desk, looked, cases, cell.outcome);
+		if ('sentence' in choices) {
+			this.refusal = choices;
+			return;
+		}
+		this.#collating.held = true;
+		this.#collating.kept = column;
+		this.held = {
+			row,
+			column,
+			cell,
+			property: row.name,
+			sides: sidesOf(row.name),
+			value: withFlag(cell.text, cell.from),
+			choices,
+			into: 0,
+			at: carriage.width,
+			extent: this.#extentOf(cell.outcome, column, choices[0], desk)
+		};
+	}
+
+	/** The extent that a value has so far, where it is one seen from its column; else the sheet's own direction. */
+	#extentOf(outcome: Outcome, column: Column, choice: Choice | undefined, desk: Desk): Extent {
+		const { looked, columns } = this.#collating;
+		if (columns.length < 2 || choice?.target.kind === 'style') return 'everywhere';
+		const direction = choice ? directionAt(desk, choice.target) : 'up';
+		const winner = outcome.kind === 'own' ? outcome.own.winner : undefined;
+		const media = winner?.conditions.every(({ kind }) => kind === 'media') ?? false;
+		if (!winner || !looked || !media) return direction;
+		const widths = winner.conditions.reduce<IntervalSet>(
+			(set, one) =>
+				one.kind === 'media' ? intersection(set, looked.page.widthsOf(one.queries, looked.lead)) : set,
+			EVERYTHING
+		);
+		const all: readonly Extent[] = [direction, direction === 'up' ? 'down' : 'up', 'here'];
+		return all.find((one) => equal(widthsOf(one, column), widths)) ?? direction;
+	}
+
+	/**
+	 * How a length is put for one side, by its physical property, of what is in the hand: a shorthand of the rule itself
+	 * stays one; else the side's own property, by the flow where the sheet names sides so.
+	 */
+	forSide(property: string): (length: string) => void {
+		const { held } = this;
+		const of = held && this.#collating.settled?.lineage.at(held.column.width)[0];
+		if (!held || !of) return () => undefined;
+		const { row, cell } = held;
+		const { value, important } = wishedOf(row.name, held.value);
+		const flag = important ? ' !important' : '';
+		const choice = held.choices[held.into];
+		const desk = deskOf(this.#site);
+		const own = cell.from && ruleOf(desk, cell.from);
+		const { target } = choice ?? {};
+		const isThere =
+			target?.kind === 'rule' && own?.selector === target.selector && own.after === target.after;
+		const whole = (length: string) => withSide(row.name, value, property, length, of.physical);
+		if (isThere && row.without.length === 0 && cell.from?.property === row.name && whole('0') !== undefined)
+			return (length) => this.put({ value: `${whole(length) ?? value}${flag}` });
+		const part = target?.kind === 'rule' ? partAt(desk, target.file, target.after) : undefined;
+		const logical = part && isFlowRelative(part.sheet) ? logicalOf(property, of.physical) : undefined;
+		const named =
+			row.name === property || of.physical(row.name) === property ? row.name : (logical ?? property);
+		return (length) => this.put({ property: named, value: `${length}${flag}` });
+	}
+
+	/** Changes what is in the hand, and tries it in all frames. */
+	put(change: Partial<Pick<Held, 'value' | 'extent' | 'into' | 'property' | 'at'>>): void {
+		if (!this.held) return;
+		this.held = { ...this.held, ...change };
+		this.#try(this.held);
+	}
+
+	/** The longhands that what is in the hand sets, by their physical names; null for what the browser does not take. */
+	readonly #sets: readonly string[] | null = $derived.by(() => {
+		if (!this.held) return null;
+		const own = this.#collating.settled?.lineage.at(this.held.column.width)[0];
+		if (!own) return null;
+		const { property, value } = wishedOf(this.held.property, this.held.value);
+		if (property.startsWith('--')) return value === '' ? null : [property];
+		const set = value === '' ? null : own.engine.expand(property, value);
+		return set && [...set.keys()].map(own.physical);
+	});
+
+	/** Whether the browser takes what is in the hand. */
+	get valid(): boolean {
+		return this.#sets !== null;
+	}
+
+	#try(held: Held): void {
+		const { row, column, extent, choices, into } = held;
+		const wished = wishedOf(held.property, held.value);
+		const choice = choices[into];
+		if (!choice || wished.value === '') return this.#setTrial(null);
+		const desk = deskOf(this.#site);
+		const overridden = extent === 'everywhere' ? this.#overrides(desk, row, wished.property, choice) : [];
+		this.refusal =
+			takeOutAll(desk, overridden) ??
+			writeValue(desk, choice.target, intervalOf(extent, column, held.at), wished) ??
+			null;
+		const where = choice.target.kind === 'style' ? 'the style attribute' : choice.target.selector;
+		const does = `${wished.property}: ${wished.value} into ${where}`;
+		this.#setTrial(this.refusal ? null : desk.working.edit(does));
+	}
+
+	/** The declarations under conditions, of the same selector, that would keep a value from holding everywhere. */
+	#overrides(desk: Desk, { cells }: Row, property: string, { target }: Choice): Candidate[] {
+		if (target.kind === 'style') return [];
+		const all = cells.flatMap(({ outcome: { own } }) => [
+			...(own.winner ? [own.winner] : []),
+			...own.losers.map(({ candidate }) => candidate)
+		]);
+		return once(
+			all.filter(
+				(one) =>
+					one.property === property &&
+					one.conditions.length > 0 &&
+					one.file === target.file &&
+					ruleOf(desk, one)?.selector === target.selector
+			)
+		);
+	}
+
+	#setTrial(edit: Edit | null): void {
+		this.#collating.trial = edit;
+		tryEdit(this.#site.texts, edit);
+	}
+
+	/** The lines that what is in the hand changes, by file. */
+	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#collating.trial));
+
+	/** Cells of what is in the hand before it is tried and with it; undefined until that is known. */
+	readonly #change: { readonly before: readonly Cell[]; readonly now: readonly Cell[] } | undefined =
+		$derived.by(() => {
+			const [longhand] = this.#sets ?? [];
+			const { tried, trial, settled } = this.#collating;
+			if (!tried || tried.edit !== trial || longhand === undefined) return undefined;
+			const cells = (rows: readonly Row[] | undefined): readonly Cell[] =>
+				rows?.find(({ longhands }) => longhands.includes(longhand))?.cells ?? [];
+			return { before: cells(settled?.rows), now: cells(tried.found.rows) };
+		});
+
+	/** The widths at which what is in the hand changes the value. */
+	readonly reach: IntervalSet = $derived.by(() => {
+		const change = this.#change;
+		const { held } = this;
+		// A width of one's own lies within a column, where its ends are not looked at.
+		if (held && (held.extent === 'from' || held.extent === 'under'))
+			return change ? widthsOf(held.extent, held.column, held.at) : NOTHING;
+		return this.#collating.all.reduce<IntervalSet>(
+			(set, { interval }, i) =>
+				change && change.now[i]?.text !== change.before[i]?.text ? union(set, fromInterval(interval)) : set,
+			NOTHING
+		);
+	});
+
+	/** The declaration that keeps what is in the hand from holding in its own column; undefined where it holds. */
+	readonly stronger: Candidate | undefined = $derived.by(() => {
+		const { held } = this;
+		const now = held && this.#change?.now[held.column.from];
+		if (!held || !now?.from) return undefined;
+		const widths = widthsOf(held.extent, held.column, held.at);
+		if (!contains(widths, rationalFromNumber(held.column.width))) return undefined;
+		const { value } = wishedOf(held.property, held.value);
+		return now.text === value || now.from.written === value ? undefined : now.from;
+	});
+
+	/** Takes the selector, and the flag, of the declaration that is stronger: what would win at the least cost. */
+	asStrong(): void {
+		const { held, stronger } = this;
+		if (!held || !stronger?.hit) return;
+		const { selector, specificity } = stronger.hit;
+		const known = held.choices.findIndex(
+			({ target }) => target.kind === 'rule' && target.selector === selector
+		);
+		const home = held.choices.flatMap(({ target }) => (target.kind === 'rule' ? target.file : [])).at(-1);
+		if (known < 0 && home === undefined) return;
+		const target = { kind: 'rule' as const, file: home ?? '', selector, after: null };
+		const more = known < 0 ? [{ target, exists: false, specificity }] : [];
+		const flagged = stronger.important && !wishedOf(held.property, held.value).important;
+		this.held = { ...held, choices: [...held.choices, ...more] };
+		this.put({
+			into: known < 0 ? held.choices.length : known,
+			...(flagged ? { value: `${held.value} !important` } : {})
+		});
+	}
+
+	/** Writes what is in the hand into the sheet; one that the browser does not take only where that is insisted on. */
+	keep(insist = false): void {
+		const edit = this.#collating.trial;
+		if (!this.held || !edit || (!this.valid && !insist)) return;
+		this.drop();
+		applyEdit(this.#site.texts, edit);
+	}
+
+	/** Lets go of what is in the hand; the frames are as before. */
+	drop(): void {
+		this.refusal = null;
+		if (!this.held) return;
+		this.held = null;
+		this.#collating.held = false;
+		this.#collating.kept = null;
+		this.#setTrial(null);
+	}
+
+	/** Takes the declarations of cells out, as one step. */
+	takeOut(cells: readonly Cell[]): void {
+		this.drop();
+		const desk = deskOf(this.#site);
+		this.refusal = withoutCells(desk, cells) ?? null;
+		if (!this.refusal) applyEdit(this.#site.texts, desk.working.edit('taken out'));
+	}
+}

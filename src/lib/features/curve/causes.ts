@@ -1,0 +1,144 @@
+import { valueOf, type Change, type Value } from '$lib/core/curve/index.ts';
+import { readPath, type ElementPath } from '$lib/core/html/index.ts';
+import { toNumber } from '$lib/core/interval/index.ts';
+import type { MediaSite } from '$lib/core/media/index.ts';
+import { pathsOf } from '$lib/core/findings/index.ts';
+import { elementOf, rebroken, type Rebroken, type Snapshot } from '$lib/core/snapshot/index.ts';
+import { blameOf, type Blame, type Trial } from '$lib/inquiry/blame.ts';
+import { edgesOf, following, toleranceOf } from './following.svelte.ts';
+import type { InquiredPage } from '$lib/inquiry/page.ts';
+
+/** Why a value changes between two widths. */
+export interface Cause {
+	/** The declarations without one of which it does not, proven by taking them out. */
+	readonly blamed: readonly Blame[];
+	/** The conditions that begin or end to hold there. */
+	readonly sites: readonly MediaSite[];
+	/** What takes more or fewer lines there, by paths: inside it, else around it, else elsewhere. */
+	readonly broken: readonly (Omit<Rebroken, 'element'> & { readonly path: ElementPath })[];
+}
+
+/** What is followed, on what page. */
+export interface Followed extends Trial {
+	readonly path: ElementPath;
+	readonly property: string;
+}
+
+/** How far on both sides a knee is looked at, CSS px, where it has so much room. */
+const BESIDE = 32;
+/** So many of what is broken otherwise are told. */
+const MOST = 3;
+
+/** The conditions that begin or end to hold between the widths on both sides of a change. */
+export function conditionsAt(
+	{ page, as }: Pick<Followed, 'page' | 'as'>,
+	change: Change
+): readonly MediaSite[] {
+	const [below, above] = [change.before, change.after];
+	return page
+		.bands(as)
+		.thresholds.filter(({ cut }) => {
+			const at = toNumber(cut.at);
+			return cut.after ? below <= at && at < above : below < at && at <= above;
+		})
+		.flatMap(({ causes }) => causes);
+}
+
+/** The widths at which a change shows, and how much of it there is in what is read there; over 0 it is there. */
+function shownBy(
+	change: Change,
+	changes: readonly Change[],
+	tolerance: number
+): { readonly widths: readonly number[]; readonly amount: (values: readonly Value[]) => number } {
+	const leap = (a: Value, b: Value): number[] =>
+		a.numbers.map((number, i) => Math.abs((b.numbers[i] ?? number) - number));
+	if (change.kind !== 'knee') {
+		const { before, after, slopes, kind } = change;
+		const steep = Math.max(...slopes.map(Math.abs)) * (after - before);
+		return {
+			widths: [before, after],
+			amount: ([a, b]) => {
+				if (!a || !b) return Infinity;
+				if (kind === 'words' || a.words !== b.words) return a.words === b.words ? 0 : 1;
+				return Math.max(0, ...leap(a, b)) - steep - 2 * tolerance;
+			}
+		};
+	}
+	const at = Math.round(change.at);
+	const room = changes.flatMap((one) => (one === change ? [] : [Math.abs(one.at - at)]));
+	const beside = Math.max(1, Math.floor(Math.min(BESIDE, ...room)) - 1);
+	return {
+		widths: [at - beside, at, at + beside],
+		amount: ([a, b, c]) => {
+			if (!a || !b || !c) return Infinity;
+			if (a.words !== b.words || b.words !== c.words) return 0;
+			const bends = b.numbers.map((number, i) =>
+				Math.abs((a.numbers[i] ?? NaN) + (c.numbers[i] ?? NaN) - 2 * number)
+			);
+			return Math.max(0, ...bends) - 4 * tolerance;
+		}
+	};
+}
+
+const isInside = (path: ElementPath, outer: ElementPath): boolean =>
+	outer.every((index, i) => path[i] === index);
+
+/** Why a value changes where it does: tried and measured on a stage. */
+export async function causeOf(
+	followed: Followed,
+	change: Change,
+	changes: readonly Change[],
+	signal: AbortSignal
+): Promise<Cause> {
+	const { layout, as, path, property } = followed;
+	const { width, height, density } = as;
+	const viewport = { width, height, density };
+	const { widths, amount } = shownBy(change, changes, toleranceOf(property));
+	const read = async (of: InquiredPage): Promise<Value[]> => {
+		const content = following(of.content(layout.prefix, as), path, property);
+		const found = new Map<number, Value>();
+		for await (const one of layout.read({ content, viewport, widths, priority: 1, signal })) {
+			const value = one.readings.get(property);
+			if (value !== undefined) found.set(one.width, valueOf(String(value)));
+		}
+		return widths.flatMap((at) => found.get(at) ?? []);
+	};
+	const sites = conditionsAt(followed, change);
+	const broken = sites.length > 0 ? [] : await brokenAt(followed, change, signal);
+	// What takes other lines or rows inside it is why it is as high as it is.
+	if (broken.some((one) => isInside(one.path, path))) return { blamed: [], sites, broken };
+	const blamed = await blameOf(
+		followed,
+		{
+			paths: [path],
+			widths: [widths[0] ?? 0, widths.at(-1) ?? 0],
+			amount: async (of) => amount(await read(of)),
+			flips: sites.length > 0
+		},
+		signal
+	);
+	return { blamed, sites, broken: blamed.length > 0 ? [] : broken };
+}
+
+/** What takes more or fewer lines or rows at a change: inside the element, else around it, else elsewhere. */
+async function brokenAt(
+	{ page, layout, as, path }: Followed,
+	change: Change,
+	signal: AbortSignal
+): Promise<Cause['broken']> {
+	const { width, height, density } = as;
+	const viewport = { width, height, density };
+	const seen = new Map<number, Snapshot>();
+	const content = page.content(layout.prefix, as);
+	const [before, after] = edgesOf(change);
+	const job = { content, viewport, widths: [before, after], priority: 1, signal };
+	for await (const one of layout.measure(job)) seen.set(one.width, one.snapshot);
+	const [a, b] = [seen.get(before), seen.get(after)];
+	if (!a || !b || elementOf(a, path) < 0) return [];
+	const paths = pathsOf(a);
+	const all = rebroken(a, b).map(({ element, ...of }) => ({ ...of, path: readPath(paths[element] ?? '') }));
+	const inside = all.filter((one) => isInside(one.path, path));
+	const around = all.filter((one) => isInside(path, one.path));
+	const nearest = [inside, around, all].find(({ length }) => length > 0) ?? [];
+	return nearest.slice(0, MOST);
+}

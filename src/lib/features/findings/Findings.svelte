@@ -1,0 +1,309 @@
+<script lang="ts">
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { intervals, isEmpty, printIntervalSet, type Interval } from '$lib/core/interval/index.ts';
+	import { wholePixels } from '$lib/core/media/index.ts';
+	import { carriage } from '$lib/session/carriage.svelte.ts';
+	import { groupFindings, ORDERS, type FindingRow } from '$lib/inquiry/findings.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { Proposal } from '$lib/session/proposal.svelte.ts';
+	import { selectionView } from '$lib/session/selection.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import { findingsReport } from './report.ts';
+	import type { Sweeping, Swept } from './sweeping.svelte.ts';
+	import { hangs } from '$lib/core/sweep/index.ts';
+	import { download } from '$lib/ui/download.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
+
+	import Button from '$lib/ui/Button.svelte';
+	import Menu from '$lib/ui/Menu.svelte';
+	import NotKept from '$lib/ui/NotKept.svelte';
+	import FindingDetail from './FindingDetail.svelte';
+	import FindingKinds from './FindingKinds.svelte';
+
+	interface Props {
+		site: SiteState;
+		page: PageState;
+		sweeping: Sweeping;
+		/** What is to be swept; null while there are no frames. */
+		swept: Swept | null;
+		onselect: (paths: readonly ElementPath[]) => void;
+		onplace: (place: FilePlace) => void;
+		onpropose: () => Promise<{ readonly proposal: Proposal }>;
+		/** A stretch in which neither half of a breakpoint holds is to be closed. */
+		onjoin: (stretch: Interval) => void;
+	}
+
+	let { site, page, sweeping, swept, onselect, onplace, onpropose, onjoin }: Props = $props();
+
+	const left = $derived(sweeping.rows.filter(({ widths }) => !isEmpty(widths)));
+	const accepted = $derived(sweeping.rows.filter(({ accepted: parts }) => parts.length > 0));
+	const groups = $derived(groupFindings(left, sweeping.order));
+
+	/** The first whole px of a finding, or the one between px where it has no other. */
+	function firstWidth({ widths, worst }: FindingRow): number {
+		const [first] = intervals(widths);
+		return (first && wholePixels(first, [0, Infinity])?.[0]) ?? worst;
+	}
+
+	/** Shows a finding where it begins: the carriage there, its elements selected and in sight. */
+	function show(row: FindingRow): void {
+		sweeping.chosen = sweeping.chosen === row.key ? '' : row.key;
+		carriage.width = firstWidth(row);
+		if (row.paths.length === 0) return;
+		onselect(row.paths);
+		selectionView.reveal = [...(row.paths[0] ?? [])];
+	}
+
+	/** Groups that are open, by their keys. */
+	let open = $state.raw<ReadonlySet<string>>(new Set());
+	function toggle(key: string): void {
+		open = open.has(key) ? new Set([...open].filter((one) => one !== key)) : new Set([...open, key]);
+	}
+
+	const { measured, of, unseen } = $derived(sweeping.coverage);
+	const seen = $derived(
+		sweeping.phase === 'done' && measured === of
+			? `All ${of} widths measured.`
+			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; ${sweeping.phase === 'quick' ? 'ends are still sought' : `each end is exact to the px, nothing new in the last ${sweeping.sinceNew}`}`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
+	);
+	/** Gives what was found, and what of it is accepted, to be kept as a file. */
+	function takeOut(): void {
+		const at = new Date().toISOString();
+		const { as, coverage, rows } = sweeping;
+		const report = findingsReport(page.path, as, sweeping.stretch, coverage, rows, at);
+		download(`findings ${page.path}.json`, JSON.stringify(report, null, '\t'), 'application/json');
+	}
+	const marks = { grave: '!!', plain: '!', slight: '·' } as const;
+	const severities = { grave: 'grave', plain: 'looks wrong', slight: 'worth a look' } as const;
+</script>
+
+{#snippet line(row: FindingRow, inner: boolean)}
+	<li class:inner>
+		<button
+			type="button"
+			class="finding"
+			aria-current={sweeping.chosen === row.key}
+			onclick={() => show(row)}
+		>
+			<span class="mark" title={severities[row.kind.severity]}>{marks[row.kind.severity]}</span>
+			<span class="widths">{printIntervalSet(row.widths)}{row.exact ? '' : ' …'}</span>
+			<span>{row.sentence}{row.kind.standard ? ` ${row.kind.standard}.` : ''}</span>
+		</button>
+		{#if sweeping.chosen === row.key && swept}
+			{#key row.key}
+				<FindingDetail {site} {page} {sweeping} {swept} {row} {onplace} {onpropose} {onjoin} />
+			{/key}
+		{/if}
+	</li>
+{/snippet}
+
+<div class="head">
+	<p role="status">
+		<b
+			>{left.length === 0
+				? measured === 0
+					? 'Nothing measured yet.'
+					: sweeping.phase === 'done' && sweeping.given.size === 0
+						? 'Nothing found.'
+						: 'Nothing found so far.'
+				: `${left.length} found.`}</b
+		>
+		<span>{seen}</span>
+	</p>
+	<div class="acts">
+		{#if sweeping.phase !== 'done'}
+			<Button look="quiet" onclick={() => (sweeping.paused = !sweeping.paused)}
+				>{sweeping.paused ? 'Go on to every width' : 'Pause after the quick ones'}</Button
+			>
+			<Button look="quiet" onclick={() => (sweeping.stopped = !sweeping.stopped)}
+				>{sweeping.stopped ? 'Go on' : 'Stop'}</Button
+			>
+		{/if}
+		<label>
+			as
+			<select
+				value={sweeping.vantage ?? ''}
+				onchange={(event) => (sweeping.vantage = event.currentTarget.value || null)}
+			>
+				<option value="">the lead</option>
+				{#each site.vantages.list as { id, fields } (id)}<option>{fields.name}</option>{/each}
+			</select>
+		</label>
+		<label>
+			by
+			<select bind:value={sweeping.order}>
+				{#each ORDERS as order (order)}<option>{order}</option>{/each}
+			</select>
+		</label>
+		<Button look="quiet" disabled={measured === 0} onclick={takeOut}>Take out as JSON</Button>
+		<Menu label="Kinds"><FindingKinds {site} {sweeping} /></Menu>
+	</div>
+</div>
+{#if measured > 0 && unseen > 0}
+	<details>
+		<summary>What is narrower than {unseen + 1} px may be missing</summary>
+		<p>
+			Something can begin and end, or stop and go on, within widths that are not measured yet:
+			{sweeping.unmeasured.map(({ from, to }) => (from === to ? String(from) : `${from}–${to}`)).join(', ')}.
+		</p>
+	</details>
+{/if}
+{#each sweeping.given as width (width)}<p class="trouble" role="alert">{hangs(width)}</p>{/each}
+<NotKept list={site.kept.accepted} />
+{#if sweeping.trouble !== ''}<p class="trouble" role="alert">{sweeping.trouble}</p>{/if}
+<ul>
+	{#each groups as group (group.key)}
+		{#if group.rows.length === 1 && group.rows[0]}
+			{@render line(group.rows[0], false)}
+		{:else if group.rows[0]}
+			{@const [first] = group.rows}
+			<li>
+				<button
+					type="button"
+					class="finding"
+					aria-expanded={open.has(group.key)}
+					onclick={() => toggle(group.key)}
+				>
+					<span class="mark" title={severities[first.kind.severity]}>{marks[first.kind.severity]}</span>
+					<span class="widths">{printIntervalSet(group.widths)}</span>
+					<span><b>{group.rows.length} × {first.names.join(' and ')}</b>: {first.kind.title}</span>
+				</button>
+			</li>
+			{#if open.has(group.key)}
+				{#each group.rows as row (row.key)}{@render line(row, true)}{/each}
+			{/if}
+		{/if}
+	{/each}
+</ul>
+{#if accepted.length > 0}
+	<h3>Accepted</h3>
+	<ul>
+		{#each accepted as row (row.key)}
+			{#each row.accepted as part, i (i)}
+				<li class="accepted">
+					<span class="widths">{printIntervalSet(part.widths)}</span>
+					<span>{row.sentence} <em>{part.reason}</em></span>
+					<Button
+						look="quiet"
+						onclick={() =>
+							void site.kept.accepted.keep(
+								(list) => list.filter(({ key, page: on }) => key !== row.key || on !== page.path),
+								'a finding counts again'
+							)}>Count it again</Button
+					>
+				</li>
+			{/each}
+		{/each}
+	</ul>
+{/if}
+
+<style>
+	details {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+
+	details p {
+		max-height: 6rem;
+		overflow: auto;
+	}
+
+	summary {
+		cursor: pointer;
+	}
+
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 0.875rem;
+		align-items: baseline;
+		justify-content: space-between;
+		font-size: 0.8125rem;
+	}
+
+	.head span {
+		color: var(--ink-2);
+	}
+
+	.acts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		align-items: center;
+	}
+
+	select {
+		min-height: 1.5rem;
+		border: 0;
+		border-bottom: 1px solid var(--ink);
+		background: none;
+	}
+
+	h3 {
+		margin: 0.75rem 0 0;
+		font: 600 0.875rem/1.4 var(--display);
+	}
+
+	.trouble {
+		color: var(--rubric);
+	}
+
+	ul {
+		margin: 0.375rem 0 0;
+		padding: 0;
+		list-style: none;
+	}
+
+	li {
+		border-bottom: 1px solid var(--hair);
+	}
+
+	.inner {
+		margin-left: 1.25rem;
+	}
+
+	.finding,
+	.accepted {
+		display: grid;
+		grid-template-columns: 1rem minmax(0, 7.5rem) minmax(0, 1fr);
+		gap: 0.5rem;
+		width: 100%;
+		min-height: 1.75rem;
+		padding: 0.25rem;
+		border: 0;
+		background: none;
+		color: inherit;
+		font-size: 0.8125rem;
+		text-align: left;
+	}
+
+	.accepted {
+		grid-template-columns: minmax(0, 7.5rem) minmax(0, 1fr) auto;
+		align-items: baseline;
+		color: var(--ink-2);
+	}
+
+	.finding {
+		cursor: pointer;
+	}
+
+	.finding:hover,
+	.finding[aria-current='true'] {
+		background: var(--pick);
+	}
+
+	.mark {
+		color: var(--rubric);
+		font-weight: 700;
+		text-align: center;
+	}
+
+	.widths {
+		color: var(--rubric);
+		font-family: var(--mono);
+	}
+
+	.accepted .widths {
+		color: inherit;
+	}
+</style>

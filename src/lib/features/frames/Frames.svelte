@@ -1,0 +1,174 @@
+<script lang="ts">
+	import { figure as px } from '$lib/core/box/index.ts';
+	import { printInterval } from '$lib/core/interval/index.ts';
+	import { bandAt, type MediaSite } from '$lib/core/media/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import { viewing } from '$lib/session/viewing.svelte.ts';
+	import CropMarks from '$lib/ui/CropMarks.svelte';
+	import { textScale } from '$lib/ui/textScale.ts';
+	import type { SeenFrame } from './framing.svelte.ts';
+
+	interface Props {
+		page: PageState;
+		frames: readonly SeenFrame[];
+		lead: SeenVantage;
+		/** What the lead is called: a vantage's name, or the carriage. */
+		leadName: string;
+		onvantage: (name: string) => void;
+		/** A chorus frame is to be drawn larger or smaller, or to change places. */
+		onresize: (name: string, by: number) => void;
+		onmove: (name: string, by: number) => void;
+		placeOf: (cause: MediaSite) => string;
+		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
+		said?: ((width: number) => { readonly whole: string; readonly short: string }) | undefined;
+	}
+
+	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf, said }: Props = $props();
+
+	/** How wide a frame is drawn beside which all that is said of it has room, px. */
+	const WORDS = 440 * textScale;
+
+	interface Tool {
+		readonly sign: string;
+		readonly words: string;
+		/** Keys that do it, with the focus on the frame's name or tools. */
+		readonly keys: readonly string[];
+		readonly act: (name: string) => void;
+	}
+
+	const TOOLS: readonly Tool[] = [
+		{ sign: '−', words: 'Smaller', keys: ['-', '−'], act: (name) => onresize(name, -1) },
+		{ sign: '+', words: 'Larger', keys: ['+', '='], act: (name) => onresize(name, 1) },
+		{ sign: '‹', words: 'Earlier in the row', keys: ['ArrowLeft'], act: (name) => onmove(name, -1) },
+		{ sign: '›', words: 'Later in the row', keys: ['ArrowRight'], act: (name) => onmove(name, 1) }
+	];
+
+	let chorus = $state<Record<string, HTMLButtonElement>>({});
+
+	/** Puts the focus on the first frame beside the lead, or on the next where it is on one. */
+	export function focus(): void {
+		const buttons = frames.flatMap(({ frame }) => chorus[frame] ?? []);
+		const at = buttons.findIndex((one) => one === document.activeElement);
+		buttons[(at + 1) % buttons.length]?.focus();
+	}
+
+	/** The frame that a key was for last: moving it takes the focus from it. */
+	let held: string | undefined;
+	$effect(() => {
+		void frames;
+		if (held !== undefined && document.activeElement === document.body) chorus[held]?.focus();
+	});
+
+	/** Does what a key does to a frame. */
+	function pressed(event: KeyboardEvent, frame: string, name: string): void {
+		const tool = TOOLS.find(({ keys }) => keys.includes(event.key));
+		if (!tool || event.ctrlKey || event.metaKey || event.altKey) return;
+		event.preventDefault();
+		held = frame;
+		tool.act(name);
+	}
+
+	const KEY_NAMES: Readonly<Record<string, string>> = { ArrowLeft: '←', ArrowRight: '→' };
+
+	const percent = (scale: number): string => `${Math.round(scale * 100)} %`;
+	const conditions = (sites: readonly MediaSite[]): string =>
+		sites.map((one) => `${one.text} (${placeOf(one)})`).join('\n');
+</script>
+
+{#each frames as { frame, left, top, scale, viewport, drawnWidth, drawnHeight, vantage } (frame)}
+	{@const band = bandAt(page.bands(vantage).bands, viewport.width)}
+	{@const others = page.differing(lead, vantage)}
+	<CropMarks {left} {top} width={drawnWidth} height={drawnHeight}>
+		{#if viewing.wide}
+			<!-- The column under it says what it is. -->
+		{:else if frame === 'lead'}
+			<b>{leadName}</b>
+			{#if said}
+				{@const { whole, short } = said(viewport.width)}
+				<span class="figures" title={whole}>{viewport.width} · {drawnWidth > WORDS ? whole : short}</span>
+			{:else}
+				<span class="figures">{viewport.width} × {px(viewport.height)} · {percent(scale)}</span>
+				<span class="figures">{band.letter} {printInterval(band.interval)}</span>
+			{/if}
+		{:else}
+			<button
+				type="button"
+				bind:this={chorus[frame]}
+				onclick={() => onvantage(vantage.name)}
+				onkeydown={(event) => pressed(event, frame, vantage.name)}
+				title="Make the lead {vantage.name}, the carriage at {px(viewport.width)} px"
+			>
+				<b>{vantage.name}</b> <span class="figures">{px(viewport.width)}</span>
+			</button>
+			{#if said}<span class="figures" title={said(viewport.width).whole}>{said(viewport.width).short}</span>
+			{:else}<span class="figures">{band.letter}</span>{/if}
+			{#if others.length > 0}
+				<span
+					class="other"
+					title="Its bands are not the Measure’s; other widths here:&#10;{conditions(others)}"
+					>≠ {others.length}</span
+				>
+			{/if}
+			<span class="tools" role="group" aria-label="Frame of {vantage.name}">
+				{#each TOOLS as { sign, words, keys, act } (words)}
+					<button
+						type="button"
+						title="{words}: {KEY_NAMES[keys[0] ?? ''] ?? keys[0]}, after Shift F"
+						aria-label={words}
+						onclick={() => act(vantage.name)}>{sign}</button
+					>
+				{/each}
+			</span>
+		{/if}
+	</CropMarks>
+{/each}
+
+<style>
+	b {
+		font-weight: 700;
+	}
+
+	.figures {
+		color: var(--ink-2);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		cursor: pointer;
+	}
+
+	button:hover b {
+		color: var(--blue);
+		text-decoration: underline;
+	}
+
+	.tools {
+		display: flex;
+		opacity: 0;
+	}
+
+	.tools:is(:hover, :focus-within),
+	:global(.words:hover) .tools {
+		opacity: 1;
+	}
+
+	.tools button {
+		width: 1.5rem;
+		font: 0.9375rem/1 var(--mono);
+	}
+
+	.tools button:hover {
+		background: var(--pick);
+	}
+
+	.other {
+		color: var(--ochre);
+		font: 600 0.8125rem/1.2 var(--mono);
+		cursor: help;
+	}
+</style>

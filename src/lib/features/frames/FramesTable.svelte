@@ -1,0 +1,272 @@
+<script lang="ts">
+	import { messageOf } from '$lib/core/text/index.ts';
+	import { untrack, type Snippet } from 'svelte';
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import type { Lie, Original } from '$lib/core/original/index.ts';
+	import { resolveAddress } from '$lib/core/site/index.ts';
+	import { before } from '$lib/session/before.svelte.ts';
+	import type { Press } from '$lib/session/keys.ts';
+	import { originals } from '$lib/features/originals/originals.svelte.ts';
+	import { framesPainted } from '$lib/session/painted.ts';
+	import { PageState } from '$lib/session/page.svelte.ts';
+	import { chooseWords, picked, selectionView, type Pick } from '$lib/session/selection.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import { tell } from '$lib/session/notices.svelte.ts';
+	import { openStages, type Stages } from '$lib/session/stages.svelte.ts';
+	import { stagedChanges, states } from '$lib/session/states.svelte.ts';
+	import { viewing } from '$lib/session/viewing.svelte.ts';
+	import type { StageConfig } from '$lib/session/stages.svelte.ts';
+	import type { PagePoint } from '$lib/stage/protocol.ts';
+	import type { Place } from '$lib/ui/measure/places.ts';
+	import FootBar from './FootBar.svelte';
+	import Frames from './Frames.svelte';
+	import Ladder from './Ladder.svelte';
+	import { placementOf, type Framing } from './framing.svelte.ts';
+
+	interface Props {
+		site: SiteState;
+		page: PageState;
+		framing: Framing;
+		leadName: string;
+		placeOf: (place: Place) => string;
+		/** The Original at the lead's width, and a wish to lay it otherwise. */
+		original: Original | undefined;
+		onlie: (lie: Lie) => void;
+		selected: readonly ElementPath[];
+		onselect: (paths: readonly ElementPath[]) => void;
+		/** Another page is wished for. */
+		onpage: (path: string) => void;
+		onpress: (press: Press) => void;
+		config: StageConfig;
+		vantagesHref: string;
+		/** The stages, once they are open. */
+		stages: Stages | null;
+		inStep: boolean;
+		/** What stands around the frames where they are over the columns of a collation. */
+		below?: Snippet;
+		/** What is held, in a menu; and a wish to see it. */
+		holds?: Snippet;
+		onholds: () => void;
+		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
+		said?: (width: number) => { readonly whole: string; readonly short: string };
+		/** The texts before the last edit; null where there was none. */
+		edited: ReadonlyMap<string, string> | null;
+	}
+
+	let {
+		site,
+		page,
+		framing,
+		leadName,
+		placeOf,
+		original,
+		onlie,
+		selected,
+		onselect,
+		onpage,
+		onpress,
+		config,
+		vantagesHref,
+		stages = $bindable(),
+		inStep = $bindable(),
+		below,
+		holds,
+		onholds,
+		said,
+		edited
+	}: Props = $props();
+
+	const earlier = $derived(
+		viewing.before === 'edit' && edited
+			? new PageState(site, page.path, (path) => edited.get(path))
+			: new PageState(site, page.path, (path) => before.text(site, path))
+	);
+	const staged = $derived(stagedChanges(site.kept.staged.list, page.path));
+	const pictures = $derived(site.kept.original.list);
+
+	let failure = $state<string | null>(null);
+	let foot: FootBar;
+	let ladder = $state<Ladder>();
+	let drawn = $state<Frames>();
+
+	export const toLadder = (): void => ladder?.focus();
+	export const toChorus = (): void => drawn?.focus();
+	export const openSwitches = (): void => foot.openSwitches();
+
+	const talk = {
+		press: (press: Press) => onpress(press),
+		/** Opens the page of a link that was used, where the site has it. */
+		open(href: string): void {
+			const target = resolveAddress(href, page.path);
+			if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') onpage(target.path);
+		},
+		pick(pick: Pick): void {
+			// With Shift a further word of the same element is chosen too.
+			if (!pick.shift || pick.word) chooseWords(pick);
+			if (pick.word) return onselect([pick.path]);
+			const next = picked(selected, selectionView.clicked, pick);
+			selectionView.clicked = pick.path;
+			onselect(next);
+		},
+		point(point: PagePoint): void {
+			const lie = originals.take(point, original);
+			if (lie) onlie(lie);
+		}
+	};
+
+	/** Opens the stages over an element, for as long as it is there. */
+	function table(parent: HTMLElement): () => void {
+		let gone = false;
+		untrack(() => openStages(parent, site.id, config, talk)).then(
+			(opened) => (gone ? opened.close() : (stages = opened)),
+			(error: unknown) => (failure = messageOf(error))
+		);
+		return () => {
+			gone = true;
+			stages?.close();
+			stages = null;
+		};
+	}
+
+	$effect(() => stages?.keepInStep(inStep));
+
+	$effect(() => originals.load(site.id, pictures));
+	$effect(() => {
+		const shown = framing.frames.flatMap(({ frame, vantage }) => {
+			const one = originals.shown(pictures, page.path, vantage.width);
+			return one ? [[frame, one] as const] : [];
+		});
+		stages?.originals(new Map(shown));
+	});
+	$effect(() => stages?.points(originals.task !== null, originals.points));
+
+	$effect(() => states.showing(page.path));
+	$effect(() => stages?.pin(states.pins));
+	$effect(() => stages?.use(viewing.use));
+	$effect(() => stages?.keylines(viewing.keylines));
+	$effect(() => stages?.select(selected, selectionView.distances));
+
+	$effect(() => {
+		if (selectionView.reveal) stages?.reveal('lead', selectionView.reveal);
+	});
+
+	/** The frames over the columns of a collation that have been brought to what is selected. */
+	let over = '';
+
+	/** Brings the frames to what is written and where the carriage stands. */
+	export function show(): void {
+		if (!stages) return;
+		const { prefix } = stages;
+		const from = viewing.before ? earlier : page;
+		// Read now, not when the stage is ready for it: what is read here is what brings the next scene.
+		const contents = new Map(
+			framing.frames.map(({ frame, vantage }) => [frame, from.content(prefix, vantage, staged)])
+		);
+		const frames = framing.frames.map(({ frame }) => frame);
+		const shown = stages.live.show({ placements: framing.frames.map(placementOf), contents });
+		const now = viewing.wide ? frames.join() : '';
+		// Over columns as beside the lead, frames that are new begin at what is selected.
+		const isNew = now !== over;
+		over = now;
+		shown.then(
+			(at) => {
+				const [path] = selected;
+				if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
+				framesPainted(at);
+			},
+			(error: unknown) => tell(`The frames do not show the last change: ${messageOf(error)}`, true)
+		);
+	}
+
+	$effect.pre(show);
+</script>
+
+<section class="frames" class:wide={viewing.wide} aria-label="Frames">
+	{#if viewing.wide}{@render below?.()}{/if}
+	<div
+		class="room"
+		class:scrolls={viewing.alone || framing.extent.width > framing.width}
+		bind:clientWidth={framing.width}
+		bind:clientHeight={framing.height}
+	>
+		<div
+			class="table"
+			style:width="{framing.extent.width}px"
+			style:height="{framing.extent.height}px"
+			{@attach table}
+		></div>
+		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
+		<Frames
+			bind:this={drawn}
+			{page}
+			lead={framing.lead}
+			{leadName}
+			{placeOf}
+			{said}
+			frames={framing.frames}
+			onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
+			onresize={(name, by) => framing.resize(name, by)}
+			onmove={(name, by) => site.vantages.move(name, by)}
+		/>
+		{#if selected[0] && framing.frames[0] && !viewing.alone && !viewing.wide}
+			<Ladder bind:this={ladder} {page} path={selected[0]} lead={framing.frames[0]} {onselect} />
+		{/if}
+	</div>
+	<FootBar bind:this={foot} {site} bind:inStep {vantagesHref} {holds} {onholds} />
+</section>
+
+<style>
+	.frames {
+		display: grid;
+		grid-template: minmax(0, 1fr) auto / minmax(0, 1fr);
+		height: 100%;
+		min-width: 0;
+	}
+
+	.frames.wide {
+		grid-template:
+			'top' auto
+			'room' 24vh
+			'table' minmax(0, 1fr)
+			'foot' auto / minmax(0, 1fr);
+	}
+
+	.wide .room {
+		grid-area: room;
+	}
+
+	.wide :global(.foot) {
+		grid-area: foot;
+	}
+
+	.room {
+		position: relative;
+		min-width: 0;
+		overflow: hidden;
+	}
+
+	.table {
+		position: absolute;
+		top: 0;
+		left: 0;
+	}
+
+	.table :global(iframe) {
+		position: absolute;
+		inset: 0;
+		width: 100%;
+		height: 100%;
+		border: 0;
+		color-scheme: light;
+	}
+
+	.failure {
+		position: absolute;
+		inset: 40% 2.5rem auto;
+		color: var(--rubric);
+	}
+
+	.room.scrolls {
+		overflow: auto;
+	}
+</style>

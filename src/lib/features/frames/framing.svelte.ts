@@ -1,0 +1,184 @@
+import { storedJson, store } from '$lib/session/store.ts';
+import {
+	heightsOf,
+	PLAIN,
+	seenVantage,
+	unzoomed,
+	type SeenVantage,
+	type Vantage
+} from '$lib/core/vantage/index.ts';
+import { carriage } from '$lib/session/carriage.svelte.ts';
+import { selectionView } from '$lib/session/selection.svelte.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+import { textScale } from '$lib/ui/textScale.ts';
+import { viewing } from '$lib/session/viewing.svelte.ts';
+import type { Placement, Viewport } from '$lib/stage/protocol.ts';
+import {
+	extent,
+	layAlone,
+	layColumns,
+	layFrames,
+	leadHeight,
+	type Laid,
+	type Room,
+	type Small
+} from './layout.ts';
+
+/** A frame with what is seen in it. */
+export interface SeenFrame extends Laid {
+	readonly vantage: SeenVantage;
+}
+
+const viewportOf = (vantage: SeenVantage): Viewport => ({
+	width: vantage.width,
+	height: heightsOf(vantage).dynamic,
+	density: vantage.density
+});
+
+/** What a stage is told of a frame: nothing that does not place it. */
+export const placementOf = ({ frame, left, top, scale, viewport, part }: Laid): Placement => ({
+	frame,
+	left,
+	top,
+	scale,
+	viewport,
+	...(part ? { part } : {})
+});
+
+const SIZES = 'vantaggio-frame-sizes';
+
+function readSizes(): Record<string, number> {
+	const kept = storedJson(SIZES);
+	return Object.fromEntries(
+		Object.entries(kept ?? {}).filter(([, size]) => typeof size === 'number' && size >= 0.5 && size <= 3)
+	);
+}
+
+/** A column that a frame stands over. */
+export interface FramedColumn {
+	readonly letter: string;
+	/** CSS px. */
+	readonly width: number;
+}
+
+/** How wide the names of rows are in a collation at the whole width, and how much a column needs, rem. */
+export const [NAMES, LEAST_COLUMN] = [9.5, 9.5];
+
+/** The frames of the Bench: which there are, as what vantages, and where they lie in their room. */
+export class Framing {
+	readonly #site: SiteState;
+	#room = $state.raw<Room>({ width: 700, height: 500, text: textScale, few: false });
+	/** The room as it is while frames lie beside one another: a plain window keeps its height over columns. */
+	#table = $state.raw<Room>({ width: 700, height: 500, text: textScale, few: false });
+
+	/** The size of the room, px of the screen. */
+	get width(): number {
+		return this.#room.width;
+	}
+
+	set width(width: number) {
+		this.#fit({ ...this.#room, width });
+	}
+
+	get height(): number {
+		return this.#room.height;
+	}
+
+	set height(height: number) {
+		this.#fit({ ...this.#room, height });
+	}
+
+	#fit(room: Room): void {
+		this.#room = room;
+		if (!viewing.wide) this.#table = room;
+	}
+
+	/** How much larger than the others chorus frames are drawn, by the names of their vantages. */
+	#sizes = $state.raw<Readonly<Record<string, number>>>(readSizes());
+	readonly #chorus: readonly SeenVantage[] = $derived.by(() =>
+		this.#site.vantages.list
+			.filter(({ chorus }) => chorus)
+			.map(({ fields }) => seenVantage(fields, viewing.switches))
+	);
+	readonly #small: readonly Small[] = $derived.by(() =>
+		this.#others.map((vantage) => ({
+			name: vantage.name,
+			viewport: viewportOf(vantage),
+			size: viewing.beside !== null ? 3 : (this.#sizes[vantage.name] ?? 1)
+		}))
+	);
+	/** What stands beside the lead: the chorus, or the lead itself one px narrower or between px. */
+	readonly #others: readonly SeenVantage[] = $derived.by(() => {
+		const { beside } = viewing;
+		if (beside === null) return this.#chorus;
+		const width = beside === 'narrower' ? carriage.width - 1 : beside;
+		const vantage = this.#chosen ?? { ...PLAIN, height: this.#room.height };
+		return [
+			{
+				...seenVantage(vantage, viewing.switches),
+				name: beside === 'narrower' ? 'one px narrower' : 'between px',
+				width
+			}
+		];
+	});
+	readonly #chosen: Vantage | undefined = $derived.by(() => this.#site.vantages.named(viewing.lead));
+	/** The lead's zoom: how much larger than a px of the screen a px of it may be drawn. */
+	readonly #zoom: number = $derived.by(() => viewing.switches.zoom ?? this.#chosen?.zoom ?? 1);
+	readonly lead: SeenVantage = $derived.by(() => {
+		const vantage = this.#chosen ?? {
+			...PLAIN,
+			height: leadHeight(this.#table, carriage.width * this.#zoom, this.#small, viewing.alone)
+		};
+		return { ...seenVantage(vantage, viewing.switches), name: 'lead', width: carriage.width };
+	});
+	/** The columns of a collation at the whole width; null where none is. */
+	columns = $state.raw<readonly FramedColumn[] | null>(null);
+	readonly #overColumns: readonly SeenFrame[] = $derived.by(() => {
+		const over = (this.columns ?? []).map(({ letter, width }) => {
+			const frame = width === carriage.width ? 'lead' : `column ${letter}`;
+			const box = selectionView.boxes.find((one) => one.frame === frame)?.boxes[0] ?? null;
+			return { frame, viewport: { ...viewportOf(this.lead), width }, box };
+		});
+		const laid = layColumns(this.#room, NAMES * 16 * textScale, over).map((one, i) => ({
+			...one,
+			vantage: { ...this.lead, name: this.columns?.[i]?.letter ?? '', width: one.viewport.width }
+		}));
+		return laid;
+	});
+	readonly frames: readonly SeenFrame[] = $derived.by(() => {
+		// What is asked of the lead is asked of its frame.
+		if (this.#overColumns.some(({ frame }) => frame === 'lead')) return this.#overColumns;
+		if (viewing.alone) {
+			const alone = layAlone(this.#room, viewportOf(this.lead), this.#zoom);
+			return [{ ...alone, vantage: this.lead }];
+		}
+		const [lead, ...chorus] = layFrames(this.#room, viewportOf(this.lead), this.#zoom, this.#small);
+		return [
+			...(lead ? [{ ...lead, vantage: this.lead }] : []),
+			...chorus.map((laid, i) => ({ ...laid, vantage: this.#others[i] ?? this.lead }))
+		];
+	});
+
+	/** What the frames take of the screen: more than the room where they have to be scrolled. */
+	readonly extent: Room = $derived.by(() => extent(this.#room, this.frames));
+
+	/** Draws a chorus frame larger or smaller, by steps of a quarter. */
+	resize(name: string, by: number): void {
+		const size = Math.min(3, Math.max(0.5, (this.#sizes[name] ?? 1) * 1.25 ** by));
+		this.#sizes = { ...this.#sizes, [name]: Math.abs(size - 1) < 0.01 ? 1 : size };
+		store.set(SIZES, JSON.stringify(this.#sizes));
+	}
+
+	/** `few` where one frame beside the lead is enough. */
+	constructor(site: SiteState, few = false) {
+		this.#site = site;
+		this.#fit({ ...this.#room, few });
+	}
+}
+
+/** A vantage before switches, with zoom taken into its size: as the Measure marks it. */
+export const marked = (site: SiteState): { name: string; width: number }[] =>
+	site.vantages.list.map(({ fields }) => {
+		const { name, width } = unzoomed(fields);
+		return { name, width: Math.round(width) };
+	});

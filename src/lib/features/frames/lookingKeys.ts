@@ -1,0 +1,90 @@
+import { jump, type Bands } from '$lib/core/media/index.ts';
+import { carriage } from '$lib/session/carriage.svelte.ts';
+import type { Action, KeyMap, Press } from '$lib/session/keys.ts';
+import { selectionView } from '$lib/session/selection.svelte.ts';
+import type { Vantages } from '$lib/session/vantages.svelte.ts';
+import { viewing } from '$lib/session/viewing.svelte.ts';
+
+const step = (by: number) => (press: Press) => {
+	carriage.width += press.shift ? 10 * by : by;
+};
+
+/** An action for as long as its key is held; by a click, until the next. */
+function held(name: string, set: (on: boolean, shift: boolean) => void, withShift?: string): Action {
+	let on = false;
+	const put = (to: boolean, shift = false): void => {
+		on = to;
+		set(to, shift);
+	};
+	return {
+		name,
+		...(withShift ? { withShift } : {}),
+		does: ({ key, shift }) => put(key === '' ? !on : true, shift),
+		released: () => put(false)
+	};
+}
+
+/** Makes the lead the next vantage in the list, after the last the plain window. */
+function next({ list }: Vantages, by: number): void {
+	const choices = [null, ...list.map(({ fields }) => fields)];
+	const at = choices.findIndex((one) => (one?.name ?? null) === viewing.lead);
+	viewing.choose(choices.at((at + by) % choices.length) ?? null);
+}
+
+/** A digit for each of the first nine vantages, 0 for the plain window. */
+const digits = ({ list }: Vantages): [string, Action][] => [
+	...list
+		.slice(0, 9)
+		.map(({ fields }, i): [string, Action] => [
+			String(i + 1),
+			{ name: `Lead as ${fields.name}`, does: () => viewing.choose(fields) }
+		]),
+	['0', { name: 'Lead as a plain window', does: () => viewing.choose(null) }]
+];
+
+/** The keys of the Bench that move the carriage and change the lead. */
+export const lookingKeys = (
+	vantages: Vantages,
+	bands: () => Bands,
+	edges: () => readonly number[],
+	toChorus: () => void
+): KeyMap => ({
+	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', does: step(-1) },
+	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', does: step(1) },
+	b: {
+		name: 'Next breakpoint, or edge of the finding that is looked at',
+		withShift: 'Previous one',
+		does: ({ shift }) => {
+			const { width } = carriage;
+			const to = jump(bands().bands, width, shift ? -1 : 1, carriage.range);
+			// The edges of the finding that is looked at are stops too.
+			const edge = shift ? edges().findLast((one) => one < width) : edges().find((one) => one > width);
+			const nearer = edge !== undefined && (to === width || (shift ? edge > to : edge < to));
+			carriage.width = nearer ? edge : to;
+		}
+	},
+	v: {
+		name: 'Lead as the next vantage',
+		withShift: 'Lead as the previous vantage',
+		does: ({ shift }) => next(vantages, shift ? -1 : 1)
+	},
+	...Object.fromEntries(digits(vantages)),
+	f: {
+		name: 'Lead alone at full size, or not',
+		withShift: 'To the frames beside the lead: + and − draw them larger and smaller, arrow keys move them',
+		does: ({ shift }) => (shift ? toChorus() : viewing.showAlone(!viewing.alone))
+	},
+	x: { name: 'All switches off', does: () => viewing.allOff() },
+	u: { name: 'Use the page; Escape comes back', does: () => (viewing.use = true) },
+	// Elsewhere Escape closes dialogs and menus, which an action of the screen would keep it from.
+	...(viewing.use
+		? { escape: { name: 'Back from using the page', inFields: true, does: () => (viewing.use = false) } }
+		: {}),
+	d: held('Distances around the selection, while held', (on) => (selectionView.distances = on)),
+	l: held('Keylines, while held', (on) => (viewing.keylines = on)),
+	p: held(
+		'The page as last saved, or as the revision that is chosen, while held',
+		(on, shift) => (viewing.before = on ? (shift ? 'edit' : 'saved') : null),
+		'The page before the last edit, while held'
+	)
+});

@@ -1,0 +1,248 @@
+import { messageOf } from '$lib/core/text/index.ts';
+import { nameAt, type ElementPath, printPaths, readPath } from '$lib/core/html/index.ts';
+import { contains, NOTHING, rationalFromNumber, union, type IntervalSet } from '$lib/core/interval/index.ts';
+import { storeWidths, widthsFrom } from '$lib/core/interval/store.ts';
+import { firstWidths, foundIn, type Readings } from '$lib/core/sweep/index.ts';
+import { changedElements, changesIn, sortedCuts, type Changed } from '$lib/core/wake/index.ts';
+import {
+	fromHeld,
+	HELD_LONGHANDS,
+	isHeld,
+	toHold,
+	type Hold,
+	type Measurement
+} from '$lib/core/wake/hold.ts';
+import { holdReport, type HoldReport } from '$lib/core/wake/report.ts';
+import { api } from '$lib/session/api.ts';
+import { PageState } from '$lib/session/page.svelte.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
+import { seenAt } from '$lib/inquiry/wake.ts';
+
+/** What of a hold is not as it was. */
+export interface Breach {
+	readonly hold: Hold;
+	readonly changed: readonly Changed[];
+	readonly widths: IntervalSet;
+}
+
+/** What a hold is told from others by. */
+export const holdKey = ({ page, scope, element, measurement }: Hold): string =>
+	[page, scope, element, measurement].join(' ');
+
+/** What is to be held. */
+export interface HoldWish {
+	readonly widths: IntervalSet;
+	readonly scope: Hold['scope'];
+	/** The element that it is about; null where all is held. */
+	readonly path: ElementPath | null;
+	readonly pages: readonly string[];
+}
+
+/** What is held is measured at the ends of bands, and so far apart in them, CSS px. */
+const GRID = 128;
+
+const VALUES = { longhands: [...HELD_LONGHANDS], selectors: [] };
+
+/** What must not change, and what of it did. */
+export class Holding {
+	readonly #site: SiteState;
+	readonly #measurements = new Map<string, Promise<Measurement>>();
+	/** What is known of each hold, by its measurement: the breach, or null where all is as it was. */
+	#checked = $state.raw<ReadonlyMap<string, Breach | null>>(new Map());
+	busy = $state(false);
+	trouble = $state('');
+
+	constructor(site: SiteState) {
+		this.#site = site;
+	}
+
+	get list(): readonly Hold[] {
+		return this.#site.kept.hold.list;
+	}
+
+	/** The holds that are broken. */
+	readonly breaches: readonly Breach[] = $derived.by(() =>
+		this.list.flatMap((hold) => this.#checked.get(holdKey(hold)) ?? [])
+	);
+
+	/** The widths that are held on a page. */
+	widthsOn(page: string): IntervalSet {
+		return this.list
+			.filter((hold) => hold.page === page)
+			.reduce((set, { widths }) => union(set, widthsFrom(widths)), NOTHING);
+	}
+
+	/** How a hold stands: broken, as it was, or not looked at yet. */
+	stateOf(hold: Hold): 'broken' | 'holds' | 'unknown' {
+		const known = this.#checked.get(holdKey(hold));
+		return known === undefined ? 'unknown' : known === null ? 'holds' : 'broken';
+	}
+
+	/** Holds something as it is now: it is measured, and kept with the site. */
+	async hold(swept: Swept, { widths, scope, path, pages }: HoldWish): Promise<void> {
+		this.busy = true;
+		this.trouble = '';
+		try {
+			const made: Hold[] = [];
+			for (const page of pages) made.push(await this.#measured(swept, page, widths, scope, path));
+			if (!(await this.#site.kept.hold.keep((list) => [...list, ...made], 'held'))) return;
+			this.#checked = new Map([...this.#checked, ...made.map((one) => [holdKey(one), null] as const)]);
+		} catch (error) {
+			this.trouble = messageOf(error);
+		} finally {
+			this.busy = false;
+		}
+	}
+
+	#page = ({ page }: Swept, path: string): PageState =>
+		path === page.path ? page : new PageState(this.#site, path);
+
+	async #measured(
+		swept: Swept,
+		path: string,
+		widths: IntervalSet,
+		scope: Hold['scope'],
+		element: ElementPath | null
+	): Promise<Hold> {
+		const page = this.#page(swept, path);
+		const { as, stretch } = sweptAs(swept.lead, swept.plain);
+		const cuts = page.bands(as).thresholds.map(({ cut }) => cut);
+		const all = firstWidths(stretch, sortedCuts([...cuts, ...widths.cuts]), GRID);
+		const at = all.filter((width) => contains(widths, rationalFromNumber(width)));
+		const seen = await seenAt(
+			page.content(swept.stages.prefix, as),
+			swept.stages,
+			as,
+			at,
+			VALUES,
+			new AbortController().signal
+		);
+		if (seen.size < at.length || at.length === 0)
+			throw new Error('The page could not be measured; nothing is held.');
+		const measurement: Measurement = {
+			page: path,
+			longhands: VALUES.longhands,
+			widths: at.flatMap((width) => {
+				const one = seen.get(width);
+				return one ? [toHold(width, one)] : [];
+			})
+		};
+		const { hash } = await api.keepMeasurement(this.#site.id, measurement);
+		this.#measurements.set(hash, Promise.resolve(measurement));
+		return {
+			page: path,
+			widths: storeWidths(widths),
+			scope,
+			element: element ? printPaths([element]).replace(/^r$/, '') : '',
+			name: element ? nameAt(page.page, element, '') : '',
+			height: as.height,
+			density: as.density,
+			revision: this.#site.revision,
+			at: new Date().toISOString(),
+			measurement: hash,
+			allowed: []
+		};
+	}
+
+	#measurement(hash: string): Promise<Measurement> {
+		let known = this.#measurements.get(hash);
+		if (!known) {
+			known = api.measurement(this.#site.id, hash);
+			this.#measurements.set(hash, known);
+			// What did not come is asked for again.
+			known.catch(() => this.#measurements.delete(hash));
+		}
+		return known;
+	}
+
+	/** Holds what is held on every page against what is there now. */
+	async check(swept: Swept, signal: AbortSignal): Promise<void> {
+		this.trouble = '';
+		for (const hold of this.list) {
+			try {
+				const breach = await this.#checkOne(swept, hold, signal);
+				if (signal.aborted) return;
+				// It may have been allowed, or held anew, meanwhile: then this is about what it was.
+				if (!this.#isHeld(hold)) continue;
+				this.#checked = new Map([...this.#checked, [holdKey(hold), breach]]);
+			} catch (error) {
+				if (!signal.aborted) this.trouble = messageOf(error);
+			}
+		}
+	}
+
+	/** Whether a hold is still held as it was read. */
+	#isHeld(hold: Hold): boolean {
+		const read = JSON.stringify(hold);
+		return this.list.some((one) => JSON.stringify(one) === read);
+	}
+
+	async #checkOne(swept: Swept, hold: Hold, signal: AbortSignal): Promise<Breach | null> {
+		const page = this.#page(swept, hold.page);
+		const { as } = sweptAs({ ...swept.lead, height: hold.height, density: hold.density }, false);
+		const { widths } = await this.#measurement(hold.measurement);
+		const at = widths.map(({ width }) => width);
+		const seen = await seenAt(page.content(swept.stages.prefix, as), swept.stages, as, at, VALUES, signal);
+		const known = new Map<number, Readings>();
+		for (const held of widths) {
+			const now = seen.get(held.width);
+			if (!now) throw new Error(`${hold.page} could not be measured at ${held.width} px.`);
+			const changes = changesIn(fromHeld(held), now);
+			const own = [...changes].filter(([key]) => isHeld(hold, key.split(' ')[1] ?? ''));
+			known.set(held.width, new Map(own));
+		}
+		const cuts = page.bands(as).thresholds.map(({ cut }) => cut);
+		const changed = changedElements(foundIn(known, cuts));
+		const all = changed.reduce((set, { own, moved }) => union(set, union(own, moved)), NOTHING);
+		return changed.length > 0 ? { hold, changed, widths: all } : null;
+	}
+
+	#change(hold: Hold, next: readonly Hold[], what: string): Promise<boolean> {
+		const key = holdKey(hold);
+		return this.#site.kept.hold.keep(
+			(list) => list.flatMap((one) => (holdKey(one) === key ? next : [one])),
+			what
+		);
+	}
+
+	/** Lets elements of a hold change: those that did. */
+	async allow({ hold, changed }: Breach): Promise<void> {
+		const paths = changed.map(({ path }) => path);
+		if (await this.#change(hold, [{ ...hold, allowed: [...hold.allowed, ...paths] }], 'allowed'))
+			this.#checked = new Map([...this.#checked, [holdKey(hold), null]]);
+	}
+
+	/** Takes what is there now as what is held. */
+	async renew(swept: Swept, hold: Hold): Promise<void> {
+		const path = hold.scope === 'all' ? null : readPath(hold.element);
+		try {
+			const next = await this.#measured(swept, hold.page, widthsFrom(hold.widths), hold.scope, path);
+			if (await this.#change(hold, [{ ...next, allowed: hold.allowed }], 'held anew'))
+				this.#checked = new Map([...this.#checked, [holdKey(next), null]]);
+		} catch (error) {
+			this.trouble = messageOf(error);
+		}
+	}
+
+	drop = (hold: Hold): Promise<boolean> => this.#change(hold, [], 'let go');
+
+	/** What an element of a page is called, by its path. */
+	nameOf(swept: Swept, page: string, path: string): string {
+		return nameAt(this.#page(swept, page).page, readPath(path), 'something that is gone');
+	}
+
+	async report(swept: Swept, hold: Hold): Promise<HoldReport> {
+		const known = this.#checked.get(holdKey(hold));
+		// Nothing is called unchanged that was not looked at.
+		const breach =
+			known === undefined ? await this.#checkOne(swept, hold, new AbortController().signal) : known;
+		return holdReport(
+			hold,
+			await this.#measurement(hold.measurement),
+			breach?.changed ?? [],
+			(path) => this.nameOf(swept, hold.page, path),
+			new Date().toISOString()
+		);
+	}
+}

@@ -1,0 +1,90 @@
+<script lang="ts">
+	import { CLASS_NAME, classesOf, elementAt, likeIt, type ElementPath } from '$lib/core/html/index.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+	import Field from '$lib/ui/Field.svelte';
+
+	interface Props {
+		page: PageState;
+		/** The selected elements. */
+		paths: readonly ElementPath[];
+		/** Gives elements a class; says what was done. */
+		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
+	}
+
+	let { page, paths, give }: Props = $props();
+
+	let name = $state('');
+	let onto = $state<'these' | 'section' | 'page'>('these');
+	let said = $state('');
+
+	const chosen = $derived.by((): readonly ElementPath[] => {
+		const element = elementAt(page.page, paths[0] ?? []);
+		if (onto === 'these' || !element) return paths;
+		return likeIt(page.page, element, onto).map(({ path }) => path);
+	});
+	const wished = $derived(name.trim().replace(/^\./, ''));
+	const problem = $derived(
+		wished === '' || CLASS_NAME.test(wished)
+			? undefined
+			: 'A class begins with a letter and has no spaces or signs but - and _.'
+	);
+	/** Who has the class already. */
+	const taken = $derived.by(() => {
+		if (wished === '' || problem) return '';
+		const count = page.page.elements.filter((one) => classesOf(one).includes(wished)).length;
+		const styled = page.words().styled.has(wished);
+		if (count === 0 && !styled) return 'Nothing on this page has it yet, and no sheet names it.';
+		const has = count === 0 ? 'No element' : count === 1 ? 'One element' : `${count} elements`;
+		return `${has} of this page ${count > 1 ? 'have' : 'has'} it already${styled ? ', and a sheet has rules for it' : ''}.`;
+	});
+
+	async function act(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		if (wished !== '' && !problem) said = await give(chosen, wished);
+	}
+</script>
+
+<form onsubmit={act}>
+	<Field label="Give it a class" {problem}>
+		{#snippet control(id, described)}
+			<input
+				{id}
+				bind:value={name}
+				aria-describedby={described}
+				aria-invalid={problem !== undefined}
+				spellcheck="false"
+				autocomplete="off"
+			/>
+		{/snippet}
+	</Field>
+	<Field label="to">
+		{#snippet control(id)}
+			<select {id} bind:value={onto}>
+				<option value="these">{paths.length > 1 ? 'these' : 'this one'}</option>
+				<option value="section">all like it in its section</option>
+				<option value="page">all like it on the page</option>
+			</select>
+		{/snippet}
+	</Field>
+	<Button disabled={wished === '' || problem !== undefined} type="submit">Give it to {chosen.length}</Button>
+	<p role="status">{said || taken}</p>
+</form>
+
+<style>
+	form {
+		display: grid;
+		grid-template-columns: minmax(0, 2fr) minmax(0, 2fr) auto;
+		gap: 0.25rem 0.75rem;
+		align-items: end;
+		margin-top: 0.75rem;
+		padding-top: 0.5rem;
+		border-top: 1px solid var(--hair);
+	}
+
+	p {
+		grid-column: 1 / -1;
+		min-height: 1.25rem;
+		color: var(--ink-2);
+	}
+</style>

@@ -1,0 +1,314 @@
+<script lang="ts">
+	import { ATTRIBUTE_NAME, hasOnlyWords, sourceOfText, type MarkupWish } from '$lib/core/html/edit/index.ts';
+	import {
+		CLASS_NAME,
+		classesOf,
+		elementAt,
+		likeIt,
+		nameOfElement,
+		wordsIn,
+		type ElementPath
+	} from '$lib/core/html/index.ts';
+	import { relativeAddress } from '$lib/core/site/index.ts';
+	import { wishMarkup } from './markup.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { Proposal } from '$lib/session/proposal.svelte.ts';
+	import { selectionView } from '$lib/session/selection.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+
+	interface Props {
+		site: SiteState;
+		page: PageState;
+		paths: readonly ElementPath[];
+		proposal: Proposal;
+	}
+
+	let { site, page, paths, proposal }: Props = $props();
+
+	const picturesId = $props.id();
+
+	const element = $derived(elementAt(page.page, paths[0] ?? []));
+	const isGiven = $derived(site.given.has(page.path));
+	let onto = $state<'these' | 'section' | 'page'>('these');
+	const chosen = $derived(
+		onto === 'these' || !element ? paths : likeIt(page.page, element, onto).map(({ path }) => path)
+	);
+	/** Whether what is selected stands side by side. */
+	const together = $derived.by(() => {
+		const all = paths.map((path) => elementAt(page.page, path));
+		const parent = all[0]?.parent;
+		const at = all.map((one) => (one && parent ? parent.children.indexOf(one) : -1)).sort((a, b) => a - b);
+		return (
+			all.length > 1 && at.every((index, i) => index >= 0 && (i === 0 || index === (at[i - 1] ?? 0) + 1))
+		);
+	});
+	/** The words chosen in a frame (a double click), else in the page's source. */
+	const words = $derived.by(() => {
+		const inFrame = selectionView.words;
+		if (inFrame && element && inFrame.path.join() === element.path.join())
+			return sourceOfText(page.page, element, inFrame.start, inFrame.end) ?? null;
+		const { text, state } = site.texts.get(page.path) ?? {};
+		const main = state?.selection.main;
+		// With errands in it, the page is not what the sheet's panel shows.
+		return main && !main.empty && text === page.source ? { start: main.from, end: main.to } : null;
+	});
+
+	/** What became of a wish for markup that is given. */
+	let heard = $state('');
+	async function propose(wish: MarkupWish, notes: readonly string[] = []): Promise<void> {
+		heard = '';
+		const elements = 'together' in wish && wish.together ? ordered : chosen;
+		heard = await wishMarkup(site, page, proposal, elements, wish, notes);
+	}
+	/** The site's pictures, as addresses of this page. */
+	const pictures = $derived(
+		site.files.filter(({ kind }) => kind === 'picture').map(({ path }) => relativeAddress(path, page.path))
+	);
+	const PICTURE = /^(src|srcset|poster|href)$/;
+	const ordered = $derived([...paths].sort((a, b) => (a.at(-1) ?? 0) - (b.at(-1) ?? 0)));
+
+	/** The sheets of the page that name a class. */
+	function pointing(name: string): string[] {
+		const sheets = [...(page.words().styled.get(name) ?? [])];
+		return sheets.length === 0
+			? []
+			: [`${sheets.join(', ')} ${sheets.length === 1 ? 'has' : 'have'} rules for .${name}.`];
+	}
+
+	let name = $state('');
+	let value = $state('');
+	let tag = $state('div');
+	let className = $state('');
+	const wrapper = $derived({ tag: tag.trim().toLowerCase(), className: className.trim().replace(/^\./, '') });
+	const canWrap = $derived(
+		/^[a-z][a-z0-9-]*$/.test(wrapper.tag) && (wrapper.className === '' || CLASS_NAME.test(wrapper.className))
+	);
+
+	function add(event: SubmitEvent): void {
+		event.preventDefault();
+		const wished = name.trim().toLowerCase();
+		if (ATTRIBUTE_NAME.test(wished)) propose({ kind: 'attribute', name: wished, value });
+	}
+	const typed = (event: Event & { currentTarget: HTMLInputElement }): string => event.currentTarget.value;
+</script>
+
+{#if element}
+	<div class="head">
+		<p><b>{nameOfElement(element)}</b></p>
+		<label>
+			done to
+			<select bind:value={onto}>
+				<option value="these">{paths.length > 1 ? 'these' : 'this one'}</option>
+				<option value="section">all like it in its section</option>
+				<option value="page">all like it on the page</option>
+			</select>
+		</label>
+		<span class="count">{chosen.length}</span>
+	</div>
+	{#if isGiven}<p class="given">{page.path} is given: what is done here is an errand for its host.</p>{/if}
+	{#if heard !== ''}<p class:refusal={proposal.refusal} role="status">{heard}</p>{/if}
+	<table>
+		<tbody>
+			{#if classesOf(element).length > 0}
+				<tr>
+					<th scope="row">classes</th>
+					<td>
+						{#each classesOf(element) as one (one)}
+							<button
+								type="button"
+								class="chip"
+								title="Take the class {one} away"
+								onclick={() => propose({ kind: 'class', name: one }, pointing(one))}>{one} ×</button
+							>
+						{/each}
+					</td>
+				</tr>
+			{/if}
+			{#each element.attributes as [one, { value: now }] (one)}
+				{#if one !== 'class'}
+					<tr>
+						<th scope="row"><code>{one}</code></th>
+						<td>
+							<input
+								value={now}
+								aria-label="Value of {one}"
+								list={PICTURE.test(one) ? picturesId : undefined}
+								spellcheck="false"
+								onchange={(event) => propose({ kind: 'attribute', name: one, value: typed(event) })}
+							/>
+							<button
+								type="button"
+								class="chip"
+								aria-label="Take {one} away"
+								onclick={() => propose({ kind: 'attribute', name: one, value: null })}>×</button
+							>
+						</td>
+					</tr>
+				{/if}
+			{/each}
+			{#if hasOnlyWords(element)}
+				<tr>
+					<th scope="row">words</th>
+					<td>
+						<input
+							class="long"
+							value={wordsIn(element)}
+							aria-label="Words in it"
+							onchange={(event) => propose({ kind: 'words', words: typed(event) })}
+						/>
+					</td>
+				</tr>
+			{/if}
+		</tbody>
+	</table>
+	<datalist id={picturesId}
+		>{#each pictures as address (address)}<option value={address}></option>{/each}</datalist
+	>
+	<form onsubmit={add}>
+		<input
+			bind:value={name}
+			placeholder="attribute"
+			aria-label="Name of a new attribute"
+			spellcheck="false"
+			autocomplete="off"
+		/>
+		<input
+			bind:value
+			placeholder="value"
+			aria-label="Value of a new attribute"
+			spellcheck="false"
+			autocomplete="off"
+		/>
+		<Button look="quiet" type="submit" disabled={name.trim() === ''}>Give it</Button>
+	</form>
+	<p class="acts">
+		<input
+			class="tag"
+			bind:value={tag}
+			aria-label="Tag to wrap it into"
+			spellcheck="false"
+			autocomplete="off"
+		/>
+		<input
+			bind:value={className}
+			placeholder="class"
+			aria-label="Class of that tag"
+			spellcheck="false"
+			autocomplete="off"
+		/>
+		<Button
+			look="quiet"
+			disabled={!canWrap}
+			onclick={() => propose({ kind: 'wrap', wrapper, together: false })}>Wrap</Button
+		>
+		{#if together}
+			<Button
+				look="quiet"
+				disabled={!canWrap}
+				onclick={() => propose({ kind: 'wrap', wrapper, together: true })}>Wrap them as one</Button
+			>
+		{/if}
+		{#if words}
+			<Button
+				look="quiet"
+				disabled={!canWrap}
+				onclick={() => propose({ kind: 'wrap-words', wrapper, ...words })}
+				>Wrap “{page.page.source.slice(words.start, words.end).slice(0, 24)}”</Button
+			>
+		{/if}
+	</p>
+	<p class="acts">
+		<Button look="quiet" onclick={() => propose({ kind: 'unwrap' })}>Unwrap</Button>
+		<Button look="quiet" onclick={() => propose({ kind: 'move', by: -1 })}>Earlier</Button>
+		<Button look="quiet" onclick={() => propose({ kind: 'move', by: 1 })}>Later</Button>
+		<Button look="quiet" onclick={() => propose({ kind: 'duplicate' })}>Duplicate</Button>
+	</p>
+{:else}
+	<p>The page has no such element any more.</p>
+{/if}
+
+<style>
+	.head,
+	form,
+	.acts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.25rem 0.625rem;
+		align-items: center;
+		min-height: 1.75rem;
+	}
+
+	b,
+	code {
+		font: 600 0.8125rem/1.4 var(--mono);
+	}
+
+	code {
+		font-weight: 400;
+	}
+
+	label,
+	.count {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+
+	table {
+		width: 100%;
+		border-collapse: collapse;
+		font-size: 0.8125rem;
+	}
+
+	th {
+		width: 6.5rem;
+		color: var(--ink-2);
+		font-weight: 400;
+		text-align: left;
+	}
+
+	th,
+	td {
+		height: 1.75rem;
+		border-bottom: 1px solid var(--hair);
+	}
+
+	input {
+		width: 8rem;
+		min-height: 1.5rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	td input {
+		width: calc(100% - 2.5rem);
+	}
+
+	.tag {
+		width: 5rem;
+	}
+
+	.chip {
+		min-width: 1.5rem;
+		min-height: 1.5rem;
+		padding: 0 0.25rem;
+		border: 0;
+		background: none;
+		font: 0.8125rem/1.2 var(--mono);
+		cursor: pointer;
+	}
+
+	.chip:hover {
+		background: var(--pick);
+	}
+
+	.given {
+		color: var(--ochre);
+	}
+
+	.refusal {
+		color: var(--rubric);
+	}
+</style>

@@ -1,0 +1,92 @@
+import { markupChanges, type MarkupWish } from '$lib/core/html/edit/index.ts';
+import { walk } from '$lib/core/css/index.ts';
+import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
+import { elementsOf, wholeSelector } from '$lib/core/selector/index.ts';
+import { errandsTo } from '$lib/session/errands.ts';
+import { counted, textHits } from '$lib/editor/hits.ts';
+import type { PageState } from '$lib/session/page.svelte.ts';
+import type { Proposal } from '$lib/session/proposal.svelte.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+
+function wordsOf(wish: MarkupWish, count: number): string {
+	const on = count === 1 ? 'one element' : `${count} elements`;
+	switch (wish.kind) {
+		case 'attribute':
+			return wish.value === null
+				? `The attribute ${wish.name} goes from ${on}.`
+				: `The attribute ${wish.name} of ${on} becomes “${wish.value}”.`;
+		case 'class':
+			return `The class ${wish.name} goes from ${on}.`;
+		case 'give-class':
+			return `The class ${wish.name} for ${on}.`;
+		case 'words':
+			return `Other words in ${on}.`;
+		case 'wrap':
+			return `A ${wish.wrapper.tag} goes around ${wish.together && count > 1 ? `${on} together` : on}.`;
+		case 'wrap-words':
+			return `A ${wish.wrapper.tag} goes around the chosen words.`;
+		case 'unwrap':
+			return `The tags of ${on} go, what is in ${count === 1 ? 'it' : 'them'} stays.`;
+		case 'move':
+			return `${on === 'one element' ? 'One element goes' : `${on} go`} ${wish.by < 0 ? 'before' : 'after'} the neighbour.`;
+		case 'duplicate':
+			return `A copy of ${on}, ids made others.`;
+	}
+}
+
+/** As many rules are told, the others by their number. */
+const MOST_TOLD = 5;
+
+/** Rules of a page's sheets that hit other numbers of its elements once it has another text, a sentence each. */
+async function hitsOtherwise(page: PageState, before: string, after: string): Promise<string[]> {
+	const rules = new Map<string, string>();
+	for (const { file, text } of page.conditions.places) {
+		for (const node of walk(page.sources.sheet(text))) {
+			if (node.kind !== 'rule') continue;
+			const selector = wholeSelector(text, node).replace(/\s+/g, ' ');
+			if (!rules.has(selector)) rules.set(selector, file);
+		}
+	}
+	const selectors = [...rules.keys()];
+	const [was = [], is = []] = await textHits.of([before, after], selectors.map(elementsOf));
+	const found = [...rules].flatMap(([selector, file], i) => {
+		const [then, now] = [was[i] ?? 0, is[i] ?? 0];
+		return then === now
+			? []
+			: [`${selector} in ${file.replace(/^.*\//, '')} hits ${counted(now)}, before ${then}.`];
+	});
+	const more = found.length - MOST_TOLD;
+	return [
+		...found.slice(0, MOST_TOLD),
+		...(more > 0 ? [`${more} more rules hit other elements than before.`] : [])
+	];
+}
+
+/**
+ * Proposes a change of a page's HTML, `notes` and the rules that hit otherwise then with it; where the page is given
+ * it becomes errands. Says in a sentence what became of it, '' where the proposal says so itself.
+ */
+export async function wishMarkup(
+	site: SiteState,
+	page: PageState,
+	proposal: Proposal,
+	elements: readonly ElementPath[],
+	wish: MarkupWish,
+	notes: readonly string[] = []
+): Promise<string> {
+	const { path } = page;
+	if (site.given.has(path)) return errandsTo(site, path, elements, wish);
+	const before = site.texts.get(path)?.text ?? '';
+	proposal.propose(({ working }) => {
+		const parsed = parsePage(working.text(path) ?? '');
+		const found = elements.flatMap((one) => elementAt(parsed, one) ?? []);
+		working.change(path, markupChanges(parsed, found, wish));
+		return { does: wordsOf(wish, found.length), notes };
+	});
+	const after = proposal.textAfter(path);
+	if (after === undefined) return proposal.refusal?.sentence ?? '';
+	const { sentence } = proposal;
+	const rules = await hitsOtherwise(page, before, after);
+	if (proposal.sentence === sentence) proposal.notes = [...notes, ...rules];
+	return '';
+}

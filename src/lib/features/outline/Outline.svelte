@@ -1,0 +1,270 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import {
+		elementAt,
+		nameOfElement,
+		selectorOfPath,
+		wordsIn,
+		type ElementPath,
+		type PageElement
+	} from '$lib/core/html/index.ts';
+	import { UNSEEN, type Unseen } from '$lib/core/presence/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import { outlining } from '$lib/editor/hits.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import { picked, selectionView } from '$lib/session/selection.svelte.ts';
+	import { keyOf, outlineRows, type OutlineRow } from './outlineRows.ts';
+	import { later } from '$lib/session/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
+
+	interface Props {
+		page: PageState;
+		selected: readonly ElementPath[];
+		onselect: (paths: readonly ElementPath[]) => void;
+		/** What of the lead's page does not show, and why. */
+		unseen: () => Promise<ReadonlyMap<string, Unseen>>;
+		lead: SeenVantage;
+	}
+
+	let { page, selected, onselect, unseen, lead }: Props = $props();
+
+	/** Rows that are drawn at most. */
+	const MOST = 1500;
+
+	/** How long everything rests before it is asked what shows, ms. */
+	const REST = 250;
+
+	let words = $state('');
+	const unseenNow = later<unknown, ReadonlyMap<string, Unseen>>({
+		question: () => [page.conditions, lead],
+		about: () => page.path,
+		// What the frames are to show now comes first.
+		rest: REST,
+		ask: () => unseen()
+	});
+	const hidden = $derived(unseenNow.value ?? new Map<string, Unseen>());
+
+	let opened = $state.raw<ReadonlySet<string>>(new Set());
+	let active = $state('');
+	/** The selection is in sight: what is around it is open. */
+	$effect.pre(() => {
+		const [path] = selected;
+		if (!path) return;
+		active = keyOf({ path });
+		const around = path.map((_, i) => keyOf({ path: path.slice(0, i) }));
+		untrack(() => (opened = new Set([...opened, ...around])));
+	});
+
+	const body = $derived(page.page.root.children.find(({ tag }) => tag === 'body') ?? page.page.root);
+	const isOpen = (element: PageElement): boolean =>
+		element === page.page.root || element === body || opened.has(keyOf(element));
+
+	const searched = $derived(words.trim() !== '');
+	const rows = $derived(outlineRows(page.page, words, isOpen, MOST));
+	const chosen = $derived(new Set(selected.map((path) => keyOf({ path }))));
+	const tabbable = $derived(rows.some(({ key }) => key === active) ? active : rows[0]?.key);
+
+	let tree = $state<HTMLElement>();
+	function focus(row: OutlineRow | undefined): void {
+		if (!row) return;
+		active = row.key;
+		tree?.querySelector<HTMLElement>(`[data-key="${row.key}"]`)?.focus();
+	}
+	function setOpen({ key }: OutlineRow, to: boolean): void {
+		const next = new Set(opened);
+		if (to) next.add(key);
+		else next.delete(key);
+		opened = next;
+	}
+	function select({ element: { path } }: OutlineRow, add: boolean): void {
+		onselect(picked(selected, null, { path, shift: false, add }));
+		selectionView.reveal = [...path];
+	}
+
+	/** Keys of the tree pattern, for all its items (WAI-ARIA Authoring Practices, Tree View). */
+	function onkeydown(event: KeyboardEvent): void {
+		const at = rows.findIndex(({ key }) => key === active);
+		const row = rows[at];
+		if (!row || event.altKey) return;
+		const parent = row.element.parent;
+		const act: Readonly<Record<string, () => void>> = {
+			ArrowDown: () => focus(rows[at + 1]),
+			ArrowUp: () => focus(rows[at - 1]),
+			Home: () => focus(rows[0]),
+			End: () => focus(rows.at(-1)),
+			ArrowRight: () => (row.open === false ? setOpen(row, true) : row.open && focus(rows[at + 1])),
+			ArrowLeft: () =>
+				row.open && !searched && row.element !== body
+					? setOpen(row, false)
+					: focus(rows.find(({ element }) => element === parent)),
+			Enter: () => select(row, event.ctrlKey || event.metaKey),
+			' ': () => select(row, event.ctrlKey || event.metaKey)
+		};
+		const does = act[event.key];
+		if (!does) return;
+		event.preventDefault();
+		event.stopPropagation();
+		does();
+	}
+
+	const outline = (row: OutlineRow | null): void =>
+		outlining.show(row ? selectorOfPath(row.element.path) : '');
+	const inside = (element: PageElement): string =>
+		element.children.length === 0 ? wordsIn(element, 40) : '';
+	const whole = $derived(elementAt(page.page, selected[0] ?? []) ?? body);
+</script>
+
+<Trouble sentence={unseenNow.error} />
+<div class="head">
+	<label>
+		Find
+		<input type="search" bind:value={words} spellcheck="false" autocomplete="off" />
+	</label>
+	<span role="status"
+		>{searched
+			? `${rows.length} with what is around them`
+			: `${page.page.elements.length} elements, ${hidden.size} do not show at ${lead.width} px`}</span
+	>
+</div>
+<ul
+	bind:this={tree}
+	role="tree"
+	aria-label="Elements of the page, around {nameOfElement(whole)}"
+	aria-multiselectable="true"
+	{onkeydown}
+>
+	{#each rows as row (row.key)}
+		{@const why = hidden.get(row.key)}
+		<!-- svelte-ignore a11y_click_events_have_key_events -->
+		<li
+			role="treeitem"
+			data-key={row.key}
+			tabindex={row.key === tabbable ? 0 : -1}
+			aria-level={row.element.path.length + 1}
+			aria-setsize={row.of}
+			aria-posinset={row.place}
+			aria-expanded={row.open}
+			aria-selected={chosen.has(row.key)}
+			class:unseen={why}
+			style:padding-left="{row.element.path.length * 14 + 6}px"
+			onclick={(event) => {
+				active = row.key;
+				select(row, event.ctrlKey || event.metaKey);
+			}}
+			onfocus={() => {
+				active = row.key;
+				outline(row);
+			}}
+			onblur={() => outline(null)}
+			onmouseenter={() => outline(row)}
+			onmouseleave={() => outline(null)}
+		>
+			<button
+				type="button"
+				tabindex="-1"
+				class="fold"
+				aria-hidden="true"
+				disabled={row.open === undefined}
+				onclick={(event) => {
+					event.stopPropagation();
+					setOpen(row, !row.open);
+				}}>{row.open === undefined ? '' : row.open ? '▾' : '▸'}</button
+			>
+			<code>{nameOfElement(row.element)}</code>
+			<span class="words">{inside(row.element)}</span>
+			{#if why}<span class="why">{UNSEEN[why]}</span>{/if}
+		</li>
+	{/each}
+</ul>
+{#if rows.length >= MOST}<p>The first {MOST} are shown; a word finds the others.</p>{/if}
+
+<style>
+	.head {
+		display: flex;
+		white-space: nowrap;
+		gap: 0.875rem;
+		align-items: baseline;
+		justify-content: space-between;
+	}
+
+	.head span,
+	label {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+
+	input {
+		width: 8.125rem;
+		min-height: 1.625rem;
+		margin-left: 0.375rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	ul {
+		margin-top: 0.375rem;
+	}
+
+	li {
+		display: flex;
+		gap: 0.375rem;
+		align-items: center;
+		min-height: 1.5rem;
+		padding-right: 0.375rem;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+
+	li:hover {
+		background: var(--tint);
+	}
+
+	li[aria-selected='true'] {
+		background: var(--pick);
+		box-shadow: inset 3px 0 var(--blue);
+	}
+
+	li:focus-visible {
+		outline-offset: -2px;
+	}
+
+	.fold {
+		flex: none;
+		width: 1.125rem;
+		min-height: 1.5rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: var(--ink-2);
+		cursor: pointer;
+	}
+
+	code {
+		flex: none;
+		max-width: 70%;
+		overflow: hidden;
+		font: 0.8125rem/1.4 var(--mono);
+		text-overflow: ellipsis;
+	}
+
+	.unseen code {
+		color: var(--pale);
+		font-style: italic;
+	}
+
+	.words {
+		overflow: hidden;
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+		text-overflow: ellipsis;
+	}
+
+	.why {
+		flex: none;
+		margin-left: auto;
+		color: var(--ochre);
+		font-size: 0.8125rem;
+	}
+</style>

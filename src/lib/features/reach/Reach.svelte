@@ -1,0 +1,282 @@
+<script lang="ts">
+	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
+	import {
+		candidatesFor,
+		elementsOf,
+		type Candidate,
+		type Known,
+		type Rung
+	} from '$lib/core/selector/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import type { CaretRule } from '$lib/editor/caretRule.ts';
+	import { counted, outlining } from '$lib/editor/hits.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { Trace } from '$lib/inquiry/trace.ts';
+	import type { Hits } from '$lib/session/reach.ts';
+	import GiveClass from '$lib/features/markup/GiveClass.svelte';
+	import MoveRule from '$lib/features/collation/MoveRule.svelte';
+	import { placeName } from '$lib/features/frames/placeName.ts';
+	import { reached, type ReachRow } from './reachRows.ts';
+	import { later } from '$lib/session/later.svelte.ts';
+	import Trouble from '$lib/ui/Trouble.svelte';
+
+	interface Props {
+		page: PageState;
+		/** The selected elements: selectors are for all of them. */
+		paths: readonly ElementPath[];
+		lead: SeenVantage;
+		/** The file in the sheet: where a new rule would stand. */
+		file: string;
+		/** What the site knows of names. */
+		known: Pick<Known, 'unsteady' | 'given'>;
+		reach: (selectors: readonly string[]) => Promise<Hits>;
+		/** Which of the selectors hit an element of the lead. */
+		matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
+		trace: (path: ElementPath) => Promise<Trace | null>;
+		/** The rule at the caret, and a wish to write another selector there. */
+		rule: CaretRule | undefined;
+		onwrite: (selector: string, note: string) => void;
+		/** Gives elements a class; says what was done. */
+		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
+	}
+
+	let { page, paths, lead, file, known, reach, matching, trace, rule, onwrite, give }: Props = $props();
+
+	const CALLED: Readonly<Record<Rung, string>> = {
+		kind: 'every one of this kind',
+		page: 'this page only',
+		class: 'what carries this class',
+		section: 'this section only',
+		this: 'this one',
+		part: 'a part of it'
+	};
+
+	const path = $derived(paths[0] ?? []);
+	const element = $derived(elementAt(page.page, path));
+	const words = $derived(page.words());
+	const all = $derived(
+		element ? candidatesFor(element, { ...known, styled: words.styled, elements: page.page.elements }) : []
+	);
+	const selectorAtCaret = $derived(rule?.span ? rule.selector : '');
+
+	const answer = later({
+		question: () => ({ all, paths, selector: selectorAtCaret }),
+		about: (asked) => asked.paths.map((one) => one.join()).join(' '),
+		ask: async (asked) => ({
+			...(await reached(asked.all, asked.paths, asked.selector, { reach, matching })),
+			selector: asked.selector
+		})
+	});
+
+	let property = $state('');
+	const asked = later({
+		question: () => ({ path, of: page.conditions }),
+		about: (question) => question.path.join(),
+		ask: (question) => trace(question.path)
+	});
+	const traced = $derived(asked.value ?? null);
+
+	/** Whether a new rule would win the property in question, in words; '' while none is asked about. */
+	function fate({ specificity, rung }: Candidate): string {
+		const name = property.trim().toLowerCase();
+		if (!traced || rung === 'part' || !(traced.longhands.includes(name) || name.startsWith('--'))) return '';
+		const told = traced.wouldWin(name, lead.width, specificity, file);
+		if (told.wins) return '✓ would win';
+		const { to, criterion } = told;
+		const by = criterion === 'style-attribute' ? 'a style attribute' : criterion;
+		return `would lose to ${placeName(page, to)}, by ${by}`;
+	}
+
+	const rows = $derived(
+		(answer.value?.rows ?? []).map((one, i, list) => ({
+			...one,
+			heading: list[i - 1]?.rung === one.rung ? '' : CALLED[one.rung],
+			fate: fate(one)
+		}))
+	);
+	const others = $derived(answer.value?.others ?? 0);
+
+	const hitsInWords = ({ here, pages }: ReachRow): string =>
+		`It hits ${counted(here ?? 0)} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
+
+	let said = $state('a click copies a selector');
+	async function copy(selector: string): Promise<void> {
+		said = await navigator.clipboard.writeText(selector).then(
+			() => `${selector} is on the clipboard`,
+			() => 'this browser does not let the clipboard be written to'
+		);
+	}
+</script>
+
+<Trouble sentence={answer.error || asked.error} />
+{#if element}
+	<div class="head">
+		<p role="status">
+			<b>{nameOfElement(element)}</b>
+			<span>{paths.length > 1 ? `and ${paths.length - 1} more: what hits them all;` : ''} {said}</span>
+		</p>
+		<label>
+			would win
+			<input
+				bind:value={property}
+				list="reach-properties"
+				placeholder="a property"
+				spellcheck="false"
+				autocomplete="off"
+			/>
+		</label>
+		<datalist id="reach-properties">
+			{#each traced?.properties ?? [] as one (one)}<option value={one}></option>{/each}
+		</datalist>
+	</div>
+	{#if answer.value?.rung && answer.value.selector === selectorAtCaret}
+		{@const { rung, rows } = answer.value}
+		<MoveRule
+			selector={selectorAtCaret}
+			{rung}
+			called={CALLED[rung]}
+			{rows}
+			onwrite={(row) => onwrite(row.selector, hitsInWords(row))}
+		/>
+	{/if}
+	<table>
+		<thead>
+			<tr>
+				<th scope="col">selector, by how far it reaches</th>
+				<th scope="col">here</th>
+				<th scope="col">{others === 1 ? '1 other page' : `${others} other pages`}</th>
+				<th scope="col" title="ids, classes, types">specificity</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each rows as { selector, heading, here, pages, specificity, fragile, remark, fate: end } (selector)}
+				{#if heading}<tr class="rung"><th scope="rowgroup" colspan="4">{heading}</th></tr>{/if}
+				<tr>
+					<td>
+						<button
+							type="button"
+							class="selector"
+							onclick={() => copy(selector)}
+							onmouseenter={() => outlining.show(elementsOf(selector))}
+							onmouseleave={() => outlining.show('')}
+							onfocus={() => outlining.show(elementsOf(selector))}
+							onblur={() => outlining.show('')}>{selector}</button
+						>
+						{#if fragile}<span class="note">‸ {fragile}</span>{/if}
+						{#if remark}<span class="note">{remark}</span>{/if}
+						{#if end}<span class="note" class:wins={end.startsWith('✓')}>{end}</span>{/if}
+					</td>
+					<td class:only={here === 1}>{here ?? ''}</td>
+					<td title={pages.join(', ')}
+						>{pages.length === 0 ? '–' : pages.length > 1 ? `on ${pages.length}` : pages[0]}</td
+					>
+					<td>{specificity.join(', ')}</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	<GiveClass {page} {paths} {give} />
+{:else}
+	<p>The page has no such element any more.</p>
+{/if}
+
+<style>
+	b {
+		font: 600 0.8125rem/1.4 var(--mono);
+	}
+
+	.head {
+		display: flex;
+		gap: 0.75rem;
+		align-items: baseline;
+		justify-content: space-between;
+	}
+
+	.head p {
+		min-width: 0;
+	}
+
+	label {
+		flex: none;
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+
+	input {
+		width: 7.5rem;
+		margin-left: 0.375rem;
+		min-height: 1.625rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	p span,
+	.note {
+		color: var(--ink-2);
+	}
+
+	.note {
+		display: block;
+		font-size: 0.8125rem;
+	}
+
+	.wins {
+		color: var(--verdigris);
+	}
+
+	table {
+		width: 100%;
+		margin-top: 0.375rem;
+		border-collapse: collapse;
+		font-size: 0.8125rem;
+	}
+
+	th,
+	td {
+		height: 1.625rem;
+		padding: 2px 0.75rem 2px 0;
+		text-align: left;
+		vertical-align: baseline;
+	}
+
+	th {
+		color: var(--ink-2);
+		font-weight: 400;
+		white-space: nowrap;
+	}
+
+	.rung th {
+		padding-top: 0.5rem;
+		border-top: 1px solid var(--hair);
+	}
+
+	td:not(:first-child) {
+		font-family: var(--mono);
+		white-space: nowrap;
+	}
+
+	.only {
+		font-weight: 700;
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		text-align: left;
+		cursor: pointer;
+	}
+
+	.selector {
+		color: var(--ink);
+		font: 0.8125rem/1.4 var(--mono);
+		overflow-wrap: anywhere;
+	}
+
+	button:not(:disabled):hover {
+		text-decoration: underline;
+	}
+</style>

@@ -1,0 +1,48 @@
+import { walk } from '$lib/core/css/index.ts';
+import { elementsOf, namesIn, wholeSelector } from '$lib/core/selector/index.ts';
+import type { Sources } from '$lib/core/site/index.ts';
+import { sheetParts } from '$lib/writing/sheetParts.ts';
+import { filePages, selectorHits } from '$lib/editor/hits.ts';
+import type { FileText } from '$lib/session/texts.svelte.ts';
+
+/** A rule that hits nothing on any page that has its file. */
+export interface Leftover {
+	/** Offset in the file. */
+	readonly offset: number;
+	readonly selector: string;
+	/** How sure it is that it is one. */
+	readonly sure: string;
+}
+
+/**
+ * The rules of a file that hit nothing, on no page that has it, whatever is hovered or focused. A class that no
+ * page has may still be set by a script: that is said.
+ */
+export async function leftoversOf(file: FileText, sources: Sources): Promise<Leftover[]> {
+	const rules = sheetParts(file.text, file.kind).flatMap((part) => {
+		const source = file.text.slice(part.start, part.end);
+		return [...walk(sources.sheet(source))].flatMap((node) => {
+			if (node.kind !== 'rule') return [];
+			const selector = wholeSelector(source, node);
+			return [{ offset: part.start + node.span.start, selector, asked: elementsOf(selector) }];
+		});
+	});
+	const asked = rules.map((rule) => rule.asked);
+	const [here, elsewhere] = await Promise.all([selectorHits.of(asked), filePages.hits(file.path, asked)]);
+	const known = filePages.names(file.path);
+	return rules.flatMap(({ offset, selector }, i) => {
+		const counts = [here[i], ...[...elsewhere.values()].map((one) => one[i])];
+		// What no engine reads is not asked about.
+		if (counts.some((count) => count !== 0)) return [];
+		const { classes, ids } = namesIn(selector);
+		const missing = [
+			...classes.filter((name) => !known.classes.includes(name)).map((name) => `.${name}`),
+			...ids.filter((name) => !known.ids.includes(name)).map((name) => `#${name}`)
+		];
+		const sure =
+			missing.length > 0
+				? `no page has ${missing.join(', ')}; a script could set it`
+				: 'its names are on pages, but never so together; hardly a script’s doing';
+		return [{ offset, selector, sure }];
+	});
+}

@@ -1,0 +1,30 @@
+import { expressionOf, matchesIn, replacementOf, type Search } from '$lib/core/text/index.ts';
+import type { FileText } from '$lib/session/texts.svelte.ts';
+
+/** Replaces every match in every file that is not given, as one step in each; gives what takes all of it back. */
+export function replaceAll(files: readonly FileText[], search: Search, by: string): () => void {
+	// A long text may be a moment behind its editor.
+	for (const file of files) file.settle();
+	const expression = expressionOf(search);
+	if (typeof expression === 'string') return () => undefined;
+	const before = files.flatMap((file) => {
+		const { text } = file;
+		const matches = file.isGiven ? [] : matchesIn(text, expression);
+		if (matches.length === 0) return [];
+		file.dispatch({
+			changes: matches.map((match) => ({
+				from: match.start,
+				to: match.end,
+				insert: replacementOf(text, match, expression, search, by)
+			})),
+			userEvent: 'input.replace.all'
+		});
+		return [{ file, text, after: file.text }];
+	});
+	return () => {
+		for (const { file, text, after } of before) {
+			// What was typed since is not thrown away: that file has its own undo.
+			if (file.text === after) file.replace(text);
+		}
+	};
+}

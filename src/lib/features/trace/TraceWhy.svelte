@@ -1,0 +1,275 @@
+<script lang="ts">
+	import {
+		decider,
+		lossSentence,
+		variableSteps,
+		type Candidate,
+		type Outcome,
+		type VariableStep
+	} from '$lib/core/cascade/index.ts';
+	import type { ElementPath } from '$lib/core/html/index.ts';
+	import {
+		contains,
+		fromInterval,
+		inside,
+		printInterval,
+		printIntervalSet,
+		rationalFromNumber,
+		toNumber,
+		type Interval
+	} from '$lib/core/interval/index.ts';
+	import type { Bands } from '$lib/core/media/index.ts';
+	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { Trace } from '$lib/inquiry/trace.ts';
+	import TracePlace from './TracePlace.svelte';
+	import { traceWords } from './traceWords.ts';
+
+	interface Props {
+		page: PageState;
+		lead: SeenVantage;
+		bands: Bands;
+		trace: Trace;
+		property: string;
+		outcome: Outcome;
+		onshow: (one: Candidate) => void;
+		/** Takes a declaration out of force in all frames; `button` may go with it. */
+		onmute: (one: Candidate, button: HTMLElement) => void;
+		onselect: (paths: readonly ElementPath[]) => void;
+	}
+
+	let { page, lead, bands, trace, property, outcome, onshow, onmute, onselect }: Props = $props();
+
+	const words = $derived(traceWords(page, trace));
+	const winner = $derived(decider(outcome));
+	const up = $derived(outcome.kind === 'inherited' ? outcome.up : 0);
+	const idle = $derived(trace.noEffect(property));
+	const moving = $derived(trace.moving(property));
+	const gone = $derived(trace.computed('display') === 'none');
+
+	interface Stretch {
+		readonly from: Interval;
+		readonly to: Interval;
+		readonly outcome: Outcome;
+	}
+
+	/** The bands, each cut where a container flips. */
+	const pieces = $derived(
+		bands.bands.flatMap(({ interval }): Interval[] => {
+			const inBand = trace.cuts.filter((cut) => contains(fromInterval(interval), rationalFromNumber(cut)));
+			const edges = inBand.map((cut) => rationalFromNumber(cut));
+			return [...edges, null].map((hi, i) => ({
+				lo: edges[i - 1] ?? interval.lo,
+				loClosed: i > 0 || interval.loClosed,
+				hi: hi ?? interval.hi,
+				hiClosed: hi === null && interval.hiClosed
+			}));
+		})
+	);
+
+	/** What decides the property, band by band; neighbours with the same answer together. */
+	const stretches = $derived.by(() => {
+		const found: Stretch[] = [];
+		for (const piece of pieces) {
+			const there = trace.at(property, toNumber(inside(piece)));
+			if (!there) continue;
+			const before = found.at(-1);
+			const same =
+				before &&
+				before.outcome.kind === there.kind &&
+				decider(before.outcome)?.span.start === decider(there)?.span.start &&
+				decider(before.outcome)?.file === decider(there)?.file;
+			if (before && same) found[found.length - 1] = { ...before, to: piece };
+			else found.push({ from: piece, to: piece, outcome: there });
+		}
+		return found;
+	});
+
+	const widthsOfStretch = ({ from, to }: Stretch): string =>
+		printInterval({
+			lo: from.lo,
+			loClosed: from.loClosed,
+			hi: to.hi,
+			hiClosed: to.hiClosed
+		});
+	const conditionWidths = (text: string): string =>
+		printIntervalSet(page.widthsOf(page.sources.queries(text), lead));
+
+	/** Whether the state that a selector asks for is one of the element itself, not of something around it. */
+	const isAboutItself = ({ hit }: Candidate): boolean => /:[-\w]+[^\s>+~]*$/.test(hit?.selector ?? '');
+	const containerWords = (text: string): string => {
+		const container = trace.containerOf(text);
+		return container ? `Its container: ${container}.` : 'Nothing around it is such a container.';
+	};
+	const asked = $derived(winner?.conditions.filter(({ kind }) => kind === 'container') ?? []);
+
+	/** What the custom properties of the deciding value come to here. */
+	const steps = $derived(
+		winner ? variableSteps(winner.written, up, (name, from) => trace.at(name, lead.width, from)) : []
+	);
+	/** What an `@property` takes for it, where one does. */
+	const syntax = $derived(trace.syntax(property));
+	/** The value with them put in, where it has any. */
+	const whole = $derived(
+		winner && (steps.length > 0 || syntax)
+			? trace.comesTo(winner.property, winner.written, lead.width, up)
+			: null
+	);
+	const STEPS: Readonly<Record<VariableStep['kind'], string>> = {
+		given: '',
+		fallback: 'nothing gives it; its fallback counts',
+		missing: 'nothing gives it: the declaration is invalid at computed-value time, and counts as unset',
+		cycle: 'it needs itself: a cycle counts as not given'
+	};
+	/** What its relative lengths are shares of; of another element's value the shares are that one's. */
+	const shares = $derived(winner && up === 0 ? trace.shares(property, whole?.text ?? winner.value) : []);
+
+	/** A value of something around the element that the element's own keeps out. */
+	const kept = $derived(outcome.kind === 'own' ? trace.around(property, lead.width) : undefined);
+</script>
+
+{#snippet at(one: Candidate)}
+	<TracePlace
+		name={words.placeOf(one)}
+		title="Go to {one.file}, line {words.lineOf(one)}"
+		onclick={() => onshow(one)}
+	/>
+{/snippet}
+
+<div class="why">
+	<p>
+		{#if winner}
+			<code>{winner.property}: {winner.written}{winner.important ? ' !important' : ''}</code>
+			{words.owner(winner)}{words.source(outcome) ? `, ${words.source(outcome)}` : ''}
+			{#if !winner.attribute}
+				<TracePlace
+					name="mute it"
+					title="Out of force in all frames, until it is brought back (masthead)"
+					onclick={({ currentTarget }) => onmute(winner, currentTarget)}
+				/>
+			{/if}
+		{:else}{words.source(outcome)}{/if}
+		{#if trace.computed(property)}<span class="computed">computed: {trace.computed(property)}</span>{/if}
+	</p>
+	{#each asked as { text }, i (i)}
+		<p>@container {text} holds here. {containerWords(text)}</p>
+	{/each}
+	{#if moving}
+		<p class="kept">
+			{moving} is on top now: what is computed is what it makes of the property, whatever wins below.
+		</p>
+	{/if}
+	{#if idle}
+		<p class="kept">₰ It does nothing here. {idle.reason}</p>
+		<p>What would: {idle.instead} <span class="computed">{idle.standard}</span></p>
+	{/if}
+	{#each steps as step, i (i)}
+		<p class="step" style:padding-left="{step.depth * 14}px">
+			<code>{step.name}{step.text === '' ? '' : `: ${step.text}`}</code>
+			{#if step.by}{@render at(step.by)}{/if}
+			{STEPS[step.kind]}
+		</p>
+	{/each}
+	{#if whole && !whole.valid}
+		<p class="kept">
+			{steps.length > 0 ? 'With these put in it reads' : 'It reads'} <code>{whole.text}</code>, which
+			{#if syntax}does not fit <code>{syntax}</code>, for which {winner?.property} is registered{:else}this
+				browser does not take for {winner?.property}{/if}: it is invalid at computed-value time, and counts as
+			unset.
+		</p>
+	{/if}
+	{#each shares as share, i (i)}<p class="share">{share}</p>{/each}
+	{#if outcome.kind === 'inherited'}
+		<p>
+			<TracePlace
+				name="select {words.called(outcome.up)}"
+				onclick={() => onselect([trace.ancestor(outcome.up)])}
+			/>
+		</p>
+	{/if}
+	{#if kept}
+		<p class="kept">
+			{words.called(kept.up)} around it has <code>{kept.winner.property}: {kept.winner.written}</code> at {@render at(
+				kept.winner
+			)}; it does not reach this element, which has its own.
+		</p>
+	{/if}
+	{#if pieces.length > 1}
+		<dl>
+			{#each stretches as stretch, i (i)}
+				{@const decides = decider(stretch.outcome)}
+				<dt>{widthsOfStretch(stretch)}</dt>
+				<dd>
+					{#if decides}<code>{decides.value || decides.written}</code> {@render at(decides)}{/if}
+					{words.source(stretch.outcome)}
+				</dd>
+			{/each}
+		</dl>
+	{/if}
+	{#if outcome.own.losers.length > 0}
+		<ol>
+			{#each outcome.own.losers as { candidate, why }, i (i)}
+				<li>
+					<p>
+						<s>{candidate.property}: {candidate.written}{candidate.important ? ' !important' : ''}</s>
+						{@render at(candidate)}
+					</p>
+					<p class="reason">
+						{lossSentence(candidate, why, words.placeOf, conditionWidths)}
+						{#if why.kind === 'condition' && why.condition.kind === 'container'}
+							{containerWords(why.condition.text)}
+						{/if}
+						{#if why.kind === 'state' && gone && isAboutItself(candidate)}
+							It is display: none here, and what is not shown cannot be pointed at.
+						{/if}
+					</p>
+				</li>
+			{/each}
+		</ol>
+	{/if}
+</div>
+
+<style>
+	.why {
+		display: grid;
+		gap: 0.5rem;
+		margin: 2px 0 0.75rem;
+		padding-left: 0.75rem;
+		border-left: 2px solid var(--ink);
+	}
+
+	code,
+	s,
+	dt,
+	.share {
+		font: 0.8125rem/1.4 var(--mono);
+	}
+
+	.computed {
+		display: block;
+		overflow-wrap: anywhere;
+	}
+
+	.computed,
+	.reason,
+	.share,
+	s {
+		color: var(--ink-2);
+	}
+
+	.kept {
+		color: var(--rubric);
+	}
+
+	dl {
+		display: grid;
+		grid-template-columns: max-content 1fr;
+		gap: 0 1rem;
+		align-items: baseline;
+	}
+
+	ol {
+		display: grid;
+		gap: 0.375rem;
+	}
+</style>

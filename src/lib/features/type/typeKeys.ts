@@ -1,0 +1,36 @@
+import type { KeyMap } from '$lib/session/keys.ts';
+import type { Typesetting } from './typesetting.svelte.ts';
+import { viewing } from '$lib/session/viewing.svelte.ts';
+import type { Tab } from './tabs.ts';
+
+/** The keys of the Type screen, besides those that move the carriage and change the lead. */
+export const typeKeys = (
+	setting: Typesetting,
+	toTab: (tab: Tab) => void,
+	toLength: () => void,
+	toPegs: () => void,
+	write: () => void
+): KeyMap => ({
+	s: {
+		name: 'A scale for all sizes',
+		withShift: 'The sizes as they are',
+		does: ({ shift }) => setting.choose(shift ? 'sizes' : 'scale')
+	},
+	o: { name: 'One length: the text size of what is selected', does: toLength },
+	z: {
+		name: 'Undo what was set',
+		withShift: 'Set it again',
+		does: ({ shift }) => (shift ? setting.redo() : setting.undo())
+	},
+	e: { name: 'To the first peg; Tab goes on', does: toPegs },
+	q: { name: 'Write what is tried into the sheet', does: write },
+	c: { name: 'Checks', withShift: 'Sizes', does: ({ shift }) => toTab(shift ? 'texts' : 'checks') },
+	i: {
+		name: 'Lines that would change',
+		withShift: 'What is set',
+		does: ({ shift }) => toTab(shift ? 'set' : 'lines')
+	},
+	...(setting.work !== 'sizes' && !viewing.use
+		? { escape: { name: 'Let go of what is tried', does: () => setting.drop() } }
+		: {})
+});

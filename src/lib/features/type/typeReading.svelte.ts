@@ -1,0 +1,146 @@
+import { messageOf } from '$lib/core/text/index.ts';
+import type { ElementPath } from '$lib/core/html/index.ts';
+import type { Curve } from '$lib/core/length/index.ts';
+import { nextForLines } from '$lib/core/type/index.ts';
+import type { SeenVantage } from '$lib/core/vantage/index.ts';
+import type { PageState } from '$lib/session/page.svelte.ts';
+import { laidTexts, readSizes, type LaidTexts, type ReadSizes } from '$lib/inquiry/sizes.ts';
+import type { Stages } from '$lib/session/stages.svelte.ts';
+import { bySize, stylesOf } from '$lib/inquiry/textStyles.ts';
+
+/** What is looked at. */
+export interface Looked {
+	readonly page: PageState;
+	readonly stages: Stages;
+	readonly lead: SeenVantage;
+}
+
+/** Widths at which the engine is asked first, CSS px: what is drawn of its answers. */
+export const ASKED = [240, 320, 390, 480, 600, 700, 812, 960, 1120, 1280, 1440, 1680, 1920, 2240, 2560];
+
+/** At so many widths no more are looked at for where lines change. */
+const MOST_LAID = 160;
+
+/** How many lines a text takes, by width. */
+export const linesOfText = (
+	laid: ReadonlyMap<number, LaidTexts>,
+	path: ElementPath
+): ReadonlyMap<number, number> =>
+	new Map(
+		[...laid].flatMap(([width, { broken }]) => {
+			const own = broken.get(path.join('.'));
+			return own ? [[width, own.lines] as const] : [];
+		})
+	);
+
+/** The sizes of a page's texts as its sources are, and what the engine lays out. */
+export class TypeReading {
+	/** With what is tried; and without it. */
+	now = $state.raw<ReadSizes | null>(null);
+	before = $state.raw<ReadSizes | null>(null);
+	/** What the engine laid out, by width. */
+	laid = $state.raw<ReadonlyMap<number, LaidTexts>>(new Map());
+	/** Why the sizes, or the engine's lines, were not read; '' where they were. */
+	#troubles = $state.raw({ sizes: '', lines: '' });
+	looked = $state.raw<Looked | null>(null);
+
+	/** Texts by the size they have, the largest first. */
+	readonly styles = $derived.by(() => (this.now ? bySize(stylesOf(this.now)) : []));
+	readonly stylesBefore = $derived.by(() => (this.before ? bySize(stylesOf(this.before)) : []));
+
+	/** Each level of heading and the paragraph as most of them are on the page, the largest where as many are. */
+	levels(of: 'now' | 'before'): { name: string; curve: Curve; path: ElementPath }[] {
+		const styles = of === 'now' ? this.styles : this.stylesBefore;
+		return ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p'].flatMap((tag) => {
+			const all = styles.flatMap(({ curve, texts }) => {
+				const own = texts.filter((one) => one.tag === tag);
+				return own[0] ? [{ name: tag, curve, path: own[0].path, count: own.length }] : [];
+			});
+			// Styles come from the largest.
+			const most = Math.max(...all.map(({ count }) => count));
+			return all.find(({ count }) => count === most) ?? [];
+		});
+	}
+
+	get trouble(): string {
+		return this.#troubles.sizes || this.#troubles.lines;
+	}
+
+	/** Does a piece of work, and tells what came of it unless nobody wants it any more. */
+	async #try(what: 'sizes' | 'lines', work: () => Promise<void>, signal: AbortSignal): Promise<void> {
+		let trouble = '';
+		try {
+			await work();
+		} catch (error) {
+			trouble = messageOf(error);
+		}
+		if (!signal.aborted) this.#troubles = { ...this.#troubles, [what]: trouble };
+	}
+
+	/** Reads the sizes anew, with what selectors hit. */
+	async read(
+		looked: Looked,
+		selectors: readonly string[],
+		isTried: boolean,
+		signal: AbortSignal
+	): Promise<void> {
+		await this.#try(
+			'sizes',
+			async () => {
+				const read = await readSizes(looked.page, looked.stages, looked.lead, selectors);
+				if (signal.aborted) return;
+				this.looked = looked;
+				this.now = read;
+				if (!isTried) this.before = read;
+			},
+			signal
+		);
+	}
+
+	/** Lets the engine lay the texts out: at some widths, then where levels take more or fewer lines. */
+	async measure({ page, stages, lead }: Looked, signal: AbortSignal): Promise<void> {
+		const laid = new Map<number, LaidTexts>();
+		await this.#try(
+			'lines',
+			async () => {
+				for (let next: readonly number[] = ASKED; next.length > 0 && !signal.aborted;) {
+					const had = laid.size;
+					for await (const one of laidTexts(page, stages, lead, next, signal)) laid.set(one.width, one);
+					if (laid.size === had) return;
+					if (!signal.aborted) this.laid = new Map(laid);
+					const known = this.levels('now').map(({ path }) => linesOfText(laid, path));
+					next = laid.size > MOST_LAID ? [] : nextForLines(known);
+				}
+			},
+			signal
+		);
+	}
+
+	/** Lets the engine tell how texts are broken at other widths, too. */
+	async lookAt(widths: readonly number[], signal: AbortSignal): Promise<void> {
+		const { looked } = this;
+		const missing = widths.filter((width) => !this.laid.has(width));
+		if (!looked || this.laid.size === 0 || missing.length === 0) return;
+		const found: [number, LaidTexts][] = [];
+		await this.#try(
+			'lines',
+			async () => {
+				for await (const one of laidTexts(looked.page, looked.stages, looked.lead, missing, signal))
+					found.push([one.width, one]);
+				if (!signal.aborted) this.laid = new Map([...this.laid, ...found]);
+			},
+			signal
+		);
+	}
+
+	/** Finds to the px where a text takes more or fewer lines. */
+	async refine(path: ElementPath, signal: AbortSignal): Promise<void> {
+		for (;;) {
+			const next = nextForLines([linesOfText(this.laid, path)]);
+			const had = this.laid.size;
+			if (next.length === 0 || signal.aborted || had > 2 * MOST_LAID) return;
+			await this.lookAt(next, signal);
+			if (this.laid.size === had) return;
+		}
+	}
+}

@@ -1,0 +1,104 @@
+<script lang="ts">
+	import type { Proposal } from '$lib/session/proposal.svelte.ts';
+	import type { Waking } from './waking.svelte.ts';
+	import { printIntervalSet } from '$lib/core/interval/index.ts';
+	import type { Holding } from '$lib/features/holds/holding.svelte.ts';
+	import type { Swept } from '$lib/features/findings/sweeping.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
+
+	interface Props {
+		waking: Waking | null;
+		holding: Holding | null;
+		swept: Swept | null;
+		onpropose: () => Promise<{ readonly proposal: Proposal }>;
+	}
+
+	let { waking, holding, swept, onpropose }: Props = $props();
+
+	async function limit(): Promise<void> {
+		const { proposal } = await onpropose();
+		waking?.limit(proposal);
+	}
+</script>
+
+<div class="wake" role="status" aria-label="Wake: what the last edit changed">
+	<b>Wake</b>
+	<p>
+		{#each holding?.breaches ?? [] as breach, i (i)}
+			{@const { hold, changed, widths } = breach}
+			<span class="broken">
+				Held and changed: {hold.page === swept?.page.path ? '' : `${hold.page}, `}{printIntervalSet(widths)},
+				{changed
+					.slice(0, 3)
+					.map(({ path }) => (swept && holding ? holding.nameOf(swept, hold.page, path) : path))
+					.join(', ')}{changed.length > 3 ? ` and ${changed.length - 3} more` : ''}.
+			</span>
+			<Button look="quiet" onclick={() => void holding?.allow(breach)}>Allow it for these</Button>
+			<Button look="quiet" onclick={() => swept && void holding?.renew(swept, hold)}
+				>Hold what is there now</Button
+			>
+		{/each}
+		{#if waking && waking.trouble !== ''}
+			<span class="warns">Not known: {waking.trouble}</span>
+		{:else if waking?.busy && !waking.wake}
+			<span>measuring …</span>
+		{/if}
+		{#each waking?.words ?? [] as { text, warns }, i (i)}
+			<span class:warns>{text}</span>
+		{/each}
+	</p>
+	{#if waking?.wake && waking.wake.changed.length > 0}
+		<div class="acts">
+			{#if waking.canLimit}
+				<Button look="quiet" onclick={() => void limit()}>Only in the carriage’s band</Button>
+			{/if}
+			<Button look="quiet" title="Shift P, held, shows the page before it" onclick={() => waking.takeBack()}
+				>Take it back</Button
+			>
+		</div>
+	{/if}
+</div>
+
+<style>
+	.wake {
+		display: flex;
+		flex: none;
+		gap: 0.75rem;
+		align-items: baseline;
+		padding: 3px 0.875rem;
+		border-top: 1px solid var(--hair);
+		font-size: 0.8125rem;
+	}
+
+	b {
+		font: 600 0.875rem/1.4 var(--display);
+	}
+
+	p {
+		flex: 1;
+		/* One height, whatever it says: the sheet over it stays where it is. */
+		height: 4.75rem;
+		overflow: auto;
+	}
+
+	span {
+		margin-right: 0.375rem;
+	}
+
+	.broken {
+		color: var(--rubric);
+		font-weight: 700;
+	}
+
+	.warns {
+		color: var(--ochre);
+		font-weight: 600;
+	}
+
+	.acts {
+		display: flex;
+		flex: none;
+		flex-direction: column;
+		align-items: flex-end;
+	}
+</style>

@@ -1,0 +1,116 @@
+import {
+	askingOf,
+	cascadeOf,
+	hintDeclarations,
+	physicalOf,
+	styleDeclarations,
+	type Asking,
+	type Case,
+	type Condition,
+	type PageCascade
+} from '../core/cascade/index.ts';
+import { elementAt, type ElementPath } from '../core/html/index.ts';
+import { contains, rationalFromNumber } from '../core/interval/index.ts';
+import type { PageConditions } from '../core/site/index.ts';
+import type { Vantage } from '../core/vantage/index.ts';
+import type { ElementAnswer } from '../stage/protocol.ts';
+import type { InquiredPage } from './page.ts';
+import type { BrowserEngine, Layout } from './layout.ts';
+
+/** How what a stage tells of elements becomes cases of the cascade, for a page and a vantage at any width. */
+export interface Cases {
+	readonly cascade: PageCascade;
+	readonly engine: BrowserEngine;
+	/** The page's `@container` conditions, each once. */
+	readonly containers: readonly string[];
+	/** The pseudo-elements of an element that sheets speak of. */
+	pseudos(answer: ElementAnswer): string[];
+	/**
+	 * What decides the values of an element, or of a pseudo-element of it, by what a stage tells of it; `held` tells
+	 * which containers hold elsewhere.
+	 */
+	of(
+		path: ElementPath,
+		answer: ElementAnswer,
+		held?: (width: number) => readonly boolean[],
+		pseudo?: string
+	): (width: number) => Case;
+}
+
+const asked = new WeakMap<Layout, Asking>();
+
+/** What a page's sheets declare and what is asked about it, for as long as its conditions, and so its texts, stay. */
+const known = new WeakMap<PageConditions, { readonly cascade: PageCascade; readonly asking: Asking }>();
+
+function cascadeOfPage(page: InquiredPage): { readonly cascade: PageCascade; readonly asking: Asking } {
+	let found = known.get(page.conditions);
+	if (!found) {
+		const cascade = cascadeOf(page.page, page.path, page.sources);
+		known.set(page.conditions, (found = { cascade, asking: askingOf(cascade) }));
+	}
+	return found;
+}
+
+/** The `@container` conditions of a page, each once. */
+const containersOf = (cascade: PageCascade): string[] => [
+	...new Set(
+		cascade.declared.flatMap(({ conditions }) =>
+			conditions.flatMap(({ kind, text }) => (kind === 'container' ? text : []))
+		)
+	)
+];
+
+/** Tells a stage what is asked about a page from now on, and how its answers are read. */
+export function casesOf(page: InquiredPage, layout: Layout, vantage: Vantage): Cases {
+	const { asking, cascade } = cascadeOfPage(page);
+	const of = page.page;
+	const { engine } = layout;
+	const containers = containersOf(cascade);
+	if (asked.get(layout) !== asking) {
+		asked.set(layout, asking);
+		layout.ask(asking.asked, containers);
+	}
+	const holdsAt = (width: number, held: readonly boolean[]) => {
+		const here = rationalFromNumber(width);
+		const known = new Map<Condition, boolean>();
+		const evaluate = (condition: Condition): boolean => {
+			if (condition.kind === 'media') return contains(page.widthsOf(condition.queries, vantage), here);
+			if (condition.kind === 'supports') return engine.supports(condition.text);
+			return held[containers.indexOf(condition.text)] ?? false;
+		};
+		return (condition: Condition): boolean => {
+			let holds = known.get(condition);
+			if (holds === undefined) known.set(condition, (holds = evaluate(condition)));
+			return holds;
+		};
+	};
+	return {
+		cascade,
+		engine,
+		containers,
+		pseudos: ({ matches }) => asking.pseudos(matches),
+		of(path, { matches, containers: here, computed }, held = () => here, pseudo = '') {
+			// Attributes are about the element itself.
+			const element = pseudo === '' ? elementAt(of, path) : undefined;
+			const writing = {
+				writingMode: computed.get('writing-mode') ?? '',
+				direction: computed.get('direction') ?? ''
+			};
+			const fixed = {
+				applying: asking.applying(matches, pseudo),
+				style: element ? styleDeclarations(of.source, page.path, element) : [],
+				hints: element ? hintDeclarations(page.path, element) : [],
+				layers: cascade.layers,
+				physical: (longhand: string) => physicalOf(longhand, writing),
+				engine
+			};
+			// The same widths are asked about for every property.
+			const cases = new Map<number, Case>();
+			return (width) => {
+				let found = cases.get(width);
+				if (!found) cases.set(width, (found = { ...fixed, holds: holdsAt(width, held(width)) }));
+				return found;
+			};
+		}
+	};
+}

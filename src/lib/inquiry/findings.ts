@@ -1,0 +1,146 @@
+import { findingOf, KINDS, neither, neitherHolds, SEVERITIES, type Kind } from '../core/findings/index.ts';
+import { amountOf, shiftOf, type Accepted, type KindSetting } from '../core/findings/settings.ts';
+import { elementAt, nameOfElement, wordsIn, type ElementPath, readPath } from '../core/html/index.ts';
+import {
+	difference,
+	fromInterval,
+	intersection,
+	isEmpty,
+	NOTHING,
+	printInterval,
+	union,
+	type Interval,
+	type IntervalSet
+} from '../core/interval/index.ts';
+import { widthsFrom } from '../core/interval/store.ts';
+import type { MediaSite } from '../core/media/index.ts';
+import type { Found } from '../core/sweep/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import type { InquiredPage } from './page.ts';
+import type { FilePlace } from '../core/text/index.ts';
+
+/** A finding as it is listed. */
+export interface FindingRow {
+	readonly key: string;
+	readonly kind: Pick<Kind, 'name' | 'title' | 'severity' | 'standard' | 'remedies'>;
+	readonly paths: readonly ElementPath[];
+	/** What its elements are called, without their words. */
+	readonly names: readonly string[];
+	readonly sentence: string;
+	/** Where it is, but for where that is accepted. */
+	readonly widths: IntervalSet;
+	readonly worst: number;
+	readonly by: number;
+	readonly exact: boolean;
+	/** Where it is accepted, and why. */
+	readonly accepted: readonly { readonly widths: IntervalSet; readonly reason: string }[];
+	/** The stretch that an edit can close, and the conditions on both sides of it. */
+	readonly closes?: { readonly interval: Interval; readonly places: readonly FilePlace[] };
+}
+
+/** Findings of one kind and of elements that are called alike. */
+export interface FindingGroup {
+	readonly key: string;
+	readonly rows: readonly FindingRow[];
+	readonly widths: IntervalSet;
+}
+
+/** How findings are ordered. */
+export const ORDERS = ['severity', 'kind', 'element'] as const;
+export type Order = (typeof ORDERS)[number];
+
+/** How far words of an element are told, characters. */
+const WORDS = 24;
+
+function accept(row: FindingRow, page: string, accepted: readonly Accepted[]): FindingRow {
+	const own = accepted.filter(
+		(one) => one.page === page && one.key === row.key && one.names.join() === row.names.join()
+	);
+	const parts = own.flatMap(({ widths, reason }) => {
+		const at = intersection(widthsFrom(widths), row.widths);
+		return isEmpty(at) ? [] : [{ widths: at, reason }];
+	});
+	const left = parts.reduce((set, { widths }) => difference(set, widths), row.widths);
+	return { ...row, widths: left, accepted: parts };
+}
+
+/** The findings of a page as they are listed, in no order; those that are accepted at every width with nothing left. */
+export function findingRows(
+	page: InquiredPage,
+	found: readonly Found[],
+	vantage: SeenVantage,
+	settings: readonly KindSetting[],
+	accepted: readonly Accepted[]
+): FindingRow[] {
+	const measured = found.flatMap((one): FindingRow[] => {
+		const of = findingOf(one.key);
+		const by = shiftOf(one.key, settings);
+		if (!of || by === undefined) return [];
+		const paths = of.paths.map(readPath);
+		const elements = paths.map((path) => elementAt(page.page, path));
+		const names = elements.map((element) => (element ? nameOfElement(element) : 'something'));
+		const called = elements.map((element, i) => {
+			const said = element ? wordsIn(element, WORDS) : '';
+			return `${names[i] ?? ''}${said === '' ? '' : ` “${said}”`}`;
+		});
+		const [name = '', other = ''] = called;
+		const amount = amountOf(one.key, one.by - by);
+		const sentence = of.kind.sentence({ name, other, by: amount, turns: one.turns });
+		return [{ ...one, kind: of.kind, paths, names, sentence, accepted: [] }];
+	});
+	const off = settings.some(({ kind, on }) => kind === neither.name && !on);
+	const between = off
+		? []
+		: neitherHolds(page.bands(vantage), ({ queries }) => page.widthsOf(queries, vantage));
+	const said = (sites: readonly MediaSite[]): string =>
+		[...new Set(sites.map(({ text }) => text))].join(', ');
+	const stretches = between.map(({ interval, below, above }): FindingRow => {
+		const widths = fromInterval(interval);
+		return {
+			key: `${neither.name} ${printInterval(interval)}`,
+			kind: neither,
+			paths: [],
+			names: [],
+			sentence: `Neither ${said(below)} nor ${said(above)} holds.`,
+			widths,
+			worst: Number(interval.lo.n / interval.lo.d),
+			by: 0,
+			exact: true,
+			accepted: [],
+			closes: {
+				interval,
+				places: [...below, ...above].map(({ file, span }) => ({ path: file, offset: span.start }))
+			}
+		};
+	});
+	return [...stretches, ...measured].map((row) => accept(row, page.path, accepted));
+}
+
+const kindIndex = ({ kind }: FindingRow): number => KINDS.findIndex(({ name }) => name === kind.name);
+const severity = ({ kind }: FindingRow): number => SEVERITIES.indexOf(kind.severity);
+
+/** In document order, what is about no element first. */
+function comparePaths([a = []]: readonly ElementPath[], [b = []]: readonly ElementPath[]): number {
+	const i = a.findIndex((index, n) => index !== b[n]);
+	return i < 0 ? a.length - b.length : (a[i] ?? 0) - (b[i] ?? -1);
+}
+
+const COMPARE: Readonly<Record<Order, (a: FindingRow, b: FindingRow) => number>> = {
+	severity: (a, b) => severity(a) - severity(b) || kindIndex(a) - kindIndex(b) || b.by - a.by,
+	kind: (a, b) => kindIndex(a) - kindIndex(b) || b.by - a.by,
+	element: (a, b) => comparePaths(a.paths, b.paths) || severity(a) - severity(b)
+};
+
+/** Findings in an order, those of one kind and of elements that are called alike together. */
+export function groupFindings(rows: readonly FindingRow[], order: Order): FindingGroup[] {
+	const groups = new Map<string, FindingRow[]>();
+	for (const row of [...rows].sort(COMPARE[order])) {
+		const key = row.names.length === 0 ? row.key : [row.kind.name, ...row.names].join(' ');
+		groups.set(key, [...(groups.get(key) ?? []), row]);
+	}
+	return [...groups].map(([key, own]) => ({
+		key,
+		rows: own,
+		widths: own.reduce((set, { widths }) => union(set, widths), NOTHING)
+	}));
+}

@@ -1,0 +1,137 @@
+import { verdictOf, type Case, type Verdict } from '../core/cascade/index.ts';
+import {
+	FACT_LONGHANDS,
+	IDLE_LONGHANDS,
+	noEffectOf,
+	type Facts,
+	type NoEffect
+} from '../core/effect/index.ts';
+import { sliceOf } from '../core/css/index.ts';
+import type { ElementPath } from '../core/html/index.ts';
+import type { Vantage } from '../core/vantage/index.ts';
+import type { ElementFacts, FactsFound } from '../stage/protocol.ts';
+import { casesOf, type Cases } from './cases.ts';
+import type { InquiredPage } from './page.ts';
+import type { Layout } from './layout.ts';
+
+/** A declaration that does nothing on any element of the lead where it decides. */
+export interface Idle extends NoEffect {
+	/** In the file's text. */
+	readonly end: number;
+	/** How many elements that is said of. */
+	readonly count: number;
+}
+
+/** Rules that hit more elements than this are not judged: all that they hit would have to be looked at. */
+const MOST = 60;
+
+interface Known {
+	readonly facts: readonly Facts[];
+	/** The verdicts of each element. */
+	readonly verdicts: readonly Verdicts[];
+}
+
+/** The verdict on a property of one element, made once. */
+type Verdicts = (property: string) => Verdict;
+
+function verdictsOf(of: Case): Verdicts {
+	const known = new Map<string, Verdict>();
+	return (property) => {
+		const physical = of.physical(property);
+		let found = known.get(physical);
+		if (!found) known.set(physical, (found = verdictOf(physical, of)));
+		return found;
+	};
+}
+
+/** The facts of elements, each from its answer, its parent's and its children's. */
+function factsFrom(elements: readonly ElementFacts[], verdicts: readonly Verdicts[]): Facts[] {
+	const children = new Map<number, number[]>();
+	elements.forEach(({ parent }, i) => children.set(parent, [...(children.get(parent) ?? []), i]));
+	const found: Facts[] = [];
+	elements.forEach(({ tag, computed, parent, words, whole }, i) => {
+		found.push({
+			tag,
+			words,
+			computed: (longhand) => computed.get(longhand) ?? '',
+			specified: (longhand) => verdicts[i]?.(longhand).winner?.value,
+			parent: found[parent] ?? null,
+			children: () => (whole ? (children.get(i) ?? []).flatMap((child) => found[child] ?? []) : null)
+		});
+	});
+	return found;
+}
+
+/** What a stage has told of elements at a width, by the cases of when it was asked. */
+function read(cases: Cases, width: number, { elements }: FactsFound): Known {
+	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(width)));
+	return { facts: factsFrom(elements, verdicts), verdicts };
+}
+
+/**
+ * The facts of the first element that was sought, from what a stage has told at a width; undefined where it is not
+ * there. `cases` must be those that held when the stage was asked: later ones would read its answer wrongly.
+ */
+export const factsIn = (cases: Cases, width: number, found: FactsFound): Facts | undefined =>
+	read(cases, width, found).facts[found.hits[0]?.[0] ?? -1];
+
+/** The facts of an element of the lead, with what is in it and around it. */
+export async function factsOf(
+	page: InquiredPage,
+	layout: Layout,
+	vantage: Vantage,
+	path: ElementPath
+): Promise<Facts | undefined> {
+	const cases = casesOf(page, layout, vantage);
+	return factsIn(cases, vantage.width, await layout.facts('lead', [path], 1, FACT_LONGHANDS));
+}
+
+/**
+ * The declarations of a file that do nothing in the lead as it is: on every element where one decides, a kind of
+ * `core/effect` says so, for each longhand that it sets. What decides nowhere here is not among them.
+ */
+export async function idleDeclarations(
+	page: InquiredPage,
+	layout: Layout,
+	vantage: Vantage,
+	file: string
+): Promise<Idle[]> {
+	const cases = casesOf(page, layout, vantage);
+	const { cascade, engine } = cases;
+	const asked = cascade.declared.flatMap((declared) => {
+		if (declared.file !== file || declared.scopes.length > 0) return [];
+		const declarations = declared.declarations.flatMap((node) => {
+			const longhands = [
+				...(engine.expand(node.property, sliceOf(declared.source, node.value))?.keys() ?? [])
+			];
+			return longhands.length > 0 && longhands.every((one) => IDLE_LONGHANDS.has(one))
+				? [{ node, longhands }]
+				: [];
+		});
+		return declarations.length > 0 ? [{ declared, declarations }] : [];
+	});
+	const sought = asked.map(({ declared }) => declared.selectors.join(', '));
+	const found = await layout.facts('lead', sought, MOST, FACT_LONGHANDS);
+	const { hits } = found;
+	const { facts, verdicts } = read(cases, vantage.width, found);
+	return asked.flatMap(({ declared, declarations }, i) =>
+		declarations.flatMap(({ node, longhands }): Idle[] => {
+			const at = node.span.start + declared.offset;
+			const decides = (hits[i] ?? []).filter((element) =>
+				longhands.some((one) => {
+					const winner = verdicts[element]?.(one).winner;
+					return winner?.file === file && winner.span.start === at;
+				})
+			);
+			const told = decides.map((element) => {
+				const of = facts[element];
+				const each = of ? longhands.map((one) => noEffectOf(one, of)) : [undefined];
+				return each.every((one) => one !== undefined) ? each[0] : undefined;
+			});
+			const [first] = told;
+			return first && told.every((one) => one !== undefined)
+				? [{ ...first, end: page.inFile(file, node.span.end + declared.offset), count: told.length }]
+				: [];
+		})
+	);
+}

@@ -1,0 +1,73 @@
+import {
+	referencesOfPage,
+	referencesOfSheet,
+	sheetsOfPage,
+	sourcesOf,
+	type FileKind,
+	type Reference
+} from '../core/site/index.ts';
+
+/** Something asked for that the site has not got, and the files that ask. */
+export interface Missing {
+	readonly kind: FileKind;
+	readonly name: string;
+	/** True for an address on another host: it is never fetched. */
+	readonly outside: boolean;
+	readonly from: readonly string[];
+}
+
+export interface PageEntry {
+	readonly path: string;
+	/** Sheets in cascade order; a null path is a style element of the page itself. */
+	readonly sheets: readonly { readonly path: string | null; readonly here: boolean }[];
+}
+
+export interface Inventory {
+	readonly pages: readonly PageEntry[];
+	/** Sheets that no page uses, neither by itself nor through an import. */
+	readonly unused: readonly string[];
+	readonly missing: readonly Missing[];
+}
+
+/** What a site consists of, read from its texts. */
+export function inventoryOf(
+	files: readonly { readonly path: string; readonly kind: FileKind }[],
+	text: (path: string) => string | undefined
+): Inventory {
+	const sources = sourcesOf(text);
+	const known = new Set(files.map(({ path }) => path));
+	const asked: Reference[] = [];
+	const used = new Set<string>();
+	const pages = files
+		.filter(({ kind }) => kind === 'page')
+		.map(({ path }): PageEntry => {
+			const page = sources.page(text(path) ?? '');
+			asked.push(...referencesOfPage(page, path, sources));
+			const sheets = sheetsOfPage(page, path).map(({ from }) => {
+				if (from.kind === 'inline') return { path: null, here: true };
+				if (from.kind === 'outside') return { path: from.address, here: false };
+				used.add(from.path);
+				return { path: from.path, here: known.has(from.path) };
+			});
+			return { path, sheets };
+		});
+	const sheets = files.filter(({ kind }) => kind === 'sheet').map(({ path }) => path);
+	for (const path of sheets) asked.push(...referencesOfSheet(sources.sheet(text(path) ?? ''), path));
+	for (const { kind, target } of asked) if (kind === 'sheet' && target.kind === 'site') used.add(target.path);
+	return { pages, unused: sheets.filter((path) => !used.has(path)), missing: missingOf(asked, known) };
+}
+
+function missingOf(asked: readonly Reference[], known: ReadonlySet<string>): Missing[] {
+	const missing = new Map<string, { kind: FileKind; name: string; outside: boolean; from: Set<string> }>();
+	for (const { kind, target, from } of asked) {
+		const outside = target.kind === 'outside';
+		const name = outside ? target.address : target.path;
+		// Links to other hosts are no part of a page.
+		if ((outside && kind === 'page') || known.has(name) || (!outside && known.has(`${name}/index.html`)))
+			continue;
+		const entry = missing.get(name) ?? { kind, name, outside, from: new Set() };
+		entry.from.add(from);
+		missing.set(name, entry);
+	}
+	return [...missing.values()].map((entry) => ({ ...entry, from: [...entry.from] }));
+}

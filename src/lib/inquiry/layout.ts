@@ -1,0 +1,66 @@
+import type { Asked, Engine } from '../core/cascade/index.ts';
+import type { ElementPath } from '../core/html/index.ts';
+import type {
+	ContainingBlock,
+	ElementAnswer,
+	FactsFound,
+	Measured,
+	Moving,
+	PageContent,
+	Read,
+	Sought,
+	Viewport
+} from '../stage/protocol.ts';
+
+/** A browser's word on declarations and on `@supports`. */
+export interface BrowserEngine extends Engine {
+	/** Whether an `@supports` condition holds (CSS Conditional Rules 3 §6). */
+	supports(condition: string): boolean;
+}
+
+/** What is laid out, and at which widths. */
+export interface LayoutJob {
+	readonly content: PageContent;
+	readonly viewport: Viewport;
+	/** CSS px, with fractions where wanted. */
+	readonly widths: readonly number[];
+	/** Greater goes first. */
+	readonly priority?: number;
+	readonly signal?: AbortSignal;
+}
+
+/** What a frame, or a measurement, tells of an element: facts of it and of what is around and in it, and its values. */
+export interface ToldOf {
+	readonly facts: FactsFound;
+	readonly computed: ReadonlyMap<string, string>;
+}
+
+/** Pages laid out for real, in frames that show them and out of sight, and the browser that lays them out. */
+export interface Layout {
+	readonly engine: BrowserEngine;
+	/** What the addresses of a page's files begin with. */
+	readonly prefix: string;
+	/** Lays a page out at widths out of sight, and tells all of each layout. */
+	measure(job: LayoutJob): AsyncIterable<Measured>;
+	/** The same, and tells what is found in each layout. */
+	read(job: LayoutJob): AsyncIterable<Read>;
+	/** What was measured along with a layout. */
+	told(measured: Measured): ToldOf | undefined;
+	/** Selectors and `@container` conditions that `cascade`, `facts` and `measure` try from now on. */
+	ask(asked: readonly Asked[], containers: readonly string[]): void;
+	/** What hits an element of a frame and each of its ancestors, itself first (a pseudo-element of it before). */
+	cascade(frame: string, path: ElementPath, pseudo: string): Promise<readonly ElementAnswer[]>;
+	/** The containing block of an element of a frame; null where that is not told by a box. */
+	containing(frame: string, path: ElementPath): Promise<ContainingBlock | null>;
+	/** What animations and transitions move on an element of a frame now. */
+	moving(frame: string, path: ElementPath): Promise<readonly Moving[]>;
+	/** What selectors hit in a frame, each no more than so many elements, with some computed longhands. */
+	facts(
+		frame: string,
+		sought: readonly Sought[],
+		most: number,
+		longhands: readonly string[]
+	): Promise<FactsFound>;
+	/** The computed values of elements in a frame. */
+	computed(frame: string, paths: readonly ElementPath[]): Promise<readonly ReadonlyMap<string, string>[]>;
+}

@@ -1,0 +1,40 @@
+import { FACT_LONGHANDS } from '../core/effect/index.ts';
+import type { ElementPath } from '../core/html/index.ts';
+import { laidOut, type LaidOut } from '../core/snapshot/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import type { InquiredPage } from './page.ts';
+import type { Layout } from './layout.ts';
+import { casesOf } from './cases.ts';
+import { toldFrom, type Told } from './told.ts';
+
+/** What a measured page is kept from: its values are not the page's own. */
+const STILLED = /^(animation|transition)|^(content-visibility|scroll-behavior)$/;
+
+/**
+ * How an element is laid out at some widths, and what its values come to there, from real layout that nobody sees;
+ * each is told as it is had.
+ */
+export async function layoutAt(
+	page: InquiredPage,
+	layout: Layout,
+	path: ElementPath,
+	vantage: SeenVantage,
+	widths: readonly number[],
+	signal: AbortSignal,
+	tell: (width: number, laid: LaidOut, told: Told | undefined) => void
+): Promise<void> {
+	const { height, density } = vantage;
+	const cases = casesOf(page, layout, vantage);
+	const asked = { path, conditions: [], longhands: FACT_LONGHANDS };
+	const content = { ...page.content(layout.prefix, vantage), asked };
+	const viewport = { width: vantage.width, height, density };
+	const job = { content, viewport, widths, priority: 1, signal };
+	for await (const measured of layout.measure(job)) {
+		const { width, snapshot } = measured;
+		const laid = laidOut(snapshot, path);
+		const found = layout.told(measured);
+		const computed = [...(found?.computed ?? [])].filter(([name]) => !STILLED.test(name));
+		const told = found && toldFrom(cases, width, { ...found, computed: new Map(computed) });
+		if (laid) tell(width, laid, told);
+	}
+}

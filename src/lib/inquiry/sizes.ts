@@ -1,0 +1,151 @@
+import type { Case } from '../core/cascade/index.ts';
+import { elementAt, nameOfElement, wordsIn, type ElementPath } from '../core/html/index.ts';
+import { rational } from '../core/interval/index.ts';
+import { over, type Over } from '../core/length/index.ts';
+import { lengthContext } from '../core/media/index.ts';
+import { pathsOf } from '../core/findings/index.ts';
+import { brokenIn, sizing, stretchesOf, type Broken, type Size, type Sizing } from '../core/type/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import type { ElementFacts } from '../stage/protocol.ts';
+import { casesOf } from './cases.ts';
+import type { InquiredPage } from './page.ts';
+import type { Layout } from './layout.ts';
+
+/** The widths over which sizes are read: down to a fifth of the Measure's, for zoom, and beyond its other end. CSS px. */
+export const READ: Over = over(rational(40), rational(6000));
+
+/** A text of a page with its size. */
+export interface ReadText {
+	readonly path: ElementPath;
+	/** Index among all elements that were asked about. */
+	readonly index: number;
+	readonly tag: string;
+	readonly name: string;
+	readonly words: string;
+	readonly size: Size;
+}
+
+/** The sizes of a page's texts, as its sources are now. */
+export interface ReadSizes {
+	readonly texts: readonly ReadText[];
+	readonly sizing: Sizing;
+	/** The same with another text size set in the browser, px. */
+	sizingAt(defaultSize: number): Sizing;
+	/** Indexes of the elements that each selector hits. */
+	readonly hits: ReadonlyMap<string, readonly number[]>;
+	/** Index of an element by its path; -1 where there is none. */
+	indexOf(path: ElementPath): number;
+	/** The paths of all elements, by index. */
+	readonly paths: readonly ElementPath[];
+}
+
+/** What an element is for the cascade: what hits it, what its attributes say themselves, and how its lines go. */
+function alikeBy(page: InquiredPage, { path, tag, matches, computed }: ElementFacts): string {
+	const attributes = elementAt(page.page, path)?.attributes ?? new Map<string, { readonly value: string }>();
+	const said = [...attributes].flatMap(([name, { value }]) =>
+		/^(class|id|href|src|alt|title|aria-.*|data-.*)$/.test(name) ? [] : `${name}=${value}`
+	);
+	return [tag, matches.join(), said.join(), ...computed.values()].join('|');
+}
+
+/** What a function of a width does, made when it is first asked. */
+function once(make: () => (width: number) => Case): (width: number) => Case {
+	let made: ((width: number) => Case) | undefined;
+	return (width) => (made ??= make())(width);
+}
+
+/** As many elements as sizes are read of. */
+const MOST = 6000;
+
+/** Reads the sizes of all texts of the lead's page; `selectors` are told with what they hit. */
+export async function readSizes(
+	page: InquiredPage,
+	layout: Layout,
+	lead: SeenVantage,
+	selectors: readonly string[] = []
+): Promise<ReadSizes> {
+	const cases = casesOf(page, layout, lead);
+	const sought = ['html, body, body *', ...selectors];
+	const longhands = ['font-size', 'font-family', 'writing-mode', 'direction'];
+	const { elements, hits } = await layout.facts('lead', sought, MOST, longhands);
+	const asked = elements.map((answer) => ({
+		tag: answer.tag,
+		parent: answer.parent,
+		monospace: answer.computed.get('font-family') === 'monospace',
+		alike: alikeBy(page, answer),
+		at: once(() => cases.of(answer.path, answer))
+	}));
+	const { heights } = lengthContext(lead);
+	const stretches = stretchesOf(page.bands(lead), READ);
+	const sizingAt = (defaultSize: number): Sizing => sizing(asked, { stretches, heights, defaultSize });
+	const own = sizingAt(lead.defaultFontSize);
+	const places = new Map(elements.map(({ path }, i) => [path.join('.'), i]));
+	const texts = elements.flatMap((answer, index): ReadText[] => {
+		const element = elementAt(page.page, answer.path);
+		if (!answer.words || !element || answer.path[0] === 0) return [];
+		if (/^(script|style|template|noscript|option)$/.test(answer.tag)) return [];
+		return [
+			{
+				path: answer.path,
+				index,
+				tag: answer.tag,
+				name: nameOfElement(element),
+				words: wordsIn(element, 60),
+				size: own.size(index)
+			}
+		];
+	});
+	return {
+		texts,
+		sizing: own,
+		sizingAt,
+		hits: new Map(selectors.map((selector, i) => [selector, hits[i + 1] ?? []])),
+		indexOf: (path) => places.get(path.join('.')) ?? -1,
+		paths: elements.map(({ path }) => path)
+	};
+}
+
+/** What the engine lays out at a width: the size of each text, and how it is broken, by its path. */
+export interface LaidTexts {
+	readonly width: number;
+	readonly sizes: ReadonlyMap<string, number>;
+	/** Line heights, px; NaN for `normal`. */
+	readonly lineHeights: ReadonlyMap<string, number>;
+	readonly broken: ReadonlyMap<string, Broken>;
+}
+
+/** Measures texts at some widths, on layout that nobody sees. */
+export async function* laidTexts(
+	page: InquiredPage,
+	layout: Layout,
+	lead: SeenVantage,
+	widths: readonly number[],
+	signal: AbortSignal
+): AsyncGenerator<LaidTexts> {
+	const { height, density } = lead;
+	const viewport = { width: lead.width, height, density };
+	const content = page.content(layout.prefix, lead);
+	const characters = new Map(
+		page.page.elements.flatMap((element) => {
+			const length = /^(html|head|body|script|style)$/.test(element.tag) ? 0 : wordsIn(element).length;
+			return length > 0 ? [[element.path.join('.'), length]] : [];
+		})
+	);
+	const job = { content, viewport, widths, priority: 0, signal };
+	for await (const { width, snapshot } of layout.measure(job)) {
+		const paths = pathsOf(snapshot);
+		const texts = new Map(
+			paths.flatMap((path, i) => {
+				const length = characters.get(path);
+				return length === undefined ? [] : [[i, length] as const];
+			})
+		);
+		const broken = brokenIn(snapshot, texts);
+		yield {
+			width,
+			sizes: new Map(paths.map((path, i) => [path, snapshot.fontSize[i] ?? NaN])),
+			lineHeights: new Map(paths.map((path, i) => [path, snapshot.lineHeight[i] ?? NaN])),
+			broken: new Map([...broken].map(([i, one]) => [paths[i] ?? '', one]))
+		};
+	}
+}

@@ -1,0 +1,85 @@
+import type { BrowserEngine } from '../inquiry/layout.ts';
+
+const MOST_KNOWN = 20_000;
+/** How many custom properties are registered in one document. */
+const MOST_REGISTERED = 500;
+
+/** A browser's own word on declarations, by a style that is on no element: the frames run in the same browser. */
+export function engineOf(document: Document): BrowserEngine {
+	const { style } = document.createElement('i');
+	const known = new Map<string, ReadonlyMap<string, string> | null>();
+	const set = (property: string, value: string): ReadonlyMap<string, string> | null => {
+		style.cssText = '';
+		style.setProperty(property, value);
+		if (style.length === 0) return null;
+		return new Map([...style].map((longhand) => [longhand, style.getPropertyValue(longhand)]));
+	};
+	const fitting = new Map<string, boolean>();
+	/** Where custom properties are registered, which a document never forgets: one of their own, made anew at times. */
+	let room: HTMLIFrameElement | undefined;
+	let registered = 0;
+	function roomFor(): Window & typeof globalThis {
+		if (!room?.contentWindow || registered > MOST_REGISTERED) {
+			room?.remove();
+			registered = 0;
+			room = document.createElement('iframe');
+			room.style.cssText = 'position:fixed;width:0;height:0;border:0;visibility:hidden';
+			room.setAttribute('aria-hidden', 'true');
+			room.tabIndex = -1;
+			document.body.append(room);
+		}
+		return room.contentWindow as Window & typeof globalThis;
+	}
+	/** Registers a new custom property; null where the initial value does not fit, or depends on an element. */
+	const register = ({ CSS }: typeof globalThis, syntax: string, initialValue: string): string | null => {
+		const name = `--vantaggio-${++registered}`;
+		try {
+			CSS.registerProperty({ name, syntax, inherits: false, initialValue });
+			return name;
+		} catch {
+			return null;
+		}
+	};
+	/** What does not fit is computed as the initial value; what is that very value can be registered as one. */
+	const tryFit = (syntax: string, initial: string, value: string): boolean => {
+		const window = roomFor();
+		const name = register(window, syntax, initial);
+		if (name === null || register(window, syntax, value) !== null) return true;
+		const { document: own } = window;
+		const element = own.documentElement.appendChild(own.createElement('i'));
+		const computed = (text: string): string => {
+			element.style.setProperty(name, text);
+			return window.getComputedStyle(element).getPropertyValue(name);
+		};
+		const fits = computed(value) !== computed('initial');
+		element.remove();
+		return fits;
+	};
+	return {
+		fits(syntax, initial, value) {
+			if (syntax === '*') return true;
+			const key = JSON.stringify([syntax, initial, value]);
+			let found = fitting.get(key);
+			if (found === undefined) fitting.set(key, (found = tryFit(syntax, initial, value)));
+			if (fitting.size > MOST_KNOWN) fitting.clear();
+			return found;
+		},
+		expand(property, value) {
+			const key = `${property}:${value}`;
+			let found = known.get(key);
+			if (found === undefined) known.set(key, (found = set(property, value)));
+			if (known.size > MOST_KNOWN) known.clear();
+			return found;
+		},
+		supports: (condition) => CSS.supports(condition),
+		knows: (property) => set(property, 'initial') !== null,
+		// What a browser lists as computed has second names of longhands among them, and shorthands in the place of theirs.
+		longhands: [
+			...new Set(
+				[...(document.defaultView?.getComputedStyle(document.documentElement) ?? [])].flatMap((name) => [
+					...(set(name, 'initial')?.keys() ?? [])
+				])
+			)
+		]
+	};
+}

@@ -1,0 +1,114 @@
+import type { IntervalSet } from '../core/interval/index.ts';
+import { bandsOf, differing, type Bands, type MediaQuery, type MediaSite } from '../core/media/index.ts';
+import { type Page } from '../core/html/index.ts';
+import { offsetBefore } from '../core/text/index.ts';
+import { frameContents, solvers } from '../core/page/index.ts';
+import type { InquiredPage } from '../inquiry/page.ts';
+import {
+	conditionsOfPage,
+	conditionsSaid,
+	forceOf,
+	sheetsOfPage,
+	sourcesOf,
+	type Force,
+	type PageConditions,
+	type Said,
+	type SheetUse,
+	type Sources,
+	wordsOfPage,
+	type Words
+} from '../core/site/index.ts';
+import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
+import type { PageContent, StagedChange } from '../stage/protocol.ts';
+import { errandsDone } from './errands.ts';
+import type { SiteState } from './site.svelte.ts';
+
+const NOTHING_STAGED: readonly StagedChange[] = [];
+
+/** One page of the site as its sources say it is; follows every keystroke. */
+export class PageState implements InquiredPage {
+	readonly path: string;
+	readonly #site: SiteState;
+	readonly #solver = solvers();
+	readonly #frameContent: ReturnType<typeof frameContents>;
+	readonly #text: (path: string) => string | undefined;
+	/** The page as its errands have it, while its markup is given, and what they change. */
+	readonly #given = $derived.by(() => errandsDone(this.#site, this.path, this.#text(this.path) ?? ''));
+	/** The page's text, with what its errands ask for. */
+	readonly source = $derived.by(() => this.#given.text);
+	readonly sources: Sources;
+	readonly page: Page = $derived.by(() => this.sources.page(this.source));
+	readonly sheets: readonly SheetUse[] = $derived.by(() => sheetsOfPage(this.page, this.path));
+	readonly conditions: PageConditions = $derived.by(() =>
+		conditionsOfPage(this.page, this.path, this.sources)
+	);
+
+	/** As it is being written, without what is muted, or as other texts of its files say. */
+	constructor(
+		site: SiteState,
+		path: string,
+		text: (path: string) => string | undefined = (file) => site.texts.get(file)?.inForce
+	) {
+		this.#site = site;
+		this.#text = text;
+		this.path = path;
+		this.sources = sourcesOf((file) => (file === path ? this.source : text(file)), site.parsers);
+		this.#frameContent = frameContents(site.parsers);
+	}
+
+	bands(vantage: Vantage): Bands {
+		return bandsOf(this.conditions.media, this.#solver(vantage));
+	}
+
+	/** The conditions that make one vantage's bands differ from another's. */
+	differing(a: Vantage, b: Vantage): MediaSite[] {
+		return differing(this.conditions.media, this.#solver(a), this.#solver(b));
+	}
+
+	/** Where an offset of a file as it is here stands in the file itself: errands, and what is tried, put things in before it. */
+	inFile(file: string, offset: number): number {
+		const at = file === this.path ? this.#given.steps.reduceRight(offsetBefore, offset) : offset;
+		return offsetBefore(at, this.#site.texts.get(file)?.trial ?? []);
+	}
+
+	/** The rules of a file, by their places in it, with the widths at which they are in force on this page. */
+	force(file: string, vantage: Vantage): Force[] {
+		return forceOf(file, this.conditions.places, this.sources, this.#solver(vantage)).map(
+			({ span, widths }) => ({
+				span: { start: this.inFile(file, span.start), end: this.inFile(file, span.end) },
+				widths
+			})
+		);
+	}
+
+	/** What the `@media` of a file come to on this page, in words, by their places in it. */
+	said(file: string, vantage: Vantage): Said[] {
+		return conditionsSaid(file, this.conditions.places, this.sources, this.#solver(vantage)).map((one) => ({
+			...one,
+			at: this.inFile(file, one.at)
+		}));
+	}
+
+	/** The widths of a vantage at which a list of media queries holds. */
+	widthsOf(queries: readonly MediaQuery[], vantage: Vantage): IntervalSet {
+		return this.#solver(vantage)(queries);
+	}
+
+	/** What the page and its sheets have names for. */
+	words(): Words {
+		return wordsOfPage(this.page, this.conditions, this.sources);
+	}
+
+	/** The page with another text of one of its files, made of the one that is in force. */
+	changed(file: string, change: (text: string) => string): PageState {
+		return new PageState(this.#site, this.path, (path) => {
+			const text = this.#site.texts.get(path)?.inForce;
+			return path === file && text !== undefined ? change(text) : text;
+		});
+	}
+
+	/** The page as a frame of a vantage is given it, on a stage with a prefix for its files. */
+	content(prefix: string, seen: SeenVantage, staged: readonly StagedChange[] = NOTHING_STAGED): PageContent {
+		return { ...this.#frameContent(this, prefix, seen), staged };
+	}
+}

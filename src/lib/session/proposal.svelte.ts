@@ -1,0 +1,76 @@
+import { applyChanges, type Edit, type FilePlace } from '../core/text/index.ts';
+import { deskOf, linesOf, type FileLines } from './desk.ts';
+import type { SiteState } from './site.svelte.ts';
+import { applyEdit } from './steps.ts';
+
+import { tryEdit } from './trying.ts';
+import type { Desk, Refusal } from '../writing/declaration.ts';
+import type { Proposed } from '../writing/proposed.ts';
+
+/** An edit that is shown, and tried in all frames, before it is made: it touches more than the value under the hand. */
+export class Proposal {
+	readonly #site: SiteState;
+	#edit = $state.raw<Edit | null>(null);
+	notes = $state.raw<readonly string[]>([]);
+	/** Why what was wished for last cannot be; null where it can. */
+	refusal = $state.raw<Refusal | null>(null);
+	/** Proposes more of the same, or less; null where there is no such thing. */
+	further = $state.raw<((by: number) => void) | null>(null);
+	#shown: FilePlace | undefined;
+
+	constructor(site: SiteState) {
+		this.#site = site;
+	}
+
+	/** What it does; null while nothing is proposed. */
+	get sentence(): string | null {
+		return this.#edit?.sentence ?? null;
+	}
+
+	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#edit));
+
+	/** Makes a proposal: what is written on the desk is what it does. */
+	propose(make: (desk: Desk) => Proposed): void {
+		this.drop();
+		const desk = deskOf(this.#site);
+		const made = make(desk);
+		if ('sentence' in made) {
+			this.refusal = made;
+			return;
+		}
+		const edit = desk.working.edit(made.does);
+		if (edit.files.length === 0) {
+			this.refusal = { sentence: 'That is so already: nothing would change.' };
+			return;
+		}
+		this.notes = made.notes;
+		this.#shown = made.shown;
+		this.#edit = edit;
+		tryEdit(this.#site.texts, edit);
+	}
+
+	/** A file's text with what is proposed; undefined where that leaves it as it is. */
+	textAfter(path: string): string | undefined {
+		const changes = this.#edit?.files.find((file) => file.path === path)?.changes;
+		const text = this.#site.texts.get(path)?.text;
+		return changes && text !== undefined ? applyChanges(text, changes) : undefined;
+	}
+
+	/** Makes it, as one step; gives the place that is then to be shown, where there is one. */
+	keep(): FilePlace | undefined {
+		const [edit, shown] = [this.#edit, this.#shown];
+		this.drop();
+		if (edit) applyEdit(this.#site.texts, edit);
+		return edit ? shown : undefined;
+	}
+
+	/** Lets it go: all is as before. */
+	drop(): void {
+		this.refusal = null;
+		this.notes = [];
+		this.further = null;
+		if (!this.#edit) return;
+		this.#edit = null;
+		tryEdit(this.#site.texts, null);
+	}
+}

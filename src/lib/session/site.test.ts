@@ -1,0 +1,194 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { DraftRecord, KeptListRecord, SiteRecord } from '../api.ts';
+import type { StagedState } from '../core/staged/index.ts';
+import { Refused } from './api.ts';
+import { SiteState } from './site.svelte.ts';
+
+/** The server, as far as one site with one sheet goes; every answer can be held back. */
+const server = vi.hoisted(() => {
+	const nothing = { list: [], version: '' };
+	return {
+		texts: { 'a.css': 'a { color: red }\n' } as Record<string, string>,
+		revision: 1,
+		staged: nothing as KeptListRecord<'staged'>,
+		drafts: [] as DraftRecord[],
+		/** What the next answers of a kind wait for, or fail by. */
+		holds: new Map<string, (() => Promise<void>)[]>(),
+		record(): SiteRecord {
+			const kept = Object.fromEntries(
+				['original', 'target', 'given', 'errand', 'unsteady', 'finding', 'accepted', 'hold', 'scale'].map(
+					(kind) => [kind, nothing]
+				)
+			);
+			return {
+				id: 1,
+				name: 'a',
+				revision: this.revision,
+				files: Object.entries(this.texts).map(([path, text]) => ({
+					path,
+					kind: 'sheet' as const,
+					hash: `#${text}`,
+					size: text.length,
+					width: null,
+					height: null,
+					text
+				})),
+				vantages: [],
+				vantagesVersion: '',
+				kept: { ...kept, staged: this.staged } as SiteRecord['kept'],
+				drafts: this.drafts
+			};
+		},
+		/** Answers with what is so when it was asked, once nothing holds the answer back. */
+		async answer<X>(kind: string, now: () => X): Promise<X> {
+			const said = now();
+			await this.holds.get(kind)?.shift()?.();
+			return said;
+		}
+	};
+});
+
+vi.mock('./tab.ts', () => ({
+	tabName: () => Promise.resolve('t'),
+	openTabs: () => Promise.resolve(new Set())
+}));
+vi.mock('./api.ts', async (original) => ({
+	...(await original<object>()),
+	api: {
+		site: () => server.answer('site', () => server.record()),
+		save: (_: number, __: string, files: readonly { path: string; text: string }[]) =>
+			server.answer('save', () => {
+				for (const { path, text } of files) server.texts[path] = text;
+				server.revision++;
+				return { revision: server.revision, files: server.record().files };
+			}),
+		keepList: (_: number, __: string, base: string, list: readonly StagedState[]) =>
+			server.answer('keep', () => {
+				if (base !== server.staged.version) throw new Refused(409, 'It was changed in another tab.', []);
+				return (server.staged = { list, version: String(Number(base) + 1) });
+			}),
+		keepDraft: (_: number, draft: Omit<DraftRecord, 'at'>) =>
+			server.answer('draft', () => void server.drafts.push({ ...draft, at: '' })),
+		dropDraft: () => server.answer('draft', () => undefined)
+	}
+}));
+
+/** Holds the next answer of a kind back; what it gives lets the answer go. */
+function held(kind: string, failure?: Error): () => void {
+	let go: () => void = () => undefined;
+	const gone = new Promise<void>((resolve, reject) => (go = () => (failure ? reject(failure) : resolve())));
+	server.holds.set(kind, [...(server.holds.get(kind) ?? []), () => gone]);
+	return go;
+}
+
+const state = (name: string): StagedState => ({ name, changes: [] }) as unknown as StagedState;
+const opened: SiteState[] = [];
+const open = async (): Promise<SiteState> => {
+	const site = await SiteState.open(1, () => []);
+	opened.push(site);
+	return site;
+};
+const sheetOf = (site: SiteState) => {
+	const file = site.texts.get('a.css');
+	if (!file) throw new Error('The sheet is not there.');
+	return file;
+};
+
+beforeEach(() => {
+	vi.stubGlobal('document', Object.assign(new EventTarget(), { visibilityState: 'visible' }));
+	const storage = { getItem: () => null, setItem: () => undefined, removeItem: () => undefined };
+	vi.stubGlobal('localStorage', storage);
+	vi.stubGlobal('sessionStorage', storage);
+	Object.assign(server, { texts: { 'a.css': 'a { color: red }\n' }, revision: 1, drafts: [] });
+	server.staged = { list: [], version: '0' };
+	server.holds.clear();
+});
+afterEach(() => {
+	for (const site of opened.splice(0)) site.close();
+	vi.unstubAllGlobals();
+});
+
+test('an answer that a save has overtaken puts no older text in, and is asked for again', async () => {
+	const site = await open();
+	const file = sheetOf(site);
+	const answer = held('site');
+	const refreshed = site.refresh();
+	file.replace('a { color: blue }\n');
+	await site.saveAll();
+	// In the meantime another tab has saved something else.
+	server.texts['a.css'] = 'a { color: green }\n';
+	server.revision++;
+	answer();
+	await refreshed;
+	expect(file.text).toBe('a { color: green }\n');
+	expect(site.revision).toBe(3);
+});
+
+test('what is asked for while a save is under way waits for it', async () => {
+	const site = await open();
+	const file = sheetOf(site);
+	file.replace('a { color: blue }\n');
+	const answer = held('save');
+	const saved = site.saveAll();
+	// The server has it, and its answer is still on the way.
+	await vi.waitFor(() => expect(server.revision).toBe(2));
+	const refreshed = site.refresh();
+	// Taken back meanwhile: it is as it was saved before, and still the newest text of this tab.
+	file.replace('a { color: red }\n');
+	await new Promise((resolve) => setImmediate(resolve));
+	answer();
+	await Promise.all([saved, refreshed]);
+	expect(file.text).toBe('a { color: red }\n');
+	expect(file.saved).toBe('a { color: blue }\n');
+	expect(file.dirty).toBe(true);
+});
+
+test('a list that was changed meanwhile is not put back by an older answer', async () => {
+	const site = await open();
+	const answer = held('site');
+	const refreshed = site.refresh();
+	expect(await site.kept.staged.keep((list) => [...list, state('open')], 'opened')).toBe(true);
+	answer();
+	await refreshed;
+	expect(site.kept.staged.list).toEqual([state('open')]);
+	expect(await site.kept.staged.keep((list) => [...list, state('sent')], 'sent')).toBe(true);
+});
+
+test('a change that is refused, with no answer to what is there now, blocks none after it and can be tried again', async () => {
+	const site = await open();
+	const list = site.kept.staged;
+	server.staged = { list: [state('theirs')], version: '7' };
+	held('site', new Refused(0, 'The server cannot be reached.', []))();
+	expect(await list.keep((all) => [...all, state('mine')], 'added')).toBe(false);
+	expect(list.trouble).toBe('It was changed in another tab.');
+	// Refused once more, with an answer now.
+	expect(await list.keepAgain()).toBe(false);
+	expect(list.list).toEqual([state('theirs')]);
+	expect(await list.keepAgain()).toBe(true);
+	expect(list.list).toEqual([state('theirs'), state('mine')]);
+	expect(list.trouble).toBeNull();
+	expect(await list.keepAgain()).toBe(false);
+});
+
+test('a draft is what was typed last, and does not end the pause in which all else waits', async () => {
+	vi.useFakeTimers();
+	try {
+		server.texts['a.css'] = `${'/* long */\n'.repeat(5000)}a { }\n`;
+		const site = await open();
+		const file = sheetOf(site);
+		const type = (letter: string): void =>
+			file.follow([file.state.update({ changes: { from: file.state.doc.length, insert: letter } })]);
+		for (const letter of 'abcdef') {
+			type(letter);
+			await vi.advanceTimersByTimeAsync(100);
+		}
+		expect(server.drafts[0]?.text.endsWith('{ }\nabc')).toBe(true);
+		expect(file.isBehind).toBe(true);
+		expect(file.text).toBe(file.saved);
+		await vi.advanceTimersByTimeAsync(300);
+		expect(file.isBehind).toBe(false);
+		expect(file.text.endsWith('abcdef')).toBe(true);
+	} finally {
+		vi.useRealTimers();
+	}
+});

@@ -1,0 +1,182 @@
+import { EditorState, type Extension, type Transaction, type TransactionSpec } from '@codemirror/state';
+import type { FileRecord } from '../api.ts';
+import { applyChanges, blanked, type Change } from '../core/text/index.ts';
+import type { Piece } from '../core/css/index.ts';
+
+/**
+ * What a longer text, in UTF-16 units, leads to (parsing, bands, what frames are given) waits for a pause in the
+ * typing, so that letters come at once; a shorter one is through with it before the screen's next update.
+ */
+const LONG = 40_000;
+/** The pause, and how long typing without one may put it off, ms. */
+const PAUSE = 250;
+const PATIENCE = 1200;
+
+/** What an editor needs of a text that is shown in it. */
+export type EditorSetup = (kind: FileText['kind'], path: string) => Extension;
+
+/** A page's or sheet's text as it is being written; every change is a transaction here. */
+export class FileText {
+	readonly path: string;
+	readonly kind: 'page' | 'sheet';
+	state = $state.raw() as EditorState;
+	/** The text as saved, and the hash of the file it stands in. */
+	saved = $state('');
+	base = $state('');
+	#text = $state('');
+	/** Whether the text is behind the editor's, and since when. */
+	#behind: number | null = null;
+	#timer: ReturnType<typeof setTimeout> | undefined;
+	readonly dirty = $derived(this.text !== this.saved);
+	readonly #changed: (file: FileText, transactions: readonly Transaction[]) => void;
+	readonly #given: () => boolean;
+	readonly #setup: EditorSetup;
+	/** What is given is changed by nothing but a newer save of it. */
+	readonly #lock = EditorState.changeFilter.of(() => !this.#given());
+	#opened = false;
+	/** Pieces that are out of force in the frames, by their places in `text`; never in what is saved. */
+	muted = $state.raw<readonly Piece[]>([]);
+	/** The same by their places in the editor's text, which may be ahead. */
+	#mutedAhead: readonly Piece[] = [];
+	/** Changes of `text` that are tried: in force, and not made yet. */
+	trial = $state.raw<readonly Change[]>([]);
+	/** The text that frames and answers go by: without what is muted, with what is tried, every other place as it is. */
+	readonly inForce = $derived(
+		applyChanges(
+			blanked(
+				this.text,
+				this.muted.map(({ span }) => span)
+			),
+			this.trial
+		)
+	);
+
+	/** The text that all else goes by; a moment behind the editor's where it is long. */
+	get text(): string {
+		return this.#text;
+	}
+
+	/** The editor's text, with all that was typed. */
+	get latest(): string {
+		return this.state.doc.toString();
+	}
+
+	/** Whether it came with the page and is left alone. */
+	get isGiven(): boolean {
+		return this.#given();
+	}
+
+	/** Whether an editor has shown it, so that what was done to it can be taken back. */
+	get isOpen(): boolean {
+		return this.#opened;
+	}
+
+	get isBehind(): boolean {
+		return this.#behind !== null;
+	}
+
+	/** Brings the text up to the editor's. */
+	settle(): void {
+		clearTimeout(this.#timer);
+		this.#behind = null;
+		const text = this.latest;
+		if (text === this.#text) return;
+		this.#text = text;
+		this.muted = this.#mutedAhead;
+	}
+
+	#settleSoon(): void {
+		const now = performance.now();
+		this.#behind ??= now;
+		clearTimeout(this.#timer);
+		const left = this.#behind + PATIENCE - now;
+		this.#timer = setTimeout(() => this.settle(), Math.max(0, Math.min(PAUSE, left)));
+	}
+
+	constructor(
+		{ path, kind, hash, text }: FileRecord,
+		changed: (file: FileText, transactions: readonly Transaction[]) => void,
+		given: () => boolean,
+		setup: EditorSetup
+	) {
+		this.path = path;
+		this.kind = kind === 'page' ? 'page' : 'sheet';
+		this.saved = text ?? '';
+		this.base = hash;
+		this.#changed = changed;
+		this.#given = given;
+		this.#setup = setup;
+		this.state = EditorState.create({ doc: this.saved, extensions: this.#lock });
+		this.#text = this.saved;
+	}
+
+	/** Gives the text what an editor needs, once it is to be shown: a site may have thousands of texts. */
+	open(): void {
+		if (this.#opened) return;
+		this.#opened = true;
+		const { doc, selection } = this.state;
+		this.state = EditorState.create({
+			doc,
+			selection,
+			extensions: [this.#setup(this.kind, this.path), this.#lock]
+		});
+	}
+
+	/** Takes over a state that a transaction led to. */
+	follow(transactions: readonly Transaction[]): void {
+		const last = transactions.at(-1);
+		if (!last) return;
+		this.state = last.state;
+		if (!transactions.some(({ docChanged }) => docChanged)) return;
+		for (const { changes } of transactions) {
+			this.#mutedAhead = this.#mutedAhead
+				.map(({ span, words }) => ({
+					words,
+					span: { start: changes.mapPos(span.start, 1), end: changes.mapPos(span.end, -1) }
+				}))
+				.filter(({ span }) => span.start < span.end);
+		}
+		if (this.trial.length > 0) this.trial = [];
+		if (this.state.doc.length > LONG) this.#settleSoon();
+		else this.settle();
+		this.#changed(this, transactions);
+	}
+
+	/** Takes over a transaction that was made outside of the editor. */
+	take(transaction: Transaction): void {
+		this.follow([transaction]);
+		this.settle();
+	}
+
+	/** Takes a piece of the text out of force. */
+	mute(piece: Piece): void {
+		this.settle();
+		const within = ({ span }: Piece): boolean => piece.span.start <= span.start && span.end <= piece.span.end;
+		this.#setMuted([...this.muted.filter((one) => !within(one)), piece]);
+	}
+
+	/** Brings a muted piece back; all of them where none is named. */
+	unmute(piece?: Piece): void {
+		this.settle();
+		this.#setMuted(piece ? this.muted.filter((one) => one !== piece) : []);
+	}
+
+	#setMuted(pieces: readonly Piece[]): void {
+		this.#mutedAhead = pieces;
+		this.muted = pieces;
+	}
+
+	/** Changes the text from outside the editor. */
+	dispatch(spec: TransactionSpec): void {
+		this.take(this.state.update(spec));
+	}
+
+	/** Replaces the whole text, given or not, as one step that can be undone. */
+	replace(text: string, caret = 0): void {
+		this.dispatch({
+			changes: { from: 0, to: this.state.doc.length, insert: text },
+			selection: { anchor: Math.min(caret, text.length) },
+			filter: false
+		});
+	}
+}

@@ -1,0 +1,183 @@
+import type { Candidate } from '../core/cascade/index.ts';
+import {
+	parseSheet,
+	ruleAt,
+	sliceOf,
+	walk,
+	type Declaration,
+	type Rule,
+	type Sheet
+} from '../core/css/index.ts';
+import { setDeclaration, takeOut, writeInto, type Wished } from '../core/css/edit/index.ts';
+import { fromInterval, isEverything, type Interval } from '../core/interval/index.ts';
+import type { Direction } from '../core/media/index.ts';
+import { wholeSelector } from '../core/selector/index.ts';
+import { shifted, type FilePlace } from '../core/text/index.ts';
+import { conditionFor, NO_CONDITION, sheetDirection } from './condition.ts';
+import { sheetPartAt, sheetParts } from './sheetParts.ts';
+
+import type { Working } from './working.ts';
+
+/** Where a value is to go. */
+export type Target =
+	| {
+			readonly kind: 'rule';
+			readonly file: string;
+			readonly selector: string;
+			/** Offset in the file of the rule that it overrides or that says it so far; null for a rule at the end. */
+			readonly after: number | null;
+	  }
+	/** The style attribute that says it so far: the place of the declaration. */
+	| { readonly kind: 'style'; readonly file: string; readonly start: number; readonly end: number };
+
+/** A value as it is written by a declaration, with its flag. */
+export const withFlag = (text: string, from: Candidate | undefined): string =>
+	from?.important ? `${text} !important` : text;
+
+/** What is to be written for a property: a value without its flag, and whether it has one. */
+export function wishedOf(property: string, written: string): Wished & { readonly important: boolean } {
+	const [, bare = written, flag] = /^([\s\S]*?)\s*(!\s*important)?\s*$/i.exec(written) ?? [];
+	return { property, value: bare.trim(), important: flag !== undefined };
+}
+
+/** Why something cannot be written, with the place. */
+export interface Refusal {
+	readonly sentence: string;
+	readonly place?: FilePlace;
+}
+
+/** Texts that edits are made in, and which of them are given. */
+export interface Desk {
+	readonly working: Working;
+	readonly kind: (file: string) => 'page' | 'sheet';
+	readonly isGiven: (file: string) => boolean;
+}
+
+/** A sheet of a file: all of it, or a `<style>` of a page. */
+export interface Part {
+	readonly sheet: Sheet;
+	/** Where it begins in the file. */
+	readonly from: number;
+}
+
+/** The sheet that an offset of a file, as it was before all changes, lies in; without one the file's last. */
+export function partAt({ working, kind }: Desk, file: string, offset: number | null): Part | undefined {
+	const text = working.text(file);
+	if (text === undefined) return undefined;
+	const part =
+		offset === null
+			? sheetParts(text, kind(file)).at(-1)
+			: sheetPartAt(text, kind(file), working.now(file, offset));
+	return part && { sheet: parseSheet(text.slice(part.start, part.end)), from: part.start };
+}
+
+/** The direction of the sheet that a target is in. */
+export function directionAt(desk: Desk, target: Target): Direction {
+	const part = target.kind === 'rule' ? partAt(desk, target.file, target.after) : undefined;
+	return part ? sheetDirection(part.sheet) : 'up';
+}
+
+/** Why nothing is written into a file. */
+export const locked = (file: string): Refusal => ({ sentence: `${file} is given: it is left as it is.` });
+
+/** The rule that begins at an offset of a sheet. */
+function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {
+	for (const node of walk(sheet)) if (node.kind === 'rule' && node.span.start === offset) return node;
+	return undefined;
+}
+
+/**
+ * Writes a value into a target, for an interval of widths or (null) for all; undefined where that is done, else why it
+ * cannot be.
+ */
+export function writeValue(
+	desk: Desk,
+	target: Target,
+	interval: Interval | null,
+	wished: Wished
+): Refusal | undefined {
+	const { file } = target;
+	if (desk.isGiven(file)) return locked(file);
+	if (target.kind === 'style') {
+		if (interval) return { sentence: 'A style attribute holds at every width: it has no conditions.' };
+		const start = desk.working.now(file, target.start);
+		const css = (desk.working.text(file) ?? '').slice(start, desk.working.now(file, target.end));
+		const sheet = parseSheet(`*{${css}}`);
+		const [rule] = sheet.children;
+		if (rule?.kind !== 'rule') return { sentence: 'The style attribute cannot be read.' };
+		desk.working.change(file, shifted(setDeclaration(sheet, rule, wished), start - 2));
+		return undefined;
+	}
+	const part = partAt(desk, file, target.after);
+	if (!part) return { sentence: `${file} has no sheet to write in.` };
+	const { sheet, from } = part;
+	const isConditional = interval !== null && !isEverything(fromInterval(interval));
+	const condition = isConditional ? conditionFor(sheet, interval) : null;
+	if (condition === undefined) return { sentence: NO_CONDITION };
+	const base =
+		target.after === null ? undefined : ruleFrom(sheet, desk.working.now(file, target.after) - from);
+	const into = { selector: target.selector, condition, ...(base ? { base } : {}) };
+	const done = writeInto(sheet, into, wished);
+	if ('refused' in done) return { sentence: done.refused, place: { path: file, offset: from + done.at } };
+	desk.working.change(file, shifted(done.changes, from));
+	return undefined;
+}
+
+/** The declaration that begins at an offset of a file. */
+function declarationFrom(
+	desk: Desk,
+	file: string,
+	offset: number
+): { readonly part: Part; readonly node: Declaration } | undefined {
+	const part = partAt(desk, file, offset);
+	if (!part) return undefined;
+	const at = desk.working.now(file, offset) - part.from;
+	for (const node of walk(part.sheet))
+		if (node.kind === 'declaration' && node.span.start === at) return { part, node };
+	return undefined;
+}
+
+/** Sets a property in the rule, or style attribute, of a declaration, by its place before all changes; undefined where that is done. */
+export function setBeside(desk: Desk, { file, span, hit }: Candidate, wished: Wished): Refusal | undefined {
+	if (desk.isGiven(file)) return locked(file);
+	const found = hit ? declarationFrom(desk, file, span.start) : undefined;
+	if (!hit) return writeValue(desk, { kind: 'style', file, ...span }, null, wished);
+	if (!found || found.node.parent.kind === 'sheet')
+		return { sentence: 'The rule of this declaration is not there any more.' };
+	const { sheet, from } = found.part;
+	desk.working.change(file, shifted(setDeclaration(sheet, found.node.parent, wished), from));
+	return undefined;
+}
+
+/** Takes declarations of sheets and style attributes out, by their places before all changes; undefined where that is done. */
+export function takeOutAll(desk: Desk, places: readonly Candidate[]): Refusal | undefined {
+	const given = places.find(({ file }) => desk.isGiven(file));
+	if (given) return locked(given.file);
+	for (const { file, span, hit, written } of places) {
+		if (!hit) {
+			const [start, end] = [desk.working.now(file, span.start), desk.working.now(file, span.end)];
+			const [close = ''] = /^\s*;?\s*/.exec(desk.working.text(file)?.slice(end) ?? '') ?? [];
+			desk.working.change(file, [{ start, end: end + close.length, text: '' }]);
+			continue;
+		}
+		const found = declarationFrom(desk, file, span.start);
+		// What is seen may be a moment behind the text: nothing else is taken out for it.
+		if (!found || sliceOf(found.part.sheet.source, found.node.value) !== written)
+			return {
+				sentence: 'This declaration cannot be taken out as it stands now.',
+				place: { path: file, offset: span.start }
+			};
+		desk.working.change(file, shifted(takeOut(found.part.sheet, found.node), found.part.from));
+	}
+	return undefined;
+}
+
+/** The rule that a candidate of a sheet stands in, by its selector and place; undefined for attributes. */
+export function ruleOf(
+	desk: Desk,
+	{ file, span, hit }: Candidate
+): { readonly selector: string; readonly after: number } | undefined {
+	const part = hit ? partAt(desk, file, span.start) : undefined;
+	const rule = part && ruleAt(part.sheet, span.start - part.from);
+	return rule && { selector: wholeSelector(part.sheet.source, rule), after: part.from + rule.span.start };
+}

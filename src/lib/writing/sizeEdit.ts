@@ -1,0 +1,159 @@
+import {
+	parseSheet,
+	walk,
+	type AtRule,
+	type Declaration,
+	type Node,
+	type Rule,
+	type Sheet
+} from '../core/css/index.ts';
+import { commentOver, setDeclaration, spreadRule, takeOut, writeInto } from '../core/css/edit/index.ts';
+import { wholeSelector } from '../core/selector/index.ts';
+import type { Declared } from '../core/scale/index.ts';
+import type { Change } from '../core/text/index.ts';
+import type { Desk, Refusal } from './declaration.ts';
+
+/** How a comment of ours about sizes begins: a newer one takes its place. */
+export const JUDGED = 'Judged at';
+
+/** Where sizes are written. */
+export interface SizesInto {
+	readonly desk: Desk;
+	/** The hand-written sheets of the page, in its order: what they say is replaced where it stands. */
+	readonly files: readonly string[];
+	/** The sheet that what is new goes into. */
+	readonly home: string;
+}
+
+const plain = (selector: string): string => selector.replace(/\s+/g, ' ').trim();
+
+/** Whether a declaration holds under some condition only. */
+function isConditional(declaration: Declaration): boolean {
+	for (let at: Node | Sheet = declaration; at.kind !== 'sheet'; at = at.parent)
+		if (at.kind === 'at-rule' && at.name !== 'layer') return true;
+	return false;
+}
+
+/** The declarations of a property in the rules of just this selector, in source order. */
+function saidIn(sheet: Sheet, { selector, property }: Declared): Declaration[] {
+	const found: Declaration[] = [];
+	for (const node of walk(sheet)) {
+		if (node.kind !== 'declaration' || node.property !== property || node.parent.kind === 'sheet') continue;
+		const rule = ruleAround(node);
+		if (rule && plain(wholeSelector(sheet.source, rule)) === plain(selector)) found.push(node);
+	}
+	return found;
+}
+
+function ruleAround(declaration: Declaration): Rule | undefined {
+	for (let at: Node | Sheet = declaration; at.kind !== 'sheet'; at = at.parent)
+		if (at.kind === 'rule') return at;
+	return undefined;
+}
+
+/**
+ * Writes declarations that hold at every width: where one stands already, in a rule of just that selector, its value is
+ * replaced there, and what the same selector says under conditions is taken out; what is nowhere goes into the home sheet.
+ * Undefined where that is done, else why it cannot be, with the place.
+ */
+export function writeSizes(into: SizesInto, wished: readonly Declared[], comment = ''): Refusal | undefined {
+	const { desk, home } = into;
+	if (desk.isGiven(home)) return { sentence: `${home} is given: it is left as it is. Choose another sheet.` };
+	const files = into.files.filter((file) => !desk.isGiven(file));
+	// One parse a sheet for all that stands there already.
+	const missing: Declared[] = [];
+	const placed = new Map<string, { sheet: Sheet; changes: Change[] }>();
+	for (const file of files) {
+		const text = desk.working.text(file);
+		if (text !== undefined) placed.set(file, { sheet: parseSheet(text), changes: [] });
+	}
+	for (const one of wished) {
+		const all = [...placed].flatMap(([file, { sheet }]) =>
+			saidIn(sheet, one).map((declaration) => ({ file, sheet, declaration }))
+		);
+		const base = all.findLast(({ declaration }) => !isConditional(declaration));
+		for (const { file, sheet, declaration } of all) {
+			const changes = placed.get(file)?.changes;
+			if (declaration === base?.declaration) {
+				if (one.fallback !== '') continue;
+				const { parent } = declaration;
+				if (parent.kind !== 'sheet') changes?.push(...setDeclaration(sheet, parent as Rule | AtRule, one));
+			} else changes?.push(...takeOut(sheet, declaration));
+		}
+		if (base && one.fallback !== '') {
+			const { sheet, declaration } = base;
+			const value = `${one.fallback};\n${lineIndent(sheet.source, declaration.span.start)}${one.property}: ${one.value}`;
+			const { start, end } = declaration.value;
+			placed.get(base.file)?.changes.push({ start, end, text: value });
+		}
+		if (!base) missing.push(one);
+	}
+	for (const [file, { changes }] of placed) desk.working.change(file, merged(changes));
+	for (const one of missing) {
+		const text = desk.working.text(home);
+		if (text === undefined) return { sentence: `${home} has no sheet to write in.` };
+		const sheet = parseSheet(text);
+		const value = one.fallback === '' ? one.value : `${one.fallback};\n\t${one.property}: ${one.value}`;
+		const done = writeInto(
+			sheet,
+			{ selector: one.selector, condition: null, first: one.selector === ':root' },
+			{ property: one.property, value }
+		);
+		if ('refused' in done) return { sentence: done.refused, place: { path: home, offset: done.at } };
+		desk.working.change(home, done.changes);
+	}
+	const [first] = missing;
+	if (first) {
+		const sheet = parseSheet(desk.working.text(home) ?? '');
+		const declaration = saidIn(sheet, first).at(-1);
+		const rule = declaration && ruleAround(declaration);
+		if (rule) desk.working.change(home, spreadRule(sheet, rule));
+	}
+	if (comment !== '') return commented(into, wished, comment);
+	return undefined;
+}
+
+const lineIndent = (source: string, offset: number): string =>
+	/(?:^|\n)([^\S\n]*)[^\n]*$/.exec(source.slice(0, offset))?.[1] ?? '';
+
+/** Changes of one text in order, none inside another: what is taken out with its rule takes what was in it along. */
+function merged(changes: readonly Change[]): Change[] {
+	const sorted = [...changes].sort((a, b) => a.start - b.start || b.end - a.end);
+	const all: Change[] = [];
+	for (const change of sorted) {
+		const last = all.at(-1);
+		if (last && change.start < last.end) {
+			if (change.end > last.end) all[all.length - 1] = { ...last, end: change.end };
+		} else all.push(change);
+	}
+	return all;
+}
+
+const EARLIER = new RegExp(`/\\* ${JUDGED}[^*]*\\*/\\s*$`);
+
+/** Puts a comment over the rule of the first of some declarations, in place of an earlier one of ours. */
+function commented(
+	{ desk, files }: SizesInto,
+	wished: readonly Declared[],
+	comment: string
+): Refusal | undefined {
+	const [first] = wished;
+	for (const file of files) {
+		const sheet = parseSheet(desk.working.text(file) ?? '');
+		const declaration = first && saidIn(sheet, first).at(-1);
+		const rule = declaration && ruleAround(declaration);
+		if (!rule) continue;
+		const [earlier] = EARLIER.exec(sheet.source.slice(0, rule.span.start)) ?? [];
+		if (earlier !== undefined) {
+			const start = rule.span.start - earlier.length;
+			const text = `/* ${comment} */`;
+			desk.working.change(file, [{ start, end: start + earlier.trimEnd().length, text }]);
+			return undefined;
+		}
+		const done = commentOver(sheet, rule.span.start, rule.span.end, comment);
+		if ('refused' in done) return { sentence: done.refused, place: { path: file, offset: done.at } };
+		desk.working.change(file, done.changes);
+		return undefined;
+	}
+	return undefined;
+}

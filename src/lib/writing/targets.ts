@@ -1,0 +1,144 @@
+import type { Candidate, Case, Outcome } from '../core/cascade/index.ts';
+import { candidatesFor, compareSpecificity, type Specificity } from '../core/selector/index.ts';
+import { elementAt, type ElementPath } from '../core/html/index.ts';
+import type { InquiredPage } from '../inquiry/page.ts';
+import { ruleOf, type Desk, type Refusal, type Target } from './declaration.ts';
+
+/** A place that a value can be written to, with what is known of it. */
+export interface Choice {
+	readonly target: Target;
+	/** Whether a rule of that selector is there already. */
+	readonly exists: boolean;
+	readonly specificity: Specificity | null;
+}
+
+/** Files of a page that are ours, and hold sheets: in the order of its sheets. */
+const ownFiles = (page: InquiredPage, { isGiven }: Desk): string[] =>
+	page.sheets
+		.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : from.kind === 'inline' ? [page.path] : []))
+		.filter((file, i, all) => !isGiven(file) && all.lastIndexOf(file) === i);
+
+/** The rules of ours that hit an element, the strongest first, each selector of a file once. */
+function ownRules(desk: Desk, { applying }: Case): Choice[] {
+	const found = new Map<string, Choice & { readonly order: readonly number[]; readonly bare: boolean }>();
+	for (const { declared, hit } of applying) {
+		const { rule, file, offset, source, text, conditions } = declared;
+		if (!rule || hit.states.length > 0 || declared.scopes.length > 0 || desk.isGiven(file)) continue;
+		const selector = source.slice(rule.prelude.start, rule.prelude.end);
+		const target: Target = { kind: 'rule', file, selector, after: offset + rule.span.start };
+		const bare = conditions.length === 0;
+		const before = found.get(`${file} ${selector}`);
+		// The rule without conditions is the one that others override.
+		if (before?.bare && !bare) continue;
+		found.set(`${file} ${selector}`, {
+			target,
+			exists: true,
+			specificity: hit.specificity,
+			order: [text, rule.span.start],
+			bare
+		});
+	}
+	const order = (a: readonly number[], b: readonly number[]): number =>
+		(b[0] ?? 0) - (a[0] ?? 0) || (b[1] ?? 0) - (a[1] ?? 0);
+	return [...found.values()]
+		.sort(
+			(a, b) =>
+				compareSpecificity(b.specificity ?? [0, 0, 0], a.specificity ?? [0, 0, 0]) || order(a.order, b.order)
+		)
+		.map(({ target, exists, specificity }) => ({ target, exists, specificity }));
+}
+
+/** New rules for an element: the selectors of Reach, at the end of a file of ours. */
+function newRules(page: InquiredPage, path: ElementPath, file: string): Choice[] {
+	const element = elementAt(page.page, path);
+	if (!element) return [];
+	return candidatesFor(element)
+		.filter(({ rung, fragile }) => rung !== 'part' && fragile === '')
+		.map(({ selector, specificity }) => ({
+			target: { kind: 'rule', file, selector, after: null },
+			exists: false,
+			specificity
+		}));
+}
+
+/** The style attribute or the rule of ours that a value comes from. */
+function saying(desk: Desk, from: Candidate | undefined): Choice | undefined {
+	if (!from || from.attribute !== null || desk.isGiven(from.file)) return undefined;
+	if (!from.hit) {
+		const { start, end } = from.span;
+		return { target: { kind: 'style', file: from.file, start, end }, exists: true, specificity: null };
+	}
+	const rule = ruleOf(desk, from);
+	return (
+		rule && {
+			target: { kind: 'rule', file: from.file, ...rule },
+			exists: true,
+			specificity: from.hit.specificity
+		}
+	);
+}
+
+/** What is written for: selected elements of a page, and the file where new rules go. */
+export interface For {
+	readonly page: InquiredPage;
+	readonly paths: readonly ElementPath[];
+	readonly file: string;
+}
+
+const keyOf = ({ target }: Choice): string =>
+	target.kind === 'rule' ? `${target.file} ${target.selector}` : 'style';
+
+/**
+ * Where a value of selected elements can go, the likeliest first: what says it so far on the first of them, where that
+ * is ours; then the rules of ours that hit it, and selectors for new ones. Of several elements those rules are left that
+ * hit them all. `cases` are those of each.
+ */
+export function choicesFor(
+	desk: Desk,
+	{ page, paths, file }: For,
+	cases: readonly Case[],
+	outcome: Outcome | undefined
+): Choice[] | Refusal {
+	const [of, ...others] = cases;
+	const [path] = paths;
+	if (!of || !path) return { sentence: 'Nothing is selected.' };
+	const own = ownFiles(page, desk);
+	const home = own.includes(file) ? file : own.at(-1);
+	const from = outcome?.kind === 'own' ? outcome.own.winner : undefined;
+	const first = saying(desk, from);
+	const rules = ownRules(desk, of);
+	if (others.length > 0) {
+		const shared = others.map((one) => new Set(ownRules(desk, one).map(keyOf)));
+		const common = [...(first ? [first] : []), ...rules].filter((choice) =>
+			shared.every((keys) => keys.has(keyOf(choice)))
+		);
+		return common.length > 0
+			? unique(common)
+			: { sentence: 'No rule of ours hits all that is selected: Reach can give them a class.' };
+	}
+	// What is given can be overridden by the same selector, in a file of ours.
+	const again: Choice[] =
+		from?.hit && !first && home !== undefined
+			? [
+					{
+						target: { kind: 'rule', file: home, selector: from.hit.selector, after: null },
+						exists: false,
+						specificity: from.hit.specificity
+					}
+				]
+			: [];
+	const all = [
+		...(first ? [first] : []),
+		...again,
+		...rules,
+		...(home === undefined ? [] : newRules(page, path, home))
+	];
+	return all.length > 0
+		? unique(all)
+		: { sentence: 'Every sheet of this page is given: there is none of ours to write in.' };
+}
+
+function unique(all: readonly Choice[]): Choice[] {
+	const keys = new Set<string>();
+	return all.filter((one) => !keys.has(keyOf(one)) && keys.add(keyOf(one)));
+}

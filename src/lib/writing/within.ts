@@ -1,0 +1,27 @@
+import { shifted, type Change } from '../core/text/index.ts';
+import type { Proposed } from './proposed.ts';
+import { locked, partAt, type Desk, type Part } from './declaration.ts';
+
+/** A selection of a file, offsets in its text. */
+export interface Chosen {
+	readonly file: string;
+	readonly from: number;
+	readonly to: number;
+}
+
+/** Makes an edit of the sheet around a selection, and tells what was made. */
+export function within<Made extends { readonly changes: readonly Change[] }>(
+	desk: Desk,
+	{ file, from }: Chosen,
+	make: (part: Part) => Made | { readonly refused: string; readonly at: number },
+	told: (made: Made, part: Part) => Proposed
+): Proposed {
+	if (desk.isGiven(file)) return locked(file);
+	const part = partAt(desk, file, from);
+	if (!part) return { sentence: 'The caret is in no sheet.' };
+	const made = make(part);
+	if ('refused' in made)
+		return { sentence: made.refused, place: { path: file, offset: part.from + made.at } };
+	desk.working.change(file, shifted(made.changes, part.from));
+	return told(made, part);
+}
