@@ -1,5 +1,4 @@
-import { unwrapRules, wrapRules } from '../core/css/index.ts';
-import { handOf } from '../core/css/edit/hand.ts';
+import { handOf, unwrapRules, wrapRules } from '../core/css/edit/index.ts';
 import { printInterval, type Interval } from '../core/interval/index.ts';
 import { conditionFor, NO_CONDITION } from './condition.ts';
 import type { Proposed } from './proposed.ts';

@@ -1,15 +1,10 @@
-import type { Span } from '../css/node.ts';
 import { lineStarts, placeAt } from '../text/index.ts';
 import { PAGE_LIMITS } from './bounded.ts';
 import { attribute, type Page, type PageElement } from './page.ts';
-import { styleLengths } from './styleLengths.ts';
+import { styleLengths, type PageNote } from './styleLengths.ts';
 import { tagsOf, type Tag } from './tags.ts';
 
-/** What a browser mends or lets pass in a page's source, with its place and a sentence for the person. */
-export interface PageNote {
-	readonly span: Span;
-	readonly sentence: string;
-}
+export type { PageNote };
 
 /** Elements without content (HTML §13.1.2): they have no end tag. */
 const VOID = new Set(

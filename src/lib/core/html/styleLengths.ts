@@ -1,5 +1,11 @@
 import { attribute, type Page } from './page.ts';
-import type { PageNote } from './notes.ts';
+import type { Span } from '../css/node.ts';
+
+/** What a browser mends or lets pass in a page's source, with its place and a sentence for the person. */
+export interface PageNote {
+	readonly span: Span;
+	readonly sentence: string;
+}
 
 /** What a script sets when it measures and places: sizes, places and moves. */
 const PLACES =

@@ -13,7 +13,7 @@ import {
 	type Rational
 } from '../interval/index.ts';
 import type { Called, Expression, Rounding } from './expression.ts';
-import { constantOf, line, typed, type LengthContext, type Quantity } from './form.ts';
+import { constantOf, line, type Quantity } from './form.ts';
 
 /** A number to the nearest multiple of a step, as a strategy has it (CSS Values 4 §10.3); exact. */
 function rounded(how: Rounding, value: Rational, step: Rational): Rational {
@@ -63,13 +63,13 @@ export function constantCall(
 		Expression,
 		{ kind: 'sign' } | { kind: 'round' } | { kind: 'mod' | 'rem' } | { kind: 'call' }
 	>,
-	context: LengthContext
+	quantityOf: (part: Expression) => Quantity | undefined
 ): Quantity | undefined {
 	const of = expression.kind === 'sign' ? [expression.of] : expression.of;
 	const parts: Quantity[] = [];
 	const values: Rational[] = [];
 	for (const one of of) {
-		const part = typed(one, context);
+		const part = quantityOf(one);
 		const value = part && constantOf(part.form);
 		if (!value) return undefined;
 		parts.push(part);

@@ -2,13 +2,13 @@ export * from './expression.ts';
 export {
 	constantOf,
 	line,
-	quantity,
 	valueAt,
 	type Form,
 	type LengthContext,
 	type Line,
 	type Quantity
 } from './form.ts';
+export { quantity } from './quantity.ts';
 export {
 	chosenOf,
 	joined,

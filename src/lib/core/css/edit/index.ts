@@ -11,6 +11,7 @@ export { isFlowRelative } from './order.ts';
 export { writeInto, type Into, type WishedCondition, type Written } from './rule.ts';
 export { commentOver, joinBlocks, partBlock, putRules, takeRules } from './arrange.ts';
 export { moveRule } from './move.ts';
+export { unwrapRules, wrapRules } from './wrap.ts';
 export { spreadRule } from './spread.ts';
 export { copyBlocks } from './split.ts';
 export { givenBy, inlineCustomProperty, isCustomName, useCustomProperty } from './customProperty.ts';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { applyChanges } from '../text/index.ts';
-import { habitsOf, parseSheet, unwrapRules, walk, wrapRules } from './index.ts';
-import { handOf } from './edit/index.ts';
+import { applyChanges } from '../../text/index.ts';
+import { habitsOf, parseSheet, walk } from '../index.ts';
+import { handOf, unwrapRules, wrapRules } from './index.ts';
 
 /** A sheet with `|` at the ends of the selection, after rules were wrapped. */
 function wrapped(marked: string, condition = '(width >= 700px)', join = false): string {

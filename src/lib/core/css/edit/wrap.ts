@@ -1,9 +1,9 @@
-import type { Change } from '../text/index.ts';
-import { indentAt, isFirstOnLine } from './edit/line.ts';
-import { reindentedLines } from './edit/lines.ts';
-import { isClosed, sliceOf, walk, type AtRule, type Sheet } from './node.ts';
-import { isPrologue } from './prologue.ts';
-import { runAt } from './run.ts';
+import type { Change } from '../../text/index.ts';
+import { indentAt, isFirstOnLine } from './line.ts';
+import { reindentedLines } from './lines.ts';
+import { isClosed, sliceOf, walk, type AtRule, type Sheet } from '../node.ts';
+import { isPrologue } from '../prologue.ts';
+import { runAt } from '../run.ts';
 
 const indented = (text: string, indent: string): string => reindentedLines(text, (own) => indent + own);
 
