@@ -9,19 +9,8 @@ import { syntaxTree } from '@codemirror/language';
 import type { EditorState, Extension } from '@codemirror/state';
 import { caretAt, type Caret } from '../core/css/index.ts';
 import type { Words } from '../core/site/index.ts';
+import { hostOf } from './host.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
-
-const NONE: Words = {
-	classes: [],
-	ids: [],
-	tags: [],
-	styled: new Map(),
-	customProperties: new Map(),
-	conditions: []
-};
-
-/** What the page in the frames has names for; the Bench puts it here. */
-export const pageWords: { of: () => Words } = { of: () => NONE };
 
 /** The grammar is large: it comes when something is first completed. */
 const grammar = () => insist(() => import('../core/grammar/index.ts'));
@@ -139,7 +128,7 @@ async function complete(
 	const bracket = caret.kind === 'media' && text[caret.from - 1] === '(' ? 1 : 0;
 	return {
 		from: offset + caret.from - bracket,
-		options: await optionsFor(caret, pageWords.of()),
+		options: await optionsFor(caret, hostOf(context.state).site.answers.words()),
 		validFor: /^[-@(\w]*$/
 	};
 }

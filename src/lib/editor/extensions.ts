@@ -21,10 +21,12 @@ import {
 	ViewPlugin
 } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
+import type { SiteState } from '../session/site.svelte.ts';
 import { completing } from './complete.ts';
 import { forceBars } from './force.ts';
 import { deles } from './deles.ts';
-import { fileOfEditor, hovers } from './hover.ts';
+import { editorHost } from './host.ts';
+import { hovers } from './hover.ts';
 import { notesAtLines } from './notes.ts';
 import { moving } from './moves.ts';
 import { muting } from './muting.ts';
@@ -103,8 +105,8 @@ const htmlWhenCome = ViewPlugin.fromClass(
 );
 
 /** What every text is edited with; CSS or HTML by its kind. */
-export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extension => [
-	fileOfEditor.of(path),
+export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: string): Extension => [
+	editorHost.of({ site, path }),
 	EditorView.contentAttributes.of({ tabindex: '0' }),
 	lineNumbers(),
 	forceBars,
@@ -122,7 +124,7 @@ export const editorExtensions = (kind: 'page' | 'sheet', path: string): Extensio
 	theme,
 	EditorView.cspNonce.of(document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce ?? ''),
 	kind === 'page' ? [language.of([]), htmlWhenCome] : css(),
-	notesAtLines(path, kind),
+	notesAtLines(kind),
 	muting,
 	deles,
 	nudging(kind),

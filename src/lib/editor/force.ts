@@ -20,7 +20,7 @@ import {
 	type Rational
 } from '../core/interval/index.ts';
 import type { Force, Said } from '../core/site/index.ts';
-import { fileOfEditor } from './hover.ts';
+import { hostOf } from './host.ts';
 
 /** What is in force at which widths, and where the carriage stands. */
 export interface InForce {
@@ -39,14 +39,6 @@ interface End {
 	readonly at: number;
 	readonly from: Rational;
 }
-
-/** What is done with the end of a bar that is dragged; the Bench puts it here. */
-export const barEnds: {
-	/** An end is taken: of the rule or block at an offset of a file. */
-	begin: (path: string, offset: number, from: Rational) => void;
-	/** It is to be at a width, CSS px. */
-	put: (px: number) => void;
-} = { begin: () => undefined, put: () => undefined };
 
 /** The breakpoints that an interval ends at; what ends at 699 or 699.98 ends at the breakpoint 700. */
 const endsOf = ({ lo, hi, hiClosed }: Interval, place: (px: number) => number): End[] => {
@@ -220,18 +212,18 @@ function take(view: EditorView, from: number, event: PointerEvent): boolean {
 	const [end] = bar.ends.toSorted((a, b) => off(a) - off(b));
 	if (!end || off(end) > NEAR) return false;
 	const [least, most] = bar.scale;
-	const path = view.state.facet(fileOfEditor);
+	const { site, path } = hostOf(view.state);
 	const gone = new AbortController();
 	const { signal } = gone;
 	let moved = false;
 	const move = ({ clientX, shiftKey }: PointerEvent): void => {
 		const by = clientX - event.clientX;
 		if (!moved && Math.abs(by) < SLACK) return;
-		if (!moved) barEnds.begin(path, from, end.from);
+		if (!moved) site.actions.takeEnd(path, from, end.from);
 		moved = true;
 		const part = by / width / (shiftKey ? FINE : 1);
 		const px = toNumber(end.from) * (most / least) ** part;
-		barEnds.put(Math.round(Math.min(most, Math.max(least, px))));
+		site.actions.putEnd(Math.round(Math.min(most, Math.max(least, px))));
 	};
 	addEventListener('pointermove', move, { signal });
 	for (const type of ['pointerup', 'pointercancel']) addEventListener(type, () => gone.abort(), { signal });

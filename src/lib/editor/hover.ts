@@ -1,5 +1,5 @@
 import { insist } from '../session/insist.ts';
-import { Facet, type EditorState, type Extension } from '@codemirror/state';
+import type { EditorState, Extension } from '@codemirror/state';
 import { EditorView, hoverTooltip } from '@codemirror/view';
 import { parseSheet, walk, type Rule, type Span } from '../core/css/index.ts';
 import { rationalFromNumber, toNumber } from '../core/interval/index.ts';
@@ -18,15 +18,9 @@ import {
 import { lengthContext } from '../core/media/index.ts';
 import { elementsOf, selectorsIn, wholeSelector } from '../core/selector/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
-import { pageWords } from './complete.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
-import { counted, hitsOf, outlining, selectorHits, type FileHits } from './hits.ts';
-
-/** The vantages in which a length is told; the Bench puts them here. */
-export const hoverVantages: { of: () => readonly Vantage[] } = { of: () => [] };
-
-/** The path of the file that an editor has. */
-export const fileOfEditor = Facet.define<string, string>({ combine: ([path = '']) => path });
+import { counted, hitsOf, type FileHits } from '../inquiry/hits.ts';
+import { hostOf, type EditorHost } from './host.ts';
 
 /** Units whose px depend on the element, which a sheet alone does not tell. */
 const BY_ELEMENT = /^(?:em|ex|ch|ic|lh|cap|cq\w+)$/;
@@ -45,18 +39,18 @@ function lengthCurve(expression: Expression, vantage: Vantage): Curve | undefine
 	return found.kind === 'curve' && found.type === 'length' ? found.curve : undefined;
 }
 
-/** A length in px in each vantage; null where it is the same px everywhere, or not to be told from the text. */
-function lengthLines(expression: Expression): string[] | null {
+/** A length in px in each of some vantages; null where it is the same px everywhere, or not to be told from the text. */
+function lengthLines(expression: Expression, vantages: readonly Vantage[]): string[] | null {
 	const units = unitsOf(expression);
 	if (units.some((unit) => BY_ELEMENT.test(unit)) || units.every((unit) => unit === 'px')) return null;
-	const lines = hoverVantages.of().flatMap((vantage) => {
+	const lines = vantages.flatMap((vantage) => {
 		const length = lengthCurve(expression, vantage);
 		const here = length && valueOn(length, rationalFromNumber(vantage.width));
 		if (!here) return [];
 		const px = toNumber(here);
 		return [`${vantage.name} ${Math.round(vantage.width)}: ${Math.round(px * 1000) / 1000} px`];
 	});
-	const [first] = hoverVantages.of();
+	const [first] = vantages;
 	const curved = first && lengthCurve(expression, first);
 	/** How it goes over all widths, where it is not the same at each. */
 	const goes = curved && (curved.length > 1 || curved[0]?.line.slope.n !== 0n) ? [curveInWords(curved)] : [];
@@ -65,17 +59,18 @@ function lengthLines(expression: Expression): string[] | null {
 }
 
 function wordsAt(state: EditorState, offset: number): Hovered | null {
+	const { answers } = hostOf(state).site;
 	const line = state.doc.lineAt(offset);
 	const at = offset - line.from;
 	for (const match of line.text.matchAll(/--[\w-]+/g)) {
 		if (match.index > at || match.index + match[0].length < at) continue;
-		const value = pageWords.of().customProperties.get(match[0]);
+		const value = answers.words().customProperties.get(match[0]);
 		const said = value === undefined ? 'given a value in no sheet of this page' : `first given: ${value}`;
 		const from = line.from + match.index;
 		return { from, to: from + match[0].length, lines: [`${match[0]} ${said}`] };
 	}
 	const length = lengthAt(line.text, at);
-	const lines = length && lengthLines(length.expression);
+	const lines = length && lengthLines(length.expression, answers.vantages());
 	return length && lines
 		? { from: line.from + length.span.start, to: line.from + length.span.end, lines }
 		: null;
@@ -90,15 +85,19 @@ interface Hovered {
 }
 
 /** What each selector of a rule hits, a line each; the whole of a list of several last. */
-async function hitLines(source: string, rule: Rule, file: string): Promise<string[]> {
+async function hitLines(
+	source: string,
+	rule: Rule,
+	{ site: { answers }, path }: EditorHost
+): Promise<string[]> {
 	const list = selectorsIn(wholeSelector(source, rule));
 	const whole = list.join(', ');
-	const hits = await hitsOf(whole, file);
+	const hits = await hitsOf(answers, whole, path);
 	if (!hits) return [];
 	const { here, elsewhere, near } = hits;
 	const words = (n: number | null | undefined): string =>
 		typeof n === 'number' ? counted(n) : 'no browser reads it';
-	const each = list.length > 1 ? await selectorHits.of(list.map(elementsOf)) : [];
+	const each = list.length > 1 ? await answers.hits(list.map(elementsOf)) : [];
 	return [
 		...each.map((count, i) => `${list[i] ?? ''}: ${words(count)}`),
 		here === null
@@ -137,7 +136,7 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
 			return hovered(node.name, purpose === undefined ? [] : [`${node.property}: ${purpose}`]);
 		}
 		if (node.kind === 'rule' && within(node.prelude)) {
-			const found = hovered(node.prelude, await hitLines(source, node, state.facet(fileOfEditor)));
+			const found = hovered(node.prelude, await hitLines(source, node, hostOf(state)));
 			return found && { ...found, selector: elementsOf(wholeSelector(source, node)) };
 		}
 	}
@@ -150,6 +149,7 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
  */
 export const hovers = (kind: 'page' | 'sheet'): Extension => [
 	hoverTooltip(async (view, offset) => {
+		const { answers } = hostOf(view.state).site;
 		const found = wordsAt(view.state, offset) ?? (await nodeAt(view.state, kind, offset));
 		if (!found) return null;
 		return {
@@ -166,8 +166,8 @@ export const hovers = (kind: 'page' | 'sheet'): Extension => [
 				}
 				return {
 					dom,
-					mount: () => outlining.show(found.selector ?? ''),
-					destroy: () => outlining.show('')
+					mount: () => answers.outline(found.selector ?? ''),
+					destroy: () => answers.outline('')
 				};
 			}
 		};

@@ -4,9 +4,7 @@ import { EditorView, keymap, type Command } from '@codemirror/view';
 import { parseSheet, sliceOf, walk } from '../core/css/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
 import { rulesShown, type InForce } from './force.ts';
-
-/** Where the definition of a custom property is, in the sheets of the page; the Bench puts it here. */
-export const definitions: { show: (name: string) => boolean } = { show: () => false };
+import { hostOf } from './host.ts';
 
 const goTo = (view: EditorView, at: number): void => {
 	view.dispatch({
@@ -15,9 +13,6 @@ const goTo = (view: EditorView, at: number): void => {
 	});
 	view.focus();
 };
-
-/** Proposes to move the rule at the caret so many places down (up: under 0); the Bench puts it here. */
-export const ruleMoves: { ask: (by: number) => boolean } = { ask: () => false };
 
 /** To the next rule that is in force at the carriage, or the one before; around at the end. */
 export const toRuleInForce =
@@ -67,7 +62,7 @@ function customPropertyAt(state: EditorState): string | undefined {
 /** To where the custom property at the caret is first given a value. */
 export const toDefinition: Command = (view) => {
 	const name = customPropertyAt(view.state);
-	return name !== undefined && definitions.show(name);
+	return name !== undefined && hostOf(view.state).site.answers.showDefinition(name);
 };
 
 /** The offset at which a sheet first gives a custom property; undefined where it does not. */
@@ -84,8 +79,8 @@ export function definitionIn(text: string, name: string): number | undefined {
 
 /** Keys that move through a sheet by its rules, and move its rules. */
 export const moving: Extension = keymap.of([
-	{ key: 'Alt-PageUp', run: () => ruleMoves.ask(-1) },
-	{ key: 'Alt-PageDown', run: () => ruleMoves.ask(1) },
+	{ key: 'Alt-PageUp', run: ({ state }) => hostOf(state).site.actions.moveRule(-1) },
+	{ key: 'Alt-PageDown', run: ({ state }) => hostOf(state).site.actions.moveRule(1) },
 	{ key: 'Alt-.', run: toRuleInForce(1) },
 	{ key: 'Alt-,', run: toRuleInForce(-1) },
 	{ key: 'Alt-Enter', run: toDefinition }

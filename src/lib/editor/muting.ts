@@ -3,6 +3,7 @@ import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/
 import { allBut, parseSheet, piecesAt, type Piece, type Span } from '../core/css/index.ts';
 import { attributeAt, parsePage } from '../core/html/index.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
+import { hostOf } from './host.ts';
 import type { FileText } from '../session/texts.svelte.ts';
 
 /** Which stretches of the shown text are out of force. */
@@ -27,13 +28,10 @@ const marks = StateField.define<DecorationSet>({
 	provide: (field) => EditorView.decorations.from(field)
 });
 
-/** Mutes what the caret is in, or brings it back; the Bench puts it here. */
-export const muteKey: { toggle: () => boolean } = { toggle: () => false };
-
 /** What is muted is struck out; Alt M mutes what the caret is in. */
 export const muting: Extension = [
 	marks,
-	keymap.of([{ key: 'Alt-m', run: () => muteKey.toggle() }]),
+	keymap.of([{ key: 'Alt-m', run: ({ state }) => hostOf(state).site.actions.toggleMute() }]),
 	EditorView.theme({
 		'.cm-muted': { textDecoration: 'line-through' },
 		'.cm-muted, .cm-muted *': { color: 'var(--ink-2) !important' }

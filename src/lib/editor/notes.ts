@@ -12,7 +12,7 @@ import type { TextRemark } from '../workers/reading.ts';
 import { tell } from '../session/notices.svelte.ts';
 import { afterFrames } from '../session/painted.ts';
 import { reader } from '../session/reader.ts';
-import { support } from './support.ts';
+import { hostOf } from './host.ts';
 
 class Note extends WidgetType {
 	constructor(readonly sentence: string) {
@@ -59,7 +59,7 @@ function decorate(doc: Text, said: readonly TextRemark[]): DecorationSet {
 const REST = 250;
 
 /** Shows what is broken at the end of its line, a moment after typing has stopped. */
-export const notesAtLines = (path: string, kind: 'page' | 'sheet'): Extension =>
+export const notesAtLines = (kind: 'page' | 'sheet'): Extension =>
 	ViewPlugin.fromClass(
 		class {
 			decorations: DecorationSet = Decoration.none;
@@ -70,17 +70,18 @@ export const notesAtLines = (path: string, kind: 'page' | 'sheet'): Extension =>
 
 			constructor(view: EditorView) {
 				const again = (): void => void this.#again(view);
-				this.#deaf = support.listen(again);
+				this.#deaf = hostOf(view.state).site.support.listen(again);
 				// Reading is no part of the first picture.
 				void afterFrames().then(again);
 			}
 
 			async #again(view: EditorView): Promise<void> {
 				const { doc } = view.state;
+				const { site, path } = hostOf(view.state);
 				if (this.#asked === null) return;
 				this.#asked = doc;
 				try {
-					const remarks = await reader.remarks(path, doc.toString(), kind, support.asked);
+					const remarks = await reader.remarks(path, doc.toString(), kind, site.support.asked);
 					if (this.#asked !== doc || view.state.doc !== doc) return;
 					this.decorations = decorate(doc, remarks);
 					view.dispatch({});

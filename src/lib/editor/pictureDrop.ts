@@ -2,15 +2,9 @@ import { messageOf } from '../core/text/index.ts';
 import { EditorView } from '@codemirror/view';
 import type { Extension } from '@codemirror/state';
 import { relativeAddress } from '../core/site/index.ts';
+import { hostOf } from './host.ts';
 import { api } from '../session/api.ts';
 import type { SiteState } from '../session/site.svelte.ts';
-
-/** The site that dropped pictures come into, the file that is shown, and where a failure is said; the Bench puts them here. */
-export const dropping: {
-	into: { site: SiteState; file: () => string; tell: (sentence: string) => void } | null;
-} = {
-	into: null
-};
 
 /** The folder in which most of the site's pictures are. */
 function pictureFolder({ files }: SiteState): string {
@@ -28,13 +22,11 @@ const isPicture = ({ type }: { type: string }): boolean => type.startsWith('imag
 const plainName = (name: string): string => name.trim().replace(/[^\p{L}\p{N}._-]+/gu, '-');
 
 async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): Promise<void> {
-	const { into } = dropping;
-	if (!into) return;
-	const { site, file, tell } = into;
+	const { site, path: file } = hostOf(view.state);
 	try {
 		const { path } = await api.addPicture(site.id, pictureFolder(site) + plainName(picture.name), picture);
 		await site.refresh();
-		const address = relativeAddress(path, file());
+		const address = relativeAddress(path, file);
 		const { from, to } = view.state.selection.main;
 		const before = view.state.sliceDoc(Math.max(0, from - 6), from);
 		const bare = kind === 'page' || /(url\(\s*)?["'(]$/i.test(before);
@@ -44,9 +36,9 @@ async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): P
 			selection: { anchor: from + insert.length },
 			userEvent: 'input.drop'
 		});
-		tell(`${path} is in the site now.`);
+		site.actions.say(`${path} is in the site now.`);
 	} catch (error) {
-		tell(messageOf(error));
+		site.actions.say(messageOf(error));
 	}
 }
 

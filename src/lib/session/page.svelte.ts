@@ -20,6 +20,7 @@ import {
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import type { PageContent, StagedChange } from '../stage/protocol.ts';
+import type { PageAnswers } from './answers.ts';
 import { errandsDone } from './errands.ts';
 import type { SiteState } from './site.svelte.ts';
 
@@ -54,6 +55,11 @@ export class PageState implements InquiredPage {
 		this.path = path;
 		this.sources = sourcesOf((file) => (file === path ? this.source : text(file)), site.parsers);
 		this.#frameContent = frameContents(site.parsers);
+	}
+
+	/** What can be asked of the page while it is in the frames. */
+	get answers(): PageAnswers {
+		return this.#site.answers;
 	}
 
 	bands(vantage: Vantage): Bands {

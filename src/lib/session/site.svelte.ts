@@ -11,11 +11,17 @@ import {
 import { isCompiled } from '../core/css/index.ts';
 import { parsers } from '../core/site/index.ts';
 import { api, Refused } from './api.ts';
+import { NO_ACTIONS, NO_ANSWERS, type PageAnswers, type SheetActions } from './answers.ts';
 import { Comparer } from './comparer.ts';
+import { StageKeeper } from './stageKeeper.ts';
+import { Support } from './support.ts';
 import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
 import { followStep } from './steps.ts';
 import { openTabs, tabName } from './tab.ts';
 import { FileText, type EditorSetup } from './texts.svelte.ts';
+
+/** The same for the texts of a site. */
+type SiteEditorSetup = (site: SiteState, ...text: Parameters<EditorSetup>) => ReturnType<EditorSetup>;
 import { KeptList } from './keptList.svelte.ts';
 import { listedVantages, Vantages } from './vantages.svelte.ts';
 
@@ -62,6 +68,13 @@ export class SiteState {
 	);
 	/** What reads its texts, for all of its pages. */
 	readonly parsers = parsers();
+	/** What the page in the frames, and all others, can be asked; the screen that shows it answers. */
+	answers: PageAnswers = NO_ANSWERS;
+	#actions: SheetActions = NO_ACTIONS;
+	/** What lays its pages out, and shows them. */
+	readonly stageKeeper: StageKeeper;
+	/** What engines have of what its sheets say. */
+	readonly support = new Support();
 	/** Compares pages before and after edits. */
 	readonly comparer = new Comparer();
 	readonly #drafts: ReturnType<typeof draftKeeper>;
@@ -70,8 +83,9 @@ export class SiteState {
 	#saves = 0;
 	#saving: Promise<void> = Promise.resolve();
 
-	private constructor(record: SiteRecord, tab: string, setup: EditorSetup) {
+	private constructor(record: SiteRecord, tab: string, setup: SiteEditorSetup) {
 		this.id = record.id;
+		this.stageKeeper = new StageKeeper(record.id);
 		this.name = record.name;
 		this.tab = tab;
 		this.files = record.files;
@@ -109,7 +123,7 @@ export class SiteState {
 							for (const one of transactions) followStep(this.texts, changed, one);
 						},
 						() => this.given.has(file.path),
-						setup
+						(kind, path) => setup(this, kind, path)
 					)
 			);
 		this.texts = new Map(texts.map((file) => [file.path, file]));
@@ -118,8 +132,22 @@ export class SiteState {
 		};
 	}
 
+	/** What is done with what is asked for in the sheet's editor. */
+	get actions(): SheetActions {
+		return this.#actions;
+	}
+
+	/** Does a part of what is asked for in the sheet's editor, until what it gives is called. */
+	doing(part: Partial<SheetActions>): () => void {
+		this.#actions = { ...this.#actions, ...part };
+		return () => {
+			const ended = Object.keys(part).map((name) => [name, NO_ACTIONS[name as keyof SheetActions]]);
+			this.#actions = { ...this.#actions, ...(Object.fromEntries(ended) as Partial<SheetActions>) };
+		};
+	}
+
 	/** Opens a site and takes up the drafts of this tab and of tabs that are gone. */
-	static async open(id: number, setup: EditorSetup): Promise<SiteState> {
+	static async open(id: number, setup: SiteEditorSetup): Promise<SiteState> {
 		const [record, tab] = await Promise.all([api.site(id), tabName()]);
 		const site = new SiteState(record, tab, setup);
 		await site.#takeUp(record.drafts, leftDrafts(id));

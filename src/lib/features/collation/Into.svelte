@@ -5,7 +5,6 @@
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import type { Collating } from './collating.svelte.ts';
 	import { intervalOf, type Extent, type Hand, type Held } from './hand.svelte.ts';
-	import { outlining } from '$lib/editor/hits.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { relyingOn } from '$lib/inquiry/relying.ts';
 	import type { Choice } from '$lib/writing/targets.ts';
@@ -57,8 +56,8 @@
 
 	$effect(() => {
 		if (selector === '') return;
-		outlining.show(elementsOf(selector));
-		return () => outlining.show('');
+		page.answers.outline(elementsOf(selector));
+		return () => page.answers.outline('');
 	});
 	/** How many elements the selector hits, in words. */
 	const hits = later({

@@ -12,7 +12,7 @@
 	import { chooseWords, picked, selectionView, type Pick } from '$lib/session/selection.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import { tell } from '$lib/session/notices.svelte.ts';
-	import { openStages, type Stages } from '$lib/session/stages.svelte.ts';
+	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import { stagedChanges, states } from '$lib/session/states.svelte.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/session/stages.svelte.ts';
@@ -114,16 +114,17 @@
 		}
 	};
 
-	/** Opens the stages over an element, for as long as it is there. */
+	/** Shows the stages over an element, for as long as it is there. */
 	function table(parent: HTMLElement): () => void {
 		let gone = false;
-		untrack(() => openStages(parent, site.id, config, talk)).then(
-			(opened) => (gone ? opened.close() : (stages = opened)),
+		untrack(() => site.stageKeeper.take(parent, config, talk)).then(
+			(opened) => {
+				if (!gone) stages = opened;
+			},
 			(error: unknown) => (failure = messageOf(error))
 		);
 		return () => {
 			gone = true;
-			stages?.close();
 			stages = null;
 		};
 	}

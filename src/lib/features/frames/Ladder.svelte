@@ -8,7 +8,6 @@
 		type ElementPath,
 		type PageElement
 	} from '$lib/core/html/index.ts';
-	import { outlining } from '$lib/editor/hits.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { Laid } from './layout.ts';
@@ -101,7 +100,7 @@
 	let own: HTMLButtonElement;
 	export const focus = (): void => own.focus();
 	/** What is selected is drawn in every frame; what is under the pointer is outlined there. */
-	const outline = (at: ElementPath | null): void => outlining.show(at ? selectorOfPath(at) : '');
+	const outline = (at: ElementPath | null): void => page.answers.outline(at ? selectorOfPath(at) : '');
 </script>
 
 <div

@@ -3,7 +3,7 @@ import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf, wholeSelector } from '$lib/core/selector/index.ts';
 import { errandsTo } from '$lib/session/errands.ts';
-import { counted, textHits } from '$lib/editor/hits.ts';
+import { counted } from '$lib/inquiry/hits.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
@@ -48,7 +48,7 @@ async function hitsOtherwise(page: PageState, before: string, after: string): Pr
 		}
 	}
 	const selectors = [...rules.keys()];
-	const [was = [], is = []] = await textHits.of([before, after], selectors.map(elementsOf));
+	const [was = [], is = []] = await page.answers.textHits([before, after], selectors.map(elementsOf));
 	const found = [...rules].flatMap(([selector, file], i) => {
 		const [then, now] = [was[i] ?? 0, is[i] ?? 0];
 		return then === now

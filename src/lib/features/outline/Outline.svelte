@@ -10,7 +10,6 @@
 	} from '$lib/core/html/index.ts';
 	import { UNSEEN, type Unseen } from '$lib/core/presence/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
-	import { outlining } from '$lib/editor/hits.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { picked, selectionView } from '$lib/session/selection.svelte.ts';
 	import { keyOf, outlineRows, type OutlineRow } from './outlineRows.ts';
@@ -108,7 +107,7 @@
 	}
 
 	const outline = (row: OutlineRow | null): void =>
-		outlining.show(row ? selectorOfPath(row.element.path) : '');
+		page.answers.outline(row ? selectorOfPath(row.element.path) : '');
 	const inside = (element: PageElement): string =>
 		element.children.length === 0 ? wordsIn(element, 40) : '';
 	const whole = $derived(elementAt(page.page, selected[0] ?? []) ?? body);

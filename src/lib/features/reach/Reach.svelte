@@ -9,7 +9,7 @@
 	} from '$lib/core/selector/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { CaretRule } from '$lib/editor/caretRule.ts';
-	import { counted, outlining } from '$lib/editor/hits.ts';
+	import { counted } from '$lib/inquiry/hits.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Trace } from '$lib/inquiry/trace.ts';
 	import type { Hits } from '$lib/session/reach.ts';
@@ -157,10 +157,10 @@
 							type="button"
 							class="selector"
 							onclick={() => copy(selector)}
-							onmouseenter={() => outlining.show(elementsOf(selector))}
-							onmouseleave={() => outlining.show('')}
-							onfocus={() => outlining.show(elementsOf(selector))}
-							onblur={() => outlining.show('')}>{selector}</button
+							onmouseenter={() => page.answers.outline(elementsOf(selector))}
+							onmouseleave={() => page.answers.outline('')}
+							onfocus={() => page.answers.outline(elementsOf(selector))}
+							onblur={() => page.answers.outline('')}>{selector}</button
 						>
 						{#if fragile}<span class="note">‸ {fragile}</span>{/if}
 						{#if remark}<span class="note">{remark}</span>{/if}

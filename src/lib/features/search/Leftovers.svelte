@@ -20,7 +20,7 @@
 	const answer = later<FileText, readonly Leftover[]>({
 		question: () => file,
 		about: ({ path }) => path,
-		ask: (of) => leftoversOf(of, page.sources)
+		ask: (of) => leftoversOf(of, page)
 	});
 	const found = $derived(answer.value ?? null);
 	const starts = $derived(lineStarts(file.text));

@@ -1,8 +1,7 @@
 import { walk } from '$lib/core/css/index.ts';
 import { elementsOf, namesIn, wholeSelector } from '$lib/core/selector/index.ts';
-import type { Sources } from '$lib/core/site/index.ts';
 import { sheetParts } from '$lib/writing/sheetParts.ts';
-import { filePages, selectorHits } from '$lib/editor/hits.ts';
+import type { PageState } from '$lib/session/page.svelte.ts';
 import type { FileText } from '$lib/session/texts.svelte.ts';
 
 /** A rule that hits nothing on any page that has its file. */
@@ -18,7 +17,7 @@ export interface Leftover {
  * The rules of a file that hit nothing, on no page that has it, whatever is hovered or focused. A class that no
  * page has may still be set by a script: that is said.
  */
-export async function leftoversOf(file: FileText, sources: Sources): Promise<Leftover[]> {
+export async function leftoversOf(file: FileText, { sources, answers }: PageState): Promise<Leftover[]> {
 	const rules = sheetParts(file.text, file.kind).flatMap((part) => {
 		const source = file.text.slice(part.start, part.end);
 		return [...walk(sources.sheet(source))].flatMap((node) => {
@@ -28,8 +27,8 @@ export async function leftoversOf(file: FileText, sources: Sources): Promise<Lef
 		});
 	});
 	const asked = rules.map((rule) => rule.asked);
-	const [here, elsewhere] = await Promise.all([selectorHits.of(asked), filePages.hits(file.path, asked)]);
-	const known = filePages.names(file.path);
+	const [here, elsewhere] = await Promise.all([answers.hits(asked), answers.otherHits(file.path, asked)]);
+	const known = answers.names(file.path);
 	return rules.flatMap(({ offset, selector }, i) => {
 		const counts = [here[i], ...[...elsewhere.values()].map((one) => one[i])];
 		// What no engine reads is not asked about.

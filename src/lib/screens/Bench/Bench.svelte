@@ -12,11 +12,9 @@
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import type { Lie } from '$lib/core/original/index.ts';
-	import { barEnds } from '$lib/editor/force.ts';
 	import type { Chosen } from '$lib/writing/within.ts';
 	import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
-	import { support } from '$lib/editor/support.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import type { StageConfig } from '$lib/session/stages.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
@@ -25,7 +23,9 @@
 	import type { CaretRule } from '$lib/editor/caretRule.ts';
 	import type { Trace } from '$lib/inquiry/trace.ts';
 	import { reachOf, type Hits } from '$lib/session/reach.ts';
-	import { giveAnswers, pagesOf, rulesOf } from './answers.ts';
+	import type { Rational } from '$lib/core/interval/index.ts';
+	import { NO_ANSWERS } from '$lib/session/answers.ts';
+	import { answersOf, pagesOf, rulesOf } from './answers.ts';
 	import Below, { type Tab } from './Below.svelte';
 	import FramesTable from '$lib/features/frames/FramesTable.svelte';
 	import { lookingKeys } from '$lib/features/frames/lookingKeys.ts';
@@ -148,11 +148,13 @@
 	const IN_STEP = 'vantaggio-in-step';
 	let inStep = $state(store.get(IN_STEP) !== 'no');
 	$effect(() => void store.set(IN_STEP, inStep ? 'yes' : 'no'));
-	$effect(() => support.take(site));
+	$effect(() => site.support.take(site.kept.target.list[0]));
 
 	$effect(() => {
 		const vantages = () => site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
-		giveAnswers(site, page, vantages, stages, toPlace);
+		const of = site;
+		of.answers = answersOf(of, page, vantages, stages, toPlace);
+		return () => (of.answers = NO_ANSWERS);
 	});
 
 	async function traceIn(path: ElementPath, pseudo = ''): Promise<Trace | null> {
@@ -162,10 +164,9 @@
 	}
 
 	$effect(() => {
-		barEnds.begin = (path, offset, from) =>
+		const takeEnd = (path: string, offset: number, from: Rational): void =>
 			void writing.propose(({ shifting }) => shifting.beginBlock(path, offset, from, bands.thresholds));
-		barEnds.put = (px) => edits?.shifting.put(px);
-		return () => (barEnds.begin = barEnds.put = () => undefined);
+		return site.doing({ takeEnd, putEnd: (px) => edits?.shifting.put(px) });
 	});
 
 	const selectedName = $derived(

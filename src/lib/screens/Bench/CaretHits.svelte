@@ -2,7 +2,7 @@
 	import { printPaths, type ElementPath } from '$lib/core/html/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import { caretRule, type CaretRule } from '$lib/editor/caretRule.ts';
-	import { counted, hitsOf, outlining } from '$lib/editor/hits.ts';
+	import { counted, hitsOf } from '$lib/inquiry/hits.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { FileText } from '$lib/session/texts.svelte.ts';
@@ -40,7 +40,7 @@
 		question: () =>
 			rule && found ? { selector: rule.selector, path: file.path, of: page.conditions } : undefined,
 		about: ({ selector, path }) => `${path} ${selector}`,
-		ask: ({ selector, path }) => hitsOf(selector, path)
+		ask: ({ selector, path }) => hitsOf(page.answers, selector, path)
 	});
 	const hits = $derived(answer.value ?? null);
 	/** Whether the keys go to the sheet: outlines that nobody asked for are not shown. */
@@ -48,8 +48,8 @@
 	const look = (): void => {
 		typing = document.activeElement?.matches('.cm-content') ?? false;
 	};
-	$effect(() => outlining.show(typing && rule?.writing ? elementsOf(rule.selector) : ''));
-	$effect(() => () => outlining.show(''));
+	$effect(() => page.answers.outline(typing && rule?.writing ? elementsOf(rule.selector) : ''));
+	$effect(() => () => page.answers.outline(''));
 
 	const elsewhere = $derived(hits?.elsewhere.filter(([, count]) => count > 0) ?? []);
 	const without = $derived((hits?.elsewhere.length ?? 0) - elsewhere.length);
@@ -78,10 +78,10 @@
 				type="button"
 				class="plain"
 				title="Outlines in the frames what it hits"
-				onmouseenter={() => outlining.show(elementsOf(selector))}
-				onmouseleave={() => outlining.show('')}
-				onfocus={() => outlining.show(elementsOf(selector))}
-				onblur={() => outlining.show('')}
+				onmouseenter={() => page.answers.outline(elementsOf(selector))}
+				onmouseleave={() => page.answers.outline('')}
+				onfocus={() => page.answers.outline(elementsOf(selector))}
+				onblur={() => page.answers.outline('')}
 				onclick={() => void step(1)}><code>{selector}</code></button
 			>
 			{#if hits.here === null}

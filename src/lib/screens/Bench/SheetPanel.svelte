@@ -7,9 +7,8 @@
 	import { toggleComment } from '@codemirror/commands';
 	import { unfoldAll } from '@codemirror/language';
 	import type { Command } from '@codemirror/view';
-	import { dropping } from '$lib/editor/pictureDrop.ts';
-	import { foldOthers, ruleMoves, toDefinition, toRuleInForce } from '$lib/editor/moves.ts';
-	import { muteFile, muteKey, muteOthers, toggleMute } from '$lib/editor/muting.ts';
+	import { foldOthers, toDefinition, toRuleInForce } from '$lib/editor/moves.ts';
+	import { muteFile, muteOthers, toggleMute } from '$lib/editor/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
 	import { carriage } from '$lib/session/carriage.svelte.ts';
@@ -148,11 +147,6 @@
 	);
 
 	let heard = $state<string | null>(null);
-	$effect(() => {
-		dropping.into = { site, file: () => shown?.path ?? '', tell: (sentence) => (heard = sentence) };
-		return () => (dropping.into = null);
-	});
-
 	$effect(() => void (shownPath = shown?.path ?? ''));
 
 	/** How long everything rests before what does nothing is looked for, ms. */
@@ -188,24 +182,22 @@
 		if (what === 'back') for (const text of site.texts.values()) text.unmute();
 		else if (shown) heard = toggleMute(shown, what);
 	}
-	$effect(() => {
-		muteKey.toggle = () => {
-			mute();
-			return true;
-		};
-		return () => (muteKey.toggle = () => false);
-	});
-
 	async function move(by: number): Promise<void> {
 		heard = await onmove(by);
 	}
-	$effect(() => {
-		ruleMoves.ask = (by) => {
-			void move(by);
-			return true;
-		};
-		return () => (ruleMoves.ask = () => false);
-	});
+	$effect(() =>
+		site.doing({
+			say: (sentence) => (heard = sentence),
+			moveRule(by) {
+				void move(by);
+				return true;
+			},
+			toggleMute() {
+				mute();
+				return true;
+			}
+		})
+	);
 
 	let goMenu = $state<Menu>();
 	let muteMenu = $state<Menu>();

@@ -3,10 +3,8 @@ import { contains, rationalFromNumber } from '$lib/core/interval/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { wholeSelector, type Names } from '$lib/core/selector/index.ts';
 import { textWithErrands } from '$lib/session/errands.ts';
-import { pageWords } from '$lib/editor/complete.ts';
-import { hoverVantages } from '$lib/editor/hover.ts';
-import { filePages, outlining, selectorHits, textHits } from '$lib/editor/hits.ts';
-import { definitionIn, definitions } from '$lib/editor/moves.ts';
+import { definitionIn } from '$lib/editor/moves.ts';
+import type { PageAnswers } from '$lib/session/answers.ts';
 import { conditionsOfPage, sourcesOf } from '$lib/core/site/index.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
@@ -46,32 +44,32 @@ function namesOf(pages: readonly Page[]): Names {
 	return { classes: [...classes], ids: [...ids] };
 }
 
-/** Lets the sheet's editor ask about the page that is in the frames. */
-export function giveAnswers(
+/** What can be asked of a site's pages while one is in the frames of some stages. */
+export const answersOf = (
 	site: SiteState,
 	page: PageState,
 	vantages: () => readonly Vantage[],
 	stages: Stages | null,
 	show: (place: FilePlace) => void
-): void {
-	pageWords.of = () => page.words();
-	hoverVantages.of = vantages;
-	outlining.show = (selector) => stages?.outline(selector);
-	filePages.names = (file) => namesOf(pagesWith(site, file).map(([, one]) => one));
-	filePages.hits = (file, selectors) => {
+): PageAnswers => ({
+	words: () => page.words(),
+	vantages,
+	outline: (selector) => stages?.outline(selector),
+	names: (file) => namesOf(pagesWith(site, file).map(([, one]) => one)),
+	hits: (selectors) => stages?.hits('lead', selectors) ?? Promise.resolve([]),
+	otherHits(file, selectors) {
 		const others = pagesWith(site, file)
 			.filter(([path]) => path !== page.path)
 			.map(([path, { source }]) => [path, source] as const);
 		return stages && others.length > 0
 			? stages.reach(new Map(others), selectors)
 			: Promise.resolve(new Map());
-	};
-	textHits.of = async (texts, selectors) => {
+	},
+	async textHits(texts, selectors) {
 		const named = new Map(texts.map((text, i) => [`text ${i}`, text]));
 		return [...((await stages?.reach(named, selectors)) ?? new Map()).values()];
-	};
-	selectorHits.of = (selectors) => stages?.hits('lead', selectors) ?? Promise.resolve([]);
-	definitions.show = (name) => {
+	},
+	showDefinition(name) {
 		for (const { file, text, offset } of page.conditions.places) {
 			const at = definitionIn(text, name);
 			if (at === undefined) continue;
@@ -79,8 +77,8 @@ export function giveAnswers(
 			return true;
 		}
 		return false;
-	};
-}
+	}
+});
 
 /** The rules in force at a vantage's width that hit an element, by their places in their files, the last of the cascade's order first. */
 export async function rulesOf(

@@ -59,6 +59,17 @@
 		'?': { name: 'All keys', does: () => (keysOpen = true) }
 	});
 
+	// Before the screen that shows the stages goes, they are put aside for the next.
+	$effect.pre(() => {
+		void screen;
+		const { stageKeeper } = site;
+		return () => stageKeeper.leave();
+	});
+	$effect.pre(() => {
+		const { stageKeeper } = site;
+		return () => stageKeeper.close();
+	});
+
 	/** The page a visitor would come to first. */
 	function firstPage(paths: readonly string[]): string {
 		const named = (pattern: RegExp) => paths.find((one) => pattern.test(one));

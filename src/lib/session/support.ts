@@ -1,18 +1,16 @@
 import { limitOf, type SupportTable } from '../core/support/index.ts';
-import { api } from '../session/api.ts';
-import type { SupportAsked } from '../session/reader.ts';
-import type { SiteState } from '../session/site.svelte.ts';
+import { api } from './api.ts';
+import type { SupportAsked } from './reader.ts';
 
-/** Since when engines have what, and the date that the site asks for. */
-class Support {
+/** Since when engines have what, and the date that a site asks for. */
+export class Support {
 	#table: SupportTable | null = null;
 	#limit: string | null = null;
 	#asked = false;
 	readonly #hearers = new Set<() => void>();
 
-	/** Takes up what a site asks for; the table is brought when the first site asks. */
-	take(site: SiteState): void {
-		const target = site.kept.target.list[0];
+	/** Takes up what the site asks for; the table is brought when it first asks. */
+	take(target: Parameters<typeof limitOf>[0] | undefined): void {
 		const limit = target ? limitOf(target, new Date()) : null;
 		const changed = limit !== this.#limit;
 		this.#limit = limit;
@@ -42,5 +40,3 @@ class Support {
 		return { table: this.#table, limit: this.#limit };
 	}
 }
-
-export const support = new Support();

@@ -1,0 +1,60 @@
+import type { Rational } from '../core/interval/index.ts';
+import type { Words } from '../core/site/index.ts';
+import type { Vantage } from '../core/vantage/index.ts';
+import type { HitCounts, Hitting } from '../inquiry/hits.ts';
+
+/** What can be asked of a site's pages while one of them is in the frames. */
+export interface PageAnswers extends Hitting {
+	/** How many elements of pages, each given by its text, selectors hit. */
+	textHits(texts: readonly string[], selectors: readonly string[]): Promise<readonly HitCounts[]>;
+	/** Outlines in all frames what a selector hits; '' for nothing. */
+	outline(selector: string): void;
+	/** What the page in the frames has names for. */
+	words(): Words;
+	/** The vantages in which a length is told. */
+	vantages(): readonly Vantage[];
+	/** Shows where the page's sheets define a custom property; false where they do not. */
+	showDefinition(name: string): boolean;
+}
+
+/** What is answered while no page is in any frame. */
+export const NO_ANSWERS: PageAnswers = {
+	hits: () => Promise.resolve([]),
+	otherHits: () => Promise.resolve(new Map()),
+	names: () => ({ classes: [], ids: [] }),
+	textHits: () => Promise.resolve([]),
+	outline: () => undefined,
+	words: () => ({
+		classes: [],
+		ids: [],
+		tags: [],
+		styled: new Map(),
+		customProperties: new Map(),
+		conditions: []
+	}),
+	vantages: () => [],
+	showDefinition: () => false
+};
+
+/** What a screen does with what is asked for in the sheet's editor. */
+export interface SheetActions {
+	/** Takes the end of a bar in the hand: of the rule or block at an offset of a file, at a breakpoint. */
+	takeEnd(path: string, offset: number, from: Rational): void;
+	/** Brings what is in the hand to a width, CSS px. */
+	putEnd(px: number): void;
+	/** Proposes to move the rule at the caret so many places down (up: under 0); false where nobody does. */
+	moveRule(by: number): boolean;
+	/** Mutes what the caret is in, or brings it back; false where nobody does. */
+	toggleMute(): boolean;
+	/** Says a sentence beside the sheet. */
+	say(sentence: string): void;
+}
+
+/** What is done while no sheet is shown. */
+export const NO_ACTIONS: SheetActions = {
+	takeEnd: () => undefined,
+	putEnd: () => undefined,
+	moveRule: () => false,
+	toggleMute: () => false,
+	say: () => undefined
+};

@@ -1,0 +1,78 @@
+import { openStages, type StageConfig, type Stages, type StageTalk } from './stages.svelte.ts';
+
+const HERE = 'position:absolute;inset:0';
+/** Where stages are while no screen shows them: laid out, and out of sight. */
+const ASIDE = 'position:fixed;inset:0;visibility:hidden;pointer-events:none;z-index:-1';
+
+const NOBODY: StageTalk = {
+	press: () => undefined,
+	open: () => undefined,
+	pick: () => undefined,
+	point: () => undefined
+};
+
+/**
+ * The stages of an open site: they stay open while screens come and go, each of which shows them at its own place. In a
+ * browser that cannot move a frame without loading it anew, each screen has its own.
+ */
+export class StageKeeper {
+	readonly #site: number;
+	#room: HTMLElement | undefined;
+	#opened: Promise<Stages> | undefined;
+	#talk = NOBODY;
+
+	constructor(site: number) {
+		this.#site = site;
+	}
+
+	/** Shows the stages in a place, over all of it, until they are left; what they tell goes to `talk`. */
+	take(place: HTMLElement, config: StageConfig, talk: StageTalk): Promise<Stages> {
+		if (this.#room?.isConnected && this.#opened) {
+			this.#talk = talk;
+			place.moveBefore(this.#room, null);
+			this.#room.style.cssText = HERE;
+			return this.#opened;
+		}
+		this.close();
+		this.#talk = talk;
+		const room = (this.#room = document.createElement('div'));
+		room.style.cssText = HERE;
+		place.append(room);
+		const opening = openStages(room, this.#site, config, {
+			press: (press) => this.#talk.press(press),
+			open: (href) => this.#talk.open(href),
+			pick: (pick) => this.#talk.pick(pick),
+			point: (point) => this.#talk.point(point)
+		});
+		this.#opened = opening;
+		opening.catch(() => {
+			if (this.#opened === opening) this.#opened = undefined;
+		});
+		return opening;
+	}
+
+	/** The screen that shows them goes: they are put aside as they are. */
+	leave(): void {
+		this.#talk = NOBODY;
+		if (!this.#room?.isConnected) return;
+		if (!('moveBefore' in document.body)) return this.close();
+		document.body.moveBefore(this.#room, null);
+		this.#room.style.cssText = ASIDE;
+		void this.#opened?.then(
+			(stages) => stages.outline(''),
+			() => undefined
+		);
+	}
+
+	/** Ends them. */
+	close(): void {
+		const [opened, room] = [this.#opened, this.#room];
+		this.#opened = this.#room = undefined;
+		this.#talk = NOBODY;
+		void opened?.then(
+			(stages) => stages.close(),
+			() => undefined
+		);
+		room?.remove();
+	}
+}
