@@ -117,3 +117,29 @@ test('a key that is held is let go when the window, or the frame that has it, lo
 	await edges('none');
 	await page.keyboard.up('l');
 });
+
+test('the stages stay as they are while screens change, and serve the one that is shown', async ({
+	page,
+	server
+}) => {
+	const [lead] = await open(page, server);
+	const marked = () => lead.evaluate(() => document.documentElement.hasAttribute('data-kept'));
+	await lead.evaluate(() => document.documentElement.setAttribute('data-kept', ''));
+	await page.getByRole('link', { name: 'Type', exact: true }).click();
+	await expect(page.getByText(/\d+ texts? of this page/)).toBeVisible();
+	await lead.locator('#h').click();
+	await expect(page).toHaveURL(/\/type\?.*at=1\.4/);
+	expect(await marked()).toBe(true);
+	await page.getByRole('link', { name: 'Site', exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'Take out' })).toBeVisible();
+	await page.getByRole('link', { name: 'Bench', exact: true }).click();
+	await expect(page.locator('.cm-content')).toBeVisible();
+	await lead.locator('#l').click();
+	await expect(page).toHaveURL(/\/bench\?.*at=1\.2/);
+	expect(await marked()).toBe(true);
+	// They follow what is written.
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+End');
+	await page.keyboard.insertText('\n#h { width: 123px }');
+	await expect(lead.locator('#h')).toHaveCSS('width', '123px');
+});
