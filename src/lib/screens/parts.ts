@@ -1,3 +1,5 @@
+import { SCREENS } from './index.ts';
+
 /** Every part of the application that comes when it is first wanted. */
 export const PARTS: readonly (() => Promise<unknown>)[] = [
 	() => import('$lib/core/grammar/index.ts'),
@@ -28,6 +30,5 @@ export const PARTS: readonly (() => Promise<unknown>)[] = [
 	() => import('$lib/features/collation/collating.svelte.ts'),
 	() => import('$lib/features/collation/hand.svelte.ts'),
 	() => import('$lib/features/arrange/edits.svelte.ts'),
-	() => import('./Site/Site.svelte'),
-	() => import('./Type/Type.svelte')
+	...SCREENS.map(({ load }) => load)
 ];

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { messageOf } from '$lib/core/text/index.ts';
 	import { untrack, type Snippet } from 'svelte';
-	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Lie, Original } from '$lib/core/original/index.ts';
 	import { resolveAddress } from '$lib/core/site/index.ts';
 	import { before } from '$lib/session/before.svelte.ts';
@@ -10,12 +9,11 @@
 	import { framesPainted } from '$lib/session/painted.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
 	import { chooseWords, picked, selectionView, type Pick } from '$lib/session/selection.svelte.ts';
-	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import type { Workbench } from '$lib/session/workbench.ts';
 	import { tell } from '$lib/session/notices.svelte.ts';
 	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import { stagedChanges, states } from '$lib/session/states.svelte.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
-	import type { StageConfig } from '$lib/session/stages.svelte.ts';
 	import type { PagePoint } from '$lib/stage/protocol.ts';
 	import type { Place } from '$lib/ui/measure/places.ts';
 	import FootBar from './FootBar.svelte';
@@ -24,21 +22,13 @@
 	import { placementOf, type Framing } from './framing.svelte.ts';
 
 	interface Props {
-		site: SiteState;
-		page: PageState;
+		workbench: Workbench;
 		framing: Framing;
 		leadName: string;
 		placeOf: (place: Place) => string;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
-		original: Original | undefined;
-		onlie: (lie: Lie) => void;
-		selected: readonly ElementPath[];
-		onselect: (paths: readonly ElementPath[]) => void;
-		/** Another page is wished for. */
-		onpage: (path: string) => void;
-		onpress: (press: Press) => void;
-		config: StageConfig;
-		vantagesHref: string;
+		original?: Original | undefined;
+		onlie?: (lie: Lie) => void;
 		/** The stages, once they are open. */
 		stages: Stages | null;
 		inStep: boolean;
@@ -46,35 +36,30 @@
 		below?: Snippet;
 		/** What is held, in a menu; and a wish to see it. */
 		holds?: Snippet;
-		onholds: () => void;
+		onholds?: () => void;
 		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
 		said?: (width: number) => { readonly whole: string; readonly short: string };
 		/** The texts before the last edit; null where there was none. */
-		edited: ReadonlyMap<string, string> | null;
+		edited?: ReadonlyMap<string, string> | null;
 	}
 
 	let {
-		site,
-		page,
+		workbench,
 		framing,
 		leadName,
 		placeOf,
 		original,
 		onlie,
-		selected,
-		onselect,
-		onpage,
-		onpress,
-		config,
-		vantagesHref,
 		stages = $bindable(),
 		inStep = $bindable(),
 		below,
 		holds,
-		onholds,
+		onholds = () => undefined,
 		said,
-		edited
+		edited = null
 	}: Props = $props();
+	const { site, page, selected } = $derived(workbench);
+	const { select } = untrack(() => workbench);
 
 	const earlier = $derived(
 		viewing.before === 'edit' && edited
@@ -94,30 +79,30 @@
 	export const openSwitches = (): void => foot.openSwitches();
 
 	const talk = {
-		press: (press: Press) => onpress(press),
+		press: (press: Press) => workbench.press(press),
 		/** Opens the page of a link that was used, where the site has it. */
 		open(href: string): void {
 			const target = resolveAddress(href, page.path);
-			if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') onpage(target.path);
+			if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') workbench.open(target.path);
 		},
 		pick(pick: Pick): void {
 			// With Shift a further word of the same element is chosen too.
 			if (!pick.shift || pick.word) chooseWords(pick);
-			if (pick.word) return onselect([pick.path]);
+			if (pick.word) return select([pick.path]);
 			const next = picked(selected, selectionView.clicked, pick);
 			selectionView.clicked = pick.path;
-			onselect(next);
+			select(next);
 		},
 		point(point: PagePoint): void {
 			const lie = originals.take(point, original);
-			if (lie) onlie(lie);
+			if (lie) onlie?.(lie);
 		}
 	};
 
 	/** Shows the stages over an element, for as long as it is there. */
 	function table(parent: HTMLElement): () => void {
 		let gone = false;
-		untrack(() => site.stageKeeper.take(parent, config, talk)).then(
+		untrack(() => site.stageKeeper.take(parent, workbench.config, talk)).then(
 			(opened) => {
 				if (!gone) stages = opened;
 			},
@@ -210,10 +195,17 @@
 			onmove={(name, by) => site.vantages.move(name, by)}
 		/>
 		{#if selected[0] && framing.frames[0] && !viewing.alone && !viewing.wide}
-			<Ladder bind:this={ladder} {page} path={selected[0]} lead={framing.frames[0]} {onselect} />
+			<Ladder bind:this={ladder} {page} path={selected[0]} lead={framing.frames[0]} onselect={select} />
 		{/if}
 	</div>
-	<FootBar bind:this={foot} {site} bind:inStep {vantagesHref} {holds} {onholds} />
+	<FootBar
+		bind:this={foot}
+		{site}
+		bind:inStep
+		vantagesHref="{workbench.href('site')}#vantages"
+		{holds}
+		{onholds}
+	/>
 </section>
 
 <style>

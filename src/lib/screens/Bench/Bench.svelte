@@ -7,16 +7,13 @@
 	import { nameAt } from '$lib/core/html/index.ts';
 	import { seenVantage } from '$lib/core/vantage/index.ts';
 	import { carriage } from '$lib/session/carriage.svelte.ts';
-	import type { KeyMap, Press } from '$lib/session/keys.ts';
-	import type { PageState } from '$lib/session/page.svelte.ts';
-	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import type { Workbench } from '$lib/session/workbench.ts';
 	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import type { Lie } from '$lib/core/original/index.ts';
 	import type { Chosen } from '$lib/writing/within.ts';
 	import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
 	import type { Interval } from '$lib/core/interval/index.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
-	import type { StageConfig } from '$lib/session/stages.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import type { Place } from '$lib/ui/measure/places.ts';
@@ -36,42 +33,9 @@
 	import { Writing } from './writing.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
 
-	interface Props {
-		site: SiteState;
-		page: PageState;
-		/** The file in the sheet's panel, and a wish for another. */
-		file: string;
-		onfile: (path: string) => void;
-		/** A place of a file to show, and a wish for one. */
-		place: FilePlace | null;
-		onplace: (place: FilePlace) => void;
-		/** Another page is wished for. */
-		onpage: (path: string) => void;
-		/** The elements that are selected, and a wish for others. */
-		selected: readonly ElementPath[];
-		onselect: (paths: readonly ElementPath[]) => void;
-		config: StageConfig;
-		vantagesHref: string;
-		/** Keys that work on this screen are put here. */
-		bindKeys: (keys: KeyMap) => void;
-		onpress: (press: Press) => void;
-	}
-
-	let {
-		site,
-		page,
-		file,
-		onfile,
-		place,
-		onplace,
-		onpage,
-		selected,
-		onselect,
-		config,
-		vantagesHref,
-		bindKeys,
-		onpress
-	}: Props = $props();
+	let { workbench }: { workbench: Workbench } = $props();
+	const { site, page, file, place, selected } = $derived(workbench);
+	const { choose, show, select, bindKeys } = untrack(() => workbench);
 
 	const framing = untrack(() => new Framing(site));
 	const lead = $derived(framing.lead);
@@ -140,7 +104,7 @@
 
 	/** Shows a place of the page’s sources, which errands of the page may have moved, in its file. */
 	const toPlace = ({ path, offset, ...how }: FilePlace): void =>
-		onplace({ path, offset: page.inFile(path, offset), ...how });
+		show({ path, offset: page.inFile(path, offset), ...how });
 	const reach = (selectors: readonly string[]): Promise<Hits> => reachOf(site, page, stages, selectors);
 	const placeOf = (place: Place): string => placeName(page, place);
 
@@ -215,7 +179,7 @@
 		const found = path && stages ? await rulesOf(page, stages, path, lead) : [];
 		const shown = found.findIndex(({ path, offset }) => path === place?.path && offset === place.offset);
 		const next = found[(shown + 1) % Math.max(1, found.length)];
-		if (next) onplace(next);
+		if (next) show(next);
 	}
 
 	const pictures = $derived(site.kept.original.list);
@@ -312,7 +276,7 @@
 				does: ({ shift }) => (shift ? (tab = 'reach') : void toRule())
 			},
 			...(selected.length > 0 && !viewing.use
-				? { escape: { name: 'Nothing selected', does: () => onselect([]) } }
+				? { escape: { name: 'Nothing selected', does: () => select([]) } }
 				: {})
 		});
 		return () => bindKeys({});
@@ -342,7 +306,7 @@
 						{site}
 						{bands}
 						pagesOf={(files) => pagesOf(site, files)}
-						{onplace}
+						onplace={show}
 					/>{/if}
 			</Guarded>
 		{/await}
@@ -356,8 +320,7 @@
 					bind:this={frames}
 					bind:stages
 					bind:inStep
-					{site}
-					{page}
+					{workbench}
 					{framing}
 					{leadName}
 					{placeOf}
@@ -365,12 +328,6 @@
 					onlie={layOriginal}
 					onholds={() => void watching.bringHolding()}
 					edited={waking?.wake?.edited.before ?? null}
-					{selected}
-					{onselect}
-					{onpage}
-					{onpress}
-					{config}
-					{vantagesHref}
 				>
 					{#snippet holds()}
 						{#if swept && holding}
@@ -426,11 +383,11 @@
 							{lead}
 							{bands}
 							{file}
-							{onfile}
+							onfile={choose}
 							{place}
-							{onplace}
+							onplace={show}
 							{selected}
-							{onselect}
+							onselect={select}
 							found={stages && ((selector) => stages?.found('lead', selector) ?? Promise.resolve([]))}
 							idle={stages &&
 								(async (path) => {
@@ -466,7 +423,7 @@
 						{original}
 						onlie={layOriginal}
 						{selected}
-						{onselect}
+						onselect={select}
 						named={new Map(
 							framing.frames.map(({ frame, vantage }) => [frame, frame === 'lead' ? leadName : vantage.name])
 						)}

@@ -1,12 +1,11 @@
 <script lang="ts">
 	import { messageOf } from '$lib/core/text/index.ts';
 	import { goto } from '$app/navigation';
-	import type { SiteSummary } from '$lib/api.ts';
 	import { api } from '$lib/session/api.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import { bringIn, filesOfDrop, filesOfInput, refusedOf, type Picked } from '$lib/session/bring.ts';
 	import { inventoryOf, type Missing } from '$lib/inquiry/inventory.ts';
-	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import type { Workbench } from '$lib/session/workbench.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Drop from '$lib/ui/Drop.svelte';
 	import Engines from './Engines.svelte';
@@ -16,14 +15,10 @@
 	import PageTable from './PageTable.svelte';
 	import Vantages from './Vantages.svelte';
 
-	interface Props {
-		site: SiteState;
-		sites: readonly SiteSummary[];
-		/** The address of a page, or of a file beside it, on the Bench. */
-		benchOf: (page: string, file?: string) => string;
-	}
-
-	let { site, sites, benchOf }: Props = $props();
+	let { workbench }: { workbench: Workbench } = $props();
+	const { site, sites } = $derived(workbench);
+	/** The address of a page, or of a file beside it, on the Bench. */
+	const benchOf = (page: string, file?: string): string => workbench.href('bench', page, file);
 
 	let busy = $state(false);
 	let failure = $state<string | null>(null);

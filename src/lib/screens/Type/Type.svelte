@@ -4,18 +4,14 @@
 	import { toNumber } from '$lib/core/interval/index.ts';
 	import { bandAt, lengthContext } from '$lib/core/media/index.ts';
 	import { carriage } from '$lib/session/carriage.svelte.ts';
-	import type { KeyMap, Press } from '$lib/session/keys.ts';
-	import type { PageState } from '$lib/session/page.svelte.ts';
-	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import type { Workbench } from '$lib/session/workbench.ts';
 	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import { sweptAs } from '$lib/features/findings/sweeping.svelte.ts';
 	import { checkedStyle, rootNote, stretchesIn } from '$lib/inquiry/textStyles.ts';
-	import type { FilePlace } from '$lib/core/text/index.ts';
 
 	import { tryEdit } from '$lib/session/trying.ts';
 	import { Typesetting } from '$lib/features/type/typesetting.svelte.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
-	import type { StageConfig } from '$lib/session/stages.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import FramesTable from '$lib/features/frames/FramesTable.svelte';
@@ -32,21 +28,9 @@
 	import { typeKeys } from '$lib/features/type/typeKeys.ts';
 	import TypeFoot from '$lib/features/type/TypeFoot.svelte';
 
-	interface Props {
-		site: SiteState;
-		page: PageState;
-		onplace: (place: FilePlace) => void;
-		onpage: (path: string) => void;
-		selected: readonly ElementPath[];
-		onselect: (paths: readonly ElementPath[]) => void;
-		config: StageConfig;
-		vantagesHref: string;
-		bindKeys: (keys: KeyMap) => void;
-		onpress: (press: Press) => void;
-	}
-
-	let { site, page, onplace, onpage, selected, onselect, config, vantagesHref, bindKeys, onpress }: Props =
-		$props();
+	let { workbench }: { workbench: Workbench } = $props();
+	const { site, page, selected } = $derived(workbench);
+	const { show, select, bindKeys } = untrack(() => workbench);
 
 	const framing = untrack(() => new Framing(site, true));
 	const setting = untrack(() => new Typesetting(site));
@@ -202,7 +186,7 @@
 	range={carriage.range}
 	vantages={marked(site)}
 	onwidth={(width) => (carriage.width = width)}
-	onplace={({ file, span }) => onplace({ path: file, offset: page.inFile(file, span.start) })}
+	onplace={({ file, span }) => show({ path: file, offset: page.inFile(file, span.start) })}
 	placeOf={(place) => placeName(page, place)}
 />
 <main>
@@ -228,22 +212,11 @@
 				bind:this={frames}
 				bind:stages
 				bind:inStep
-				{site}
-				{page}
+				{workbench}
 				{framing}
 				{leadName}
 				placeOf={(place) => placeName(page, place)}
-				original={undefined}
-				onlie={() => undefined}
-				onholds={() => undefined}
-				edited={null}
 				{said}
-				{selected}
-				{onselect}
-				{onpage}
-				{onpress}
-				{config}
-				{vantagesHref}
 			/>
 		</Guarded>
 		<Panel
@@ -255,9 +228,9 @@
 			bind:tab
 			{chosen}
 			onchoose={choose}
-			onselect={(path) => onselect([path])}
+			onselect={(path) => select([path])}
 			onlength={beginLength}
-			{onplace}
+			onplace={show}
 		/>
 	</div>
 	<TypeFoot {setting} {hung} onwrite={write} />

@@ -12,7 +12,8 @@
 
 	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
-	import Bench from '$lib/screens/Bench/Bench.svelte';
+	import { SCREENS, screenOf } from '$lib/screens/index.ts';
+	import type { Workbench } from '$lib/session/workbench.ts';
 	import Find from '$lib/screens/shell/Find.svelte';
 	import Keys from '$lib/screens/shell/Keys.svelte';
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
@@ -22,16 +23,11 @@
 
 	let { data } = $props();
 
-	const SCREENS = [
-		{ name: 'Bench', screen: 'bench' },
-		{ name: 'Type', screen: 'type' },
-		{ name: 'Site', screen: 'site' }
-	] as const;
-
 	const site = $derived(data.site);
 	// Screens are one page: it goes when the site is left.
 	onDestroy(() => site.close());
-	const screen = $derived(route.params.screen);
+	const shown = $derived(screenOf(route.params.screen));
+	const screen = $derived(shown.screen);
 	const pages = $derived(site.files.filter(({ kind }) => kind === 'page').map(({ path }) => path));
 	const asked = $derived(route.url.searchParams.get('page'));
 	const path = $derived(pages.find((one) => one === asked) ?? firstPage(pages));
@@ -105,7 +101,7 @@
 			const moved = followed.at(own, path) ?? [];
 			if (printPaths(moved) === printPaths(selected)) return;
 			selected = moved;
-			void go(href(screen ?? 'bench', path, file, moved), own, true);
+			void go(href(screen, path, file, moved), own, true);
 		});
 	});
 
@@ -122,7 +118,7 @@
 
 	function choose(chosen: string): void {
 		file = chosen;
-		void go(href(screen ?? 'bench', path, chosen, selected), followed.keep(path, selected), true);
+		void go(href(screen, path, chosen, selected), followed.keep(path, selected), true);
 	}
 
 	/** Shows a place of a file on the Bench, with the caret there. */
@@ -132,19 +128,14 @@
 		place = wished;
 	}
 
-	/** Whether a screen has frames, in which something is selected. */
-	const hasFrames = (to: string | undefined): boolean => to !== 'site';
 	const select = (paths: readonly ElementPath[]): Promise<void> =>
-		go(
-			href(hasFrames(screen) ? (screen ?? 'bench') : 'bench', path, file, paths),
-			followed.keep(path, paths)
-		);
+		go(href(shown.hasFrames ? screen : 'bench', path, file, paths), followed.keep(path, paths));
 
 	const finds = $derived(
 		finding
 			? findsOf(site, page, SCREENS, allKeys, {
 					screen: (to) => void goto(href(to, path, file, selected)),
-					page: (to) => void goto(href(screen ?? 'bench', to, file)),
+					page: (to) => void goto(href(screen, to, file)),
 					file: (to, offset) => void show({ path: to, offset }),
 					width: (px) => (carriage.width = px),
 					element: (to) => void select([to]).then(() => (selectionView.reveal = [...to]))
@@ -153,6 +144,37 @@
 	);
 
 	const press = (event: Press): boolean => perform(allKeys, event);
+
+	const workbench: Workbench = {
+		get site() {
+			return site;
+		},
+		get sites() {
+			return data.sites;
+		},
+		get page() {
+			return page;
+		},
+		get file() {
+			return file;
+		},
+		get place() {
+			return place;
+		},
+		get selected() {
+			return selected;
+		},
+		get config() {
+			return data.stages;
+		},
+		choose,
+		show: (wished) => void show(wished),
+		open: (chosen) => void goto(href(screen, chosen, file)),
+		select: (paths) => void select(paths),
+		href: (to, pagePath = path, filePath = '') => href(to, pagePath, filePath),
+		bindKeys: (bound) => (keys = bound),
+		press
+	};
 </script>
 
 <svelte:head><title>{site.name} · Vantaggio</title></svelte:head>
@@ -169,9 +191,9 @@
 
 <div class="desk">
 	<Spine
-		screens={SCREENS.map(({ name, screen: to }) => ({
+		screens={SCREENS.map(({ name, screen: to, hasFrames }) => ({
 			name,
-			href: href(to, path, file, hasFrames(to) ? selected : []),
+			href: href(to, path, file, hasFrames ? selected : []),
 			here: to === screen
 		}))}
 	/>
@@ -183,55 +205,20 @@
 		primary={screen === 'bench'}
 		onkeys={() => (keysOpen = true)}
 		onfind={() => (finding = true)}
-		onpage={(chosen) => goto(href(screen ?? 'bench', chosen, file))}
+		onpage={(chosen) => goto(href(screen, chosen, file))}
 	/>
 	{#key screen}
 		<Guarded name="The screen">
-			{#if screen === 'site'}
-				<!-- Scripts of other screens than the Bench come when they are gone to. -->
-				{#await insist(() => import('$lib/screens/Site/Site.svelte')) then { default: Site }}
-					<Site
-						{site}
-						sites={data.sites}
-						benchOf={(pagePath, filePath) => href('bench', pagePath, filePath)}
-					/>
-				{/await}
-			{:else if screen === 'type'}
-				{#await insist(() => import('$lib/screens/Type/Type.svelte')) then { default: Type }}
-					{#key site}
-						<Type
-							{site}
-							{page}
-							onpage={(chosen) => goto(href('type', chosen, file))}
-							{selected}
-							onselect={select}
-							onplace={show}
-							config={data.stages}
-							vantagesHref="{href('site', path)}#vantages"
-							bindKeys={(bound) => (keys = bound)}
-							onpress={press}
-						/>
-					{/key}
-				{/await}
-			{:else}
-				{#key site}
-					<Bench
-						{site}
-						{page}
-						{file}
-						onfile={choose}
-						onpage={(chosen) => goto(href('bench', chosen, file))}
-						{selected}
-						onselect={select}
-						{place}
-						onplace={show}
-						config={data.stages}
-						vantagesHref="{href('site', path)}#vantages"
-						bindKeys={(bound) => (keys = bound)}
-						onpress={press}
-					/>
-				{/key}
-			{/if}
+			{#key site}
+				{#if shown.component}
+					<shown.component {workbench} />
+				{:else}
+					<!-- Scripts of other screens than the first come when they are gone to. -->
+					{#await insist(shown.load) then { default: Shown }}
+						<Shown {workbench} />
+					{/await}
+				{/if}
+			{/key}
 		</Guarded>
 	{/key}
 	<Stale {site} />
