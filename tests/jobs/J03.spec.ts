@@ -26,5 +26,5 @@ test('J03: three badges whole on the pier at every width; a shift for handset th
 	);
 	await expect(wake(page)).toContainText('div.pier and 3 inside it, 240–<600');
 	expect((await foundOn(page)).filter((one) => one.includes('badge'))).toEqual([]);
-	expect(work.actions()).toBeLessThanOrEqual(15);
+	expect(await work.actions()).toBeLessThanOrEqual(15);
 });

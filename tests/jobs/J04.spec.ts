@@ -49,5 +49,5 @@ test('J04: from 860 type at 120 %, 7 % at the sides, the map beside its words as
 	expect((map?.width ?? 0) / (map?.height ?? 1)).toBeCloseTo(1.4, 2);
 	expect(words?.left).toBeGreaterThanOrEqual(map?.right ?? Infinity);
 	for (const vantage of ['Handset', 'Slate'] as const) expect(await boxes(vantage)).toEqual(before[vantage]);
-	expect(work.actions()).toBeLessThanOrEqual(49);
+	expect(await work.actions()).toBeLessThanOrEqual(49);
 });

@@ -30,7 +30,7 @@ test('J05: a boat’s picture wider than its column stays inside, in its own rat
 	await expect
 		.poll(() => draftOf(server, 'css/layout.css'))
 		.toContain('.card .boat {\n  width: 420px;\n  max-width: 100%;\n  height: auto;\n}');
-	expect(work.actions()).toBeLessThanOrEqual(15);
+	expect(await work.actions()).toBeLessThanOrEqual(15);
 	// No width at which it passes its column’s edge, or has another shape than its own.
 	const found = await foundOn(page);
 	expect(found.length).toBeGreaterThan(0);

@@ -10,7 +10,7 @@ test('J06: each vantage has its own pieces: the strip gone on handset, a notice 
 	await work.write('@media (width < 700px) { .board .strip { display: none; } }');
 	await expect.poll(() => shownIn(page, '.strip')).toEqual([false, true, true]);
 	expect(await shownIn(page, '.slate-only')).toEqual([false, true, false]);
-	expect(work.actions()).toBeLessThanOrEqual(4);
+	expect(await work.actions()).toBeLessThanOrEqual(4);
 
 	const other = await atWork(page, server, 'island.html', 'css/layout.css');
 	await expect.poll(() => shownIn(page, '.map')).toEqual([true, true, true]);

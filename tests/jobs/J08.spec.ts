@@ -29,5 +29,5 @@ test('J08: a selector for the banner’s film on this page only: by place, or by
 	await expect(page.getByText('this page only')).toBeVisible();
 	await expect(reached(page, '.home video').nth(1)).toHaveText('1');
 	await expect(reached(page, '.home video').nth(2)).toHaveText('–');
-	expect(work.actions()).toBeLessThanOrEqual(13);
+	expect(await work.actions()).toBeLessThanOrEqual(15);
 });

@@ -36,5 +36,5 @@ test('J09: a heading on its side from 720 up, level below; without the condition
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await work.ask('m');
 	await expect.poll(async () => (await stands('Handset')).writingMode).toBe('vertical-rl');
-	expect(work.actions()).toBeLessThanOrEqual(22);
+	expect(await work.actions()).toBeLessThanOrEqual(22);
 });

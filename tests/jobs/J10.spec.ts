@@ -49,5 +49,5 @@ test('J10: a notice over the sea: equal margins though a style attribute sets th
 	const notice = await boxIn(page, 'Notebook', '.banner .notice');
 	expect(notice?.bottom).toBeLessThan(720);
 	await expect.poll(() => draftOf(server, 'home.html')).toContain('style="top: 0"');
-	expect(work.actions()).toBeLessThanOrEqual(24);
+	expect(await work.actions()).toBeLessThanOrEqual(24);
 });

@@ -20,5 +20,5 @@ test('J11: turned headings lie over nothing at any width, with a longer heading 
 	const after = await foundOn(page);
 	expect(lies(after)).toEqual([]);
 	expect(after.filter((one) => one.includes('longer than its box'))).toEqual([]);
-	expect(work.actions()).toBeLessThanOrEqual(11);
+	expect(await work.actions()).toBeLessThanOrEqual(11);
 });

@@ -48,5 +48,5 @@ test('J12: piers along a route: on wide every second one is the mirror image of 
 	expect([third, last].map((one) => one?.align)).toEqual(['right', 'left']);
 	expect({ Handset: await piers('Handset'), Slate: await piers('Slate') }).toEqual(narrow);
 	await expect.poll(() => draftOf(server, 'css/layout.css')).toContain('.route li { width: 50%;');
-	expect(work.actions()).toBeLessThanOrEqual(52);
+	expect(await work.actions()).toBeLessThanOrEqual(52);
 });

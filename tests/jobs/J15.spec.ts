@@ -35,5 +35,5 @@ test('J15: boats one, two, three a row at the widths that are meant, pictures of
 	await expect
 		.poll(() => draftOf(server, 'css/layout.css'))
 		.toMatch(/\(min-width: 1000px\) \{\n {2}\.cards \{ grid-template-columns: repeat\(3, 1fr\); \}\n\}/);
-	expect(work.actions()).toBeLessThanOrEqual(36);
+	expect(await work.actions()).toBeLessThanOrEqual(36);
 });

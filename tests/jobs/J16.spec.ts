@@ -23,5 +23,5 @@ test('J16: the winter notice takes another picture on narrow; the placeholder fo
 	await expect.poll(() => picture('Handset')).toEqual(['light-tall.svg', 'cover']);
 	expect(await picture('Notebook')).toEqual(['winter.webp', 'cover']);
 	expect(await picture('Slate')).toEqual(['PLACEHOLDER-slate.webp', 'cover']);
-	expect(work.actions()).toBeLessThanOrEqual(10);
+	expect(await work.actions()).toBeLessThanOrEqual(10);
 });

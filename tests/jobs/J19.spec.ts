@@ -17,7 +17,7 @@ test('J19: all pictures, this section’s, this one: the reach counted before wr
 	await work.ask('Shift+R');
 	await expect(reached(page, '#sec-8f3a21').first()).toContainText('the id sec-8f3a21 looks made by a tool');
 	await expect(reached(page, '.board').nth(2)).toHaveText('sailings.html 1');
-	expect(work.actions()).toBeLessThanOrEqual(8);
+	expect(await work.actions()).toBeLessThanOrEqual(8);
 
 	// This section's, a size smaller on narrow: into the rule that says its width, under a width of its own.
 	const share = (vantage: Beside) =>
@@ -32,5 +32,5 @@ test('J19: all pictures, this section’s, this one: the reach counted before wr
 	await work.collate('width', '72%', { into: /^\.sail img in/, extent: 'under the width', at: 560 });
 	await expect.poll(() => share('Handset')).toBeCloseTo(0.72, 3);
 	expect(await share('Notebook')).toBe(wide);
-	expect(work.actions()).toBeLessThanOrEqual(17);
+	expect(await work.actions()).toBeLessThanOrEqual(17);
 });

@@ -21,7 +21,7 @@ test('J20: “from” before a fare at 0.6 of the fare’s size in every vantage
 		await expect.poll(() => ratio(vantage, '.card .from')).toBeCloseTo(0.6, 4);
 		await expect.poll(() => ratio(vantage, '.fare .child .from')).toBeCloseTo(0.6, 4);
 	}
-	expect(work.actions()).toBeLessThanOrEqual(9);
+	expect(await work.actions()).toBeLessThanOrEqual(9);
 
 	// At every width, read off; its place within another relative size is told.
 	await openType(page, server, 1, '?page=boats.html');

@@ -1,6 +1,7 @@
 import type { DraftRecord } from '../../src/lib/api.ts';
 import { expect, openBench, pageFrames, type Page } from '../fixtures.ts';
 import type { bring } from '../fixtures.ts';
+import { actionsOn } from './actions.ts';
 
 type Server = Parameters<typeof bring>[0];
 
@@ -37,19 +38,27 @@ async function asSaved({ url }: Server, site: number): Promise<void> {
 	}
 }
 
+/** Leaves the field or sheet that the keys go to, where they go to one. */
+async function leaveField(page: Page): Promise<void> {
+	const typing = await page.evaluate(
+		() => document.activeElement?.matches('input, textarea, select, [contenteditable=true]') ?? false
+	);
+	if (typing) await page.getByText('Vantaggio', { exact: true }).click();
+}
+
 /** The Bench with a page in its frames and a file in its sheet, and what was done there, counted. */
 export async function atWork(page: Page, server: Server, path: string, file: string, site = 1) {
 	await asSaved(server, site);
+	const done = await actionsOn(page);
 	await openBench(page, server, site, `?page=${path}&file=${encodeURIComponent(file)}`);
 	await expect(page.locator('.cm-content')).toBeVisible();
-	let actions = 0;
+	done.begin();
 	return {
 		/** Types a rule at the end of the file that is shown. */
 		async write(rule: string): Promise<void> {
 			await page.locator('.cm-content').click();
 			await page.keyboard.press('Control+End');
 			await page.keyboard.insertText(`\n${rule}`);
-			actions += 3;
 		},
 		/** Opens a file, and types in place of the first text like it. */
 		async replace(tab: string, from: string, to: string): Promise<void> {
@@ -60,24 +69,22 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 			await page.keyboard.press('Enter');
 			await page.keyboard.press('Escape');
 			await page.keyboard.type(to);
-			actions += 7;
 		},
 		async open(tab: string): Promise<void> {
 			await page.getByRole('tab', { name: tab }).click();
-			actions++;
 		},
 		/** Selects an element by a word of the outline; `turn` of those that have it. */
 		async select(word: string, name: string, turn = 0): Promise<void> {
-			await page.getByText('Vantaggio', { exact: true }).click();
-			await page.keyboard.press('Shift+Z');
+			if ((await page.getByRole('tabpanel', { name: 'Outline' }).count()) === 0) {
+				await leaveField(page);
+				await page.keyboard.press('Shift+Z');
+			}
 			await page.getByRole('searchbox', { name: 'Find' }).fill(word);
 			await page.getByRole('treeitem').filter({ hasText: name }).nth(turn).click();
-			actions += 3;
 		},
 		/** Opens a panel about the selection by its key. */
 		async ask(key: string): Promise<void> {
 			await page.keyboard.press(key);
-			actions++;
 		},
 		/** Writes a value of what is selected in the column of the carriage, under the sheet. */
 		async collate(
@@ -85,16 +92,18 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 			value: string,
 			{ into, extent, at }: { into?: RegExp; extent?: string; at?: number } = {}
 		): Promise<void> {
-			await page.getByText('Vantaggio', { exact: true }).click();
-			await page.keyboard.press('Shift+C');
-			await expect(page.getByLabel('Property to have a row')).toBeVisible();
+			const rows = page.getByLabel('Property to have a row');
+			if ((await rows.count()) === 0) {
+				await leaveField(page);
+				await page.keyboard.press('Shift+C');
+			}
+			await expect(rows).toBeVisible();
 			// Its columns and rows come at once: whether a property has a row is known then.
 			await expect(page.locator('.collation thead th.here')).toBeVisible();
 			const cell = page.locator('td.here button.value').and(page.locator(`[data-cell^="${property}, "]`));
 			if ((await cell.count()) === 0) {
-				await page.getByLabel('Property to have a row').fill(property);
+				await rows.fill(property);
 				await page.keyboard.press('Enter');
-				actions++;
 			}
 			await cell.click();
 			const choices = page.getByRole('combobox', { name: /^Into/ });
@@ -104,26 +113,21 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 					.filter({ hasText: into })
 					.first()
 					.getAttribute('value');
-				if ((await choices.inputValue()) !== wished) {
-					await choices.selectOption(wished);
-					actions++;
-				}
+				if ((await choices.inputValue()) !== wished) await choices.selectOption(wished);
 			}
-			if (extent) {
-				await page.locator('.into').getByRole('combobox', { name: 'over' }).selectOption(extent);
-				actions++;
-			}
-			if (at !== undefined) {
-				await page.getByLabel('Width from or under which it is to hold, px').fill(String(at));
-				actions++;
-			}
+			// What stands there already is left as it is.
+			const over = page.locator('.into').getByRole('combobox', { name: 'over' });
+			if (extent && (await over.locator('option:checked').innerText()).trim() !== extent)
+				await over.selectOption(extent);
+			const width = page.getByLabel('Width from or under which it is to hold, px');
+			if (at !== undefined && (await width.inputValue()) !== String(at)) await width.fill(String(at));
 			const field = page.locator('input.field');
 			await field.fill(value);
 			await field.press('Enter');
 			await expect(field).toHaveCount(0);
-			actions += 4;
 		},
-		actions: () => actions
+		actions: done.count,
+		aside: done.aside
 	};
 }
 
@@ -146,11 +150,13 @@ export const panel = (page: Page) => page.getByRole('region', { name: 'What is s
 
 /** The row of a property in the Trace, opened. */
 export async function traced(page: Page, property: string) {
-	await panel(page).getByLabel('Property').fill(property);
+	await expect(panel(page).getByLabel('Property')).toBeVisible();
 	const row = panel(page)
 		.getByRole('listitem')
 		.filter({ has: page.locator('button .property', { hasText: new RegExp(`^\\s*(₰)?${property}$`) }) })
 		.first();
+	await expect(panel(page).locator('button .property').first()).toBeVisible();
+	if (!(await row.isVisible())) await panel(page).getByLabel('Property').fill(property);
 	await row.getByRole('button').first().click();
 	return row;
 }
@@ -166,18 +172,21 @@ export const wake = (page: Page) => page.getByRole('status', { name: 'Wake' });
 
 /**
  * What is found on the page that is shown, a line each: by a quick sweep of all widths, and by a look at every px up to
- * 1400, beyond which no condition of the demo changes.
+ * 1400, beyond which no condition of the demo changes. It is a check of what came of a job, and no action of it.
  */
 export async function foundOn(page: Page): Promise<string[]> {
-	await page.getByText('Vantaggio', { exact: true }).click();
-	await page.keyboard.press('Shift+O');
-	const findings = page.getByRole('tabpanel', { name: 'Findings' });
-	const status = findings.getByRole('status').first();
-	await expect(status).toContainText(/nothing new in the last|All \d+ widths/);
-	await findings.getByText('Kinds', { exact: true }).click();
-	await page.getByLabel('Swept to, px').fill('1400');
-	await page.getByLabel('Swept to, px').press('Enter');
-	await page.keyboard.press('Escape');
-	await expect(status).toContainText('All 1161 widths measured.', { timeout: 0 });
-	return findings.locator('ul').getByRole('listitem').allInnerTexts();
+	const actions = await actionsOn(page);
+	return actions.aside(async () => {
+		await leaveField(page);
+		await page.keyboard.press('Shift+O');
+		const findings = page.getByRole('tabpanel', { name: 'Findings' });
+		const status = findings.getByRole('status').first();
+		await expect(status).toContainText(/nothing new in the last|All \d+ widths/);
+		await findings.getByText('Kinds', { exact: true }).click();
+		await page.getByLabel('Swept to, px').fill('1400');
+		await page.getByLabel('Swept to, px').press('Enter');
+		await page.keyboard.press('Escape');
+		await expect(status).toContainText('All 1161 widths measured.', { timeout: 0 });
+		return findings.locator('ul').getByRole('listitem').allInnerTexts();
+	});
 }
