@@ -125,6 +125,7 @@ export default ts.config(
 		rules: {
 			'no-undef': 'off',
 			'import-x/no-restricted-paths': ['error', { basePath: import.meta.dirname, zones }],
+			'import-x/no-duplicates': ['error', { 'prefer-inline': true }],
 			'import-x/no-unresolved': ['error', { ignore: ['^\\$app/', '^\\$env/', '\\.css$'] }],
 			'@typescript-eslint/no-non-null-assertion': 'error',
 			'@typescript-eslint/no-dynamic-delete': 'off',

@@ -2,7 +2,6 @@ import { applyChanges, type Edit, type FilePlace } from '../core/text/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
-
 import { tryEdit } from './trying.ts';
 import type { Desk, Refusal } from '../writing/declaration.ts';
 import type { Proposed } from '../writing/proposed.ts';

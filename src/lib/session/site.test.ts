@@ -192,3 +192,44 @@ test('a draft is what was typed last, and does not end the pause in which all el
 		vi.useRealTimers();
 	}
 });
+
+test('what was saved elsewhere refuses a save, is named, and is settled by either text', async () => {
+	const site = await open();
+	const file = sheetOf(site);
+	const theirs = { path: 'a.css', hash: '#theirs', text: 'a { color: green }\n' };
+	held('save', new Refused(409, 'It was saved elsewhere.', [theirs]))();
+	file.replace('a { color: blue }\n');
+	await site.saveAll();
+	expect(site.save).toEqual({ kind: 'failed', sentence: 'It was saved elsewhere.' });
+	expect(site.stale).toEqual([theirs]);
+	// Nothing of this text is lost: it is a draft, and dirty against theirs.
+	site.settle(theirs, 'mine');
+	expect(file.text).toBe('a { color: blue }\n');
+	expect([file.base, file.saved, file.dirty]).toEqual(['#theirs', theirs.text, true]);
+	expect([site.stale, site.save]).toEqual([[], { kind: 'idle' }]);
+	site.settle(theirs, 'theirs');
+	expect([file.text, file.dirty]).toEqual([theirs.text, false]);
+});
+
+test('drafts of tabs that are gone are taken up, the newest of a file; one of what is saved already goes', async () => {
+	const draft = (tab: string, at: string, text: string): DraftRecord => ({
+		path: 'a.css',
+		tab,
+		at,
+		text,
+		base: '#a { color: red }\n',
+		caret: 0
+	});
+	server.drafts = [
+		draft('x', '2026-01-01', 'a { color: old }\n'),
+		draft('y', '2026-01-03', 'a { color: new }\n'),
+		draft('z', '2026-01-02', 'a { color: red }\n')
+	];
+	const site = await open();
+	expect(sheetOf(site).text).toBe('a { color: new }\n');
+	expect(site.older.map(({ tab }) => tab)).toEqual(['x']);
+	expect(site.takeDraft({ ...draft('q', '', 'x'), path: 'gone.css' })).toBe(false);
+	const [older] = site.older;
+	if (older) await site.dropOlder(older);
+	expect(site.older).toEqual([]);
+});

@@ -15,7 +15,6 @@ import { wholeSelector } from '../core/selector/index.ts';
 import { shifted, type FilePlace } from '../core/text/index.ts';
 import { conditionFor, NO_CONDITION, sheetDirection } from './condition.ts';
 import { sheetPartAt, sheetParts } from './sheetParts.ts';
-
 import type { Working } from './working.ts';
 
 /** Where a value is to go. */

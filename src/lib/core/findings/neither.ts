@@ -7,7 +7,6 @@ import {
 	type IntervalSet
 } from '../interval/index.ts';
 import { wholePixels, type Bands, type MediaSite } from '../media/index.ts';
-
 import type { Kind } from './kind.ts';
 
 /** What is told of conditions, not of a layout. */

@@ -1,5 +1,4 @@
-import type { AtRule, Block, Rule, Sheet } from '../css/index.ts';
-import { sliceOf, walk, type Span } from '../css/index.ts';
+import { type AtRule, type Block, type Rule, type Sheet, sliceOf, walk, type Span } from '../css/index.ts';
 import { EVERYTHING, intersection, NOTHING, union, type IntervalSet } from '../interval/index.ts';
 import type { Solver } from '../media/index.ts';
 import type { SheetPlace } from './conditions.ts';

@@ -9,12 +9,17 @@ export interface Change {
 export const shifted = (changes: readonly Change[], by: number): Change[] =>
 	changes.map(({ start, end, text }) => ({ start: start + by, end: end + by, text }));
 
-/** A text with changes made; of two that overlap the one that begins first is kept. */
+/**
+ * A text with changes made; of two that overlap the one that begins first is kept. What is put in where another begins
+ * overlaps nothing, and stands before it.
+ */
 export function applyChanges(source: string, changes: readonly Change[]): string {
 	if (changes.length === 0) return source;
+	const removes = ({ start, end }: Change): number => (end > start ? 1 : 0);
 	let text = '';
 	let at = 0;
-	for (const change of [...changes].sort((a, b) => a.start - b.start || b.end - a.end)) {
+	const inOrder = [...changes].sort((a, b) => a.start - b.start || removes(a) - removes(b) || b.end - a.end);
+	for (const change of inOrder) {
 		if (change.start < at) continue;
 		text += source.slice(at, change.start) + change.text;
 		at = change.end;

@@ -6,7 +6,6 @@
 	import type { Proposed } from '$lib/writing/proposed.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import {
 		carry,
 		comment,

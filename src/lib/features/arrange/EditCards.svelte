@@ -4,7 +4,6 @@
 	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import Proposed from './Proposed.svelte';
 	import Shift from './Shift.svelte';
 	import Arrange from './Arrange.svelte';

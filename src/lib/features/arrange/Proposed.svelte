@@ -1,7 +1,6 @@
 <script lang="ts">
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import EditCard from './EditCard.svelte';
 
 	interface Props {

@@ -7,11 +7,9 @@
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
-
 	import type { Table } from '$lib/features/collation/hand.svelte.ts';
 	import { takeSide, writtenLength } from './pulling.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import type { Trace } from '$lib/inquiry/trace.ts';
 	import type { Hits } from '$lib/session/reach.ts';
 	import Into from '$lib/features/collation/Into.svelte';

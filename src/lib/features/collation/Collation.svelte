@@ -10,7 +10,6 @@
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import type { Hits } from '$lib/session/reach.ts';
 	import CollationCell from './CollationCell.svelte';
 	import CollationLaid from './CollationLaid.svelte';

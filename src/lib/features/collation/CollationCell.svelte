@@ -5,7 +5,6 @@
 	import type { Hand } from './hand.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import CollationField from './CollationField.svelte';
 	import { lineOf, placeName } from '$lib/features/frames/placeName.ts';
 

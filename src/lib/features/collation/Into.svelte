@@ -9,7 +9,6 @@
 	import { relyingOn } from '$lib/inquiry/relying.ts';
 	import type { Choice } from '$lib/writing/targets.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import type { Hits } from '$lib/session/reach.ts';
 	import ChangedLines from '$lib/features/arrange/ChangedLines.svelte';
 	import { placeName } from '$lib/features/frames/placeName.ts';

@@ -3,7 +3,6 @@
 	import type { Cause } from './causes.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import { placeName } from '$lib/features/frames/placeName.ts';
 

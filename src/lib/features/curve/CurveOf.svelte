@@ -13,7 +13,6 @@
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import { sweptAs } from '$lib/features/findings/sweeping.svelte.ts';
 	import type { Trace } from '$lib/inquiry/trace.ts';
-
 	import Curve from '$lib/ui/curve/Curve.svelte';
 	import ChangeCause from './ChangeCause.svelte';
 	import Edges from '$lib/features/findings/Edges.svelte';

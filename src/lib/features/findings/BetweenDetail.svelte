@@ -7,7 +7,6 @@
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Swept } from './sweeping.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';

@@ -11,7 +11,6 @@
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Sweeping, Swept } from './sweeping.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import { setBeside, takeOutAll } from '$lib/writing/declaration.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';

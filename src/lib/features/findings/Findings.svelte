@@ -13,7 +13,6 @@
 	import { hangs } from '$lib/core/sweep/index.ts';
 	import { download } from '$lib/ui/download.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import Button from '$lib/ui/Button.svelte';
 	import Menu from '$lib/ui/Menu.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';

@@ -6,7 +6,6 @@
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import type { Trace } from '$lib/inquiry/trace.ts';
 	import TracePlace from './TracePlace.svelte';
 	import TraceWhy from './TraceWhy.svelte';

@@ -6,7 +6,6 @@
 	import { linesOfText } from './typeReading.svelte.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import NumberField from './NumberField.svelte';
 	import { SHOWN } from './shown.ts';

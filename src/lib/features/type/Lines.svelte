@@ -2,7 +2,6 @@
 	import { lineNumber, type FilePlace } from '$lib/core/text/index.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
-
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import ChangedLines from '$lib/features/arrange/ChangedLines.svelte';

@@ -6,7 +6,6 @@
 	import type { Checked, TextStyle } from '$lib/inquiry/textStyles.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
-
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';

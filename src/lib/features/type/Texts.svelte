@@ -8,7 +8,6 @@
 	import { ratioWords, type TextStyle } from '$lib/inquiry/textStyles.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import { printSize } from './drawing.ts';

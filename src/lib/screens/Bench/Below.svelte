@@ -1,127 +1,26 @@
-<script lang="ts" module>
-	export type Tab =
-		| 'findings'
-		| 'curve'
-		| 'box'
-		| 'collation'
-		| 'markup'
-		| 'outline'
-		| 'trace'
-		| 'reach'
-		| 'states'
-		| 'original';
-</script>
-
 <script lang="ts">
 	import { insist } from '$lib/session/insist.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
-	import type { Unseen } from '$lib/core/presence/index.ts';
-	import type { Table } from '$lib/features/collation/hand.svelte.ts';
-	import type { CaretRule } from '$lib/editor/caretRule.ts';
-	import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
 	import { wishMarkup } from '$lib/features/markup/markup.ts';
-	import type { Instead } from '$lib/inquiry/instead.ts';
-	import type { Proposal } from '$lib/session/proposal.svelte.ts';
-	import type { PageState } from '$lib/session/page.svelte.ts';
-	import type { SiteState } from '$lib/session/site.svelte.ts';
-	import type { Lie, Original } from '$lib/core/original/index.ts';
 	import { originals } from '$lib/features/originals/originals.svelte.ts';
 	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import { states } from '$lib/session/states.svelte.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
-	import type { FilePlace } from '$lib/core/text/index.ts';
-
-	import type { Trace } from '$lib/inquiry/trace.ts';
-	import type { SpaceFound } from '$lib/stage/protocol.ts';
-	import type { Following } from '$lib/features/curve/following.svelte.ts';
-	import type { Sweeping, Swept } from '$lib/features/findings/sweeping.svelte.ts';
-	import type { Hits } from '$lib/session/reach.ts';
-	import type { Interval } from '$lib/core/interval/index.ts';
-	import type { Bands } from '$lib/core/media/index.ts';
-	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
+	import { untrack } from 'svelte';
+	import type { BenchState } from './bench.svelte.ts';
+	import type { Tab } from './tabs.ts';
 
-	interface Props {
-		/** Which of its tabs is shown. */
-		tab: Tab;
-		/** The collation of what is selected and the value in the hand; null until they are asked for. */
-		table: Table | null;
-		/** The collation is wished for, though it is not shown. */
-		oncollate: () => Promise<Table>;
-		/** What larger edits are proposed with; null until one is first wished for. */
-		proposal: Proposal | null;
-		/** A larger edit is wished for, in place of what was tried before. */
-		onpropose: () => Promise<Edits>;
-		site: SiteState;
-		page: PageState;
-		/** The Original at the lead's width, and a wish to lay it otherwise. */
-		original: Original | undefined;
-		onlie: (lie: Lie) => void;
-		selected: readonly ElementPath[];
-		onselect: (paths: readonly ElementPath[]) => void;
-		/** Names of frames by their ids. */
-		named: ReadonlyMap<string, string>;
-		lead: SeenVantage;
-		bands: Bands;
-		trace: (path: ElementPath, pseudo?: string) => Promise<Trace | null>;
-		/** What selectors hit on the page in the frames and on the others. */
-		reach: (selectors: readonly string[]) => Promise<Hits>;
-		onplace: (place: FilePlace) => void;
-		/** The file in the sheet, the rule at its caret, and a wish to write another selector there. */
-		file: string;
-		rule: CaretRule | undefined;
-		onwrite: (selector: string, note: string) => void;
-		/** Which of the selectors hit an element of the lead. */
-		matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
-		/** What of the lead's page does not show, and why. */
-		unseen: () => Promise<ReadonlyMap<string, Unseen>>;
-		/** What says the same as an element and shows where it does not. */
-		instead: (path: ElementPath) => Promise<readonly Instead[]>;
-		/** The space at each side of an element in the lead. */
-		spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
-		/** What is found, width by width, and what is to be swept; null until it is wished for. */
-		sweeping: Sweeping | null;
-		/** Where what is selected changes; null until it is wished for. */
-		following: Following | null;
-		swept: Swept | null;
-		/** A stretch in which neither half of a breakpoint holds is to be closed. */
-		onjoin: (stretch: Interval) => void;
-		/** The computed values of elements in the lead. */
-		computed: (paths: readonly ElementPath[]) => Promise<readonly ReadonlyMap<string, string>[]>;
-	}
-
-	let {
-		tab = $bindable(),
-		table,
-		oncollate,
-		proposal,
-		onpropose,
-		site,
-		page,
-		original,
-		onlie,
-		selected,
-		onselect,
-		named,
-		lead,
-		bands,
-		trace,
-		reach,
-		onplace,
-		file,
-		rule,
-		onwrite,
-		matching,
-		unseen,
-		instead,
-		spaces,
-		sweeping,
-		following,
-		swept,
-		onjoin,
-		computed
-	}: Props = $props();
+	let { bench }: { bench: BenchState } = $props();
+	const { site, workbench, writing, watching, reach, trace } = untrack(() => bench);
+	const { select } = workbench;
+	const { page, selected, original, lead, bands, named, swept, rule, tab } = $derived(bench);
+	const { table, edits } = $derived(writing);
+	const { sweeping, following } = $derived(watching);
+	const proposal = $derived(edits?.proposal ?? null);
+	/** A larger edit is wished for, in place of what was tried before. */
+	const anew = () => writing.anew();
 
 	const on = $derived(states.pins.length + states.staged.length);
 	const tabs = $derived([
@@ -170,7 +69,7 @@
 		given: site.given
 	});
 	async function give(paths: readonly ElementPath[], name: string): Promise<string> {
-		const { proposal } = await onpropose();
+		const { proposal } = await writing.anew();
 		return wishMarkup(site, page, proposal, paths, { kind: 'give-class', name });
 	}
 </script>
@@ -180,18 +79,18 @@
 		label="About what is selected"
 		{tabs}
 		chosen={tab}
-		onchoose={(id) => (tab = tabs.find((one) => one.id === id)?.id ?? 'box')}
+		onchoose={(id) => (bench.tab = tabs.find((one) => one.id === id)?.id ?? 'box')}
 	/>
 	<div class="inner" role="tabpanel" tabindex="0" aria-label={tabs.find(({ id }) => id === tab)?.name}>
 		{#key tab}
 			<Guarded name={tabs.find(({ id }) => id === tab)?.name ?? ''}>
 				{#if tab === 'outline'}
 					{#await insist(() => import('$lib/features/outline/Outline.svelte')) then { default: Outline }}
-						<Outline {page} {selected} {onselect} {unseen} {lead} />
+						<Outline {page} {selected} onselect={select} unseen={bench.unseen} {lead} />
 					{/await}
 				{:else if tab === 'original'}
 					{#await insist(() => import('$lib/features/originals/Originals.svelte')) then { default: Originals }}
-						<Originals {site} page={page.path} current={original} {box} {onlie} />
+						<Originals {site} page={page.path} current={original} {box} onlie={bench.layOriginal} />
 					{/await}
 				{:else if tab === 'findings'}
 					{#await insist(() => import('$lib/features/findings/Findings.svelte')) then { default: Findings }}
@@ -200,10 +99,10 @@
 								{page}
 								{sweeping}
 								{swept}
-								{onselect}
-								{onplace}
-								{onpropose}
-								{onjoin}
+								onselect={select}
+								onplace={bench.toPlace}
+								onpropose={anew}
+								onjoin={bench.join}
 							/>{/if}
 					{/await}
 				{:else if tab === 'states'}
@@ -217,7 +116,15 @@
 					</p>
 				{:else if tab === 'curve'}
 					{#await insist(() => import('$lib/features/curve/CurveOf.svelte')) then { default: CurveOf }}
-						{#if following}<CurveOf {site} {page} {following} {bands} path={first} {trace} {onplace} />{/if}
+						{#if following}<CurveOf
+								{site}
+								{page}
+								{following}
+								{bands}
+								path={first}
+								{trace}
+								onplace={bench.toPlace}
+							/>{/if}
 					{/await}
 				{:else if tab === 'markup'}
 					{#await insist(() => import('$lib/features/markup/Markup.svelte')) then { default: Markup }}
@@ -235,7 +142,7 @@
 								{site}
 								{proposal}
 								{reach}
-								{onplace}
+								onplace={bench.toPlace}
 								least={6.5}
 								names={7}
 							/>
@@ -250,8 +157,8 @@
 							{lead}
 							{bands}
 							{trace}
-							{onplace}
-							{onselect}
+							onplace={bench.toPlace}
+							onselect={select}
 							onmute={(file, { words, span }) =>
 								site.texts.get(file)?.mute({
 									words,
@@ -265,19 +172,19 @@
 							{page}
 							paths={selected}
 							{lead}
-							{file}
+							file={bench.shown}
 							{known}
 							{reach}
-							{matching}
+							matching={bench.matching}
 							{trace}
 							{rule}
-							{onwrite}
+							onwrite={bench.reselect}
 							{give}
 						/>
 					{/await}
 				{:else if second}
 					{#await insist(() => import('$lib/features/box/Twins.svelte')) then { default: Twins }}
-						<Twins {page} paths={[first, second]} {computed} />
+						<Twins {page} paths={[first, second]} computed={bench.computed} />
 					{/await}
 				{:else}
 					{#await insist(() => import('$lib/features/box/Box.svelte')) then { default: Box }}
@@ -285,15 +192,15 @@
 							{page}
 							path={first}
 							{named}
-							{onselect}
-							{instead}
-							{spaces}
+							onselect={select}
+							instead={bench.instead}
+							spaces={bench.spaces}
 							{trace}
 							width={lead.width}
 							{table}
-							{oncollate}
+							oncollate={bench.collate}
 							{reach}
-							{onplace}
+							onplace={bench.toPlace}
 						/>
 					{/await}
 				{/if}

@@ -3,7 +3,6 @@
 	import type { Snippet } from 'svelte';
 	import { printInterval, ZERO, type Interval } from '$lib/core/interval/index.ts';
 	import type { Band, Bands } from '$lib/core/media/index.ts';
-
 	import Menu from '$lib/ui/Menu.svelte';
 
 	interface Props {

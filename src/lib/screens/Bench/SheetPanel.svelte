@@ -1,9 +1,6 @@
 <script lang="ts">
 	import { insist } from '$lib/session/insist.ts';
-	import type { ElementPath } from '$lib/core/html/index.ts';
-	import type { Interval } from '$lib/core/interval/index.ts';
-	import { bandAt, type Bands } from '$lib/core/media/index.ts';
-	import type { SeenVantage } from '$lib/core/vantage/index.ts';
+	import { bandAt } from '$lib/core/media/index.ts';
 	import { toggleComment } from '@codemirror/commands';
 	import { unfoldAll } from '@codemirror/language';
 	import type { Command } from '@codemirror/view';
@@ -13,86 +10,26 @@
 	import CaretHits from './CaretHits.svelte';
 	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import type { Idle } from '$lib/inquiry/idle.ts';
-	import type { CaretRule } from '$lib/editor/caretRule.ts';
-	import type { Proposal } from '$lib/session/proposal.svelte.ts';
-	import type { Holding } from '$lib/features/holds/holding.svelte.ts';
-	import type { Swept } from '$lib/features/findings/sweeping.svelte.ts';
-	import type { Waking } from '$lib/features/wake/waking.svelte.ts';
-	import type { PageState } from '$lib/session/page.svelte.ts';
-	import type { FilePlace } from '$lib/core/text/index.ts';
-
-	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
+	import { untrack } from 'svelte';
+	import type { BenchState } from './bench.svelte.ts';
 	import Sheet from './Sheet.svelte';
 	import SheetBar from './SheetBar.svelte';
 	import { later } from '$lib/session/later.svelte.ts';
 
 	interface Props {
-		site: SiteState;
-		page: PageState;
-		lead: SeenVantage;
-		bands: Bands;
-		/** The file that is shown, and a wish for another. */
-		file: string;
-		onfile: (path: string) => void;
-		/** A place to show. */
-		place: FilePlace | null;
-		onplace: (place: FilePlace) => void;
-		selected: readonly ElementPath[];
-		onselect: (paths: readonly ElementPath[]) => void;
-		/** The elements of the lead that a selector hits; null while there are no frames. */
-		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
-		/** The rule at the caret, and the file that is shown: told. */
-		rule: CaretRule | undefined;
-		shownPath: string;
-		/** The declarations of a file that do nothing in the lead; null while there are no frames. */
-		idle: ((file: string) => Promise<readonly Idle[]>) | null;
-		/** The rule of what is selected is to be shown. */
-		onrule: () => void;
-		/** The selected rules are to be wrapped into a condition (null: taken out of theirs); says why they are not. */
-		onwrap: (interval: Interval | null, join: boolean) => Promise<string | null>;
-		/** The rule at the caret is to be moved so many places down (up: under 0); says why it is not. */
-		onmove: (by: number) => Promise<string | null>;
-		/** A selector is wished for in the place of the one of the rule at the caret, with a word on it. */
-		onwrite: (selector: string, note: string) => void;
-		/** The rules at the caret are to be arranged. */
-		onarrange: () => void;
+		bench: BenchState;
 		/** A text was changed. */
 		onedit: () => void;
-		/** What the last edit changed; null until there was one. */
-		waking: Waking | null;
-		holding: Holding | null;
-		swept: Swept | null;
-		onpropose: () => Promise<{ readonly proposal: Proposal }>;
 	}
 
-	let {
-		site,
-		page,
-		lead,
-		bands,
-		file,
-		onfile,
-		place,
-		onplace,
-		selected,
-		onselect,
-		found,
-		idle,
-		onrule,
-		onarrange,
-		onmove,
-		onwrite,
-		onwrap,
-		onedit,
-		waking,
-		holding,
-		swept,
-		onpropose,
-		rule = $bindable(),
-		shownPath = $bindable()
-	}: Props = $props();
+	let { bench, onedit }: Props = $props();
+	const { site, workbench, writing, watching } = untrack(() => bench);
+	const { choose, show, select } = workbench;
+	const { file, place } = $derived(workbench);
+	const { page, lead, bands, selected, found, idle, swept } = $derived(bench);
+	const { waking, holding } = $derived(watching);
 
 	let sheet = $state<Sheet>();
 	let bar = $state<SheetBar>();
@@ -110,7 +47,7 @@
 	const moves = $derived<[string, string, () => void][]>(
 		shown
 			? [
-					['Rule of what is selected', 'R', onrule],
+					['Rule of what is selected', 'R', () => void bench.toRule()],
 					['Next rule in force here', 'Alt .', run(toRuleInForce(1))],
 					['Rule in force before', 'Alt ,', run(toRuleInForce(-1))],
 					['Where a custom property is given', 'Alt Enter', run(toDefinition)],
@@ -147,7 +84,7 @@
 	);
 
 	let heard = $state<string | null>(null);
-	$effect(() => void (shownPath = shown?.path ?? ''));
+	$effect(() => void (bench.shown = shown?.path ?? ''));
 
 	/** How long everything rests before what does nothing is looked for, ms. */
 	const IDLE_REST = 700;
@@ -183,7 +120,7 @@
 		else if (shown) heard = toggleMute(shown, what);
 	}
 	async function move(by: number): Promise<void> {
-		heard = await onmove(by);
+		heard = await bench.move(by);
 	}
 	$effect(() =>
 		site.doing({
@@ -215,16 +152,16 @@
 </script>
 
 <section aria-label="Sheet">
-	<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={onfile} />
+	<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={choose} />
 	{#if shown}
-		<SheetBar bind:this={bar} {bands} here={bandAt(bands.bands, lead.width)} {onwrap}>
+		<SheetBar bind:this={bar} {bands} here={bandAt(bands.bands, lead.width)} onwrap={bench.wrap}>
 			{#if site.compiled.has(shown.path)}
 				<p class="given" title="Its source map says so: what is written here goes with the next compilation.">
 					compiled: locked
 				</p>
 			{:else if shown.isGiven}<p class="given">given: locked</p>{/if}
 			{#if heard}<p role="status">{heard}</p>{/if}
-			<button type="button" onclick={onarrange}>Arrange…</button>
+			<button type="button" onclick={bench.arrange}>Arrange…</button>
 			<Menu label="Mute" bind:this={muteMenu}>
 				{#each mutes as [name, key, act] (name)}
 					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>
@@ -238,18 +175,28 @@
 		</SheetBar>
 		<Sheet bind:this={sheet} file={shown} {inForce} idle={doNothing} goto={place} {onedit} />
 		<Guarded name="What the rule hits">
-			<CaretHits bind:this={hits} bind:rule {page} file={shown} {selected} {onselect} {found} {onwrite} />
+			<CaretHits
+				bind:this={hits}
+				bind:rule={bench.rule}
+				{page}
+				file={shown}
+				{selected}
+				onselect={select}
+				{found}
+				onwrite={bench.reselect}
+			/>
 		</Guarded>
 		{#if waking?.wake || waking?.busy || (holding?.breaches.length ?? 0) > 0}
 			{#await insist(() => import('$lib/features/wake/WakeLine.svelte')) then { default: WakeLine }}
-				<Guarded name="Wake"><WakeLine {waking} {holding} {swept} {onpropose} /></Guarded>
+				<Guarded name="Wake"><WakeLine {waking} {holding} {swept} onpropose={() => writing.anew()} /></Guarded
+				>
 			{/await}
 		{/if}
 	{/if}
 </section>
 {#if leftovers && shown}
 	{#await insist(() => import('$lib/features/search/Leftovers.svelte')) then { default: Leftovers }}
-		<Leftovers {page} file={shown} {onplace} onclose={() => (leftovers = false)} />
+		<Leftovers {page} file={shown} onplace={show} onclose={() => (leftovers = false)} />
 	{/await}
 {/if}
 {#if searching !== null}
@@ -257,7 +204,7 @@
 		<SearchAll
 			files={[...site.texts.values()]}
 			words={searching ?? ''}
-			{onplace}
+			onplace={show}
 			{onedit}
 			onclose={() => (searching = null)}
 		/>

@@ -10,7 +10,6 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 import type { FilePlace } from '$lib/core/text/index.ts';
-
 import type { SeenVantage, Vantage } from '$lib/core/vantage/index.ts';
 
 /** The pages that have a file among their sheets, imported ones too, by their paths. */

@@ -2,7 +2,6 @@
 	import { takeNewerSave } from '$lib/session/errands.ts';
 	import type { Inventory } from '$lib/inquiry/inventory.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
-
 	import GivenMark from './GivenMark.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
 

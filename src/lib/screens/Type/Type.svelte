@@ -8,7 +8,6 @@
 	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import { sweptAs } from '$lib/features/findings/sweeping.svelte.ts';
 	import { checkedStyle, rootNote, stretchesIn } from '$lib/inquiry/textStyles.ts';
-
 	import { tryEdit } from '$lib/session/trying.ts';
 	import { Typesetting } from '$lib/features/type/typesetting.svelte.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';

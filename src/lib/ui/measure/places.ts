@@ -1,6 +1,5 @@
 import type { Rational } from '$lib/core/interval/index.ts';
-import type { Threshold } from '$lib/core/media/index.ts';
-import type { MediaSite } from '$lib/core/media/index.ts';
+import { type Threshold, type MediaSite } from '$lib/core/media/index.ts';
 
 /** A place in the sources. */
 export type Place = Pick<MediaSite, 'file' | 'span'>;

@@ -9,7 +9,6 @@
 	import { FollowedSelections } from '$lib/session/followed.ts';
 	import { findsOf } from '$lib/screens/shell/finds.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-
 	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
 	import { SCREENS, screenOf } from '$lib/screens/index.ts';

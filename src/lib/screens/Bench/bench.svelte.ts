@@ -1,0 +1,277 @@
+import { untrack } from 'svelte';
+import { nameAt, type ElementPath } from '$lib/core/html/index.ts';
+import type { Interval, Rational } from '$lib/core/interval/index.ts';
+import type { Lie, Original } from '$lib/core/original/index.ts';
+import type { Unseen } from '$lib/core/presence/index.ts';
+import type { FilePlace } from '$lib/core/text/index.ts';
+import { seenVantage } from '$lib/core/vantage/index.ts';
+import type { CaretRule } from '$lib/editor/caretRule.ts';
+import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
+import type { Table } from '$lib/features/collation/hand.svelte.ts';
+import { Framing, marked } from '$lib/features/frames/framing.svelte.ts';
+import { placeName } from '$lib/features/frames/placeName.ts';
+import type { Idle } from '$lib/inquiry/idle.ts';
+import type { Instead } from '$lib/inquiry/instead.ts';
+import type { Trace } from '$lib/inquiry/trace.ts';
+import { NO_ANSWERS } from '$lib/session/answers.ts';
+import { carriage } from '$lib/session/carriage.svelte.ts';
+import { insist } from '$lib/session/insist.ts';
+import type { PageState } from '$lib/session/page.svelte.ts';
+import { reachOf, type Hits } from '$lib/session/reach.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+import type { Stages } from '$lib/session/stages.svelte.ts';
+import { viewing } from '$lib/session/viewing.svelte.ts';
+import type { Workbench } from '$lib/session/workbench.ts';
+import type { SpaceFound } from '$lib/stage/protocol.ts';
+import type { Place } from '$lib/ui/measure/places.ts';
+import type { Chosen } from '$lib/writing/within.ts';
+import { answersOf, rulesOf } from './answers.ts';
+import type { Tab } from './tabs.ts';
+import { Watching } from './watching.svelte.ts';
+import { Writing } from './writing.svelte.ts';
+
+/** What the parts of the Bench share: what is looked at, what is asked of the lead, and what is written. */
+export class BenchState {
+	readonly workbench: Workbench;
+	readonly site: SiteState;
+	readonly framing: Framing;
+	readonly writing: Writing;
+	readonly watching: Watching;
+	/** The stages; null until they are open. */
+	stages = $state.raw<Stages | null>(null);
+	/** The panel below the sheet that is shown. */
+	tab = $state<Tab>('box');
+	/** The rule at the sheet's caret, and the file that is shown there. */
+	rule = $state.raw<CaretRule | undefined>();
+	shown = $state('');
+	/** What is selected while a value of it is wished to the hand from elsewhere. */
+	#handed = $state.raw<readonly ElementPath[] | null>(null);
+
+	readonly lead = $derived.by(() => this.framing.lead);
+	readonly bands = $derived.by(() => this.page.bands(this.lead));
+	readonly leadName = $derived(viewing.lead ?? 'Carriage');
+	readonly swept = $derived.by(
+		() =>
+			this.stages && { page: this.page, stages: this.stages, lead: this.lead, plain: viewing.lead === null }
+	);
+	/** What the lead's page looked like on paper, at its width. */
+	readonly original: Original | undefined = $derived.by(() =>
+		this.site.kept.original.list.find(({ page: of, at }) => of === this.page.path && at === this.lead.width)
+	);
+	readonly selectedName = $derived.by(() => {
+		const [path] = this.selected;
+		return path ? nameAt(this.page.page, path, 'what is selected') : 'what is selected';
+	});
+	/** Names of frames by their ids. */
+	readonly named: ReadonlyMap<string, string> = $derived.by(
+		() =>
+			new Map(
+				this.framing.frames.map(({ frame, vantage }) => [
+					frame,
+					frame === 'lead' ? this.leadName : vantage.name
+				])
+			)
+	);
+	/** Whether a collation of what is selected is on the screen, or in the hand. */
+	readonly isCollating = $derived.by(
+		() =>
+			this.tab === 'collation' ||
+			viewing.wide ||
+			(this.tab === 'box' && this.#handed === this.selected && this.selected.length > 0)
+	);
+
+	/** To be made while the Bench is set up. */
+	constructor(workbench: Workbench) {
+		this.workbench = workbench;
+		this.site = workbench.site;
+		this.framing = new Framing(this.site);
+		this.writing = new Writing(this.site);
+		this.watching = new Watching(this.site, {
+			swept: () => this.swept,
+			bands: () => this.bands,
+			tab: () => this.tab,
+			selected: () => this.selected[0]
+		});
+		$effect(() => {
+			if (this.isCollating || this.tab === 'markup') void this.writing.bringEdits();
+			if (this.isCollating) void this.writing.bringTable();
+		});
+		$effect(() => {
+			this.framing.columns = viewing.wide && this.writing.table ? this.writing.table.collating.shown : null;
+		});
+		$effect(() => this.#collate());
+		$effect(() => {
+			const vantages = () =>
+				this.site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
+			this.site.answers = answersOf(this.site, this.page, vantages, this.stages, this.toPlace);
+			return () => (this.site.answers = NO_ANSWERS);
+		});
+		$effect(() => {
+			const takeEnd = (path: string, offset: number, from: Rational): void =>
+				void this.writing.propose(({ shifting }) =>
+					shifting.beginBlock(path, offset, from, this.bands.thresholds)
+				);
+			return this.site.doing({ takeEnd, putEnd: (px) => this.writing.edits?.shifting.put(px) });
+		});
+		$effect(() => this.site.support.take(this.site.kept.target.list[0]));
+	}
+
+	get page(): PageState {
+		return this.workbench.page;
+	}
+
+	get selected(): readonly ElementPath[] {
+		return this.workbench.selected;
+	}
+
+	/** Collates what is selected, while that is looked at; gives what ends it. */
+	#collate(): (() => void) | undefined {
+		const collating = this.writing.table?.collating;
+		if (!collating) return undefined;
+		const columns = this.framing.columns;
+		// What the answer depends on, besides what is asked.
+		void [this.page.conditions, collating.held, collating.also, columns?.map(({ width }) => width).join()];
+		const { page, stages, selected, lead, bands } = this;
+		const looked =
+			this.isCollating && stages && selected.length > 0
+				? {
+						page,
+						stages,
+						paths: selected,
+						lead,
+						bands,
+						file: this.shown,
+						marks: marked(this.site).map(({ width }) => width),
+						range: carriage.range,
+						frameAt: (width: number) => this.#frameAt(width)
+					}
+				: null;
+		const gone = new AbortController();
+		untrack(() => void collating.look(looked, gone.signal));
+		return () => gone.abort();
+	}
+
+	#frameAt(width: number): string | undefined {
+		if (width === carriage.width) return 'lead';
+		const column = this.framing.columns?.find((one) => one.width === width);
+		return column && `column ${column.letter}`;
+	}
+
+	/** Shows a place of the page’s sources, which errands of the page may have moved, in its file. */
+	toPlace = ({ path, offset, ...how }: FilePlace): void =>
+		this.workbench.show({ path, offset: this.page.inFile(path, offset), ...how });
+	placeOf = (place: Place): string => placeName(this.page, place);
+
+	/** What selectors hit on the page in the frames and on the others. */
+	reach = (selectors: readonly string[]): Promise<Hits> =>
+		reachOf(this.site, this.page, this.stages, selectors);
+
+	/** Where the values of an element, or of a pseudo-element of it, come from. */
+	trace = async (path: ElementPath, pseudo = ''): Promise<Trace | null> => {
+		const { page, stages, lead } = this;
+		const { traceOf } = await insist(() => import('$lib/inquiry/trace.ts'));
+		return stages && traceOf(page, stages, path, lead, pseudo);
+	};
+
+	/** The elements of the lead that a selector hits; null while there are no frames. */
+	get found(): ((selector: string) => Promise<readonly ElementPath[]>) | null {
+		const { stages } = this;
+		return stages && ((selector) => stages.found('lead', selector));
+	}
+
+	/** The declarations of a file that do nothing in the lead; null while there are no frames. */
+	get idle(): ((file: string) => Promise<readonly Idle[]>) | null {
+		const { page, stages, lead } = this;
+		if (!stages) return null;
+		return async (file) => {
+			const { idleDeclarations } = await insist(() => import('$lib/inquiry/idle.ts'));
+			return idleDeclarations(page, stages, lead, file);
+		};
+	}
+
+	/** What says the same as an element and shows where it does not. */
+	instead = async (path: ElementPath): Promise<readonly Instead[]> => {
+		const { page, stages, lead, bands } = this;
+		const { insteadOf } = await insist(() => import('$lib/inquiry/instead.ts'));
+		return stages ? insteadOf(page, stages, path, lead, bands) : [];
+	};
+
+	/** Which of the selectors hit an element of the lead. */
+	matching = (path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]> =>
+		this.stages?.matching('lead', path, selectors) ?? Promise.resolve([]);
+
+	/** The space at each side of an element in the lead. */
+	spaces = (path: ElementPath): Promise<readonly SpaceFound[]> =>
+		this.stages?.spaces('lead', path) ?? Promise.resolve([]);
+
+	/** What of the lead's page does not show, and why. */
+	unseen = (): Promise<ReadonlyMap<string, Unseen>> =>
+		this.stages?.unseen('lead') ?? Promise.resolve(new Map());
+
+	/** The computed values of elements in the lead. */
+	computed = (paths: readonly ElementPath[]): Promise<readonly ReadonlyMap<string, string>[]> =>
+		this.stages?.computed('lead', paths) ?? Promise.resolve([]);
+
+	/** A collation of what is selected is wished for, though it is not shown. */
+	collate = (): Promise<Table> => {
+		this.#handed = this.selected;
+		return this.writing.bringTable();
+	};
+
+	/** Lays the lead's Original otherwise. */
+	layOriginal = ({ x, y, scale }: Lie): void => {
+		const was = this.original;
+		if (!was || ![x, y, scale].every(Number.isFinite)) return;
+		void this.site.kept.original.keep(
+			(list) =>
+				list.map((one) => (one.hash === was.hash && one.at === was.at ? { ...one, x, y, scale } : one)),
+			`${was.name} lined up`
+		);
+	};
+
+	/** Proposes to close a stretch in which neither half of a breakpoint holds. */
+	join = ({ lo, hi }: Interval): void => void this.writing.propose((edits) => hi && edits.close(lo, hi));
+
+	/** What is selected in the sheet. */
+	chosen(): Chosen {
+		const { from, to } = this.site.texts.get(this.shown)?.state.selection.main ?? { from: 0, to: 0 };
+		return { file: this.shown, from, to };
+	}
+
+	/** Asks what is to be done to the rules at the sheet's caret. */
+	arrange = (): void => void this.writing.propose((edits) => (edits.arranged = this.chosen()));
+
+	/** Proposes another selector for the rule at the sheet's caret, with a word on it. */
+	reselect = (selector: string, note: string): void => {
+		const { span } = this.rule ?? {};
+		if (!span) return;
+		const chosen = { file: this.shown, from: span.start, to: span.end };
+		void this.writing.propose((edits) => edits.reselect(chosen, selector, note));
+	};
+
+	/** Proposes an edit of what is selected in the sheet; says why it is not. */
+	async #arranged(make: (edits: Edits) => void): Promise<string | null> {
+		await this.writing.propose(make);
+		return this.writing.edits?.proposal.refusal?.sentence ?? null;
+	}
+
+	/** Wraps the selected rules into a condition (null: takes them out of theirs); says why it does not. */
+	wrap = (interval: Interval | null, join: boolean): Promise<string | null> =>
+		this.#arranged((edits) =>
+			interval ? edits.wrap(this.chosen(), interval, join) : edits.unwrap(this.chosen())
+		);
+
+	/** Moves the rule at the caret so many places down (up: under 0); says why it does not. */
+	move = (by: number): Promise<string | null> => this.#arranged((edits) => edits.move(this.chosen(), by));
+
+	/** Shows a rule that hits what is selected: the last in the cascade's order first, at each further call the next. */
+	toRule = async (): Promise<void> => {
+		const { page, stages, lead, workbench } = this;
+		const [path] = this.selected;
+		const found = path && stages ? await rulesOf(page, stages, path, lead) : [];
+		const { place } = workbench;
+		const shown = found.findIndex((one) => one.path === place?.path && one.offset === place.offset);
+		const next = found[(shown + 1) % Math.max(1, found.length)];
+		if (next) workbench.show(next);
+	};
+}

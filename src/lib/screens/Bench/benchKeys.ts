@@ -1,0 +1,106 @@
+import { tick } from 'svelte';
+import type FramesTable from '$lib/features/frames/FramesTable.svelte';
+import { lookingKeys } from '$lib/features/frames/lookingKeys.ts';
+import type { KeyMap } from '$lib/session/keys.ts';
+import { viewing } from '$lib/session/viewing.svelte.ts';
+import type { BenchState } from './bench.svelte.ts';
+import type SheetPanel from './SheetPanel.svelte';
+
+/** The keys of the Bench; its parts are asked for when a key is pressed. */
+export function benchKeys(
+	bench: BenchState,
+	sheet: () => SheetPanel | undefined,
+	frames: () => FramesTable | undefined,
+	toggleInStep: () => void
+): KeyMap {
+	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
+	async function toSheet(menu: boolean): Promise<void> {
+		if (viewing.wide) viewing.drawer = true;
+		await tick();
+		if (menu) sheet()?.openGo();
+		else sheet()?.focus();
+	}
+	return {
+		...lookingKeys(
+			bench.site.vantages,
+			() => bench.bands,
+			() => bench.watching.stops,
+			() => frames()?.toChorus()
+		),
+		s: {
+			name: 'Scroll in step, or not',
+			withShift: 'What can be muted: a letter chooses',
+			does: ({ shift }) => (shift ? sheet()?.openMute() : toggleInStep())
+		},
+		e: {
+			name: 'To the sheet',
+			withShift: 'What the sheet can go to and move: a letter chooses',
+			does: ({ shift }) => void toSheet(shift)
+		},
+		a: {
+			name: 'Search all files',
+			withShift: 'Arrange the rules at the caret: part, join, move, name',
+			does: ({ shift }) => (shift ? bench.arrange() : sheet()?.search())
+		},
+		g: {
+			name: 'Fold what is not in force here',
+			withShift: 'Unfold all',
+			does: ({ shift }) => sheet()?.fold(!shift)
+		},
+		q: {
+			name: 'Wrap the selected rules into a condition',
+			withShift: 'Take the condition around the caret away',
+			does: ({ shift }) => sheet()?.wrap(!shift)
+		},
+		'.': { name: 'Next element that the rule at the caret hits', does: () => sheet()?.step(1) },
+		',': { name: 'Element before that it hits', does: () => sheet()?.step(-1) },
+		m: {
+			name: 'Mute what the caret is in, in all frames, or bring it back',
+			withShift: 'Bring everything muted back',
+			does: ({ shift }) => sheet()?.mute(shift ? 'back' : 0)
+		},
+		y: {
+			name: 'Switches for all frames',
+			withShift: 'Curve: where a value of what is selected changes',
+			does: ({ shift }) => (shift ? (bench.tab = 'curve') : frames()?.openSwitches())
+		},
+		z: {
+			name: 'To the ladder: arrow keys go to what is around, in and beside the selection',
+			withShift: 'Outline of the page',
+			does: ({ shift }) => (shift ? (bench.tab = 'outline') : frames()?.toLadder())
+		},
+		i: {
+			name: 'Box of what is selected',
+			withShift: 'Markup of what is selected',
+			does: ({ shift }) => (bench.tab = shift ? 'markup' : 'box')
+		},
+		h: {
+			name: 'Hold this band as it is',
+			withShift: 'Hold all but this band',
+			does: ({ shift }) => void bench.watching.hold(shift)
+		},
+		c: {
+			name: 'Collation at the whole width: a column and a frame a band; again: back',
+			withShift: 'Collation under the sheet',
+			does: ({ shift }) => (shift ? (bench.tab = 'collation') : (viewing.wide = !viewing.wide))
+		},
+		t: {
+			name: 'States held in the frames',
+			withShift: 'Trace: how the values of what is selected come about',
+			does: ({ shift }) => (bench.tab = shift ? 'trace' : 'states')
+		},
+		o: {
+			name: 'Originals of the page',
+			withShift: 'Findings: what is wrong, with its widths',
+			does: ({ shift }) => (bench.tab = shift ? 'findings' : 'original')
+		},
+		r: {
+			name: 'To the rule of what is selected; again to the next',
+			withShift: 'Reach: selectors for what is selected',
+			does: ({ shift }) => (shift ? (bench.tab = 'reach') : void bench.toRule())
+		},
+		...(bench.selected.length > 0 && !viewing.use
+			? { escape: { name: 'Nothing selected', does: () => bench.workbench.select([]) } }
+			: {})
+	};
+}

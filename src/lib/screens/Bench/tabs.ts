@@ -1,0 +1,12 @@
+/** The panels below the sheet. */
+export type Tab =
+	| 'findings'
+	| 'curve'
+	| 'box'
+	| 'collation'
+	| 'markup'
+	| 'outline'
+	| 'trace'
+	| 'reach'
+	| 'states'
+	| 'original';
