@@ -1,6 +1,5 @@
 import type { DraftRecord } from '../../src/lib/api.ts';
-import { expect, openBench, pageFrames, type Page } from '../fixtures.ts';
-import type { bring } from '../fixtures.ts';
+import { expect, openBench, pageFrames, type Page, type bring } from '../fixtures.ts';
 import { actionsOn } from './actions.ts';
 
 type Server = Parameters<typeof bring>[0];
