@@ -80,6 +80,9 @@ export class BenchState {
 			(this.tab === 'box' && this.#handed === this.selected && this.selected.length > 0)
 	);
 
+	/** The widths that have a frame over their column, as one text: it stays where they do. */
+	readonly #over = $derived.by(() => this.framing.columns?.map(({ width }) => width).join() ?? '');
+
 	/** To be made while the Bench is set up. */
 	constructor(workbench: Workbench) {
 		this.workbench = workbench;
@@ -128,9 +131,8 @@ export class BenchState {
 	#collate(): (() => void) | undefined {
 		const collating = this.writing.table?.collating;
 		if (!collating) return undefined;
-		const columns = this.framing.columns;
 		// What the answer depends on, besides what is asked.
-		void [this.page.conditions, collating.held, collating.also, columns?.map(({ width }) => width).join()];
+		void [this.page.conditions, collating.held, collating.also, this.#over];
 		const { page, stages, selected, lead, bands } = this;
 		const looked =
 			this.isCollating && stages && selected.length > 0
