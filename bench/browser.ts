@@ -1,12 +1,9 @@
 import { createServer } from 'node:http';
-import { mkdtemp, rm } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium, type Browser, type Page } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { lookup } from 'mrmime';
-import { bring, Server } from '../tests/server.ts';
-import { LAUNCH } from '../tests/launch.ts';
+import { bring, withServer, type Server } from '../tests/server.ts';
+import { LAUNCH, VIEWPORT } from '../tests/launch.ts';
 import { median } from './bench.ts';
 
 export type Files = Record<string, string | Uint8Array>;
@@ -17,22 +14,18 @@ export async function withSite<X>(
 	work: (page: Page, server: Server, site: number) => Promise<X>,
 	args: readonly string[] = []
 ): Promise<X> {
-	const data = await mkdtemp(join(tmpdir(), 'vantaggio-bench-'));
-	const server = new Server(data);
-	let browser: Browser | undefined;
-	try {
-		await server.start();
+	return withServer([], async (server) => {
 		const site = await bring(server, files);
-		browser = await chromium.launch({ ...LAUNCH, args: [...(LAUNCH.args ?? []), ...args] });
-		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-		// What runs a bench's own functions names them by a helper that pages lack.
-		await page.addInitScript('globalThis.__name = (named) => named');
-		return await work(page, server, site);
-	} finally {
-		await browser?.close();
-		await server.kill();
-		await rm(data, { recursive: true, force: true });
-	}
+		const browser = await chromium.launch({ ...LAUNCH, args: [...(LAUNCH.args ?? []), ...args] });
+		try {
+			const page = await browser.newPage({ viewport: VIEWPORT });
+			// What runs a bench's own functions names them by a helper that pages lack.
+			await page.addInitScript('globalThis.__name = (named) => named');
+			return await work(page, server, site);
+		} finally {
+			await browser.close();
+		}
+	});
 }
 
 export const PAINTED = 'vantaggio: frames painted';

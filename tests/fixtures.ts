@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, chromium, expect, type BrowserContext, type Frame, type Page } from '@playwright/test';
 import { LAUNCH, VIEWPORT } from './launch.ts';
-import { bring, freshDemo, Server } from './server.ts';
+import { bring, freshDemo, Server, withServer } from './server.ts';
 
 export { bring, expect, freshDemo, Server, type Page };
 
@@ -23,19 +23,6 @@ export function errorsOf(context: BrowserContext): string[] {
 			errors.push(`${message.text()} (${message.location().url})`);
 	});
 	return errors;
-}
-
-/** A server with data of its own, for as long as the work takes. */
-async function withServer(args: readonly string[], work: (server: Server) => Promise<void>): Promise<void> {
-	const data = await mkdtemp(join(tmpdir(), 'vantaggio-'));
-	const server = new Server(data);
-	try {
-		await server.start(...args);
-		await work(server);
-	} finally {
-		await server.kill();
-		await rm(data, { recursive: true, force: true });
-	}
 }
 
 /** Deletes every site of a server. */

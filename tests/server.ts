@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { readdir, readFile, stat } from 'node:fs/promises';
+import { mkdtemp, readdir, readFile, rm, stat } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const root = join(import.meta.dirname, '..');
@@ -70,6 +71,22 @@ export class Server {
 		const gone = new Promise((resolve) => child.once('exit', resolve));
 		child.kill('SIGKILL');
 		await gone;
+	}
+}
+
+/** A server with data of its own, for as long as the work takes. */
+export async function withServer<X>(
+	args: readonly string[],
+	work: (server: Server) => Promise<X>
+): Promise<X> {
+	const data = await mkdtemp(join(tmpdir(), 'vantaggio-'));
+	const server = new Server(data);
+	try {
+		await server.start(...args);
+		return await work(server);
+	} finally {
+		await server.kill();
+		await rm(data, { recursive: true, force: true });
 	}
 }
 

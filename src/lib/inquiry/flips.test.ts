@@ -4,7 +4,8 @@ import { EVERYTHING, intervals } from '../core/interval/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import { seenVantage, NO_SWITCHES, PLAIN } from '../core/vantage/index.ts';
 import { flipsOf, type Flips } from './flips.ts';
-import type { Layout, LayoutJob } from './layout.ts';
+import type { LayoutJob } from '../stage/protocol.ts';
+import type { Layout } from './layout.ts';
 import type { InquiredPage } from './page.ts';
 
 const [WHOLE] = intervals(EVERYTHING);

@@ -4,29 +4,17 @@ import type {
 	ContainingBlock,
 	ElementAnswer,
 	FactsFound,
+	LayoutJob,
 	Measured,
 	Moving,
-	PageContent,
 	Read,
-	Sought,
-	Viewport
+	Sought
 } from '../stage/protocol.ts';
 
 /** A browser's word on declarations and on `@supports`. */
 export interface BrowserEngine extends Engine {
 	/** Whether an `@supports` condition holds (CSS Conditional Rules 3 §6). */
 	supports(condition: string): boolean;
-}
-
-/** What is laid out, and at which widths. */
-export interface LayoutJob {
-	readonly content: PageContent;
-	readonly viewport: Viewport;
-	/** CSS px, with fractions where wanted. */
-	readonly widths: readonly number[];
-	/** Greater goes first. */
-	readonly priority?: number;
-	readonly signal?: AbortSignal;
 }
 
 /** What a frame, or a measurement, tells of an element: facts of it and of what is around and in it, and its values. */

@@ -12,10 +12,9 @@ export interface Screen {
 	readonly name: string;
 	/** Whether it has frames, in which something is selected. */
 	readonly hasFrames: boolean;
-	/** What shows it, where that came with the application. */
-	readonly component?: ScreenComponent;
-	/** Brings what shows it. */
-	readonly load: () => Promise<{ default: ScreenComponent }>;
+	/** What shows it: that itself where it came with the application, else what brings it. */
+	readonly shown:
+		{ readonly component: ScreenComponent } | { readonly load: () => Promise<{ default: ScreenComponent }> };
 }
 
 /** What an address without a known screen leads to. */
@@ -23,15 +22,14 @@ const FIRST: Screen = {
 	screen: 'bench',
 	name: 'Bench',
 	hasFrames: true,
-	component: Bench,
-	load: () => Promise.resolve({ default: Bench })
+	shown: { component: Bench }
 };
 
 /** Every screen, in the order of the spine. */
 export const SCREENS: readonly Screen[] = [
 	FIRST,
-	{ screen: 'type', name: 'Type', hasFrames: true, load: () => import('./Type/Type.svelte') },
-	{ screen: 'site', name: 'Site', hasFrames: false, load: () => import('./Site/Site.svelte') }
+	{ screen: 'type', name: 'Type', hasFrames: true, shown: { load: () => import('./Type/Type.svelte') } },
+	{ screen: 'site', name: 'Site', hasFrames: false, shown: { load: () => import('./Site/Site.svelte') } }
 ];
 
 /** The screen that an address names. */

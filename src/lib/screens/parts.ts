@@ -30,5 +30,5 @@ export const PARTS: readonly (() => Promise<unknown>)[] = [
 	() => import('$lib/features/collation/collating.svelte.ts'),
 	() => import('$lib/features/collation/hand.svelte.ts'),
 	() => import('$lib/features/arrange/edits.svelte.ts'),
-	...SCREENS.map(({ load }) => load)
+	...SCREENS.flatMap(({ shown }) => ('load' in shown ? shown.load : []))
 ];

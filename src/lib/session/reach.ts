@@ -1,3 +1,4 @@
+import type { HitCounts } from '../inquiry/hits.ts';
 import { textWithErrands } from './errands.ts';
 import type { PageState } from './page.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
@@ -5,8 +6,8 @@ import type { Stages } from './stages.svelte.ts';
 
 /** What selectors hit: on the page in the frames, and on each other page of the site. */
 export interface Hits {
-	readonly here: readonly (number | null)[];
-	readonly elsewhere: ReadonlyMap<string, readonly (number | null)[]>;
+	readonly here: HitCounts;
+	readonly elsewhere: ReadonlyMap<string, HitCounts>;
 }
 
 export async function reachOf(

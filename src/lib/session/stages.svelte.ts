@@ -154,7 +154,6 @@ export interface Stages extends Layout {
 	matching(frame: string, path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]>;
 	/** The space at each side of an element of a frame. */
 	spaces(frame: string, path: ElementPath): Promise<readonly SpaceFound[]>;
-	readonly queue: ReturnType<typeof measuringQueue>;
 	close(): void;
 }
 
@@ -273,7 +272,6 @@ export async function openStages(
 		facts: async (frame, sought, most, longhands) =>
 			facts.parse(await stage.host.facts(frame, sought, most, longhands)),
 		computed: async (frame, paths) => values.parse(await stage.host.computed(frame, paths)),
-		queue,
 		close() {
 			closed = true;
 			queue.close();

@@ -2,6 +2,9 @@ import { limitOf, type SupportTable } from '../core/support/index.ts';
 import { api } from './api.ts';
 import type { SupportAsked } from './reader.ts';
 
+/** Since when engines have what, the same for every site; undefined until one asks. */
+let brought: Promise<SupportTable> | undefined;
+
 /** Since when engines have what, and the date that a site asks for. */
 export class Support {
 	#table: SupportTable | null = null;
@@ -9,7 +12,7 @@ export class Support {
 	#asked = false;
 	readonly #hearers = new Set<() => void>();
 
-	/** Takes up what the site asks for; the table is brought when it first asks. */
+	/** Takes up what the site asks for; the table is brought when the first site asks. */
 	take(target: Parameters<typeof limitOf>[0] | undefined): void {
 		const limit = target ? limitOf(target, new Date()) : null;
 		const changed = limit !== this.#limit;
@@ -17,12 +20,16 @@ export class Support {
 		if (changed) this.#tell();
 		if (!target || this.#asked) return;
 		this.#asked = true;
-		void api.support().then(
+		brought ??= api.support();
+		void brought.then(
 			(table) => {
 				this.#table = table;
 				this.#tell();
 			},
-			() => (this.#asked = false)
+			() => {
+				brought = undefined;
+				this.#asked = false;
+			}
 		);
 	}
 

@@ -88,6 +88,19 @@ export interface Viewport {
 	readonly density: number;
 }
 
+/** A page that is to be laid out, and at which widths. */
+export interface LayoutJob {
+	readonly content: PageContent;
+	readonly viewport: Viewport;
+	/** CSS px, with fractions where wanted. */
+	readonly widths: readonly number[];
+	/** Greater goes first. */
+	readonly priority?: number;
+	readonly signal?: AbortSignal;
+	/** Told of a width over which a stage hung twice, and which was given up; without it that ends the job. */
+	readonly onhung?: (width: number) => void;
+}
+
 /** Where a frame lies on the stage: px of the stage, and how many of them a px of the page takes. */
 export interface Placement {
 	readonly frame: string;

@@ -116,7 +116,7 @@ export class Following {
 		const measure = async (widths: readonly number[], priority: number): Promise<void> => {
 			const read = new Map<number, ReadonlyMap<string, number | string>>();
 			const job = { content, viewport: { width, height, density }, widths, priority, signal };
-			for await (const one of stages.queue.read(job)) {
+			for await (const one of stages.read(job)) {
 				const readings = READINGS.parse(one.readings);
 				read.set(one.width, readings);
 				take(one.width, readings);

@@ -232,7 +232,7 @@ export class Sweeping {
 			const onhung = (width: number): void => void given.add(width);
 			const job = { content, viewport, widths, priority, signal, onhung };
 			try {
-				for await (const { width, readings } of stages.queue.read(job)) {
+				for await (const { width, readings } of stages.read(job)) {
 					const checked = READINGS.parse(readings);
 					read.set(width, checked);
 					known.set(width, checked);

@@ -1,18 +1,9 @@
 import { proxy } from 'comlink';
 import { hangs } from '../../core/sweep/index.ts';
-import type { Measured, PageContent, Read, Viewport } from '../protocol.ts';
+import type { LayoutJob, Measured, PageContent, Read, Viewport } from '../protocol.ts';
 import type { Stage } from './stage.ts';
 
-export interface Job {
-	readonly content: PageContent;
-	readonly viewport: Viewport;
-	/** CSS px, with fractions where wanted. */
-	readonly widths: readonly number[];
-	/** Greater goes first. */
-	readonly priority?: number;
-	readonly signal?: AbortSignal;
-	/** Told of a width over which a stage hung twice, and which was given up; without it that ends the job. */
-	readonly onhung?: (width: number) => void;
+export interface Job extends LayoutJob {
 	/** Called with the stage that is to measure, before it does. */
 	readonly ready?: (stage: Stage) => void;
 }

@@ -25,8 +25,7 @@
 	const site = $derived(data.site);
 	// Screens are one page: it goes when the site is left.
 	onDestroy(() => site.close());
-	const shown = $derived(screenOf(route.params.screen));
-	const screen = $derived(shown.screen);
+	const { screen, hasFrames, shown } = $derived(screenOf(route.params.screen));
 	const pages = $derived(site.files.filter(({ kind }) => kind === 'page').map(({ path }) => path));
 	const asked = $derived(route.url.searchParams.get('page'));
 	const path = $derived(pages.find((one) => one === asked) ?? firstPage(pages));
@@ -128,7 +127,7 @@
 	}
 
 	const select = (paths: readonly ElementPath[]): Promise<void> =>
-		go(href(shown.hasFrames ? screen : 'bench', path, file, paths), followed.keep(path, paths));
+		go(href(hasFrames ? screen : 'bench', path, file, paths), followed.keep(path, paths));
 
 	const finds = $derived(
 		finding
@@ -190,9 +189,9 @@
 
 <div class="desk">
 	<Spine
-		screens={SCREENS.map(({ name, screen: to, hasFrames }) => ({
+		screens={SCREENS.map(({ name, screen: to, hasFrames: has }) => ({
 			name,
-			href: href(to, path, file, hasFrames ? selected : []),
+			href: href(to, path, file, has ? selected : []),
 			here: to === screen
 		}))}
 	/>
@@ -209,7 +208,7 @@
 	{#key screen}
 		<Guarded name="The screen">
 			{#key site}
-				{#if shown.component}
+				{#if 'component' in shown}
 					<shown.component {workbench} />
 				{:else}
 					<!-- Scripts of other screens than the first come when they are gone to. -->
