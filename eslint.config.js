@@ -9,15 +9,25 @@ import svelteConfig from './svelte.config.js';
 const ROOMS = {
 	core: [],
 	'api.ts': ['core'],
+	'http.ts': ['api.ts'],
 	probe: ['core'],
 	'stage/protocol.ts': ['probe'],
 	'stage/host': ['core', 'probe', 'stage/protocol.ts'],
 	'stage/client': ['core', 'stage/protocol.ts'],
-	workers: ['core'],
 	server: ['core', 'api.ts'],
 	inquiry: ['core', 'stage/protocol.ts'],
 	writing: ['core', 'inquiry'],
-	session: ['core', 'api.ts', 'stage/protocol.ts', 'stage/client', 'workers', 'inquiry', 'writing'],
+	workers: ['core', 'http.ts', 'stage/protocol.ts', 'inquiry'],
+	session: [
+		'core',
+		'api.ts',
+		'http.ts',
+		'stage/protocol.ts',
+		'stage/client',
+		'workers',
+		'inquiry',
+		'writing'
+	],
 	editor: ['core', 'workers', 'inquiry', 'writing', 'session'],
 	ui: ['core'],
 	features: [

@@ -2,7 +2,7 @@ import type { PageContent } from '../src/lib/stage/protocol.ts';
 
 export { know } from '../src/lib/stage/client/know.ts';
 export { openStage } from '../src/lib/stage/client/stage.ts';
-export { measuringQueue } from '../src/lib/stage/client/queue.ts';
+export { measuringQueue } from '../src/lib/workers/queue.ts';
 export { parseSheet } from '../src/lib/core/css/index.ts';
 export { simulatedSheet } from '../src/lib/core/simulate/index.ts';
 export { isPaintedOver } from '../src/lib/core/snapshot/index.ts';

@@ -19,7 +19,7 @@ import {
 } from '../../src/lib/core/sweep/index.ts';
 import { PLAIN } from '../../src/lib/core/vantage/index.ts';
 import { reachOf, touchedBy } from '../../src/lib/core/wake/index.ts';
-import { measuringQueue } from '../../src/lib/stage/client/queue.ts';
+import { measuringQueue } from '../../src/lib/workers/queue.ts';
 import { openStage } from '../../src/lib/stage/client/stage.ts';
 import type { PageContent } from '../../src/lib/stage/protocol.ts';
 

@@ -19,7 +19,7 @@ function layoutOf(flips: readonly number[]) {
 	const holds = (width: number): boolean => flips.filter((at) => at <= width).length % 2 === 1;
 	const layout = {
 		prefix: '/',
-		async *measure({ widths }: LayoutJob) {
+		async *askAt({ widths }: LayoutJob) {
 			for (const width of widths) {
 				laidOut.push(width);
 				yield await Promise.resolve({ width, held: [[holds(width)]] });

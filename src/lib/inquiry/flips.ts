@@ -45,7 +45,7 @@ export async function flipsOf(
 		const viewport = { width: vantage.width, height: vantage.height, density: vantage.density };
 		const unknown = widths.filter((width) => !known.has(width));
 		const job = { content, viewport, widths: unknown, priority: before ? 0 : 1, ...(signal && { signal }) };
-		for await (const { width, held } of layout.measure(job)) known.set(width, held ?? []);
+		for await (const { width, held } of layout.askAt(job)) known.set(width, held ?? []);
 	}
 	const stretches = bands.flatMap(({ interval }) => {
 		const set = fromInterval(interval);

@@ -1,5 +1,6 @@
 import type { Asked, Engine } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
+import type { LaidOut } from '../core/snapshot/index.ts';
 import type {
 	ContainingBlock,
 	ElementAnswer,
@@ -17,6 +18,24 @@ export interface BrowserEngine extends Engine {
 	supports(condition: string): boolean;
 }
 
+/** Pages laid out for real, out of sight. */
+export interface MeasuringLayout {
+	/** Lays a page out at widths, and tells all of each layout. */
+	measure(job: LayoutJob): AsyncIterable<Measured>;
+	/** The same, and tells what is found in each layout. */
+	read(job: LayoutJob): AsyncIterable<Read>;
+}
+
+/** What is asked about an element (`PageContent.asked`), as it is laid out at a width. */
+export interface LaidElement {
+	readonly width: number;
+	/** Undefined where it is not laid out. */
+	readonly laid: LaidOut | undefined;
+	readonly held?: Measured['held'];
+	/** Undefined where its facts were not asked about. */
+	readonly told: ToldOf | undefined;
+}
+
 /** What a frame, or a measurement, tells of an element: facts of it and of what is around and in it, and its values. */
 export interface ToldOf {
 	readonly facts: FactsFound;
@@ -28,13 +47,11 @@ export interface Layout {
 	readonly engine: BrowserEngine;
 	/** What the addresses of a page's files begin with. */
 	readonly prefix: string;
-	/** Lays a page out at widths out of sight, and tells all of each layout. */
-	measure(job: LayoutJob): AsyncIterable<Measured>;
+	/** Lays a page out at widths out of sight, and tells of each layout what is asked about an element. */
+	askAt(job: LayoutJob): AsyncIterable<LaidElement>;
 	/** The same, and tells what is found in each layout. */
 	read(job: LayoutJob): AsyncIterable<Read>;
-	/** What was measured along with a layout. */
-	told(measured: Measured): ToldOf | undefined;
-	/** Selectors and `@container` conditions that `cascade`, `facts` and `measure` try from now on. */
+	/** Selectors and `@container` conditions that `cascade`, `facts` and `askAt` try from now on. */
 	ask(asked: readonly Asked[], containers: readonly string[]): void;
 	/** What hits an element of a frame and each of its ancestors, itself first (a pseudo-element of it before). */
 	cascade(frame: string, path: ElementPath, pseudo: string): Promise<readonly ElementAnswer[]>;

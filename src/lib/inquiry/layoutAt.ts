@@ -1,6 +1,6 @@
 import { FACT_LONGHANDS } from '../core/effect/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
-import { laidOut, type LaidOut } from '../core/snapshot/index.ts';
+import type { LaidOut } from '../core/snapshot/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
@@ -29,10 +29,7 @@ export async function layoutAt(
 	const content = { ...page.content(layout.prefix, vantage), asked };
 	const viewport = { width: vantage.width, height, density };
 	const job = { content, viewport, widths, priority: 1, signal };
-	for await (const measured of layout.measure(job)) {
-		const { width, snapshot } = measured;
-		const laid = laidOut(snapshot, path);
-		const found = layout.told(measured);
+	for await (const { width, laid, told: found } of layout.askAt(job)) {
 		const computed = [...(found?.computed ?? [])].filter(([name]) => !STILLED.test(name));
 		const told = found && toldFrom(cases, width, { ...found, computed: new Map(computed) });
 		if (laid) tell(width, laid, told);

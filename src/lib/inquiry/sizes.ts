@@ -3,8 +3,7 @@ import { elementAt, nameOfElement, wordsIn, type ElementPath } from '../core/htm
 import { rational } from '../core/interval/index.ts';
 import { over, type Over } from '../core/length/index.ts';
 import { lengthContext } from '../core/media/index.ts';
-import { pathsOf } from '../core/findings/index.ts';
-import { brokenIn, sizing, stretchesOf, type Broken, type Size, type Sizing } from '../core/type/index.ts';
+import { sizing, stretchesOf, type Size, type Sizing } from '../core/type/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { ElementFacts } from '../stage/protocol.ts';
 import { casesOf } from './cases.ts';
@@ -103,49 +102,4 @@ export async function readSizes(
 		indexOf: (path) => places.get(path.join('.')) ?? -1,
 		paths: elements.map(({ path }) => path)
 	};
-}
-
-/** What the engine lays out at a width: the size of each text, and how it is broken, by its path. */
-export interface LaidTexts {
-	readonly width: number;
-	readonly sizes: ReadonlyMap<string, number>;
-	/** Line heights, px; NaN for `normal`. */
-	readonly lineHeights: ReadonlyMap<string, number>;
-	readonly broken: ReadonlyMap<string, Broken>;
-}
-
-/** Measures texts at some widths, on layout that nobody sees. */
-export async function* laidTexts(
-	page: InquiredPage,
-	layout: Layout,
-	lead: SeenVantage,
-	widths: readonly number[],
-	signal: AbortSignal
-): AsyncGenerator<LaidTexts> {
-	const { height, density } = lead;
-	const viewport = { width: lead.width, height, density };
-	const content = page.content(layout.prefix, lead);
-	const characters = new Map(
-		page.page.elements.flatMap((element) => {
-			const length = /^(html|head|body|script|style)$/.test(element.tag) ? 0 : wordsIn(element).length;
-			return length > 0 ? [[element.path.join('.'), length]] : [];
-		})
-	);
-	const job = { content, viewport, widths, priority: 0, signal };
-	for await (const { width, snapshot } of layout.measure(job)) {
-		const paths = pathsOf(snapshot);
-		const texts = new Map(
-			paths.flatMap((path, i) => {
-				const length = characters.get(path);
-				return length === undefined ? [] : [[i, length] as const];
-			})
-		);
-		const broken = brokenIn(snapshot, texts);
-		yield {
-			width,
-			sizes: new Map(paths.map((path, i) => [path, snapshot.fontSize[i] ?? NaN])),
-			lineHeights: new Map(paths.map((path, i) => [path, snapshot.lineHeight[i] ?? NaN])),
-			broken: new Map([...broken].map(([i, one]) => [paths[i] ?? '', one]))
-		};
-	}
 }

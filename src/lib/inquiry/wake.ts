@@ -9,7 +9,7 @@ import {
 } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageContent } from '../stage/protocol.ts';
-import type { BrowserEngine, Layout } from './layout.ts';
+import type { BrowserEngine, MeasuringLayout } from './layout.ts';
 
 /** A page before an edit and after it, as a vantage at all its widths. */
 export interface Compared {
@@ -17,15 +17,17 @@ export interface Compared {
 	/** What frames are given before it, and after it. */
 	readonly contents: readonly [PageContent, PageContent];
 	readonly as: SeenVantage;
-	readonly layout: Layout;
+	readonly layout: MeasuringLayout;
 	readonly stretch: Stretch;
+	/** What is asked of every element, made by `valuesAsked`. */
+	readonly values: ValuesAsked;
 }
 
+/** Longhands that are asked of every element, and selectors that are tried on it. */
+export type ValuesAsked = NonNullable<PageContent['values']>;
+
 /** What is asked of every element, so that what changes on itself is told from what follows. */
-function asked(
-	engine: BrowserEngine,
-	{ properties, selectors }: EditOnPage
-): NonNullable<PageContent['values']> {
+export function valuesAsked(engine: BrowserEngine, { properties, selectors }: EditOnPage): ValuesAsked {
 	const longhands = properties.flatMap((property) => [
 		...(engine.expand(property, 'var(--any)')?.keys() ?? [])
 	]);
@@ -45,10 +47,10 @@ function endsAndMiddles(stretch: Stretch, cuts: readonly Cut[]): number[] {
 /** A page at some widths as a vantage, with values of every element, from real layout. */
 export async function seenAt(
 	of: PageContent,
-	layout: Layout,
+	layout: MeasuringLayout,
 	as: SeenVantage,
 	widths: readonly number[],
-	values: NonNullable<PageContent['values']>,
+	values: ValuesAsked,
 	signal: AbortSignal,
 	priority = 2
 ): Promise<Map<number, Seen>> {
@@ -85,10 +87,9 @@ export async function* changesOver(
 	depth: Depth,
 	signal: AbortSignal
 ): AsyncGenerator<Compares> {
-	const { edit, contents, as, layout, stretch } = compared;
+	const { edit, contents, as, layout, stretch, values } = compared;
 	const { reach, cuts } = edit;
 	const [before, after] = contents;
-	const values = asked(layout.engine, edit);
 	const known = new Map<number, Readings>();
 	let measured = 0;
 	const look = async (widths: readonly number[], priority = 2): Promise<void> => {

@@ -1,4 +1,3 @@
-import type { Measurement } from '../core/wake/hold.ts';
 import type {
 	AddedFile,
 	DraftRecord,
@@ -10,46 +9,11 @@ import type {
 	SavedFile,
 	SiteRecord,
 	SiteSummary,
-	StaleFile,
 	VantageList,
 	VantageWish
 } from '../api.ts';
 import type { SupportTable } from '../core/support/index.ts';
-
-/** A reply that was not a success, with the sentence the server gave. */
-export class Refused extends Error {
-	constructor(
-		readonly status: number,
-		sentence: string,
-		readonly stale: readonly StaleFile[]
-	) {
-		super(sentence);
-	}
-}
-
-const UNREACHED = 'The server cannot be reached. Nothing here is lost; it is tried again.';
-
-async function ask(path: string, init: RequestInit = {}): Promise<Response> {
-	let response: Response;
-	try {
-		response = await fetch(path, init);
-	} catch {
-		throw new Refused(0, UNREACHED, []);
-	}
-	if (response.ok) return response;
-	const problem = (await response.json().catch(() => ({}))) as { detail?: string; stale?: StaleFile[] };
-	throw new Refused(
-		response.status,
-		problem.detail ?? `The server answered ${response.status}.`,
-		problem.stale ?? []
-	);
-}
-
-const sending = (method: string, value: unknown): RequestInit => ({
-	method,
-	headers: { 'content-type': 'application/json' },
-	body: JSON.stringify(value)
-});
+import { ask, sending } from '../http.ts';
 
 /** Browsers let a page leave no more than 64 KiB to be sent after it is gone, of all that it sends together. */
 const OUTLIVES = 16_000;
@@ -111,10 +75,6 @@ export const api = {
 		(await ask(`/api/sites/${id}/originals`, { method: 'POST', body: file })).json(),
 	original: async (id: number, hash: string): Promise<Blob> =>
 		(await ask(`/api/sites/${id}/originals/${hash}`)).blob(),
-	keepMeasurement: async (id: number, measurement: Measurement): Promise<{ hash: string }> =>
-		(await ask(`/api/sites/${id}/measurements`, sending('POST', measurement))).json(),
-	measurement: async (id: number, hash: string): Promise<Measurement> =>
-		(await ask(`/api/sites/${id}/measurements/${hash}`)).json(),
 	dropDraft: (id: number, path: string, tab: string) =>
 		ask(`/api/sites/${id}/drafts?${new URLSearchParams({ path, tab }).toString()}`, { method: 'DELETE' })
 };

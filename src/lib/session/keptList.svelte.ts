@@ -1,5 +1,5 @@
 import { messageOf } from '../core/text/index.ts';
-import { Refused } from './api.ts';
+import { Refused } from '../http.ts';
 
 /** A list as the server has it, with what a change of it is based on. */
 export interface Listed<Row> {

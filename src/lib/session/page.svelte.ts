@@ -21,6 +21,7 @@ import {
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import type { PageContent, StagedChange } from '../stage/protocol.ts';
 import type { PageAnswers } from './answers.ts';
+import type { Texts } from '../workers/texts.ts';
 import { errandsDone } from './errands.ts';
 import type { SiteState } from './site.svelte.ts';
 
@@ -55,6 +56,12 @@ export class PageState implements InquiredPage {
 		this.path = path;
 		this.sources = sourcesOf((file) => (file === path ? this.source : text(file)), site.parsers);
 		this.#frameContent = frameContents(site.parsers);
+	}
+
+	/** The texts of the site as this page has them. */
+	get texts(): Texts {
+		const texts = [...this.#site.texts.keys()].map((file) => [file, this.#text(file) ?? ''] as const);
+		return new Map([...texts, [this.path, this.source]]);
 	}
 
 	/** What can be asked of the page while it is in the frames. */

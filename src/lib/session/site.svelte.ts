@@ -10,9 +10,9 @@ import {
 } from '../api.ts';
 import { isCompiled } from '../core/css/index.ts';
 import { parsers } from '../core/site/index.ts';
-import { api, Refused } from './api.ts';
+import { Refused } from '../http.ts';
+import { api } from './api.ts';
 import { NO_ACTIONS, NO_ANSWERS, type PageAnswers, type SheetActions } from './answers.ts';
-import { Comparer } from './comparer.ts';
 import { StageKeeper } from './stageKeeper.ts';
 import { Support } from './support.ts';
 import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
@@ -75,8 +75,6 @@ export class SiteState {
 	readonly stageKeeper: StageKeeper;
 	/** What engines have of what its sheets say. */
 	readonly support = new Support();
-	/** Compares pages before and after edits. */
-	readonly comparer = new Comparer();
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');
 	/** How many saves this tab has begun, and the end of the last one. */
@@ -282,7 +280,6 @@ export class SiteState {
 
 	close(): void {
 		this.isClosed = true;
-		this.comparer.end();
 		this.#saved.close();
 		this.#drafts.close();
 	}

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { DraftRecord, KeptListRecord, SiteRecord } from '../api.ts';
 import type { StagedState } from '../core/staged/index.ts';
-import { Refused } from './api.ts';
+import { Refused } from '../http.ts';
 import { SiteState } from './site.svelte.ts';
 
 /** The server, as far as one site with one sheet goes; every answer can be held back. */

@@ -51,6 +51,14 @@ export class StageKeeper {
 		return opening;
 	}
 
+	/** Begins the thread that measures, so that it is there when it is asked. */
+	beginMeasuring(): void {
+		void this.#opened?.then(
+			({ measurer }) => measurer.begin(),
+			() => undefined
+		);
+	}
+
 	/** The screen that shows them goes: they are put aside as they are. */
 	leave(): void {
 		this.#talk = NOBODY;

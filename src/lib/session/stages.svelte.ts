@@ -2,15 +2,14 @@ import { proxy } from 'comlink';
 import * as z from 'zod/mini';
 import { know } from '../stage/client/know.ts';
 import { liveFrames } from '../stage/client/live.ts';
-import { measuringQueue } from '../stage/client/queue.ts';
-import { openStage, type Stage, type StageConfig } from '../stage/client/stage.ts';
-import type { Asked } from '../core/cascade/index.ts';
+import { openStage, openStageFrame, type StageConfig } from '../stage/client/stage.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import { UNSEEN, type Unseen } from '../core/presence/index.ts';
 import type { SpaceFound, PagePoint, Pin, ShownOriginal } from '../stage/protocol.ts';
 import type { BrowserEngine, Layout } from '../inquiry/layout.ts';
 import { engineOf } from './engine.ts';
 import type { Press } from './keys.ts';
+import { Measurer } from './measurer.ts';
 import { tell } from './notices.svelte.ts';
 import { selectionView, type Pick } from './selection.svelte.ts';
 
@@ -128,6 +127,8 @@ export interface StageTalk {
 /** The stages of a screen: the live frames, and those that measure out of sight. */
 export interface Stages extends Layout {
 	readonly live: ReturnType<typeof liveFrames>;
+	/** What measures pages out of sight. */
+	readonly measurer: Measurer;
 	keepInStep(on: boolean): void;
 	use(on: boolean): void;
 	keylines(on: boolean): void;
@@ -205,25 +206,20 @@ export async function openStages(
 			}
 		})
 	);
-	const rooms: HTMLElement[] = [];
-	const measuring = stage.apart ? Math.max(1, Math.min(8, navigator.hardwareConcurrency - 1)) : 1;
-	const queue = measuringQueue((n) => {
-		const room = document.createElement('div');
-		room.style.cssText = 'position:absolute;inset:0;visibility:hidden;pointer-events:none';
-		parent.append(room);
-		rooms.push(room);
-		return openStage(room, site, n, config);
-	}, measuring);
+	const measurer = new Measurer({
+		site,
+		prefix: stage.prefix,
+		stages: stage.apart ? Math.max(1, Math.min(8, navigator.hardwareConcurrency - 1)) : 1,
+		async open(n) {
+			const room = document.createElement('div');
+			room.style.cssText = 'position:absolute;inset:0;visibility:hidden;pointer-events:none';
+			parent.append(room);
+			const frame = await openStageFrame(room, site, n, config);
+			return { ...frame, close: () => room.remove() };
+		}
+	});
 	/** The texts that the stage has of pages. */
 	const known = new Map<string, string>();
-	/** What is asked about, and which stages have been told. */
-	let latest: { readonly asked: readonly Asked[]; readonly containers: readonly string[] } | undefined;
-	const informed = new WeakMap<Stage, typeof latest>();
-	function askAlso(one: Stage): void {
-		if (!latest || informed.get(one) === latest) return;
-		informed.set(one, latest);
-		void one.host.ask(latest.asked, latest.containers);
-	}
 	let closed = false;
 	return {
 		prefix: stage.prefix,
@@ -254,17 +250,17 @@ export async function openStages(
 		matching: async (frame, path, selectors) =>
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
 		engine: (engine ??= engineOf(document)),
-		measure: (job) => queue.measure({ ...job, ready: askAlso }),
-		read: (job) => queue.read(job),
-		ask(asked, containers) {
-			latest = { asked, containers };
-			askAlso(stage);
+		measurer,
+		async *askAt(job) {
+			for await (const { facts: found, computed: values, ...one } of measurer.askAt(job))
+				yield { ...one, told: found && { facts: facts.parse(found), computed: computed.parse(values) } };
 		},
-		told: (measured) =>
-			measured.facts && {
-				facts: facts.parse(measured.facts),
-				computed: computed.parse(measured.computed)
-			},
+		read: (job) => measurer.read(job),
+		ask(asked, containers) {
+			void stage.host.ask(asked, containers);
+			// Where it cannot be had, what is measured with it says so.
+			measurer.ask(asked, containers).catch(() => undefined);
+		},
 		cascade: async (frame, path, pseudo) => answers.parse(await stage.host.cascade(frame, path, pseudo)),
 		containing: async (frame, path) => containing.parse(await stage.host.containing(frame, path)),
 		spaces: async (frame, path) => spaces.parse(await stage.host.spaces(frame, path)),
@@ -274,9 +270,8 @@ export async function openStages(
 		computed: async (frame, paths) => values.parse(await stage.host.computed(frame, paths)),
 		close() {
 			closed = true;
-			queue.close();
+			measurer.close();
 			stage.close();
-			for (const room of rooms) room.remove();
 		}
 	};
 }

@@ -1,4 +1,4 @@
 export { changesIn, type Laid, type Manner, type Seen, type Values } from './changes.ts';
-export { changedElements, outermost, type Changed } from './summary.ts';
+export { allWidths, changedElements, outermost, type Changed } from './summary.ts';
 export { editOnPage, sortedCuts, type EditOnPage, type WrittenDeclaration } from './onPage.ts';
 export { propertiesTouched, reachOf, touchedBy } from './touched.ts';

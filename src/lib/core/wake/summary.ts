@@ -14,6 +14,10 @@ export interface Changed {
 	readonly worst: number;
 }
 
+/** All widths at which any of some elements changed. */
+export const allWidths = (changed: readonly Changed[]): IntervalSet =>
+	changed.reduce((set, { own, moved }) => union(set, union(own, moved)), NOTHING);
+
 /** What changed, element by element, in document order of their paths as they come. */
 export function changedElements(found: readonly Found[]): Changed[] {
 	const all = new Map<string, Changed>();

@@ -8,7 +8,8 @@
 	import type { Bands } from '$lib/core/media/index.ts';
 	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import { causeOf, conditionsAt, type Cause, type Followed } from './causes.ts';
-	import { BOX, edgesOf, type Following } from './following.svelte.ts';
+	import { edgesOf } from '$lib/inquiry/follow.ts';
+	import { BOX, type Following } from './following.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import { sweptAs } from '$lib/features/findings/sweeping.svelte.ts';

@@ -1,11 +1,12 @@
 import { valueOf, type Change, type Value } from '$lib/core/curve/index.ts';
-import { readPath, type ElementPath } from '$lib/core/html/index.ts';
+import type { ElementPath } from '$lib/core/html/index.ts';
 import { toNumber } from '$lib/core/interval/index.ts';
 import type { MediaSite } from '$lib/core/media/index.ts';
-import { pathsOf } from '$lib/core/findings/index.ts';
-import { elementOf, rebroken, type Rebroken, type Snapshot } from '$lib/core/snapshot/index.ts';
 import { blameOf, type Blame, type Trial } from '$lib/inquiry/blame.ts';
-import { edgesOf, following, toleranceOf } from './following.svelte.ts';
+import type { BrokenAt } from '$lib/inquiry/broken.ts';
+import { following, toleranceOf } from '$lib/inquiry/follow.ts';
+import type { PageState } from '$lib/session/page.svelte.ts';
+import type { Stages } from '$lib/session/stages.svelte.ts';
 import type { InquiredPage } from '$lib/inquiry/page.ts';
 
 /** Why a value changes between two widths. */
@@ -15,19 +16,19 @@ export interface Cause {
 	/** The conditions that begin or end to hold there. */
 	readonly sites: readonly MediaSite[];
 	/** What takes more or fewer lines there, by paths: inside it, else around it, else elsewhere. */
-	readonly broken: readonly (Omit<Rebroken, 'element'> & { readonly path: ElementPath })[];
+	readonly broken: readonly BrokenAt[];
 }
 
 /** What is followed, on what page. */
 export interface Followed extends Trial {
+	readonly page: PageState;
+	readonly layout: Stages;
 	readonly path: ElementPath;
 	readonly property: string;
 }
 
 /** How far on both sides a knee is looked at, CSS px, where it has so much room. */
 const BESIDE = 32;
-/** So many of what is broken otherwise are told. */
-const MOST = 3;
 
 /** The conditions that begin or end to hold between the widths on both sides of a change. */
 export function conditionsAt(
@@ -90,7 +91,7 @@ export async function causeOf(
 	changes: readonly Change[],
 	signal: AbortSignal
 ): Promise<Cause> {
-	const { layout, as, path, property } = followed;
+	const { page, layout, as, path, property } = followed;
 	const { width, height, density } = as;
 	const viewport = { width, height, density };
 	const { widths, amount } = shownBy(change, changes, toleranceOf(property));
@@ -104,7 +105,8 @@ export async function causeOf(
 		return widths.flatMap((at) => found.get(at) ?? []);
 	};
 	const sites = conditionsAt(followed, change);
-	const broken = sites.length > 0 ? [] : await brokenAt(followed, change, signal);
+	const asked = { path: page.path, texts: page.texts, as };
+	const broken = sites.length > 0 ? [] : await layout.measurer.broken(asked, path, change, signal);
 	// What takes other lines or rows inside it is why it is as high as it is.
 	if (broken.some((one) => isInside(one.path, path))) return { blamed: [], sites, broken };
 	const blamed = await blameOf(
@@ -118,27 +120,4 @@ export async function causeOf(
 		signal
 	);
 	return { blamed, sites, broken: blamed.length > 0 ? [] : broken };
-}
-
-/** What takes more or fewer lines or rows at a change: inside the element, else around it, else elsewhere. */
-async function brokenAt(
-	{ page, layout, as, path }: Followed,
-	change: Change,
-	signal: AbortSignal
-): Promise<Cause['broken']> {
-	const { width, height, density } = as;
-	const viewport = { width, height, density };
-	const seen = new Map<number, Snapshot>();
-	const content = page.content(layout.prefix, as);
-	const [before, after] = edgesOf(change);
-	const job = { content, viewport, widths: [before, after], priority: 1, signal };
-	for await (const one of layout.measure(job)) seen.set(one.width, one.snapshot);
-	const [a, b] = [seen.get(before), seen.get(after)];
-	if (!a || !b || elementOf(a, path) < 0) return [];
-	const paths = pathsOf(a);
-	const all = rebroken(a, b).map(({ element, ...of }) => ({ ...of, path: readPath(paths[element] ?? '') }));
-	const inside = all.filter((one) => isInside(one.path, path));
-	const around = all.filter((one) => isInside(path, one.path));
-	const nearest = [inside, around, all].find(({ length }) => length > 0) ?? [];
-	return nearest.slice(0, MOST);
 }

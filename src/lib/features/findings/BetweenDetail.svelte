@@ -2,7 +2,7 @@
 	import { toNumber, type Interval } from '$lib/core/interval/index.ts';
 	import { widthBetween } from '$lib/core/sweep/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
-	import { unlikeBoth, type Unlike } from './between.ts';
+	import type { Unlike } from '$lib/inquiry/between.ts';
 	import type { FindingRow } from '$lib/inquiry/findings.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Swept } from './sweeping.svelte.ts';
@@ -35,7 +35,10 @@
 	const answer = later<readonly [number, number, number], Unlike | undefined>({
 		question: () => (between === undefined ? undefined : [Math.floor(lo), between, Math.ceil(hi)]),
 		about: String,
-		ask: (widths, signal) => unlikeBoth(swept, as, widths, signal)
+		ask: (widths, signal) => {
+			const { page, stages } = swept;
+			return stages.measurer.unlike({ path: page.path, texts: page.texts, as }, widths, signal);
+		}
 	});
 	const unlike = $derived(answer.value ?? null);
 	$effect(() => () => {

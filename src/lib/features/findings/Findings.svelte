@@ -102,7 +102,7 @@
 			>{left.length === 0
 				? measured === 0
 					? 'Nothing measured yet.'
-					: sweeping.phase === 'done' && sweeping.given.size === 0
+					: sweeping.phase === 'done' && sweeping.given.length === 0
 						? 'Nothing found.'
 						: 'Nothing found so far.'
 				: `${left.length} found.`}</b

@@ -1,23 +1,14 @@
 import { messageOf } from '$lib/core/text/index.ts';
 import { nameAt, type ElementPath, printPaths, readPath } from '$lib/core/html/index.ts';
-import { contains, NOTHING, rationalFromNumber, union, type IntervalSet } from '$lib/core/interval/index.ts';
+import { NOTHING, union, type IntervalSet } from '$lib/core/interval/index.ts';
 import { storeWidths, widthsFrom } from '$lib/core/interval/store.ts';
-import { firstWidths, foundIn, type Readings } from '$lib/core/sweep/index.ts';
-import { changedElements, changesIn, sortedCuts, type Changed } from '$lib/core/wake/index.ts';
-import {
-	fromHeld,
-	HELD_LONGHANDS,
-	isHeld,
-	toHold,
-	type Hold,
-	type Measurement
-} from '$lib/core/wake/hold.ts';
-import { holdReport, type HoldReport } from '$lib/core/wake/report.ts';
-import { api } from '$lib/session/api.ts';
+import type { Hold } from '$lib/core/wake/hold.ts';
+import { allWidths, type Changed } from '$lib/core/wake/index.ts';
+import type { HoldReport } from '$lib/core/wake/report.ts';
+import type { PageAsked } from '$lib/session/measurer.ts';
 import { PageState } from '$lib/session/page.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
-import { seenAt } from '$lib/inquiry/wake.ts';
 
 /** What of a hold is not as it was. */
 export interface Breach {
@@ -39,15 +30,9 @@ export interface HoldWish {
 	readonly pages: readonly string[];
 }
 
-/** What is held is measured at the ends of bands, and so far apart in them, CSS px. */
-const GRID = 128;
-
-const VALUES = { longhands: [...HELD_LONGHANDS], selectors: [] };
-
 /** What must not change, and what of it did. */
 export class Holding {
 	readonly #site: SiteState;
-	readonly #measurements = new Map<string, Promise<Measurement>>();
 	/** What is known of each hold, by its measurement: the breach, or null where all is as it was. */
 	#checked = $state.raw<ReadonlyMap<string, Breach | null>>(new Map());
 	busy = $state(false);
@@ -107,29 +92,8 @@ export class Holding {
 	): Promise<Hold> {
 		const page = this.#page(swept, path);
 		const { as, stretch } = sweptAs(swept.lead, swept.plain);
-		const cuts = page.bands(as).thresholds.map(({ cut }) => cut);
-		const all = firstWidths(stretch, sortedCuts([...cuts, ...widths.cuts]), GRID);
-		const at = all.filter((width) => contains(widths, rationalFromNumber(width)));
-		const seen = await seenAt(
-			page.content(swept.stages.prefix, as),
-			swept.stages,
-			as,
-			at,
-			VALUES,
-			new AbortController().signal
-		);
-		if (seen.size < at.length || at.length === 0)
-			throw new Error('The page could not be measured; nothing is held.');
-		const measurement: Measurement = {
-			page: path,
-			longhands: VALUES.longhands,
-			widths: at.flatMap((width) => {
-				const one = seen.get(width);
-				return one ? [toHold(width, one)] : [];
-			})
-		};
-		const { hash } = await api.keepMeasurement(this.#site.id, measurement);
-		this.#measurements.set(hash, Promise.resolve(measurement));
+		const asked = { path, texts: page.texts, as };
+		const measurement = await swept.stages.measurer.hold(asked, widths, stretch);
 		return {
 			page: path,
 			widths: storeWidths(widths),
@@ -140,20 +104,9 @@ export class Holding {
 			density: as.density,
 			revision: this.#site.revision,
 			at: new Date().toISOString(),
-			measurement: hash,
+			measurement,
 			allowed: []
 		};
-	}
-
-	#measurement(hash: string): Promise<Measurement> {
-		let known = this.#measurements.get(hash);
-		if (!known) {
-			known = api.measurement(this.#site.id, hash);
-			this.#measurements.set(hash, known);
-			// What did not come is asked for again.
-			known.catch(() => this.#measurements.delete(hash));
-		}
-		return known;
 	}
 
 	/** Holds what is held on every page against what is there now. */
@@ -178,24 +131,15 @@ export class Holding {
 		return this.list.some((one) => JSON.stringify(one) === read);
 	}
 
-	async #checkOne(swept: Swept, hold: Hold, signal: AbortSignal): Promise<Breach | null> {
-		const page = this.#page(swept, hold.page);
+	/** The page of a hold, as it was measured. */
+	#asked(swept: Swept, hold: Hold): PageAsked {
 		const { as } = sweptAs({ ...swept.lead, height: hold.height, density: hold.density }, false);
-		const { widths } = await this.#measurement(hold.measurement);
-		const at = widths.map(({ width }) => width);
-		const seen = await seenAt(page.content(swept.stages.prefix, as), swept.stages, as, at, VALUES, signal);
-		const known = new Map<number, Readings>();
-		for (const held of widths) {
-			const now = seen.get(held.width);
-			if (!now) throw new Error(`${hold.page} could not be measured at ${held.width} px.`);
-			const changes = changesIn(fromHeld(held), now);
-			const own = [...changes].filter(([key]) => isHeld(hold, key.split(' ')[1] ?? ''));
-			known.set(held.width, new Map(own));
-		}
-		const cuts = page.bands(as).thresholds.map(({ cut }) => cut);
-		const changed = changedElements(foundIn(known, cuts));
-		const all = changed.reduce((set, { own, moved }) => union(set, union(own, moved)), NOTHING);
-		return changed.length > 0 ? { hold, changed, widths: all } : null;
+		return { path: hold.page, texts: this.#page(swept, hold.page).texts, as };
+	}
+
+	async #checkOne(swept: Swept, hold: Hold, signal?: AbortSignal): Promise<Breach | null> {
+		const changed = await swept.stages.measurer.changed(this.#asked(swept, hold), hold, signal);
+		return changed.length > 0 ? { hold, changed, widths: allWidths(changed) } : null;
 	}
 
 	#change(hold: Hold, next: readonly Hold[], what: string): Promise<boolean> {
@@ -235,14 +179,7 @@ export class Holding {
 	async report(swept: Swept, hold: Hold): Promise<HoldReport> {
 		const known = this.#checked.get(holdKey(hold));
 		// Nothing is called unchanged that was not looked at.
-		const breach =
-			known === undefined ? await this.#checkOne(swept, hold, new AbortController().signal) : known;
-		return holdReport(
-			hold,
-			await this.#measurement(hold.measurement),
-			breach?.changed ?? [],
-			(path) => this.nameOf(swept, hold.page, path),
-			new Date().toISOString()
-		);
+		const breach = known === undefined ? await this.#checkOne(swept, hold) : known;
+		return swept.stages.measurer.holdReport(this.#asked(swept, hold), hold, breach?.changed ?? []);
 	}
 }

@@ -4,7 +4,8 @@ import type { Curve } from '$lib/core/length/index.ts';
 import { nextForLines } from '$lib/core/type/index.ts';
 import type { SeenVantage } from '$lib/core/vantage/index.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
-import { laidTexts, readSizes, type LaidTexts, type ReadSizes } from '$lib/inquiry/sizes.ts';
+import type { LaidTexts } from '$lib/inquiry/laidTexts.ts';
+import { readSizes, type ReadSizes } from '$lib/inquiry/sizes.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 import { bySize, stylesOf } from '$lib/inquiry/textStyles.ts';
 
@@ -32,6 +33,14 @@ export const linesOfText = (
 			return own ? [[width, own.lines] as const] : [];
 		})
 	);
+
+/** How the engine lays texts out at some widths. */
+const laidTexts = (
+	{ page, stages, lead: as }: Looked,
+	widths: readonly number[],
+	signal: AbortSignal
+): AsyncGenerator<LaidTexts> =>
+	stages.measurer.texts({ path: page.path, texts: page.texts, as }, widths, signal);
 
 /** The sizes of a page's texts as its sources are, and what the engine lays out. */
 export class TypeReading {
@@ -98,14 +107,14 @@ export class TypeReading {
 	}
 
 	/** Lets the engine lay the texts out: at some widths, then where levels take more or fewer lines. */
-	async measure({ page, stages, lead }: Looked, signal: AbortSignal): Promise<void> {
+	async measure(looked: Looked, signal: AbortSignal): Promise<void> {
 		const laid = new Map<number, LaidTexts>();
 		await this.#try(
 			'lines',
 			async () => {
 				for (let next: readonly number[] = ASKED; next.length > 0 && !signal.aborted;) {
 					const had = laid.size;
-					for await (const one of laidTexts(page, stages, lead, next, signal)) laid.set(one.width, one);
+					for await (const one of laidTexts(looked, next, signal)) laid.set(one.width, one);
 					if (laid.size === had) return;
 					if (!signal.aborted) this.laid = new Map(laid);
 					const known = this.levels('now').map(({ path }) => linesOfText(laid, path));
@@ -125,8 +134,7 @@ export class TypeReading {
 		await this.#try(
 			'lines',
 			async () => {
-				for await (const one of laidTexts(looked.page, looked.stages, looked.lead, missing, signal))
-					found.push([one.width, one]);
+				for await (const one of laidTexts(looked, missing, signal)) found.push([one.width, one]);
 				if (!signal.aborted) this.laid = new Map([...this.laid, ...found]);
 			},
 			signal

@@ -91,6 +91,7 @@ export class Watching {
 			void [swept.page.conditions, sweeping.paused, sweeping.stretch];
 			return afterRest(SWEEP_REST, (signal) => sweeping.sweep(swept, signal));
 		});
+		$effect(() => this.sweeping?.setKinds(site.kept.finding.list));
 		$effect(() => {
 			const { following } = this;
 			const [swept, path] = [this.#still, asked.selected()];

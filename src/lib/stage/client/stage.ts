@@ -6,14 +6,21 @@ export interface StageConfig {
 	readonly pattern: string;
 }
 
-export interface Stage {
-	readonly host: Remote<StageHost>;
+/** The frame of a stage, and the port by which it is asked. */
+export interface StageFrame {
+	readonly port: MessagePort;
 	readonly iframe: HTMLIFrameElement;
 	/** What addresses of the site's files begin with on this stage; ends in a slash. */
 	readonly prefix: string;
 	/** False where the stage had to be opened at the application's own origin. */
 	readonly apart: boolean;
+	/** Takes it away; whoever has the port closes that. */
 	close(): void;
+}
+
+/** A stage that is asked here. */
+export interface Stage extends Omit<StageFrame, 'port'> {
+	readonly host: Remote<StageHost>;
 }
 
 const HOST_PAGE = '.vantaggio/host.html';
@@ -21,13 +28,28 @@ const HOST_PAGE = '.vantaggio/host.html';
 const PATIENCE = 8000;
 const AFTER_LOAD = 1500;
 
-/** Opens a stage in a parent element: at an origin of its own, else at the application's. */
-export async function openStage(
+/** Opens a stage in a parent element, and asks it here. */
+export async function openStage(...of: Parameters<typeof openStageFrame>): Promise<Stage> {
+	const { port, ...frame } = await openStageFrame(...of);
+	const host = wrap<StageHost>(port);
+	return {
+		...frame,
+		host,
+		close() {
+			host[releaseProxy]();
+			port.close();
+			frame.close();
+		}
+	};
+}
+
+/** Opens the frame of a stage in a parent element: at an origin of its own, else at the application's. */
+export async function openStageFrame(
 	parent: HTMLElement,
 	site: number,
 	n: number,
 	config: StageConfig
-): Promise<Stage> {
+): Promise<StageFrame> {
 	const host = config.pattern.replace('{n}', String(n)).replace('{site}', String(site));
 	const port = location.port ? `:${location.port}` : '';
 	const apart = `${location.protocol}//${host}${port}/`;
@@ -54,7 +76,7 @@ function connect(
 	address: string,
 	prefix: string,
 	apart: boolean
-): Promise<Stage | null> {
+): Promise<StageFrame | null> {
 	const ahead = document.querySelector<HTMLIFrameElement>('iframe[data-ahead]');
 	const taken = ahead?.src === address && 'moveBefore' in parent;
 	if (!taken) ahead?.remove();
@@ -62,27 +84,23 @@ function connect(
 	iframe.title = 'Page frames';
 	const origin = new URL(address, location.href).origin;
 	const channel = new MessageChannel();
-	const host = wrap<StageHost>(channel.port1);
 	return new Promise((resolve) => {
 		let timer = setTimeout(giveUp, PATIENCE);
-		const done = (stage: Stage | null): void => {
+		const done = (stage: StageFrame | null): void => {
 			clearTimeout(timer);
 			removeEventListener('message', hear);
 			resolve(stage);
 		};
+		const close = (): void => iframe.remove();
 		function giveUp(): void {
 			close();
-			done(null);
-		}
-		function close(): void {
-			host[releaseProxy]();
 			channel.port1.close();
-			iframe.remove();
+			done(null);
 		}
 		function hear(event: MessageEvent): void {
 			if (event.source !== iframe.contentWindow || event.origin !== origin || event.data !== READY) return;
 			iframe.contentWindow?.postMessage(null, origin, [channel.port2]);
-			done({ host, iframe, prefix, apart, close });
+			done({ port: channel.port1, iframe, prefix, apart, close });
 		}
 		addEventListener('message', hear);
 		iframe.addEventListener('load', () => {

@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { api, Refused } from '$lib/session/api.ts';
+import { Refused } from '$lib/http.ts';
+import { api } from '$lib/session/api.ts';
 import { editorExtensions } from '$lib/editor/extensions.ts';
 import { SiteState } from '$lib/session/site.svelte.ts';
 

@@ -73,8 +73,8 @@
 	/** What may be wanted later comes in quiet time, so that it is there when the server is not. */
 	$effect(() => {
 		const gone = new AbortController();
-		const { comparer } = site;
-		const threads = [() => Promise.resolve(comparer.begin())];
+		const { stageKeeper } = site;
+		const threads = [() => Promise.resolve(stageKeeper.beginMeasuring())];
 		void insist(() => import('$lib/screens/parts.ts')).then(({ PARTS }) =>
 			loadQuietly([...PARTS, ...threads], gone.signal)
 		);

@@ -1,7 +1,6 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
-import type { PageContent, Read } from '../protocol.ts';
-import { measuringQueue } from './queue.ts';
-import type { Stage } from './stage.ts';
+import type { PageContent, Read } from '../stage/protocol.ts';
+import { measuringQueue, type MeasuringStage } from './queue.ts';
 
 const content = { address: '/', html: '' } as PageContent;
 const viewport = { width: 800, height: 600, density: 1 };
@@ -12,7 +11,7 @@ afterEach(() => void vi.useRealTimers());
 /** Stages that hang over some widths, a number of times; `opened` counts them. */
 function stages(hangs: Map<number, number>) {
 	const told = { opened: 0, closed: 0 };
-	const open = (): Promise<Stage> => {
+	const open = (): Promise<MeasuringStage> => {
 		told.opened++;
 		const host = {
 			async read(_: PageContent, __: unknown, widths: number[], report: (read: Read) => void) {
@@ -24,7 +23,7 @@ function stages(hangs: Map<number, number>) {
 				}
 			}
 		};
-		return Promise.resolve({ host, close: () => void told.closed++ } as unknown as Stage);
+		return Promise.resolve({ host, close: () => void told.closed++ } as unknown as MeasuringStage);
 	};
 	return { open, told };
 }

@@ -1,6 +1,9 @@
 /** How far a look at widths has come: every edge exact, then every px, then done. */
 export type Phase = 'quick' | 'whole' | 'done';
 
+/** So many widths are asked for at once in quiet time: what is more urgent waits no longer than for these. */
+export const PORTION = 24;
+
 /** What is looked at, width by width. */
 export interface Looking {
 	/** The widths to begin with, CSS px. */

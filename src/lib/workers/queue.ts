@@ -1,17 +1,22 @@
-import { proxy } from 'comlink';
-import { hangs } from '../../core/sweep/index.ts';
-import type { LayoutJob, Measured, PageContent, Read, Viewport } from '../protocol.ts';
-import type { Stage } from './stage.ts';
+import { proxy, type Remote } from 'comlink';
+import { hangs } from '../core/sweep/index.ts';
+import type { LayoutJob, Measured, PageContent, Read, StageHost, Viewport } from '../stage/protocol.ts';
+
+/** A stage that measures. */
+export interface MeasuringStage {
+	readonly host: Pick<Remote<StageHost>, 'measure' | 'read' | 'ask'>;
+	close(): void;
+}
 
 export interface Job extends LayoutJob {
 	/** Called with the stage that is to measure, before it does. */
-	readonly ready?: (stage: Stage) => void;
+	readonly ready?: (stage: MeasuringStage) => void;
 }
 
 /** What a stage does at each width of a job: it tells all of the layout, or what is found in it. */
 type Told = Measured | Read;
 type Way = (
-	host: Stage['host'],
+	host: MeasuringStage['host'],
 	content: PageContent,
 	viewport: Viewport,
 	widths: readonly number[],
@@ -95,7 +100,7 @@ function silenceAlarm(): { rings: Promise<void>; wind: () => void; stop: () => v
  * measured is kept by content, a stage that hangs is opened again and its widths are measured once more; a width over
  * which it hangs again is given up.
  */
-export function measuringQueue(open: (n: number) => Promise<Stage>, stages: number) {
+export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, stages: number) {
 	const waiting: Task[] = [];
 	const kept = new Map<string, Measured>();
 	let bytes = 0;
@@ -105,7 +110,7 @@ export function measuringQueue(open: (n: number) => Promise<Stage>, stages: numb
 	const isOver = (job: Job): boolean => closed || job.signal?.aborted === true;
 	const workers = Array.from({ length: stages }, (_, i) => ({
 		n: i + 1,
-		stage: null as Stage | null,
+		stage: null as MeasuringStage | null,
 		busy: false
 	}));
 

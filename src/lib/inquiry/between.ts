@@ -1,11 +1,12 @@
-import { HELD_LONGHANDS } from '$lib/core/wake/hold.ts';
-import { pathsOf } from '$lib/core/findings/index.ts';
-import { FLAG } from '$lib/core/snapshot/index.ts';
-import { outermost, type Seen } from '$lib/core/wake/index.ts';
-import type { SeenVantage } from '$lib/core/vantage/index.ts';
-import { nameAt, readPath } from '$lib/core/html/index.ts';
-import type { Swept } from './sweeping.svelte.ts';
-import { seenAt } from '$lib/inquiry/wake.ts';
+import { HELD_LONGHANDS } from '../core/wake/hold.ts';
+import { pathsOf } from '../core/findings/index.ts';
+import { FLAG } from '../core/snapshot/index.ts';
+import { outermost, type Seen } from '../core/wake/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import { nameAt, readPath, type Page } from '../core/html/index.ts';
+import type { PageContent } from '../stage/protocol.ts';
+import type { MeasuringLayout } from './layout.ts';
+import { seenAt } from './wake.ts';
 
 /** What of a page is unlike what it is on both sides. */
 export interface Unlike {
@@ -34,24 +35,19 @@ function isUnlike(a: Seen, b: Seen, i: number): boolean {
  * size that leaps. Measured.
  */
 export async function unlikeBoth(
-	{ page, stages }: Swept,
+	page: Page,
+	content: PageContent,
+	layout: MeasuringLayout,
 	as: SeenVantage,
 	[below, between, above]: readonly [number, number, number],
 	signal: AbortSignal
 ): Promise<Unlike | undefined> {
 	const values = { longhands: [...HELD_LONGHANDS], selectors: [] };
-	const seen = await seenAt(
-		page.content(stages.prefix, as),
-		stages,
-		as,
-		[below, between, above],
-		values,
-		signal
-	);
+	const seen = await seenAt(content, layout, as, [below, between, above], values, signal);
 	const [a, b, c] = [seen.get(below), seen.get(between), seen.get(above)];
 	if (!a || !b || !c) return undefined;
 	const paths = pathsOf(b.snapshot);
 	const unlike = paths.filter((_, i) => isUnlike(a, b, i) && isUnlike(b, c, i));
-	const names = outermost(unlike).map(({ path }) => nameAt(page.page, readPath(path), 'something'));
+	const names = outermost(unlike).map(({ path }) => nameAt(page, readPath(path), 'something'));
 	return { count: unlike.length, names: [...new Set(names)].slice(0, MOST) };
 }

@@ -1,0 +1,71 @@
+import { isEmpty, printIntervalSet, type IntervalSet } from '$lib/core/interval/index.ts';
+import { allWidths, type EditOnPage } from '$lib/core/wake/index.ts';
+import type { EditedPage } from '$lib/session/measurer.ts';
+import type { ComparedSoFar } from '$lib/workers/measuring.ts';
+
+/** What an edit changed on another page of the site, at the ends and middles of its bands. */
+export interface WakeElsewhere {
+	readonly page: string;
+	readonly count: number;
+	readonly widths: IntervalSet;
+}
+
+/** What the last edit changed. */
+export interface Wake extends ComparedSoFar {
+	/** What the edit touches. */
+	readonly edit: EditOnPage;
+	readonly edited: EditedPage;
+	/** All widths at which anything changed, and those of them that are not in the band where the carriage stood. */
+	readonly widths: IntervalSet;
+	readonly outside: IntervalSet;
+	/** The band where the carriage stood. */
+	readonly meant: IntervalSet;
+	readonly elsewhere: readonly WakeElsewhere[];
+}
+
+/** One thing that is said of an edit; whether it was perhaps not meant. */
+export interface WakeWords {
+	readonly text: string;
+	readonly warns: boolean;
+}
+
+/** What an edit changed where, in words: what is outside of the band that was meant first. */
+export function wakeWords(wake: Wake): WakeWords[] {
+	if (wake.changed.length === 0) {
+		const at = wake.whole ? 'every px' : `${wake.measured} width${wake.measured === 1 ? '' : 's'} so far`;
+		return [
+			{ text: wake.measured === 0 ? 'Nothing could change.' : `Nothing changed, at ${at}.`, warns: false }
+		];
+	}
+	const outside = isEmpty(wake.outside)
+		? []
+		: [{ text: `Also beyond the carriage’s band: ${printIntervalSet(wake.outside)}.`, warns: true }];
+	const elsewhere = wake.elsewhere.map(({ page, count, widths }) => ({
+		text: `${page}: ${count} element${count === 1 ? '' : 's'}, ${printIntervalSet(widths)}.`,
+		warns: true
+	}));
+	return [...outside, { text: changedHere(wake), warns: false }, ...elsewhere];
+}
+
+function changedHere({ outermost, changed, exact, whole, measured }: Wake): string {
+	const follows = changed.filter((one) => isEmpty(one.own));
+	/** What is called alike and changed at the same widths is told together. */
+	const told = new Map<string, number>();
+	for (const { path, inside, name } of outermost) {
+		const one = changed.find((other) => other.path === path);
+		const widths = one ? printIntervalSet(one.own) : '';
+		const what = `${name}${inside > 0 ? ` and ${inside} inside it` : ''}, ${widths}`;
+		told.set(what, (told.get(what) ?? 0) + 1);
+	}
+	const parts = [...told].slice(0, 3).map(([what, count]) => (count > 1 ? `${count} × ${what}` : what));
+	const more = told.size > 3 ? [`${told.size - 3} more`] : [];
+	const most = changed.reduce((a, b) => (b.by > a.by ? b : a));
+	const moved =
+		follows.length > 0
+			? [
+					`${follows.length} more follow${follows.length === 1 ? 's' : ''}, ${printIntervalSet(allWidths(follows))}`
+				]
+			: [];
+	const by = most.by > 0 ? `, by up to ${Math.round(most.by * 10) / 10} px at ${most.worst}` : '';
+	return `${[...parts, ...more, ...moved].join('; ')}${by}${exact ? `; nothing else, ${whole ? 'at every px' : `at ${measured} widths so far`}` : ' …'}.`;
+}

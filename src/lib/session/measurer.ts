@@ -1,0 +1,241 @@
+import { version } from '$app/environment';
+import { proxy, transfer, type Remote } from 'comlink';
+import type { Asked } from '../core/cascade/index.ts';
+import type { Change } from '../core/curve/index.ts';
+import type { KindSetting } from '../core/findings/settings.ts';
+import type { ElementPath } from '../core/html/index.ts';
+import type { IntervalSet } from '../core/interval/index.ts';
+import type { Stretch } from '../core/sweep/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import type { Changed, EditOnPage } from '../core/wake/index.ts';
+import type { Hold } from '../core/wake/hold.ts';
+import type { HoldReport } from '../core/wake/report.ts';
+import type { Unlike } from '../inquiry/between.ts';
+import type { BrokenAt } from '../inquiry/broken.ts';
+import type { FollowReport } from '../inquiry/follow.ts';
+import type { LaidTexts } from '../inquiry/laidTexts.ts';
+import type { SweepReport } from '../inquiry/sweep.ts';
+import type { StageFrame } from '../stage/client/stage.ts';
+import type { LayoutJob, Read } from '../stage/protocol.ts';
+import type {
+	AskedPage,
+	CompareHow,
+	ComparedSoFar,
+	FollowHow,
+	Measuring,
+	SweepHow,
+	UncheckedElement
+} from '../workers/measuring.ts';
+import type { Texts, TextSender } from '../workers/texts.ts';
+import { pushed } from './pushed.ts';
+import { Thread } from './thread.ts';
+
+/** A page of some texts, as a vantage. */
+export interface PageAsked {
+	readonly path: string;
+	readonly texts: Texts;
+	readonly as: SeenVantage;
+}
+
+/** A page before an edit of some files, and after it. */
+export interface EditedPage {
+	readonly path: string;
+	readonly before: Texts;
+	readonly after: Texts;
+	readonly files: readonly string[];
+}
+
+/** Where pages are measured. */
+export interface MeasurerSetup {
+	readonly site: number;
+	/** What the addresses of the site's files begin with on the stages. */
+	readonly prefix: string;
+	/** How many stages there are at most. */
+	readonly stages: number;
+	/** Opens the frame of a stage. */
+	readonly open: (n: number) => Promise<StageFrame>;
+}
+
+/** Has pages measured by a thread of its own, on stages whose frames are opened here when they are first wanted. */
+export class Measurer {
+	readonly #thread = new Thread<Measuring>(
+		() => new Worker(new URL('../workers/measuring.worker.ts', import.meta.url), { type: 'module' })
+	);
+	readonly #setup: MeasurerSetup;
+	/** The frames of its stages, by their numbers. */
+	readonly #frames = new Map<number, StageFrame>();
+	/** What the present thread is known by. */
+	#begun: TextSender | undefined;
+	#last = 0;
+	#closed = false;
+
+	constructor(setup: MeasurerSetup) {
+		this.#setup = setup;
+	}
+
+	/** Begins its thread, so that it is there when it is asked. */
+	begin(): void {
+		if (!this.#closed) this.#thread.begin();
+	}
+
+	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
+	async ask(asked: readonly Asked[], containers: readonly string[]): Promise<void> {
+		await this.#ask(undefined, (does) => does.ask(asked, containers));
+	}
+
+	/** Lays a page out, and tells of each layout what is asked about an element. */
+	askAt(job: LayoutJob): AsyncGenerator<UncheckedElement> {
+		return pushed((tell) => this.#ask(job.signal, (does, _, id) => does.askAt(id, plain(job), proxy(tell))));
+	}
+
+	/** Lays a page out, and tells what is found in each layout. */
+	read(job: LayoutJob): AsyncGenerator<Read> {
+		return pushed((tell) => this.#ask(job.signal, (does, _, id) => does.read(id, plain(job), proxy(tell))));
+	}
+
+	/** How the texts of a page are laid out at some widths. */
+	texts(asked: PageAsked, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
+		return pushed((tell) =>
+			this.#ask(signal, (does, texts, id) => does.texts(id, sent(asked, texts), widths, proxy(tell)))
+		);
+	}
+
+	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
+	sweep(
+		asked: PageAsked,
+		how: SweepHow,
+		signal: AbortSignal,
+		tell: (report: SweepReport) => void
+	): Promise<void> {
+		return this.#ask(signal, (does, texts, id) => does.sweep(id, sent(asked, texts), how, proxy(tell)));
+	}
+
+	/** Tells anew what the sweep has found, by other settings. */
+	setKinds(settings: readonly KindSetting[]): Promise<void> {
+		return this.#ask(undefined, (does) => does.setKinds(settings));
+	}
+
+	/** Follows a value of an element over widths. */
+	follow(
+		asked: PageAsked,
+		how: FollowHow,
+		signal: AbortSignal,
+		tell: (report: FollowReport) => void
+	): Promise<void> {
+		return this.#ask(signal, (does, texts, id) => does.follow(id, sent(asked, texts), how, proxy(tell)));
+	}
+
+	/** What takes more or fewer lines or rows at a change of a value of an element. */
+	broken(asked: PageAsked, path: ElementPath, change: Change, signal: AbortSignal): Promise<BrokenAt[]> {
+		return this.#ask(signal, (does, texts, id) => does.broken(id, sent(asked, texts), path, change));
+	}
+
+	/** What of a page is otherwise at a width than at a narrower and at a wider one; undefined where that is not known. */
+	unlike(
+		asked: PageAsked,
+		widths: readonly [below: number, between: number, above: number],
+		signal: AbortSignal
+	): Promise<Unlike | undefined> {
+		return this.#ask(signal, (does, texts, id) => does.unlike(id, sent(asked, texts), widths));
+	}
+
+	/** What an edit touches on a page. */
+	edit({ path, before, after, files }: EditedPage, as: SeenVantage): Promise<EditOnPage> {
+		return this.#ask(undefined, (does, texts) => {
+			const [was, is] = texts.send(before, after);
+			return does.edit({ path, before: was, after: is, files, as });
+		});
+	}
+
+	/** Compares a page before an edit and after it: what that has come to, further each time that it is asked for. */
+	async *compare(
+		{ path, before, after, files }: EditedPage,
+		as: SeenVantage,
+		how: CompareHow,
+		signal: AbortSignal
+	): AsyncGenerator<ComparedSoFar> {
+		const id = await this.#ask(signal, async (does, texts, id) => {
+			const [was, is] = texts.send(before, after);
+			await does.compare(id, { path, before: was, after: is, files, as }, how);
+			return id;
+		});
+		while (!signal.aborted) {
+			const told = await this.#ask(undefined, (does) => does.next(id));
+			if (!told || signal.aborted) return;
+			yield told;
+		}
+	}
+
+	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
+	hold(asked: PageAsked, widths: IntervalSet, stretch: Stretch): Promise<string> {
+		return this.#ask(undefined, (does, texts, id) => does.hold(id, sent(asked, texts), widths, stretch));
+	}
+
+	/** What of a hold is not as it was. */
+	changed(asked: PageAsked, hold: Hold, signal?: AbortSignal): Promise<Changed[]> {
+		return this.#ask(signal, (does, texts, id) => does.changed(id, sent(asked, texts), hold));
+	}
+
+	/** The report on a hold, by what changed of it. */
+	holdReport(asked: PageAsked, hold: Hold, changed: readonly Changed[]): Promise<HoldReport> {
+		const at = new Date().toISOString();
+		return this.#ask(undefined, (does, texts) => does.holdReport(sent(asked, texts), hold, changed, at));
+	}
+
+	/** Ends its thread and its stages: nothing is measured any more. */
+	close(): void {
+		this.#closed = true;
+		this.#thread.end();
+		for (const frame of this.#frames.values()) frame.close();
+		this.#frames.clear();
+	}
+
+	/** Asks the thread something by a number of its own, and stops that when the signal says so. */
+	#ask<R>(
+		signal: AbortSignal | undefined,
+		of: (does: Remote<Measuring>, texts: TextSender, id: number) => Promise<R>
+	): Promise<R> {
+		if (this.#closed) return Promise.reject(new Error('What measured pages is closed.'));
+		const id = ++this.#last;
+		return this.#thread.ask((does, texts) => {
+			if (this.#begun !== texts) this.#begin(does, texts);
+			const stop = (): void => void does.stop(id);
+			signal?.addEventListener('abort', stop, { once: true });
+			const asked = of(does, texts, id);
+			if (signal?.aborted) stop();
+			return asked;
+		});
+	}
+
+	/** Tells a thread that has just begun where it measures; messages come in order. */
+	#begin(does: Remote<Measuring>, texts: TextSender): void {
+		this.#begun = texts;
+		const { site, prefix, stages } = this.#setup;
+		const close = (n: number): void => {
+			this.#frames.get(n)?.close();
+			this.#frames.delete(n);
+		};
+		const open = async (n: number): Promise<MessagePort> => {
+			close(n);
+			const frame = await this.#setup.open(n);
+			if (this.#closed) frame.close();
+			else this.#frames.set(n, frame);
+			return transfer(frame.port, [frame.port]);
+		};
+		void does.begin({ site, prefix, stages, version }, proxy(open), proxy(close));
+	}
+}
+
+/** What of a job can be handed to another thread. */
+const plain = ({ content, viewport, widths, priority = 0 }: LayoutJob): LayoutJob => ({
+	content,
+	viewport,
+	widths,
+	priority
+});
+
+const sent = ({ path, texts, as }: PageAsked, sender: TextSender): AskedPage => ({
+	path,
+	texts: sender.send(texts)[0],
+	as
+});

@@ -1,0 +1,28 @@
+/**
+ * What is told piece by piece, as it is told, until the work is done.
+ *
+ * @throws {Error} what the work throws, once all that it told has been had
+ */
+export async function* pushed<T>(work: (push: (one: T) => void) => Promise<unknown>): AsyncGenerator<T> {
+	const ready: T[] = [];
+	let wake: () => void = () => undefined;
+	let ended: { readonly error?: unknown } | undefined;
+	work((one) => {
+		ready.push(one);
+		wake();
+	})
+		.then(
+			() => (ended = {}),
+			(error: unknown) => (ended = { error })
+		)
+		.finally(() => wake());
+	for (;;) {
+		const [one] = ready;
+		if (ready.length > 0) {
+			ready.shift();
+			yield one as T;
+		} else if (!ended) await new Promise<void>((resolve) => (wake = resolve));
+		else if ('error' in ended) throw ended.error;
+		else return;
+	}
+}

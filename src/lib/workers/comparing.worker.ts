@@ -1,4 +1,0 @@
-import { expose } from 'comlink';
-import { Comparing } from './comparing.ts';
-
-expose(new Comparing());

@@ -1,0 +1,343 @@
+import { releaseProxy, wrap, type Remote } from 'comlink';
+import type { Asked } from '../core/cascade/index.ts';
+import type { Change } from '../core/curve/index.ts';
+import type { KindSetting } from '../core/findings/settings.ts';
+import { nameAt, readPath, type ElementPath, type Page } from '../core/html/index.ts';
+import { isEmpty, type IntervalSet } from '../core/interval/index.ts';
+import { laidOut } from '../core/snapshot/index.ts';
+import { foundIn, type Readings, type Stretch } from '../core/sweep/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import type { Hold } from '../core/wake/hold.ts';
+import { changedElements, editOnPage, outermost, type Changed, type EditOnPage } from '../core/wake/index.ts';
+import { holdReport, type HoldReport } from '../core/wake/report.ts';
+import { unlikeBoth, type Unlike } from '../inquiry/between.ts';
+import { brokenAt, type BrokenAt } from '../inquiry/broken.ts';
+import { follow, following, type FollowReport } from '../inquiry/follow.ts';
+import type { HeldPage } from '../inquiry/hold.ts';
+import { laidTexts, type LaidTexts } from '../inquiry/laidTexts.ts';
+import type { LaidElement, MeasuringLayout } from '../inquiry/layout.ts';
+import type { SweepReport } from '../inquiry/sweep.ts';
+import { changesOver, type Compares, type Depth, type ValuesAsked } from '../inquiry/wake.ts';
+import type { LayoutJob, Measured, Read, StageHost, Viewport } from '../stage/protocol.ts';
+import { Holds } from './holds.ts';
+import { keptReadings } from './keptReadings.ts';
+import { Pages, type PageOfTexts } from './pages.ts';
+import { measuringQueue, type MeasuringStage } from './queue.ts';
+import { Sweeps } from './sweeps.ts';
+import type { SentTexts } from './texts.ts';
+
+/** A page as a vantage, as it is to be measured. */
+export interface AskedPage {
+	readonly path: string;
+	readonly texts: SentTexts;
+	readonly as: SeenVantage;
+}
+
+/** An edit of some files of a page. */
+export interface AskedEdit {
+	readonly path: string;
+	readonly before: SentTexts;
+	readonly after: SentTexts;
+	readonly files: readonly string[];
+	readonly as: SeenVantage;
+}
+
+/** What a comparison of a page before and after an edit has come to. */
+export interface ComparedSoFar extends Pick<Compares, 'measured' | 'whole'> {
+	readonly changed: readonly Changed[];
+	/** The outermost of what changed by a rule of its own. */
+	readonly outermost: readonly NamedElement[];
+	/** Whether every end is exact. */
+	readonly exact: boolean;
+}
+
+/** One of the outermost of some elements, by name, and how many of the others are inside it. */
+export interface NamedElement {
+	readonly path: string;
+	readonly inside: number;
+	readonly name: string;
+}
+
+/** What is measured, and where. */
+export interface MeasuringSetup {
+	readonly site: number;
+	/** What the addresses of the site's files begin with on the stages. */
+	readonly prefix: string;
+	/** How many stages there are at most. */
+	readonly stages: number;
+	/** The version of the application. */
+	readonly version: string;
+}
+
+/** How a page is swept. */
+export interface SweepHow {
+	readonly stretch: Stretch;
+	readonly settings: readonly KindSetting[];
+	/** Whether it ends when every end is exact. */
+	readonly isPaused: boolean;
+}
+
+/** What is followed, over which widths. */
+export interface FollowHow {
+	readonly path: ElementPath;
+	readonly property: string;
+	readonly stretch: Stretch;
+}
+
+/** How a page is compared, with what is asked of every element (`valuesAsked`). */
+export interface CompareHow {
+	readonly values: ValuesAsked;
+	readonly stretch: Stretch;
+	readonly depth: Depth;
+}
+
+/** Told of something, again and again; done when the other side has it. */
+type Tell<T> = (told: T) => unknown;
+
+/** What is asked about an element as it crosses between threads; what a stage told of it is checked by who asks. */
+export type UncheckedElement = Omit<LaidElement, 'told'> & Pick<Measured, 'facts' | 'computed'>;
+
+const viewportOf = ({ width, height, density }: SeenVantage): Viewport => ({ width, height, density });
+
+/** What a comparison has come to, with what its elements are called: by the page before where they are gone. */
+async function* soFar(
+	was: Page,
+	is: Page,
+	edit: EditOnPage,
+	telling: AsyncIterable<Compares>
+): AsyncGenerator<ComparedSoFar> {
+	for await (const { known, measured, whole } of telling) {
+		const found = foundIn(known, edit.cuts);
+		const changed = changedElements(found);
+		const own = changed.filter((one) => !isEmpty(one.own)).map(({ path }) => path);
+		const named = outermost(own).map((one) => {
+			const at = readPath(one.path);
+			return { ...one, name: nameAt(is, at, nameAt(was, at, 'something')) };
+		});
+		yield { changed, outermost: named, exact: found.every(({ exact }) => exact), measured, whole };
+	}
+}
+
+/** A page that is measured, and where. */
+interface MeasuredPage extends PageOfTexts, HeldPage {
+	readonly viewport: Viewport;
+}
+
+/** Its stages, and what they measure for. */
+interface Begun extends MeasuringSetup {
+	readonly queue: ReturnType<typeof measuringQueue>;
+	readonly layout: MeasuringLayout;
+	readonly holds: Holds;
+}
+
+/**
+ * Measures pages on stages that nobody sees, and tells what comes of it: snapshots stay here. Whoever asks gives each
+ * question a number, and stops it by that.
+ */
+export class Measuring {
+	readonly #pages = new Pages();
+	readonly #sweeps = new Sweeps(this.#pages.solver);
+	readonly #running = new Map<number, AbortController>();
+	readonly #comparisons = new Map<number, AsyncGenerator<ComparedSoFar>>();
+	/** What was read of what is followed; of a box all that can be followed is read. */
+	#followed = { of: '', read: new Map<number, Readings>() };
+	#begun: Begun | undefined;
+	/** What is asked about in each layout, and which stages have been told. */
+	#asked: { readonly selectors: readonly Asked[]; readonly containers: readonly string[] } | undefined;
+	readonly #informed = new WeakMap<MeasuringStage, object>();
+
+	/** Takes up how its stages are opened and closed; to be called before anything is measured. */
+	begin(
+		setup: MeasuringSetup,
+		open: (n: number) => Promise<MessagePort>,
+		close: (n: number) => unknown
+	): void {
+		const queue = measuringQueue(async (n) => {
+			const port = await open(n);
+			const host: Remote<StageHost> = wrap<StageHost>(port);
+			return {
+				host,
+				close() {
+					host[releaseProxy]();
+					port.close();
+					void close(n);
+				}
+			};
+		}, setup.stages);
+		const layout = {
+			measure: (job: LayoutJob) => queue.measure({ ...job, ready: this.#inform }),
+			read: (job: LayoutJob) => queue.read(job)
+		};
+		this.#begun = { ...setup, queue, layout, holds: new Holds(`/api/sites/${setup.site}/measurements`) };
+	}
+
+	/** Stops what was asked with a number. */
+	stop(id: number): void {
+		this.#running.get(id)?.abort();
+		this.#running.delete(id);
+		this.#comparisons.delete(id);
+	}
+
+	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
+	ask(selectors: readonly Asked[], containers: readonly string[]): void {
+		this.#asked = { selectors, containers };
+	}
+
+	/** Lays a page out, and tells of each layout what is asked about an element. */
+	askAt(id: number, job: LayoutJob, tell: Tell<UncheckedElement>): Promise<void> {
+		const path = job.content.asked?.path ?? [];
+		return this.#during(id, async (signal) => {
+			for await (const { snapshot, ...one } of this.#now.layout.measure({ ...job, signal }))
+				await tell({ ...one, laid: laidOut(snapshot, path) });
+		});
+	}
+
+	/** Lays a page out, and tells what is found in each layout. */
+	read(id: number, job: LayoutJob, tell: Tell<Read>): Promise<void> {
+		return this.#during(id, async (signal) => {
+			for await (const one of this.#now.layout.read({ ...job, signal })) await tell(one);
+		});
+	}
+
+	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
+	sweep(id: number, asked: AskedPage, how: SweepHow, tell: Tell<SweepReport>): Promise<void> {
+		const page = this.#page(asked);
+		const { version } = this.#now;
+		return this.#during(id, (signal) => this.#sweeps.sweep({ ...how, ...page, version }, signal, tell));
+	}
+
+	/** Tells anew what the sweep has found, by other settings. */
+	setKinds(settings: readonly KindSetting[]): Promise<void> {
+		return this.#sweeps.set(settings);
+	}
+
+	/** Follows a value of an element over widths. */
+	follow(id: number, asked: AskedPage, of: FollowHow, tell: Tell<FollowReport>): Promise<void> {
+		const { property, stretch } = of;
+		const { content: whole, viewport, layout, cuts } = this.#page(asked);
+		const content = following(whole, of.path, property);
+		return this.#during(id, async (signal) => {
+			const key = JSON.stringify([this.#now.version, content, viewport.height, viewport.density]);
+			const kept = await keptReadings(key);
+			if (this.#followed.of !== key) this.#followed = { of: key, read: await kept.known() };
+			if (signal.aborted) return;
+			const value = { layout, content, viewport, property, stretch, cuts };
+			await follow(value, this.#followed.read, (read) => void kept.keep(read), signal, tell);
+		});
+	}
+
+	/** What takes more or fewer lines or rows at a change of a value of an element. */
+	broken(id: number, asked: AskedPage, path: ElementPath, change: Change): Promise<BrokenAt[]> {
+		const { layout, content, viewport } = this.#page(asked);
+		return this.#during(id, (signal) => brokenAt(layout, content, viewport, path, change, signal));
+	}
+
+	/** What of a page is otherwise at a width than at a narrower and at a wider one. */
+	unlike(
+		id: number,
+		asked: AskedPage,
+		widths: readonly [below: number, between: number, above: number]
+	): Promise<Unlike | undefined> {
+		const { model, layout, content, as } = this.#page(asked);
+		return this.#during(id, (signal) => unlikeBoth(model.page, content, layout, as, widths, signal));
+	}
+
+	/** How the texts of a page are laid out at some widths. */
+	texts(id: number, asked: AskedPage, widths: readonly number[], tell: Tell<LaidTexts>): Promise<void> {
+		const { model, layout, content, viewport } = this.#page(asked);
+		return this.#during(id, async (signal) => {
+			for await (const one of laidTexts(model.page, content, layout, viewport, widths, signal))
+				await tell(one);
+		});
+	}
+
+	/** What an edit touches on a page. */
+	edit({ path, before, after, files, as }: AskedEdit): EditOnPage {
+		const [was, is] = [this.#pages.page(path, before), this.#pages.page(path, after)];
+		return editOnPage(was.model, is.model, files, this.#pages.solver(as));
+	}
+
+	/** Begins to compare a page before an edit and after it; `next` goes on, until it is stopped. */
+	compare(id: number, { path, before, after, files, as }: AskedEdit, how: CompareHow): void {
+		const was = this.#page({ path, texts: before, as });
+		const is = this.#page({ path, texts: after, as });
+		const edit = editOnPage(was.model, is.model, files, this.#pages.solver(as));
+		const gone = new AbortController();
+		this.#running.set(id, gone);
+		const { values, stretch, depth } = how;
+		const compared = {
+			edit,
+			contents: [was.content, is.content] as const,
+			as,
+			layout: is.layout,
+			stretch,
+			values
+		};
+		this.#comparisons.set(
+			id,
+			soFar(was.model.page, is.model.page, edit, changesOver(compared, depth, gone.signal))
+		);
+	}
+
+	/** Goes on with a comparison; null where it is at its end, or stopped. */
+	async next(id: number): Promise<ComparedSoFar | null> {
+		const told = await this.#comparisons.get(id)?.next();
+		return told && !told.done ? told.value : null;
+	}
+
+	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
+	hold(id: number, asked: AskedPage, widths: IntervalSet, stretch: Stretch): Promise<string> {
+		const page = this.#page(asked);
+		return this.#during(id, (signal) => this.#now.holds.measure(page, widths, stretch, signal));
+	}
+
+	/** What of a hold is not as it was. */
+	changed(id: number, asked: AskedPage, hold: Hold): Promise<Changed[]> {
+		const page = this.#page(asked);
+		return this.#during(id, (signal) => this.#now.holds.changed(page, hold, signal));
+	}
+
+	/** The report on a hold, by what changed of it, and when (ISO 8601) that was looked at. */
+	async holdReport(
+		{ path, texts }: AskedPage,
+		hold: Hold,
+		changed: readonly Changed[],
+		at: string
+	): Promise<HoldReport> {
+		const { page } = this.#pages.page(path, texts).model;
+		const measurement = await this.#now.holds.measurement(hold.measurement);
+		const nameOf = (one: string): string => nameAt(page, readPath(one), 'something that is gone');
+		return holdReport(hold, measurement, changed, nameOf, at);
+	}
+
+	get #now(): Begun {
+		if (!this.#begun) throw new Error('Nothing can be measured before it is known where.');
+		return this.#begun;
+	}
+
+	/** A page of texts that were sent; to be asked for as soon as they are, for they come in order. */
+	#page({ path, texts, as }: AskedPage): MeasuredPage {
+		const { layout, prefix } = this.#now;
+		const page = this.#pages.page(path, texts);
+		const content = this.#pages.content(page.model, prefix, as);
+		const cuts = this.#pages.cuts(page.model, as);
+		return { ...page, path, as, layout, content, cuts, viewport: viewportOf(as) };
+	}
+
+	/** Does what was asked with a number, until it is done or stopped. */
+	async #during<R>(id: number, work: (signal: AbortSignal) => Promise<R>): Promise<R> {
+		const gone = new AbortController();
+		this.#running.set(id, gone);
+		try {
+			return await work(gone.signal);
+		} finally {
+			this.#running.delete(id);
+		}
+	}
+
+	readonly #inform = (stage: MeasuringStage): void => {
+		if (!this.#asked || this.#informed.get(stage) === this.#asked) return;
+		this.#informed.set(stage, this.#asked);
+		void stage.host.ask(this.#asked.selectors, this.#asked.containers);
+	};
+}

@@ -1,0 +1,8 @@
+import { expose } from 'comlink';
+import * as z from 'zod';
+import { Measuring } from './measuring.ts';
+
+// Compiled schemas would need `eval`, which the application's policy forbids.
+z.config({ jitless: true });
+
+expose(new Measuring());
