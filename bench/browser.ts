@@ -149,3 +149,34 @@ export const reloading = (
 		});
 		return median(times.slice(2));
 	});
+
+/** The site of a page whose `h1` grows with the window, for Type. */
+export const fluidFiles = (files: Readonly<Record<string, string>>): Record<string, string> => ({
+	...files,
+	'look.css': `${files['look.css'] ?? ''}\nh1 { font-size: clamp(2rem, 1rem + 3vw, 4rem); }\n`
+});
+
+/** On Type: takes the size of `h1` up; gives what drags the upper end of it so many times. */
+export async function toDrag(
+	page: Page,
+	server: Server,
+	site: number
+): Promise<(moves: number) => Promise<void>> {
+	await page.goto(`${server.url}/site/${site}/type?page=index.html`);
+	await page.getByText(/texts of this page/).waitFor();
+	await page.getByRole('button', { name: /^h1/ }).first().click();
+	await page.getByRole('button', { name: 'Set this size from three numbers' }).click();
+	await page.locator('path.knee').last().waitFor();
+	await page.waitForTimeout(4000);
+	return async (moves) => {
+		const knee = await page.locator('path.knee').last().boundingBox();
+		const [x, y] = [(knee?.x ?? 0) + 7, (knee?.y ?? 0) + 7];
+		await page.mouse.move(x, y);
+		await page.mouse.down();
+		for (let i = 0; i < moves; i++) {
+			await page.mouse.move(x, y - 4 - (i % 12) * 3);
+			await page.waitForTimeout(350);
+		}
+		await page.mouse.up();
+	};
+}

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import type { Bench } from '../bench.ts';
-import { withSite, type Files, painted } from '../browser.ts';
+import type { Server } from '../../tests/server.ts';
+import { fluidFiles, painted, toDrag, withSite, type Files } from '../browser.ts';
 import { largePage } from '../pages.ts';
 import { largeSheet } from '../sheets.ts';
 
@@ -8,8 +9,8 @@ import { largeSheet } from '../sheets.ts';
 interface Scene {
 	readonly name: string;
 	readonly files: Files;
-	/** What comes before, unwatched. */
-	readonly before?: (page: Page) => Promise<void>;
+	/** What comes before, unwatched; it may have what the work needs. */
+	readonly before?: (page: Page, server: Server, site: number) => Promise<void>;
 	readonly work: (page: Page) => Promise<void>;
 }
 
@@ -40,6 +41,16 @@ const rules = Array.from({ length: 1500 }, (_, i) => {
 const large = largePage(3000);
 const { 'index.html': list = '', 'look.css': look = '' } = largePage(1200);
 
+let drag: (moves: number) => Promise<void> = () => Promise.resolve();
+const dragging: Scene = {
+	name: 'dragging an end of a size on Type, a page of 3,000 elements',
+	files: fluidFiles(large),
+	before: async (page, server, site) => {
+		drag = await toDrag(page, server, site);
+	},
+	work: () => drag(20)
+};
+
 const SCENES: readonly Scene[] = [
 	{
 		name: 'typing 200 letters into a sheet of 6,000 lines',
@@ -64,7 +75,17 @@ const SCENES: readonly Scene[] = [
 			await page.locator('.wake').waitFor();
 			await page.waitForTimeout(10_000);
 		}
-	}
+	},
+	{
+		name: 'sweeping a page of 6,000 elements for half a minute',
+		files: largePage(6000),
+		before: (page) => page.waitForTimeout(4000),
+		work: async (page) => {
+			await page.getByRole('tab', { name: 'Findings' }).click();
+			await page.waitForTimeout(30_000);
+		}
+	},
+	dragging
 ];
 
 /** In the page: counts what holds its main thread for more than 50 ms. */
@@ -82,8 +103,8 @@ const UNTHREADED = `if (top === self) globalThis.Worker = class extends EventTar
 		document.documentElement.append(frame);
 		this.waiting = [];
 		const { contentWindow: inner, contentDocument: its } = frame;
-		inner.postMessage = (data) =>
-			this.dispatchEvent(new MessageEvent('message', { data: structuredClone(data) }));
+		inner.postMessage = (data, transfer = []) =>
+			this.dispatchEvent(new MessageEvent('message', { data: structuredClone(data, { transfer }) }));
 		const script = its.createElement('script');
 		script.type = 'module';
 		script.src = new URL(url, location.href);
@@ -97,7 +118,7 @@ const UNTHREADED = `if (top === self) globalThis.Worker = class extends EventTar
 		};
 		its.head.append(script);
 	}
-	postMessage(data) { this.waiting.push(structuredClone(data)); }
+	postMessage(data, transfer = []) { this.waiting.push(structuredClone(data, { transfer })); }
 	terminate() { this.frame.remove(); }
 };`;
 
@@ -109,7 +130,7 @@ async function heldBy({ files, before, work }: Scene, isThreaded: boolean): Prom
 		await page.goto(`${server.url}/site/${site}/bench?page=index.html`);
 		await painted(page);
 		if (before) {
-			await before(page);
+			await before(page, server, site);
 			await page.evaluate('globalThis.held.length = 0');
 		}
 		await work(page);

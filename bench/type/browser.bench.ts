@@ -3,7 +3,7 @@ import { chromium, type Page } from '@playwright/test';
 import { pageBundle } from '../../tests/bundle.ts';
 import { LAUNCH } from '../../tests/launch.ts';
 import { median, type Bench } from '../bench.ts';
-import { keystroke, PAINTED, withSite } from '../browser.ts';
+import { fluidFiles, keystroke, PAINTED, toDrag, withSite } from '../browser.ts';
 import { largePage } from '../pages.ts';
 import type * as inPage from './inPage.ts';
 
@@ -63,7 +63,7 @@ const curves: Bench = {
 };
 
 /** Median time from a move of what is dragged to all frames painted, ms. */
-async function dragged(page: Page): Promise<number> {
+async function dragged(page: Page, drag: (moves: number) => Promise<void>): Promise<number> {
 	await page.evaluate((mark) => {
 		const times: number[] = [];
 		let begun = 0;
@@ -75,15 +75,7 @@ async function dragged(page: Page): Promise<number> {
 		}).observe({ entryTypes: ['mark'] });
 		(globalThis as unknown as { dragTimes: number[] }).dragTimes = times;
 	}, PAINTED);
-	const knee = await page.locator('path.knee').last().boundingBox();
-	const [x, y] = [(knee?.x ?? 0) + 7, (knee?.y ?? 0) + 7];
-	await page.mouse.move(x, y);
-	await page.mouse.down();
-	for (let i = 0; i < 30; i++) {
-		await page.mouse.move(x, y - 4 - (i % 12) * 3);
-		await page.waitForTimeout(350);
-	}
-	await page.mouse.up();
+	await drag(30);
 	const times = await page.evaluate(() => (globalThis as unknown as { dragTimes: number[] }).dragTimes);
 	if (times.length < 15) throw new Error(`Only ${times.length} moves were painted.`);
 	return median(times.slice(5));
@@ -93,18 +85,10 @@ const dragging: Bench = {
 	name: 'an end of a size dragged, to all frames painted / a keystroke to the same',
 	goal: { atMost: 1.5 },
 	run() {
-		const files = largePage(3000);
-		const css = `${files['look.css'] ?? ''}\nh1 { font-size: clamp(2rem, 1rem + 3vw, 4rem); }\n`;
-		return withSite({ ...files, 'look.css': css }, async (page, server, site) => {
+		return withSite(fluidFiles(largePage(3000)), async (page, server, site) => {
 			await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=look.css`);
 			const key = await keystroke(page);
-			await page.goto(`${server.url}/site/${site}/type?page=index.html`);
-			await page.getByText(/texts of this page/).waitFor();
-			await page.getByRole('button', { name: /^h1/ }).first().click();
-			await page.getByRole('button', { name: 'Set this size from three numbers' }).click();
-			await page.locator('path.knee').last().waitFor();
-			await page.waitForTimeout(4000);
-			const drag = await dragged(page);
+			const drag = await dragged(page, await toDrag(page, server, site));
 			console.log(`${Math.round(drag)} ms against ${Math.round(key)}`);
 			return drag / key;
 		});
