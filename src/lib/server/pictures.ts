@@ -72,7 +72,7 @@ function freePath(wished: string, taken: ReadonlySet<string>): string {
 export async function addPicture(siteId: number, wished: string, bytes: Uint8Array): Promise<AddedFile> {
 	const refusal = pathRefusal(wished);
 	if (refusal) throw new Problem(400, `${wished || 'The picture'} was not taken in: ${refusal}.`);
-	const sorted = sortFiles([{ path: wished, bytes }]).kinds[0];
+	const sorted = (await sortFiles([{ path: wished, bytes }])).kinds[0];
 	if (sorted?.kind !== 'picture') throw new Problem(400, `${wished} is no picture; it was not taken in.`);
 	const { kind, width, height } = sorted;
 	return change(async (transaction) => {

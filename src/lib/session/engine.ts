@@ -1,3 +1,4 @@
+import { rememberedBy } from '../core/remember/index.ts';
 import type { BrowserEngine } from '../inquiry/layout.ts';
 
 const MOST_KNOWN = 20_000;
@@ -7,14 +8,12 @@ const MOST_REGISTERED = 500;
 /** A browser's own word on declarations, by a style that is on no element: the frames run in the same browser. */
 export function engineOf(document: Document): BrowserEngine {
 	const { style } = document.createElement('i');
-	const known = new Map<string, ReadonlyMap<string, string> | null>();
 	const set = (property: string, value: string): ReadonlyMap<string, string> | null => {
 		style.cssText = '';
 		style.setProperty(property, value);
 		if (style.length === 0) return null;
 		return new Map([...style].map((longhand) => [longhand, style.getPropertyValue(longhand)]));
 	};
-	const fitting = new Map<string, boolean>();
 	/** Where custom properties are registered, which a document never forgets: one of their own, made anew at times. */
 	let room: HTMLIFrameElement | undefined;
 	let registered = 0;
@@ -55,22 +54,19 @@ export function engineOf(document: Document): BrowserEngine {
 		element.remove();
 		return fits;
 	};
+	const fitting = rememberedBy(
+		MOST_KNOWN,
+		(of: readonly [syntax: string, initial: string, value: string]) => JSON.stringify(of),
+		(of) => tryFit(...of)
+	);
+	const expanded = rememberedBy(
+		MOST_KNOWN,
+		([property, value]: readonly [string, string]) => `${property}:${value}`,
+		([property, value]) => ({ longhands: set(property, value) })
+	);
 	return {
-		fits(syntax, initial, value) {
-			if (syntax === '*') return true;
-			const key = JSON.stringify([syntax, initial, value]);
-			let found = fitting.get(key);
-			if (found === undefined) fitting.set(key, (found = tryFit(syntax, initial, value)));
-			if (fitting.size > MOST_KNOWN) fitting.clear();
-			return found;
-		},
-		expand(property, value) {
-			const key = `${property}:${value}`;
-			let found = known.get(key);
-			if (found === undefined) known.set(key, (found = set(property, value)));
-			if (known.size > MOST_KNOWN) known.clear();
-			return found;
-		},
+		fits: (syntax, initial, value) => syntax === '*' || fitting([syntax, initial, value]),
+		expand: (property, value) => expanded([property, value]).longhands,
 		supports: (condition) => CSS.supports(condition),
 		knows: (property) => set(property, 'initial') !== null,
 		// What a browser lists as computed has second names of longhands among them, and shorthands in the place of theirs.

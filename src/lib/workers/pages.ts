@@ -1,6 +1,7 @@
 import { bandsOf } from '../core/media/index.ts';
 import type { Cut } from '../core/interval/index.ts';
-import { frameContents, pageModel, rememberedBy, solvers, type PageModel } from '../core/page/index.ts';
+import { frameContents, pageModel, solvers, type PageModel } from '../core/page/index.ts';
+import { rememberedBy } from '../core/remember/index.ts';
 import { parsers, sourcesOf } from '../core/site/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageContent } from '../stage/protocol.ts';

@@ -1,4 +1,5 @@
 import { proxy, type Remote } from 'comlink';
+import { LRUCache } from 'lru-cache';
 import { hangs } from '../core/sweep/index.ts';
 import type { LayoutJob, Measured, PageContent, Read, StageHost, Viewport } from '../stage/protocol.ts';
 
@@ -102,8 +103,11 @@ function silenceAlarm(): { rings: Promise<void>; wind: () => void; stop: () => v
  */
 export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, stages: number) {
 	const waiting: Task[] = [];
-	const kept = new Map<string, Measured>();
-	let bytes = 0;
+	const kept = new LRUCache<string, Measured>({
+		max: KEPT,
+		maxSize: KEPT_BYTES,
+		sizeCalculation: (measured) => Math.max(1, bytesOf(measured))
+	});
 	let closed = false;
 	/** Called when the queue is closed, so that nothing goes on waiting. */
 	const closers = new Set<() => void>();
@@ -113,23 +117,6 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 		stage: null as MeasuringStage | null,
 		busy: false
 	}));
-
-	/** Lets go of what was kept first. */
-	function letGo(): void {
-		for (const [key, measured] of kept) {
-			if (kept.size <= KEPT && bytes <= KEPT_BYTES) return;
-			kept.delete(key);
-			bytes -= bytesOf(measured);
-		}
-	}
-
-	function keep(key: string, measured: Measured): void {
-		const at = `${key}@${measured.width}`;
-		if (kept.has(at)) return;
-		kept.set(at, measured);
-		bytes += bytesOf(measured);
-		letGo();
-	}
 
 	/** The most urgent of the tasks that wait; those that nobody wants any more are done with. */
 	function next(): Task | undefined {
@@ -161,7 +148,7 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 			const hear = (told: Told): void => {
 				alarm.wind();
 				left.delete(told.width);
-				if ('snapshot' in told) keep(task.key, told);
+				if ('snapshot' in told) kept.set(`${task.key}@${told.width}`, told);
 				if (!isOver(task.job)) task.report(told);
 				if (left.size === 0) hearing();
 			};

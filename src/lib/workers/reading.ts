@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { parseSheet, type Sheet } from '../core/css/index.ts';
 import { lint } from '../core/grammar/index.ts';
 import { pageNotes, parsePage, styleSpans } from '../core/html/index.ts';
@@ -42,7 +43,7 @@ const MOST_OF_LINE = 200;
 export class Reading {
 	readonly #keeper = new TextKeeper();
 	/** Whether the engine takes a declaration, by its text. */
-	readonly #taken = new Map<string, boolean>();
+	readonly #taken = new LRUCache<string, boolean>({ max: MOST_ANSWERS });
 	#table: SupportTable | null = null;
 
 	/** Since when engines have what. */
@@ -52,7 +53,6 @@ export class Reading {
 
 	/** Whether the engine takes declarations. */
 	takeAnswers(answers: readonly (readonly [property: string, value: string, taken: boolean])[]): void {
-		if (this.#taken.size > MOST_ANSWERS) this.#taken.clear();
 		for (const [property, value, taken] of answers) this.#taken.set(`${property}:${value}`, taken);
 	}
 

@@ -1,3 +1,4 @@
+import { rememberedBy } from '../remember/index.ts';
 import { definitionSyntax, lexer, parse, type DSNode } from 'css-tree';
 
 interface Entry {
@@ -49,22 +50,20 @@ function readKeywords(property: string): readonly string[] {
 	return [...found];
 }
 
-/** Answers by property and value: a sheet is asked about anew after every rest of the hand. */
-const answers = new Map<string, boolean | undefined>();
+/** So many answers are remembered: a sheet is asked about anew after every rest of the hand. */
 const MOST = 20_000;
 
 /** Whether a value is longer than the grammar is tried on, UTF-16 units: its matching gives up on long lists. */
 export const isLong = (value: string): boolean => value.length > 1000;
 
 /** Whether a value fits a property's grammar; undefined where that cannot be told from the text (`var()` and its like). */
-export function fits(property: string, value: string): boolean | undefined {
-	const key = `${property}:${value}`;
-	if (!answers.has(key)) {
-		if (answers.size >= MOST) answers.clear();
-		answers.set(key, match(property, value));
-	}
-	return answers.get(key);
-}
+export const fits = (property: string, value: string): boolean | undefined => matched([property, value]).fits;
+
+const matched = rememberedBy(
+	MOST,
+	([property, value]: readonly [string, string]) => `${property}:${value}`,
+	([property, value]) => ({ fits: match(property, value) })
+);
 
 function match(property: string, value: string): boolean | undefined {
 	if (!isKnownProperty(property) || isLong(value) || /\b(?:var|env|attr|if|--[\w-]+)\(/i.test(value))

@@ -1,3 +1,4 @@
+import { rememberedBy } from '../remember/index.ts';
 import { divide, multiply, rational, ZERO, type Rational } from '../interval/index.ts';
 import { T, tokensOf, type Tokens } from '../css/tokens.ts';
 import {
@@ -179,21 +180,18 @@ function times(product: Curved, { type, curve }: Typed): Curved {
 	return typed(both, productOf(product.curve, curve), 'What it comes to is no line over width.');
 }
 
-/** What texts come to as expressions; the same few come up for every element and stretch. */
-const read = new Map<string, Expression | string>();
+/** So many texts are remembered: the same few come up for every element and stretch. */
 const MOST_READ = 5000;
 
 /** The expression of a text, or why it is none. */
-function expressionIn(text: string): Expression | string {
-	const known = read.get(text);
-	if (known !== undefined) return known;
-	const tokens = tokensOf(text);
-	const found =
-		imbalance(tokens) ?? parseExpression(tokens, 0, tokens.count) ?? `“${text.trim()}” is no length.`;
-	if (read.size >= MOST_READ) read.clear();
-	read.set(text, found);
-	return found;
-}
+const expressionIn = rememberedBy(
+	MOST_READ,
+	(text: string) => text,
+	(text): Expression | string => {
+		const tokens = tokensOf(text);
+		return imbalance(tokens) ?? parseExpression(tokens, 0, tokens.count) ?? `“${text.trim()}” is no length.`;
+	}
+);
 
 /** A text of CSS that should be one length, as a curve. */
 export function curveOfText(text: string, context: CurveContext): Curved {

@@ -1,9 +1,9 @@
 import { sliceOf } from '../css/index.ts';
 import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../simulate/index.ts';
-import { addressOf, flattenSheet, remembered, type Parsers, type Sources } from '../site/index.ts';
+import { addressOf, flattenSheet, type Parsers, type Sources } from '../site/index.ts';
 import type { SeenVantage } from '../vantage/index.ts';
 import type { PageModel } from './model.ts';
-import { rememberedBy } from './rememberedBy.ts';
+import { remembered, rememberedBy } from '../remember/index.ts';
 
 /** For how many vantages it is remembered what a text comes to. */
 const MOST_VANTAGES = 24;
@@ -73,5 +73,5 @@ export function frameContents(
 }
 
 /** What one text comes to by vantage; nothing but what texts depend on must matter to it. */
-const byVantage = <X>(compute: (vantage: SeenVantage) => X): ((vantage: SeenVantage) => X) =>
+const byVantage = <X extends NonNullable<unknown>>(compute: (vantage: SeenVantage) => X): ((vantage: SeenVantage) => X) =>
 	rememberedBy(MOST_VANTAGES, textKey, compute);

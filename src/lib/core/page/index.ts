@@ -1,3 +1,2 @@
 export { frameContents, type FrameContent } from './content.ts';
 export { pageModel, solvers, type PageModel } from './model.ts';
-export { rememberedBy } from './rememberedBy.ts';

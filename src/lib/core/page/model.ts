@@ -8,7 +8,7 @@ import {
 	type Sources
 } from '../site/index.ts';
 import type { Vantage } from '../vantage/index.ts';
-import { rememberedBy } from './rememberedBy.ts';
+import { rememberedBy } from '../remember/index.ts';
 
 /** One page of a site as its sources say it is. */
 export interface PageModel {

@@ -6,7 +6,7 @@ export { flattenSheet } from './flatten.ts';
 export { importsOf } from './imports.ts';
 export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } from './references.ts';
 export { sheetsOfPage, type SheetUse } from './sheets.ts';
-export { parsers, remembered, sourcesOf, type Parsers, type Sources } from './sources.ts';
+export { parsers, sourcesOf, type Parsers, type Sources } from './sources.ts';
 export * from './said.ts';
 export { wordsOfPage, type Words } from './words.ts';
 export { queryPlaces, type QueryPlace } from './queryPlaces.ts';

@@ -1,6 +1,7 @@
 import { parseSheet, type Sheet } from '../css/index.ts';
 import { parsePage, type Page } from '../html/index.ts';
 import { parseMediaQueryList, type MediaQuery } from '../media/index.ts';
+import { remembered } from '../remember/index.ts';
 
 /** A site's texts, each parsed once for as long as it stays as it is. */
 export interface Sources {
@@ -9,31 +10,6 @@ export interface Sources {
 	readonly sheet: (text: string) => Sheet;
 	readonly page: (text: string) => Page;
 	readonly queries: (text: string) => readonly MediaQuery[];
-}
-
-/** How much text may be remembered in all, UTF-16 units: an hour of typing makes hundreds of long ones. */
-const MOST_TEXT = 600_000;
-/** So many are remembered however long they are: a page has some at once. */
-const AT_LEAST = 16;
-
-/** A function that remembers its answers for the `most` texts asked for last, and fewer where they are long. */
-export function remembered<X>(most: number, compute: (text: string) => X): (text: string) => X {
-	const known = new Map<string, X>();
-	let length = 0;
-	return (text) => {
-		let value = known.get(text);
-		if (value === undefined) {
-			value = compute(text);
-			length += text.length;
-		} else known.delete(text);
-		known.set(text, value);
-		while (known.size > most || (known.size > AT_LEAST && length > MOST_TEXT)) {
-			const oldest = known.keys().next().value as string;
-			known.delete(oldest);
-			length -= oldest.length;
-		}
-		return value;
-	};
 }
 
 /** What reads texts, for whichever page: each once, for as long as it is remembered. */

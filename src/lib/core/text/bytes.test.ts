@@ -1,7 +1,7 @@
 import { diffArrays } from 'diff';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { decodeText, encodeText, type Codec, type SharedLines } from './index.ts';
+import { decodeText, encodingOf, encodeText, type Codec, type SharedLines } from './index.ts';
 
 const codec: Codec = {
 	knows: (encoding) => ['utf-8', 'windows-1252', 'utf-16le', 'utf-16be'].includes(encoding),
@@ -47,6 +47,10 @@ describe('texts of files', () => {
 		expect(decodeText(bytes('<meta charset=latin1>', [0xe9]), codec)).toMatchObject({
 			encoding: 'windows-1252'
 		});
+		// What a comment says is not said.
+		expect(encodingOf(bytes('<!-- <meta charset=utf-8> --><meta charset=latin1>'), codec)).toBe(
+			'windows-1252'
+		);
 		expect(decodeText(bytes([0xff, 0xfe, 0x61, 0, 0x0a, 0, 0x62, 0]), codec)).toMatchObject({
 			text: 'a\nb',
 			encoding: 'utf-16le'

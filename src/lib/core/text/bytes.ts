@@ -50,7 +50,7 @@ export function encodingOf(bytes: Uint8Array, codec: Pick<Codec, 'knows'>): stri
 	const head = String.fromCharCode(...bytes.subarray(0, 1024));
 	const named =
 		/^@charset "([^"]+)";/.exec(head)?.[1] ??
-		/<meta[^>]+charset\s*=\s*["']?\s*([^"'\s/>;]+)/i.exec(head)?.[1] ??
+		/<meta[^>]+charset\s*=\s*["']?\s*([^"'\s/>;]+)/i.exec(head.replace(/<!--[\s\S]*?(-->|$)/g, ''))?.[1] ??
 		'utf-8';
 	const encoding = LATIN.has(named.toLowerCase()) ? 'windows-1252' : named.toLowerCase();
 	return /^utf-?16/.test(encoding) || !codec.knows(encoding) ? 'utf-8' : encoding;

@@ -9,8 +9,7 @@ const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const PAGE = bytes('<!doctype html><link rel=stylesheet href="look"><img src="p">');
 
 /** Read in this thread: the other one is built later. */
-const bring = (given: readonly Entry[]): Promise<Brought> =>
-	bringWith(given, (_, files) => Promise.resolve(sortFiles(files)));
+const bring = (given: readonly Entry[]): Promise<Brought> => bringWith(given, (_, files) => sortFiles(files));
 const zipped = (files: Zippable): Promise<Brought> => bring([{ path: 'site.zip', bytes: zipSync(files) }]);
 const reasons = ({ refused }: Brought): Record<string, string> =>
 	Object.fromEntries(refused.map(({ path, reason }) => [path, reason]));
@@ -42,7 +41,7 @@ describe('bringing files in', () => {
 				0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52, 0, 0, 0, 7, 0, 0,
 				0, 5, 8, 2, 0, 0, 0
 			]),
-			'old/type.woff2': bytes('wOF2....'),
+			'old/type.woff2': bytes('wOF2\0\x01\0\0'),
 			'old/film.bin': bytes('\0\0\0\x18ftypmp42'),
 			'old/drawing.dat': bytes(
 				'<?xml version="1.0"?><!-- x --><svg xmlns="http://www.w3.org/2000/svg" width="3" height="4"/>'

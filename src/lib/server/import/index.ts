@@ -29,7 +29,7 @@ const isZip = (bytes: Uint8Array): boolean =>
  */
 export async function bring(
 	given: readonly Entry[],
-	read: (task: 'sort', files: readonly Entry[]) => Promise<ReturnType<Tasks['sort']>> = reading
+	read: (task: 'sort', files: readonly Entry[]) => ReturnType<Tasks['sort']> = reading
 ): Promise<Brought> {
 	const into = collector();
 	const only = given.length === 1 ? given[0] : undefined;

@@ -1,3 +1,4 @@
+import { fileTypeFromBuffer } from 'file-type';
 import { imageSize } from 'image-size';
 import { decodeText } from '$lib/core/text/index.ts';
 import {
@@ -20,22 +21,20 @@ export interface Kind {
 	readonly height: number | null;
 }
 
-const ascii = (bytes: Uint8Array, from: number, to: number): string =>
-	String.fromCharCode(...bytes.subarray(from, to));
-
-const begins = (bytes: Uint8Array, ...lead: number[]): boolean => lead.every((byte, i) => bytes[i] === byte);
+/** Whether bytes may be a text: without a NUL, or UTF-16 by its BOM. */
+const isText = (bytes: Uint8Array): boolean =>
+	!bytes.subarray(0, 4096).includes(0) ||
+	(bytes[0] === 0xff && bytes[1] === 0xfe) ||
+	(bytes[0] === 0xfe && bytes[1] === 0xff);
 
 /** What a file's first bytes say it is; null where they say nothing. */
-function kindByContent(bytes: Uint8Array): FileKind | null {
-	const start = ascii(bytes, 0, 4);
-	if (/^(wOFF|wOF2|OTTO|true|ttcf)$/.test(start) || begins(bytes, 0, 1, 0, 0)) return 'font';
-	if (/^(\x89PNG|GIF8|\xff\xd8\xff.)/s.test(start)) return 'picture';
-	if (start === 'RIFF') return ascii(bytes, 8, 12) === 'WEBP' ? 'picture' : 'film';
-	if (ascii(bytes, 4, 8) === 'ftyp') {
-		return /^(avif|avis|heic|mif1)$/.test(ascii(bytes, 8, 12)) ? 'picture' : 'film';
+async function kindByContent(bytes: Uint8Array): Promise<FileKind | null> {
+	if (!isText(bytes)) {
+		const { mime = '' } = (await fileTypeFromBuffer(bytes)) ?? {};
+		if (mime.startsWith('font/')) return 'font';
+		if (mime.startsWith('image/')) return 'picture';
+		if (/^(video|audio)\/|^application\/ogg/.test(mime)) return 'film';
 	}
-	if (begins(bytes, 0x1a, 0x45, 0xdf, 0xa3) || start === 'OggS') return 'film';
-	if (begins(bytes, 0, 0, 1, 0)) return 'picture';
 	const head = decodeText(bytes.subarray(0, 2048), codec).text.replace(
 		/^\s*(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*/,
 		''
@@ -47,9 +46,6 @@ function kindByContent(bytes: Uint8Array): FileKind | null {
 
 const byName = (path: string): FileKind | null =>
 	/\.css$/i.test(path) ? 'sheet' : /\.x?html?$/i.test(path) ? 'page' : null;
-
-const isText = (bytes: Uint8Array): boolean =>
-	!bytes.subarray(0, 4096).includes(0) || bytes[0] === 0xff || bytes[0] === 0xfe;
 
 function measured(kind: FileKind, bytes: Uint8Array): { width: number | null; height: number | null } {
 	if (kind !== 'picture') return { width: null, height: null };
@@ -69,7 +65,7 @@ const TOO_MANY = `a page may have ${PAGE_LIMITS.elements.toLocaleString('en')} e
  * last by name. What is none of them is kept as `other`, so that it can go out again; so are pages and sheets beyond
  * the bounds of what is read, each with its reason.
  */
-export function sortFiles(entries: readonly Entry[]): { kinds: Kind[]; unread: Refusal[] } {
+export async function sortFiles(entries: readonly Entry[]): Promise<{ kinds: Kind[]; unread: Refusal[] }> {
 	const kinds = new Map<string, FileKind>();
 	const texts = new Map<string, string>();
 	const bytesOf = new Map(entries.map(({ path, bytes }) => [path, bytes]));
@@ -92,7 +88,7 @@ export function sortFiles(entries: readonly Entry[]): { kinds: Kind[]; unread: R
 		queue.push(path);
 	};
 	for (const { path, bytes } of entries) {
-		const kind = kindByContent(bytes) ?? (isText(bytes) ? byName(path) : null);
+		const kind = (await kindByContent(bytes)) ?? (isText(bytes) ? byName(path) : null);
 		if (kind) settle(path, kind);
 	}
 	for (let path = queue.pop(); path !== undefined; path = queue.pop()) {

@@ -62,8 +62,11 @@ export function hand({ megabytes, seconds }: Bounds) {
 		});
 	}
 
-	return <K extends keyof Tasks>(task: K, input: Parameters<Tasks[K]>[0]): Promise<ReturnType<Tasks[K]>> => {
-		const turn = last.then(() => perform(task, input) as Promise<ReturnType<Tasks[K]>>);
+	return <K extends keyof Tasks>(
+		task: K,
+		input: Parameters<Tasks[K]>[0]
+	): Promise<Awaited<ReturnType<Tasks[K]>>> => {
+		const turn = last.then(() => perform(task, input) as Promise<Awaited<ReturnType<Tasks[K]>>>);
 		last = turn.catch(() => undefined);
 		return turn;
 	};

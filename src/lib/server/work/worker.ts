@@ -3,9 +3,9 @@ import { messageOf } from '$lib/core/text/index.ts';
 import { TASKS, type Tasks } from './tasks.ts';
 
 /** Runs in a thread of its own, built as one file: does what it is asked, one task after another. */
-parentPort?.on('message', ({ task, input }: { task: keyof Tasks; input: never }) => {
+parentPort?.on('message', async ({ task, input }: { task: keyof Tasks; input: never }) => {
 	try {
-		parentPort?.postMessage({ ok: true, value: TASKS[task](input) });
+		parentPort?.postMessage({ ok: true, value: await TASKS[task](input) });
 	} catch (error) {
 		parentPort?.postMessage({ ok: false, error: messageOf(error) });
 	}

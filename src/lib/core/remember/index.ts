@@ -1,0 +1,38 @@
+import { LRUCache } from 'lru-cache';
+
+/** How much text may be remembered in all, UTF-16 units: an hour of typing makes hundreds of long ones. */
+const MOST_TEXT = 600_000;
+/** So many are remembered however long they are: a page has some at once. */
+const AT_LEAST = 16;
+
+/** A function that remembers its answers, by a key of what it is given, for the `most` keys asked for last. */
+export function rememberedBy<A, X extends NonNullable<unknown>>(
+	most: number,
+	keyOf: (asked: A) => string,
+	compute: (asked: A) => X
+): (asked: A) => X {
+	const known = new LRUCache<string, X>({ max: most });
+	return (asked) => {
+		const key = keyOf(asked);
+		let value = known.get(key);
+		if (value === undefined) known.set(key, (value = compute(asked)));
+		return value;
+	};
+}
+
+/** A function that remembers its answers for the `most` texts asked for last, and fewer where they are long. */
+export function remembered<X extends NonNullable<unknown>>(
+	most: number,
+	compute: (text: string) => X
+): (text: string) => X {
+	const known = new LRUCache<string, X>({
+		max: most,
+		maxSize: MOST_TEXT,
+		sizeCalculation: (_, text) => Math.min(text.length + 1, Math.floor(MOST_TEXT / AT_LEAST))
+	});
+	return (text) => {
+		let value = known.get(text);
+		if (value === undefined) known.set(text, (value = compute(text)));
+		return value;
+	};
+}
