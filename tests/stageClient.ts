@@ -4,7 +4,7 @@ export { know } from '../src/lib/stage/client/know.ts';
 export { openStage } from '../src/lib/stage/client/stage.ts';
 export { measuringQueue } from '../src/lib/workers/queue.ts';
 export { parseSheet } from '../src/lib/core/css/index.ts';
-export { simulatedSheet } from '../src/lib/core/simulate/index.ts';
+export { simulatedText } from '../src/lib/core/simulate/index.ts';
 export { isPaintedOver } from '../src/lib/core/snapshot/index.ts';
 export { readingsOf } from '../src/lib/core/findings/index.ts';
 export { contains, printIntervalSet, rationalFromNumber } from '../src/lib/core/interval/index.ts';

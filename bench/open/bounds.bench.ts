@@ -1,5 +1,6 @@
 import { zipSync } from 'fflate';
-import { parseSheet } from '../../src/lib/core/css/index.ts';
+import { partsIn } from '../../src/lib/core/css/parts.ts';
+import { readSheet } from '../../src/lib/core/css/read.ts';
 import { lint } from '../../src/lib/core/grammar/index.ts';
 import { pageNotes, parsePage } from '../../src/lib/core/html/index.ts';
 import { parseMediaQueryList } from '../../src/lib/core/media/index.ts';
@@ -81,10 +82,10 @@ const saved = (text: string): Uint8Array =>
 	encodeText(text.replace(/^/gm, '\t'), new TextEncoder().encode(text), codec, sharedLines);
 
 export const benches: readonly Bench[] = [
-	bench('a sheet', SHEETS, parseSheet),
+	bench('a sheet and its parts', SHEETS, (text) => [partsIn(text), readSheet(text)]),
 	bench('a page and its notes', PAGES, (text) => pageNotes(parsePage(text))),
 	bench('a query', QUERIES, parseMediaQueryList),
-	bench('a sheet linted', LINTED, (text) => lint(parseSheet(text), () => false)),
+	bench('a sheet linted', LINTED, (text) => lint(readSheet(text), () => false)),
 	bench('a save of lines that all changed', SAVED, saved),
 	{
 		name: 'the slowest answer of health while eight pages of 31 MB are read / the usual one of an idle server',

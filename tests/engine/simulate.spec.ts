@@ -59,14 +59,14 @@ test('in a frame, conditions hold that would hold in the vantage’s own viewpor
 
 		await page.evaluate(
 			async ({ vantage, html, css }) => {
-				const { openStage, simulatedSheet, parseSheet } = globalThis.stageClient;
+				const { openStage, simulatedText } = globalThis.stageClient;
 				const stage = await openStage(document.body, 1, 5, { pattern: 'stage-{n}-s{site}.localhost' });
 				stage.iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%';
 				const { width, height, density } = vantage;
 				await stage.host.arrange([
 					{ frame: 'a', left: 0, top: 0, scale: 0.3, viewport: { width, height, density } }
 				]);
-				const sheets = [{ element: [0, 1], text: simulatedSheet(parseSheet(css))(vantage) }];
+				const sheets = [{ element: [0, 1], text: simulatedText(css, vantage) }];
 				await stage.host.write(['a'], {
 					address: '/probe.html',
 					html,

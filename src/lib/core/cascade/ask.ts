@@ -1,3 +1,4 @@
+import { rememberedBy } from '../remember/index.ts';
 import {
 	compareSpecificity,
 	originatingOf,
@@ -38,6 +39,18 @@ interface Meaning {
 	readonly states: readonly string[];
 }
 
+/** So many selectors are remembered: an edit of a sheet leaves most of its rules as they were. */
+const MOST = 20_000;
+
+const readSelector = rememberedBy(
+	MOST,
+	(selector: string) => selector,
+	(selector) => {
+		const { element, pseudo } = originatingOf(selector);
+		return { specificity: specificityOf(selector), pseudo, ...statesOf(element) };
+	}
+);
+
 /** Every selector of a page's declarations, once as it is and, where states are in it, once with these given. */
 export function askingOf({ declared: all }: PageCascade): Asking {
 	const asked: Asked[] = [];
@@ -45,13 +58,11 @@ export function askingOf({ declared: all }: PageCascade): Asking {
 	const rank = new Map(all.map((declared, i) => [declared, i]));
 	for (const declared of all) {
 		for (const selector of declared.selectors) {
-			const specificity = specificityOf(selector);
+			const { specificity, pseudo, now, given, states } = readSelector(selector);
 			const put = (text: string, states: readonly string[]): void => {
 				asked.push({ selector: text, scopes: declared.scopes });
 				meanings.push({ declared, selector, pseudo, specificity, states });
 			};
-			const { element, pseudo } = originatingOf(selector);
-			const { now, given, states } = statesOf(element);
 			put(now, []);
 			if (states.length > 0) put(given, states);
 		}

@@ -1,4 +1,6 @@
+import { rememberedBy } from '../remember/index.ts';
 import type { Span } from './node.ts';
+import { partsOf } from './parts.ts';
 import { isSpace, skipSpace, stringValue, T, textOf, tokensOf, urlValue } from './tokens.ts';
 
 /** An address in a sheet: in `url(…)`, `src(…)`, `image-set("…")` or as the string of an `@import`. */
@@ -9,8 +11,24 @@ export interface SheetAddress {
 	readonly import: boolean;
 }
 
+/** So many parts of sheets are remembered. */
+const MOST = 20_000;
+
 /** Every address of a sheet's text in source order; those of `@namespace` are names, not addresses. */
 export function addressesIn(source: string): SheetAddress[] {
+	const found: SheetAddress[] = [];
+	let at = 0;
+	for (const part of partsOf(source)) {
+		for (const one of inPart(part))
+			found.push({ ...one, span: { start: one.span.start + at, end: one.span.end + at } });
+		at += part.length;
+	}
+	return found;
+}
+
+const inPart = rememberedBy(MOST, (part: string) => part, readAddresses);
+
+function readAddresses(source: string): readonly SheetAddress[] {
 	const tokens = tokensOf(source);
 	const { count, types, starts } = tokens;
 	const found: SheetAddress[] = [];

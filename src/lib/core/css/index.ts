@@ -1,5 +1,6 @@
 export * from './node.ts';
-export { parseSheet } from './parse.ts';
+export { parseSheet, readPart } from './parse.ts';
+export { partsOf } from './parts.ts';
 export { addressesIn, type SheetAddress } from './addresses.ts';
 export { importOf, type Import } from './import.ts';
 export { addTo, numberAt, type NumberAt } from './number.ts';

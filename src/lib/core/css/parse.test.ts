@@ -10,6 +10,9 @@ import {
 	type Node,
 	type Sheet
 } from './index.ts';
+import { sheetOfParts } from './parse.ts';
+import { partsIn } from './parts.ts';
+import { readSheet } from './read.ts';
 
 /** A sheet's nodes as nested lines, for comparing by eye. */
 function outline(source: string): string[] {
@@ -216,6 +219,43 @@ describe('parseSheet', () => {
 		'\u{1F6A2}'
 	);
 	const mess = fc.array(scrap, { maxLength: 40 }).map((parts) => parts.join(''));
+
+	it('reads any text by its parts as in the whole', () => {
+		const told = (sheet: Sheet): string =>
+			JSON.stringify(sheet, (key, value: unknown) => (key === 'parent' ? undefined : value));
+		const block = fc.constantFrom(
+			'{a:b}',
+			'a{b:c;d',
+			'}\n',
+			'@media (x){p{q:r}}',
+			'x{background:url( y )}\n'
+		);
+		const odd = fc.constantFrom('url(', '\\75rl(', '\\u', 'my-url(a"', 'url(a b)', '\\62 x(', ')');
+		const some = fc.array(scrap, { maxLength: 3 }).map((parts) => parts.join(''));
+		const whole = fc.array(
+			fc.oneof(
+				{ weight: 6, arbitrary: block },
+				{ weight: 1, arbitrary: odd },
+				{ weight: 3, arbitrary: some }
+			),
+			{ maxLength: 12 }
+		);
+		let parted = 0;
+		fc.assert(
+			fc.property(whole, (pieces) => {
+				const source = pieces.join('');
+				const parts = partsIn(source);
+				if (!parts) return;
+				expect(parts.join('')).toBe(source);
+				if (parts.length > 1) parted++;
+				const sheet = sheetOfParts(source, parts);
+				expect(told(sheet)).toBe(told(readSheet(source)));
+				for (const node of walk(sheet)) expect(node.parent.children).toContain(node);
+			}),
+			{ numRuns: 6000 }
+		);
+		expect(parted).toBeGreaterThan(150);
+	});
 
 	it('rebuilds any text from spans and gaps, to the character', () => {
 		fc.assert(

@@ -5,13 +5,13 @@ import { T, textOf, type Tokens } from './tokens.ts';
 /** How much of a text is quoted in a sentence, characters. */
 const QUOTED = 40;
 
-/** Spans, places and quotations of a tokenised text, and the notes made on it. */
-export function sourceOf(tokens: Tokens) {
+/** Spans, places and quotations of a tokenised text with some lines above it, and the notes made on it. */
+export function sourceOf(tokens: Tokens, above: number) {
 	const { source, types, starts, count } = tokens;
 	let lines: number[] | undefined;
 	const start = (token: number): number => starts[Math.min(token, count)] as number;
 	const span = (from: number, to: number): Span => ({ start: start(from), end: start(to) });
-	const lineAt = (offset: number): number => placeAt((lines ??= lineStarts(source)), offset).line;
+	const lineAt = (offset: number): number => above + placeAt((lines ??= lineStarts(source)), offset).line;
 
 	/** The span of tokens `from` to `to` without the white space at both ends. */
 	function trimmed(from: number, to: number): Span {

@@ -1,5 +1,5 @@
 import { sliceOf } from '../css/index.ts';
-import { rulesOf, simulatedSheet, simulatePage, textKey, vantageOnPage } from '../simulate/index.ts';
+import { rulesOf, simulatedText, simulatePage, textKey, vantageOnPage } from '../simulate/index.ts';
 import { addressOf, flattenSheet, type Parsers, type Sources } from '../site/index.ts';
 import type { SeenVantage } from '../vantage/index.ts';
 import type { PageModel } from './model.ts';
@@ -38,7 +38,6 @@ export function frameContents(
 	const flat = new Map<string, { readonly text: string; readonly flat: string }>();
 	/** A page's inert source by vantage, for as long as its text stays. */
 	const html = remembered(4, (source) => byVantage((vantage) => simulatePage(by.page(source), vantage)));
-	const simulated = remembered(200, (text) => byVantage(simulatedSheet(by.sheet(text))));
 
 	function flatten(text: string, file: string, prefix: string, sources: Sources): string {
 		const key = `${prefix}${file}`;
@@ -57,7 +56,7 @@ export function frameContents(
 			const file = from.kind === 'file' ? from.path : path;
 			const text = from.kind === 'file' ? sources.text(file) : sliceOf(source, from.span);
 			if (text === undefined) return [];
-			return [{ element, text: simulated(flatten(text, file, prefix, sources))(vantage) }];
+			return [{ element, text: simulatedText(flatten(text, file, prefix, sources), vantage) }];
 		});
 		const { films, rightToLeft = false } = vantage;
 		return {
@@ -73,5 +72,6 @@ export function frameContents(
 }
 
 /** What one text comes to by vantage; nothing but what texts depend on must matter to it. */
-const byVantage = <X extends NonNullable<unknown>>(compute: (vantage: SeenVantage) => X): ((vantage: SeenVantage) => X) =>
-	rememberedBy(MOST_VANTAGES, textKey, compute);
+const byVantage = <X extends NonNullable<unknown>>(
+	compute: (vantage: SeenVantage) => X
+): ((vantage: SeenVantage) => X) => rememberedBy(MOST_VANTAGES, textKey, compute);

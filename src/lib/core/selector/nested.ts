@@ -1,8 +1,14 @@
 import { sliceOf, type Rule } from '../css/index.ts';
+import { rememberedBy } from '../remember/index.ts';
 import { next, T, textOf, tokensOf, type Tokens } from '../css/tokens.ts';
 
+/** So many lists are remembered: an edit of a sheet leaves most of its rules as they were. */
+const MOST = 20_000;
+
 /** The parts of a selector list between its commas, without the white space around them. */
-export function selectorsIn(list: string): string[] {
+export const selectorsIn = rememberedBy(MOST, (list: string) => list, partsOf);
+
+function partsOf(list: string): readonly string[] {
 	const tokens = tokensOf(list);
 	const found: string[] = [];
 	let from = 0;

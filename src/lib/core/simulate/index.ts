@@ -1,3 +1,4 @@
-export { simulatedSheet } from './sheet.ts';
+export { simulatedText } from './sheet.ts';
 export { simulatePage, vantageOnPage } from './page.ts';
-export { rulesOf, textKey } from './rules.ts';
+export { rulesOf } from './rules.ts';
+export { textKey } from './textKey.ts';

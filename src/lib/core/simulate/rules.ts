@@ -1,4 +1,4 @@
-import { hasBars, type SeenVantage, type Vantage } from '../vantage/index.ts';
+import type { Vantage } from '../vantage/index.ts';
 import { LOWEST_LAYER } from './sheet.ts';
 import { keywordSize, USUAL_TEXT } from './textSize.ts';
 
@@ -38,13 +38,3 @@ ${fontElements(size)}
 	}
 	return rules.join('\n');
 }
-
-/** What of a vantage, beside its size, texts and rules depend on; the height where bars make a difference. */
-export const textKey = (vantage: SeenVantage): string =>
-	JSON.stringify({
-		...vantage,
-		name: '',
-		width: 0,
-		density: 0,
-		height: hasBars(vantage) ? vantage.height : 0
-	});

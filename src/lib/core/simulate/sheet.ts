@@ -1,5 +1,7 @@
 import {
 	parseSheet,
+	partsOf,
+	readPart,
 	sliceOf,
 	walk,
 	type Block,
@@ -7,10 +9,12 @@ import {
 	type Sheet,
 	type Span
 } from '../css/index.ts';
+import { rememberedBy } from '../remember/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 import type { SeenVantage, Vantage } from '../vantage/index.ts';
 import { schemeInVantage } from './colorScheme.ts';
 import { simulateQuery } from './query.ts';
+import { textKey } from './textKey.ts';
 import { MAY_ASK_STATE, simulateSelector } from './selector.ts';
 import { keywordChanges, rootRule, USUAL_TEXT } from './textSize.ts';
 import { valueChanges, valueMayDiffer } from './value.ts';
@@ -91,16 +95,31 @@ function placesOf(sheet: Sheet): Place[] {
 	return places;
 }
 
-/** A sheet that can be read for any number of vantages; the places are found once. */
-export function simulatedSheet(sheet: Sheet): (vantage: SeenVantage) => string {
-	const places = placesOf(sheet);
-	return (vantage) => {
-		const text = applyChanges(
-			sheet.source,
-			places.flatMap((place) => place(vantage))
-		);
-		return vantage.defaultFontSize === USUAL_TEXT ? text : `@layer ${LOWEST_LAYER};${text}`;
-	};
+/** So many parts of sheets are remembered, and for so many vantages what they come to. */
+const [MOST_PARTS, MOST_VANTAGES] = [20_000, 24];
+
+const places = rememberedBy(
+	MOST_PARTS,
+	(part: string) => part,
+	(part) => placesOf(readPart(part))
+);
+
+/** What parts of sheets come to for a vantage, by the key of what decides that. */
+const partsFor = rememberedBy(MOST_VANTAGES, textKey, (vantage: SeenVantage) =>
+	rememberedBy(
+		MOST_PARTS,
+		(part: string) => part,
+		(part) => {
+			const changes = places(part).flatMap((place) => place(vantage));
+			return changes.length > 0 ? applyChanges(part, changes) : part;
+		}
+	)
+);
+
+/** The text of a sheet as it is read for a vantage. */
+export function simulatedText(text: string, vantage: SeenVantage): string {
+	const simulated = partsOf(text).map(partsFor(vantage)).join('');
+	return vantage.defaultFontSize === USUAL_TEXT ? simulated : `@layer ${LOWEST_LAYER};${simulated}`;
 }
 
 /** The declarations of a style attribute, read for a vantage; as they are where they close a block of their own. */

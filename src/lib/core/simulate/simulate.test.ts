@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { parseSheet } from '../css/index.ts';
 import { parsePage } from '../html/index.ts';
 import { evaluate, parseMediaQueryList } from '../media/index.ts';
-import { PLAIN, SHIPPED, type Vantage } from '../vantage/index.ts';
-import { rulesOf, simulatedSheet, simulatePage, vantageOnPage } from './index.ts';
+import { PLAIN, SHIPPED, type SeenVantage, type Vantage } from '../vantage/index.ts';
+import { rulesOf, simulatedText, simulatePage, vantageOnPage } from './index.ts';
 import { simulateQuery } from './query.ts';
 import { simulateSelector } from './selector.ts';
 
@@ -108,7 +107,7 @@ describe('sheets and pages as a vantage reads them', () => {
 	it('change nowhere else', () => {
 		const text =
 			'/* (hover) */ @media (hover) { a:hover { content: ":hover (hover)" } @media (width > 5px) { b { c: d } } }';
-		const read = simulatedSheet(parseSheet(text));
+		const read = (vantage: SeenVantage): string => simulatedText(text, vantage);
 		expect(read(handset)).toBe(
 			text.replace('@media (hover)', `@media ${NEVER}`).replace('a:hover', 'a[data-vantaggio-hover]')
 		);
@@ -137,7 +136,7 @@ describe('values as a vantage has them', () => {
 		bars: { top: 0, bottom: 100, state: 'out' },
 		safeAreas: { top: 44, right: 0, bottom: 34, left: 0 }
 	};
-	const of = (css: string, vantage: Vantage): string => simulatedSheet(parseSheet(css))(vantage);
+	const of = (css: string, vantage: Vantage): string => simulatedText(css, vantage);
 
 	it.each([
 		['a { height: 100vh }', 'a { height: 800px }'],
