@@ -146,6 +146,11 @@ export default ts.config(
 		}
 	},
 	{
+		files: ['src/**/*.ts'],
+		ignores: ['**/*.test.ts'],
+		rules: { 'max-lines': ['error', 300] }
+	},
+	{
 		files: ['**/*.svelte', '**/*.svelte.ts'],
 		languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } }
 	}

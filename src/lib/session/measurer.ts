@@ -17,21 +17,21 @@ import type { LaidTexts } from '../inquiry/laidTexts.ts';
 import type { SweepReport } from '../inquiry/sweep.ts';
 import type { StageFrame } from '../stage/client/stage.ts';
 import type { LayoutJob, Read } from '../stage/protocol.ts';
+import type { Comparison } from '../workers/comparison.ts';
+import type { Measuring } from '../workers/measuring.ts';
 import type {
-	AskedPage,
-	CompareHow,
-	ComparedSoFar,
-	FollowHow,
-	Measuring,
-	SweepHow,
+	CompareOptions,
+	FollowOptions,
+	PageRequest,
+	SweepOptions,
 	UncheckedElement
-} from '../workers/measuring.ts';
+} from '../workers/requests.ts';
 import type { Texts, TextSender } from '../workers/texts.ts';
 import { pushed } from './pushed.ts';
 import { Thread } from './thread.ts';
 
 /** A page of some texts, as a vantage. */
-export interface PageAsked {
+export interface PageTexts {
 	readonly path: string;
 	readonly texts: Texts;
 	readonly as: SeenVantage;
@@ -94,7 +94,7 @@ export class Measurer {
 	}
 
 	/** How the texts of a page are laid out at some widths. */
-	texts(asked: PageAsked, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
+	texts(asked: PageTexts, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
 		return pushed((tell) =>
 			this.#ask(signal, (does, texts, id) => does.texts(id, sent(asked, texts), widths, proxy(tell)))
 		);
@@ -102,8 +102,8 @@ export class Measurer {
 
 	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
 	sweep(
-		asked: PageAsked,
-		how: SweepHow,
+		asked: PageTexts,
+		how: SweepOptions,
 		signal: AbortSignal,
 		tell: (report: SweepReport) => void
 	): Promise<void> {
@@ -117,8 +117,8 @@ export class Measurer {
 
 	/** Follows a value of an element over widths. */
 	follow(
-		asked: PageAsked,
-		how: FollowHow,
+		asked: PageTexts,
+		how: FollowOptions,
 		signal: AbortSignal,
 		tell: (report: FollowReport) => void
 	): Promise<void> {
@@ -126,13 +126,13 @@ export class Measurer {
 	}
 
 	/** What takes more or fewer lines or rows at a change of a value of an element. */
-	broken(asked: PageAsked, path: ElementPath, change: Change, signal: AbortSignal): Promise<BrokenAt[]> {
+	broken(asked: PageTexts, path: ElementPath, change: Change, signal: AbortSignal): Promise<BrokenAt[]> {
 		return this.#ask(signal, (does, texts, id) => does.broken(id, sent(asked, texts), path, change));
 	}
 
 	/** What of a page is otherwise at a width than at a narrower and at a wider one; undefined where that is not known. */
 	unlike(
-		asked: PageAsked,
+		asked: PageTexts,
 		widths: readonly [below: number, between: number, above: number],
 		signal: AbortSignal
 	): Promise<Unlike | undefined> {
@@ -151,9 +151,9 @@ export class Measurer {
 	async *compare(
 		{ path, before, after, files }: EditedPage,
 		as: SeenVantage,
-		how: CompareHow,
+		how: CompareOptions,
 		signal: AbortSignal
-	): AsyncGenerator<ComparedSoFar> {
+	): AsyncGenerator<Comparison> {
 		const id = await this.#ask(signal, async (does, texts, id) => {
 			const [was, is] = texts.send(before, after);
 			await does.compare(id, { path, before: was, after: is, files, as }, how);
@@ -167,17 +167,17 @@ export class Measurer {
 	}
 
 	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
-	hold(asked: PageAsked, widths: IntervalSet, stretch: Stretch): Promise<string> {
+	hold(asked: PageTexts, widths: IntervalSet, stretch: Stretch): Promise<string> {
 		return this.#ask(undefined, (does, texts, id) => does.hold(id, sent(asked, texts), widths, stretch));
 	}
 
 	/** What of a hold is not as it was. */
-	changed(asked: PageAsked, hold: Hold, signal?: AbortSignal): Promise<Changed[]> {
+	changed(asked: PageTexts, hold: Hold, signal?: AbortSignal): Promise<Changed[]> {
 		return this.#ask(signal, (does, texts, id) => does.changed(id, sent(asked, texts), hold));
 	}
 
 	/** The report on a hold, by what changed of it. */
-	holdReport(asked: PageAsked, hold: Hold, changed: readonly Changed[]): Promise<HoldReport> {
+	holdReport(asked: PageTexts, hold: Hold, changed: readonly Changed[]): Promise<HoldReport> {
 		const at = new Date().toISOString();
 		return this.#ask(undefined, (does, texts) => does.holdReport(sent(asked, texts), hold, changed, at));
 	}
@@ -234,7 +234,7 @@ const plain = ({ content, viewport, widths, priority = 0 }: LayoutJob): LayoutJo
 	priority
 });
 
-const sent = ({ path, texts, as }: PageAsked, sender: TextSender): AskedPage => ({
+const sent = ({ path, texts, as }: PageTexts, sender: TextSender): PageRequest => ({
 	path,
 	texts: sender.send(texts)[0],
 	as

@@ -2,121 +2,41 @@ import { releaseProxy, wrap, type Remote } from 'comlink';
 import type { Asked } from '../core/cascade/index.ts';
 import type { Change } from '../core/curve/index.ts';
 import type { KindSetting } from '../core/findings/settings.ts';
-import { nameAt, readPath, type ElementPath, type Page } from '../core/html/index.ts';
-import { isEmpty, type IntervalSet } from '../core/interval/index.ts';
+import { nameAt, readPath, type ElementPath } from '../core/html/index.ts';
+import type { IntervalSet } from '../core/interval/index.ts';
 import { laidOut } from '../core/snapshot/index.ts';
-import { foundIn, type Readings, type Stretch } from '../core/sweep/index.ts';
+import type { Readings, Stretch } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { Hold } from '../core/wake/hold.ts';
-import { changedElements, editOnPage, outermost, type Changed, type EditOnPage } from '../core/wake/index.ts';
+import { editOnPage, type Changed, type EditOnPage } from '../core/wake/index.ts';
 import { holdReport, type HoldReport } from '../core/wake/report.ts';
 import { unlikeBoth, type Unlike } from '../inquiry/between.ts';
 import { brokenAt, type BrokenAt } from '../inquiry/broken.ts';
 import { follow, following, type FollowReport } from '../inquiry/follow.ts';
 import type { HeldPage } from '../inquiry/hold.ts';
 import { laidTexts, type LaidTexts } from '../inquiry/laidTexts.ts';
-import type { LaidElement, MeasuringLayout } from '../inquiry/layout.ts';
+import type { MeasuringLayout } from '../inquiry/layout.ts';
 import type { SweepReport } from '../inquiry/sweep.ts';
-import { changesOver, type Compares, type Depth, type ValuesAsked } from '../inquiry/wake.ts';
-import type { LayoutJob, Measured, Read, StageHost, Viewport } from '../stage/protocol.ts';
+import { changesOver } from '../inquiry/wake.ts';
+import type { LayoutJob, Read, StageHost, Viewport } from '../stage/protocol.ts';
+import { comparisonOf, type Comparison } from './comparison.ts';
 import { Holds } from './holds.ts';
 import { keptReadings } from './keptReadings.ts';
 import { Pages, type PageOfTexts } from './pages.ts';
 import { measuringQueue, type MeasuringStage } from './queue.ts';
+import type {
+	CompareOptions,
+	EditRequest,
+	FollowOptions,
+	MeasuringSetup,
+	PageRequest,
+	Report,
+	SweepOptions,
+	UncheckedElement
+} from './requests.ts';
 import { Sweeps } from './sweeps.ts';
-import type { SentTexts } from './texts.ts';
-
-/** A page as a vantage, as it is to be measured. */
-export interface AskedPage {
-	readonly path: string;
-	readonly texts: SentTexts;
-	readonly as: SeenVantage;
-}
-
-/** An edit of some files of a page. */
-export interface AskedEdit {
-	readonly path: string;
-	readonly before: SentTexts;
-	readonly after: SentTexts;
-	readonly files: readonly string[];
-	readonly as: SeenVantage;
-}
-
-/** What a comparison of a page before and after an edit has come to. */
-export interface ComparedSoFar extends Pick<Compares, 'measured' | 'whole'> {
-	readonly changed: readonly Changed[];
-	/** The outermost of what changed by a rule of its own. */
-	readonly outermost: readonly NamedElement[];
-	/** Whether every end is exact. */
-	readonly exact: boolean;
-}
-
-/** One of the outermost of some elements, by name, and how many of the others are inside it. */
-export interface NamedElement {
-	readonly path: string;
-	readonly inside: number;
-	readonly name: string;
-}
-
-/** What is measured, and where. */
-export interface MeasuringSetup {
-	readonly site: number;
-	/** What the addresses of the site's files begin with on the stages. */
-	readonly prefix: string;
-	/** How many stages there are at most. */
-	readonly stages: number;
-	/** The version of the application. */
-	readonly version: string;
-}
-
-/** How a page is swept. */
-export interface SweepHow {
-	readonly stretch: Stretch;
-	readonly settings: readonly KindSetting[];
-	/** Whether it ends when every end is exact. */
-	readonly isPaused: boolean;
-}
-
-/** What is followed, over which widths. */
-export interface FollowHow {
-	readonly path: ElementPath;
-	readonly property: string;
-	readonly stretch: Stretch;
-}
-
-/** How a page is compared, with what is asked of every element (`valuesAsked`). */
-export interface CompareHow {
-	readonly values: ValuesAsked;
-	readonly stretch: Stretch;
-	readonly depth: Depth;
-}
-
-/** Told of something, again and again; done when the other side has it. */
-type Tell<T> = (told: T) => unknown;
-
-/** What is asked about an element as it crosses between threads; what a stage told of it is checked by who asks. */
-export type UncheckedElement = Omit<LaidElement, 'told'> & Pick<Measured, 'facts' | 'computed'>;
 
 const viewportOf = ({ width, height, density }: SeenVantage): Viewport => ({ width, height, density });
-
-/** What a comparison has come to, with what its elements are called: by the page before where they are gone. */
-async function* soFar(
-	was: Page,
-	is: Page,
-	edit: EditOnPage,
-	telling: AsyncIterable<Compares>
-): AsyncGenerator<ComparedSoFar> {
-	for await (const { known, measured, whole } of telling) {
-		const found = foundIn(known, edit.cuts);
-		const changed = changedElements(found);
-		const own = changed.filter((one) => !isEmpty(one.own)).map(({ path }) => path);
-		const named = outermost(own).map((one) => {
-			const at = readPath(one.path);
-			return { ...one, name: nameAt(is, at, nameAt(was, at, 'something')) };
-		});
-		yield { changed, outermost: named, exact: found.every(({ exact }) => exact), measured, whole };
-	}
-}
 
 /** A page that is measured, and where. */
 interface MeasuredPage extends PageOfTexts, HeldPage {
@@ -138,7 +58,7 @@ export class Measuring {
 	readonly #pages = new Pages();
 	readonly #sweeps = new Sweeps(this.#pages.solver);
 	readonly #running = new Map<number, AbortController>();
-	readonly #comparisons = new Map<number, AsyncGenerator<ComparedSoFar>>();
+	readonly #comparisons = new Map<number, AsyncGenerator<Comparison>>();
 	/** What was read of what is followed; of a box all that can be followed is read. */
 	#followed = { of: '', read: new Map<number, Readings>() };
 	#begun: Begun | undefined;
@@ -184,26 +104,26 @@ export class Measuring {
 	}
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
-	askAt(id: number, job: LayoutJob, tell: Tell<UncheckedElement>): Promise<void> {
+	askAt(id: number, job: LayoutJob, report: Report<UncheckedElement>): Promise<void> {
 		const path = job.content.asked?.path ?? [];
 		return this.#during(id, async (signal) => {
 			for await (const { snapshot, ...one } of this.#now.layout.measure({ ...job, signal }))
-				await tell({ ...one, laid: laidOut(snapshot, path) });
+				await report({ ...one, laid: laidOut(snapshot, path) });
 		});
 	}
 
 	/** Lays a page out, and tells what is found in each layout. */
-	read(id: number, job: LayoutJob, tell: Tell<Read>): Promise<void> {
+	read(id: number, job: LayoutJob, report: Report<Read>): Promise<void> {
 		return this.#during(id, async (signal) => {
-			for await (const one of this.#now.layout.read({ ...job, signal })) await tell(one);
+			for await (const one of this.#now.layout.read({ ...job, signal })) await report(one);
 		});
 	}
 
 	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
-	sweep(id: number, asked: AskedPage, how: SweepHow, tell: Tell<SweepReport>): Promise<void> {
+	sweep(id: number, asked: PageRequest, how: SweepOptions, report: Report<SweepReport>): Promise<void> {
 		const page = this.#page(asked);
 		const { version } = this.#now;
-		return this.#during(id, (signal) => this.#sweeps.sweep({ ...how, ...page, version }, signal, tell));
+		return this.#during(id, (signal) => this.#sweeps.sweep({ ...how, ...page, version }, signal, report));
 	}
 
 	/** Tells anew what the sweep has found, by other settings. */
@@ -212,7 +132,7 @@ export class Measuring {
 	}
 
 	/** Follows a value of an element over widths. */
-	follow(id: number, asked: AskedPage, of: FollowHow, tell: Tell<FollowReport>): Promise<void> {
+	follow(id: number, asked: PageRequest, of: FollowOptions, report: Report<FollowReport>): Promise<void> {
 		const { property, stretch } = of;
 		const { content: whole, viewport, layout, cuts } = this.#page(asked);
 		const content = following(whole, of.path, property);
@@ -222,12 +142,12 @@ export class Measuring {
 			if (this.#followed.of !== key) this.#followed = { of: key, read: await kept.known() };
 			if (signal.aborted) return;
 			const value = { layout, content, viewport, property, stretch, cuts };
-			await follow(value, this.#followed.read, (read) => void kept.keep(read), signal, tell);
+			await follow(value, this.#followed.read, (read) => void kept.keep(read), signal, report);
 		});
 	}
 
 	/** What takes more or fewer lines or rows at a change of a value of an element. */
-	broken(id: number, asked: AskedPage, path: ElementPath, change: Change): Promise<BrokenAt[]> {
+	broken(id: number, asked: PageRequest, path: ElementPath, change: Change): Promise<BrokenAt[]> {
 		const { layout, content, viewport } = this.#page(asked);
 		return this.#during(id, (signal) => brokenAt(layout, content, viewport, path, change, signal));
 	}
@@ -235,7 +155,7 @@ export class Measuring {
 	/** What of a page is otherwise at a width than at a narrower and at a wider one. */
 	unlike(
 		id: number,
-		asked: AskedPage,
+		asked: PageRequest,
 		widths: readonly [below: number, between: number, above: number]
 	): Promise<Unlike | undefined> {
 		const { model, layout, content, as } = this.#page(asked);
@@ -243,22 +163,22 @@ export class Measuring {
 	}
 
 	/** How the texts of a page are laid out at some widths. */
-	texts(id: number, asked: AskedPage, widths: readonly number[], tell: Tell<LaidTexts>): Promise<void> {
+	texts(id: number, asked: PageRequest, widths: readonly number[], report: Report<LaidTexts>): Promise<void> {
 		const { model, layout, content, viewport } = this.#page(asked);
 		return this.#during(id, async (signal) => {
 			for await (const one of laidTexts(model.page, content, layout, viewport, widths, signal))
-				await tell(one);
+				await report(one);
 		});
 	}
 
 	/** What an edit touches on a page. */
-	edit({ path, before, after, files, as }: AskedEdit): EditOnPage {
+	edit({ path, before, after, files, as }: EditRequest): EditOnPage {
 		const [was, is] = [this.#pages.page(path, before), this.#pages.page(path, after)];
 		return editOnPage(was.model, is.model, files, this.#pages.solver(as));
 	}
 
 	/** Begins to compare a page before an edit and after it; `next` goes on, until it is stopped. */
-	compare(id: number, { path, before, after, files, as }: AskedEdit, how: CompareHow): void {
+	compare(id: number, { path, before, after, files, as }: EditRequest, how: CompareOptions): void {
 		const was = this.#page({ path, texts: before, as });
 		const is = this.#page({ path, texts: after, as });
 		const edit = editOnPage(was.model, is.model, files, this.#pages.solver(as));
@@ -275,31 +195,31 @@ export class Measuring {
 		};
 		this.#comparisons.set(
 			id,
-			soFar(was.model.page, is.model.page, edit, changesOver(compared, depth, gone.signal))
+			comparisonOf(was.model.page, is.model.page, edit, changesOver(compared, depth, gone.signal))
 		);
 	}
 
 	/** Goes on with a comparison; null where it is at its end, or stopped. */
-	async next(id: number): Promise<ComparedSoFar | null> {
+	async next(id: number): Promise<Comparison | null> {
 		const told = await this.#comparisons.get(id)?.next();
 		return told && !told.done ? told.value : null;
 	}
 
 	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
-	hold(id: number, asked: AskedPage, widths: IntervalSet, stretch: Stretch): Promise<string> {
+	hold(id: number, asked: PageRequest, widths: IntervalSet, stretch: Stretch): Promise<string> {
 		const page = this.#page(asked);
 		return this.#during(id, (signal) => this.#now.holds.measure(page, widths, stretch, signal));
 	}
 
 	/** What of a hold is not as it was. */
-	changed(id: number, asked: AskedPage, hold: Hold): Promise<Changed[]> {
+	changed(id: number, asked: PageRequest, hold: Hold): Promise<Changed[]> {
 		const page = this.#page(asked);
 		return this.#during(id, (signal) => this.#now.holds.changed(page, hold, signal));
 	}
 
 	/** The report on a hold, by what changed of it, and when (ISO 8601) that was looked at. */
 	async holdReport(
-		{ path, texts }: AskedPage,
+		{ path, texts }: PageRequest,
 		hold: Hold,
 		changed: readonly Changed[],
 		at: string
@@ -316,7 +236,7 @@ export class Measuring {
 	}
 
 	/** A page of texts that were sent; to be asked for as soon as they are, for they come in order. */
-	#page({ path, texts, as }: AskedPage): MeasuredPage {
+	#page({ path, texts, as }: PageRequest): MeasuredPage {
 		const { layout, prefix } = this.#now;
 		const page = this.#pages.page(path, texts);
 		const content = this.#pages.content(page.model, prefix, as);

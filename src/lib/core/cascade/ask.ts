@@ -7,7 +7,7 @@ import {
 	type Specificity
 } from '../selector/index.ts';
 import type { Declared, PageCascade, Scope } from './sheets.ts';
-import type { Applying, Hit } from './verdict.ts';
+import type { Applying, Hit } from './case.ts';
 
 /** A selector that an engine is to try, within its `@scope`s. */
 export interface Asked {

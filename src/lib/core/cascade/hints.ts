@@ -1,5 +1,5 @@
 import { attribute, type PageElement } from '../html/index.ts';
-import type { StyleDeclaration } from './verdict.ts';
+import type { StyleDeclaration } from './case.ts';
 
 /** A presentational attribute: on which tags, and what it declares, as property and value. */
 interface Hint {

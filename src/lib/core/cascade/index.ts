@@ -17,21 +17,16 @@ export {
 export { substituted, variableSteps, type Registration, type VariableStep } from './variables.ts';
 export { hintDeclarations } from './hints.ts';
 export { styleDeclarations } from './style.ts';
-export {
-	candidatesOf,
-	compareCandidates,
-	declarationsOn,
-	propertiesSet,
-	verdictOf,
-	wouldWin,
-	type Applying,
-	type Candidate,
-	type Case,
-	type Criterion,
-	type Engine,
-	type Hit,
-	type Holds,
-	type Loss,
-	type StyleDeclaration,
-	type Verdict
-} from './verdict.ts';
+export { candidatesOf, declarationsOn, propertiesSet } from './candidates.ts';
+export type {
+	Applying,
+	Candidate,
+	Case,
+	Criterion,
+	Engine,
+	Hit,
+	Holds,
+	Loss,
+	StyleDeclaration
+} from './case.ts';
+export { compareCandidates, verdictOf, wouldWin, type Verdict } from './verdict.ts';

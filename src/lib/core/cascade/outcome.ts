@@ -1,6 +1,7 @@
 import type { PageCascade } from './sheets.ts';
 import { isInherited } from './inherited.ts';
-import { verdictOf, type Candidate, type Case, type Verdict } from './verdict.ts';
+import type { Candidate, Case } from './case.ts';
+import { verdictOf, type Verdict } from './verdict.ts';
 
 /** Where a property's value comes from in the end. */
 export type Outcome = {

@@ -1,6 +1,6 @@
 import { printLayer } from './layers.ts';
 import type { Specificity } from '../selector/index.ts';
-import type { Candidate, Criterion, Loss } from './verdict.ts';
+import type { Candidate, Criterion, Loss } from './case.ts';
 
 const triple = (specificity: Specificity): string => `(${specificity.join(', ')})`;
 

@@ -1,6 +1,6 @@
 import { parseSheet, sliceOf } from '../css/index.ts';
 import { attribute, type PageElement } from '../html/index.ts';
-import type { StyleDeclaration } from './verdict.ts';
+import type { StyleDeclaration } from './case.ts';
 
 const OPEN = '*{';
 

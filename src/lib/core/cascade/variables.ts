@@ -1,6 +1,6 @@
 import { skipSpace, T, textOf, tokensOf } from '../css/tokens.ts';
 import type { Outcome } from './outcome.ts';
-import type { Candidate } from './verdict.ts';
+import type { Candidate } from './case.ts';
 
 /** A `var()` in a value: the custom property it names, and its fallback as written. */
 export interface VariableUse {

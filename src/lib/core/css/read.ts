@@ -2,6 +2,7 @@ import { closingOf } from './closing.ts';
 import type { AtRule, Block, Comment, Declaration, Rule, Sheet, Span } from './node.ts';
 import { sourceOf, type Source } from './source.ts';
 import { isSpace, next, skipSpace, T, textOf, tokensOf, unescapeCss, type Tokens } from './tokens.ts';
+import { Recovery } from './recovery.ts';
 import { noteUnclosed } from './unclosed.ts';
 
 type Mutable<X> = { -readonly [K in keyof X]: X[K] };
@@ -67,11 +68,14 @@ const DEEPEST = 256;
 class Parser {
 	private depth = 0;
 	readonly unread: Span[] = [];
+	private readonly recovery: Recovery;
 
 	constructor(
 		private readonly tokens: Tokens,
 		private readonly source: Source
-	) {}
+	) {
+		this.recovery = new Recovery(tokens, source);
+	}
 
 	/** Reads the nodes between two tokens into a block (CSS Syntax 3 §5.5.4, "consume a block's contents"). */
 	contents(block: Block, from: number, to: number): void {
@@ -171,7 +175,7 @@ class Parser {
 			value: this.source.trimmed(first, flag === -1 ? last + 1 : flag),
 			important: flag !== -1
 		};
-		if (bad === -1 && secondColon !== -1 && !custom) this.noteMissingSemicolon(first, secondColon, node);
+		if (bad === -1 && secondColon !== -1 && !custom) this.recovery.missingSemicolon(first, secondColon, node);
 		if (!this.declarationsStand(block)) {
 			this.source.note(
 				'declaration-outside-rule',
@@ -218,7 +222,7 @@ class Parser {
 		at = Math.min(at, to);
 		const opens = at < to && types[at] === T.LeftCurly;
 		if (!opens) {
-			this.noteNoBlock(nested, i, at);
+			this.recovery.noBlock(nested, i, at);
 			return at + 1;
 		}
 		const close = tokens.close[at] as number;
@@ -231,82 +235,9 @@ class Parser {
 			dropped: brace !== -1 || semicolon !== -1,
 			children: []
 		};
-		if (brace !== -1) {
-			const rest = this.source.quote(this.source.trimmed(brace + 1, at));
-			this.source.note(
-				'stray-brace',
-				this.source.span(brace, brace + 1),
-				`The \`}\` at line ${this.source.line(brace)} closes nothing; browsers drop the rule after it${rest ? `, \`${rest}\`` : ''}.`
-			);
-		} else if (semicolon === i) {
-			const rest = this.source.quote(this.source.trimmed(i + 1, at));
-			this.source.note(
-				'stray-semicolon',
-				this.source.span(i, i + 1),
-				`The \`;\` at line ${this.source.line(i)} stands between rules: browsers drop the rule after it${rest ? `, \`${rest}\`` : ''}.`
-			);
-		} else if (semicolon !== -1) {
-			const rest = this.source.quote(this.source.trimmed(semicolon + 1, at));
-			this.source.note(
-				'declaration-outside-rule',
-				this.source.span(i, semicolon + 1),
-				`\`${this.source.quote(this.source.span(i, semicolon))}\` stands outside any rule; browsers drop it together with the rule after it, \`${rest}\`.`
-			);
-		}
+		this.recovery.stray({ from: i, at, brace, semicolon });
 		block.children.push(node);
 		this.contents(node, at + 1, Math.min(close, tokens.count));
 		return close + 1;
-	}
-
-	private noteNoBlock(nested: boolean, from: number, to: number): void {
-		const span = this.source.trimmed(from, to);
-		if (span.start === span.end) return;
-		const brace = this.tokens.types[from] === T.RightCurly;
-		if (brace) {
-			this.source.note(
-				'stray-brace',
-				this.source.span(from, from + 1),
-				`The \`}\` at line ${this.source.line(from)} closes nothing.`
-			);
-		} else if (!nested && /^[;\s]*$/.test(this.source.quote(span))) {
-			// Nothing follows that it could take with it.
-		} else if (!nested && /^[\w-]+\s*:|;$/.test(this.source.quote(span))) {
-			const text = this.source.quote(span).replace(/\s*;$/, '');
-			this.source.note(
-				'declaration-outside-rule',
-				span,
-				`\`${text}\` stands outside any rule, so it has no effect.`
-			);
-		} else if (nested) {
-			this.dropped(span, this.source.quote(span), 'is no declaration: a property, a `:` and a value');
-		} else {
-			this.source.note(
-				'no-block',
-				span,
-				`\`${this.source.quote(span)}\` at line ${this.source.line(from)} has no block; browsers drop it.`
-			);
-		}
-	}
-
-	private noteMissingSemicolon(first: number, colon: number, node: Declaration): void {
-		const { tokens } = this;
-		let name = colon - 1;
-		while (name > first && isSpace(tokens, name)) name--;
-		if (name <= first || tokens.types[name] !== T.Ident) return;
-		const gap = name - 1;
-		if (tokens.types[gap] !== T.WhiteSpace || !textOf(tokens, gap).includes('\n')) return;
-		this.source.note(
-			'missing-semicolon',
-			{ start: node.span.start, end: this.source.start(gap) },
-			`A \`;\` is missing at the end of line ${this.source.line(gap)}; browsers drop \`${node.property}\` and \`${textOf(tokens, name)}\` both.`
-		);
-	}
-
-	private dropped(span: Span, what: string, why: string): void {
-		this.source.note(
-			'not-a-declaration',
-			span,
-			`\`${what}\` at line ${this.source.lineAt(span.start)} ${why}; browsers drop it.`
-		);
 	}
 }

@@ -1,4 +1,5 @@
-export { sizing, type Size, type SizeContext, type SizedElement, type Sizing, type Source } from './size.ts';
+export type { SizeContext, SizedElement } from './decided.ts';
+export { sizing, type Size, type Sizing, type Source } from './size.ts';
 export {
 	BEYOND,
 	deafNote,

@@ -4,7 +4,8 @@
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import type { Collating, ShownColumn } from './collating.svelte.ts';
-	import { withoutCells, type Hand } from './hand.svelte.ts';
+	import { withoutCells } from './extent.ts';
+	import type { Hand } from './hand.svelte.ts';
 	import { relyingOn } from '$lib/inquiry/relying.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';

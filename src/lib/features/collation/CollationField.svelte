@@ -4,7 +4,8 @@
 	import type { Row } from '$lib/core/collation/index.ts';
 	import { addTo, numberAt } from '$lib/core/css/index.ts';
 	import type { ShownColumn } from './collating.svelte.ts';
-	import type { Hand, Held } from './hand.svelte.ts';
+	import type { Held } from './extent.ts';
+	import type { Hand } from './hand.svelte.ts';
 
 	interface Props {
 		row: Row;

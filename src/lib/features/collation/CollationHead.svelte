@@ -2,7 +2,8 @@
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Collating, ShownColumn } from './collating.svelte.ts';
 	import { copyColumn, giveLook } from './copying.ts';
-	import { withoutCells, type Hand } from './hand.svelte.ts';
+	import { withoutCells } from './extent.ts';
+	import type { Hand } from './hand.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Menu from '$lib/ui/Menu.svelte';

@@ -4,7 +4,8 @@
 	import { isEmpty, printInterval, printIntervalSet } from '$lib/core/interval/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import type { Collating } from './collating.svelte.ts';
-	import { intervalOf, type Extent, type Hand, type Held } from './hand.svelte.ts';
+	import { intervalOf, type Extent, type Held } from './extent.ts';
+	import type { Hand } from './hand.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { relyingOn } from '$lib/inquiry/relying.ts';
 	import type { Choice } from '$lib/writing/targets.ts';

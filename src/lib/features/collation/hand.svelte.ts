@@ -10,14 +10,11 @@ import {
 	NOTHING,
 	rationalFromNumber,
 	union,
-	ZERO,
-	type Interval,
 	type IntervalSet
 } from '$lib/core/interval/index.ts';
 import type { Edit } from '$lib/core/text/index.ts';
 import { carriage } from '$lib/session/carriage.svelte.ts';
 import type { Collating, ShownColumn } from './collating.svelte.ts';
-import type { Column } from '$lib/inquiry/collation.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { applyEdit } from '$lib/session/steps.ts';
@@ -34,56 +31,7 @@ import {
 	type Desk,
 	type Refusal
 } from '$lib/writing/declaration.ts';
-
-/** Over which widths a value is written: seen from a column, or from a width of one's own, which parts a band. */
-export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
-
-/** A value in the hand. */
-export interface Held {
-	readonly row: Row;
-	readonly column: ShownColumn;
-	readonly cell: Cell;
-	/** The property that is written: the row's, or other sides of the box. */
-	readonly property: string;
-	/** The properties that could be written instead; none where there are no sides. */
-	readonly sides: readonly string[];
-	readonly value: string;
-	readonly extent: Extent;
-	/** The width from which on, or under which, it is to hold, CSS px. */
-	readonly at: number;
-	readonly choices: readonly Choice[];
-	/** Which of the choices it goes to. */
-	readonly into: number;
-}
-
-/** Declarations, each once. */
-const once = (all: readonly Candidate[]): Candidate[] =>
-	all.filter(
-		(one, i) => all.findIndex(({ file, span }) => file === one.file && span.start === one.span.start) === i
-	);
-
-/** Takes the declarations of cells out; undefined where that is done, else why it cannot be. */
-export const withoutCells = (desk: Desk, cells: readonly Cell[]): Refusal | undefined =>
-	takeOutAll(desk, once(cells.flatMap(({ outcome }) => outcome.own.winner ?? [])));
-
-/** The widths of an extent from a column; null where it has no condition. */
-export function intervalOf(extent: Extent, { interval }: Column, at: number): Interval | null {
-	if (extent === 'everywhere') return null;
-	if (extent === 'from') return { lo: rationalFromNumber(at), loClosed: true, hi: null, hiClosed: false };
-	if (extent === 'under') return { lo: ZERO, loClosed: false, hi: rationalFromNumber(at), hiClosed: false };
-	const wished: Interval = {
-		...interval,
-		...(extent === 'up' ? { hi: null, hiClosed: false } : {}),
-		...(extent === 'down' ? { lo: ZERO, loClosed: false } : {})
-	};
-	return wished.lo.n <= 0n && wished.hi === null ? null : wished;
-}
-
-/** The widths of an extent as a set. */
-function widthsOf(extent: Extent, column: Column, at = 1): IntervalSet {
-	const interval = intervalOf(extent, column, at);
-	return interval ? fromInterval(interval) : EVERYTHING;
-}
+import { intervalOf, once, widthsOf, withoutCells, type Extent, type Held } from './extent.ts';
 
 /** A collation, and the value of it that is in the hand. */
 export interface Table {
@@ -147,7 +95,7 @@ export class Hand {
 	}
 
 	/** The extent that a value has so far, where it is one seen from its column; else the sheet's own direction. */
-	#extentOf(outcome: Outcome, column: Column, choice: Choice | undefined, desk: Desk): Extent {
+	#extentOf(outcome: Outcome, column: ShownColumn, choice: Choice | undefined, desk: Desk): Extent {
 		const { looked, columns } = this.#collating;
 		if (columns.length < 2 || choice?.target.kind === 'style') return 'everywhere';
 		const direction = choice ? directionAt(desk, choice.target) : 'up';

@@ -5,7 +5,7 @@ import { storeWidths, widthsFrom } from '$lib/core/interval/store.ts';
 import type { Hold } from '$lib/core/wake/hold.ts';
 import { allWidths, type Changed } from '$lib/core/wake/index.ts';
 import type { HoldReport } from '$lib/core/wake/report.ts';
-import type { PageAsked } from '$lib/session/measurer.ts';
+import type { PageTexts } from '$lib/session/measurer.ts';
 import { PageState } from '$lib/session/page.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
@@ -132,7 +132,7 @@ export class Holding {
 	}
 
 	/** The page of a hold, as it was measured. */
-	#asked(swept: Swept, hold: Hold): PageAsked {
+	#asked(swept: Swept, hold: Hold): PageTexts {
 		const { as } = sweptAs({ ...swept.lead, height: hold.height, density: hold.density }, false);
 		return { path: hold.page, texts: this.#page(swept, hold.page).texts, as };
 	}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { ratioName, RATIOS, readRatio, type End } from '$lib/core/scale/index.ts';
-	import type { Typesetting, Work } from './typesetting.svelte.ts';
+	import type { Work } from './setting.svelte.ts';
+	import type { Typesetting } from './typesetting.svelte.ts';
 	import NumberField from './NumberField.svelte';
 
 	interface Props {

@@ -1,7 +1,7 @@
 import { isEmpty, printIntervalSet, type IntervalSet } from '$lib/core/interval/index.ts';
 import { allWidths, type EditOnPage } from '$lib/core/wake/index.ts';
 import type { EditedPage } from '$lib/session/measurer.ts';
-import type { ComparedSoFar } from '$lib/workers/measuring.ts';
+import type { Comparison } from '$lib/workers/comparison.ts';
 
 /** What an edit changed on another page of the site, at the ends and middles of its bands. */
 export interface WakeElsewhere {
@@ -11,7 +11,7 @@ export interface WakeElsewhere {
 }
 
 /** What the last edit changed. */
-export interface Wake extends ComparedSoFar {
+export interface Wake extends Comparison {
 	/** What the edit touches. */
 	readonly edit: EditOnPage;
 	readonly edited: EditedPage;

@@ -2,7 +2,7 @@ import { changeBetween, messageOf } from '$lib/core/text/index.ts';
 import { difference, fromInterval, intervals, isEmpty, printIntervalSet } from '$lib/core/interval/index.ts';
 import { bandAt } from '$lib/core/media/index.ts';
 import { allWidths, type EditOnPage, type WrittenDeclaration } from '$lib/core/wake/index.ts';
-import type { ComparedSoFar } from '$lib/workers/measuring.ts';
+import type { Comparison } from '$lib/workers/comparison.ts';
 import type { Texts } from '$lib/workers/texts.ts';
 import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
 import { carriage } from '$lib/session/carriage.svelte.ts';
@@ -22,7 +22,7 @@ type Edited = Pick<Wake, 'edit' | 'edited' | 'meant'>;
 /** What of a comparison is still to be measured. */
 interface Rest {
 	readonly of: Edited;
-	readonly telling: AsyncGenerator<ComparedSoFar>;
+	readonly telling: AsyncGenerator<Comparison>;
 }
 
 /** How long what is measured in quiet time is gathered before it is told, ms. */
@@ -119,13 +119,13 @@ export class Waking {
 		edit: EditOnPage,
 		depth: Depth,
 		signal: AbortSignal
-	): AsyncGenerator<ComparedSoFar> {
+	): AsyncGenerator<Comparison> {
 		const { as, stretch } = sweptAs(lead, plain);
 		const values = valuesAsked(stages.engine, edit);
 		return stages.measurer.compare(shown, as, { values, stretch, depth }, signal);
 	}
 
-	#tell(of: Edited, compared: ComparedSoFar): void {
+	#tell(of: Edited, compared: Comparison): void {
 		const widths = allWidths(compared.changed);
 		this.wake = {
 			...of,

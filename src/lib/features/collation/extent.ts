@@ -1,0 +1,64 @@
+import type { Candidate } from '$lib/core/cascade/index.ts';
+import type { Cell, Row } from '$lib/core/collation/index.ts';
+import {
+	EVERYTHING,
+	fromInterval,
+	rationalFromNumber,
+	ZERO,
+	type Interval,
+	type IntervalSet
+} from '$lib/core/interval/index.ts';
+import type { Column } from '$lib/inquiry/collation.ts';
+import { takeOutAll, type Desk, type Refusal } from '$lib/writing/declaration.ts';
+import type { Choice } from '$lib/writing/targets.ts';
+import type { ShownColumn } from './collating.svelte.ts';
+
+/** Over which widths a value is written: seen from a column, or from a width of one's own, which parts a band. */
+export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
+
+/** A value in the hand. */
+export interface Held {
+	readonly row: Row;
+	readonly column: ShownColumn;
+	readonly cell: Cell;
+	/** The property that is written: the row's, or other sides of the box. */
+	readonly property: string;
+	/** The properties that could be written instead; none where there are no sides. */
+	readonly sides: readonly string[];
+	readonly value: string;
+	readonly extent: Extent;
+	/** The width from which on, or under which, it is to hold, CSS px. */
+	readonly at: number;
+	readonly choices: readonly Choice[];
+	/** Which of the choices it goes to. */
+	readonly into: number;
+}
+
+/** Declarations, each once. */
+export const once = (all: readonly Candidate[]): Candidate[] =>
+	all.filter(
+		(one, i) => all.findIndex(({ file, span }) => file === one.file && span.start === one.span.start) === i
+	);
+
+/** Takes the declarations of cells out; undefined where that is done, else why it cannot be. */
+export const withoutCells = (desk: Desk, cells: readonly Cell[]): Refusal | undefined =>
+	takeOutAll(desk, once(cells.flatMap(({ outcome }) => outcome.own.winner ?? [])));
+
+/** The widths of an extent from a column; null where it has no condition. */
+export function intervalOf(extent: Extent, { interval }: Column, at: number): Interval | null {
+	if (extent === 'everywhere') return null;
+	if (extent === 'from') return { lo: rationalFromNumber(at), loClosed: true, hi: null, hiClosed: false };
+	if (extent === 'under') return { lo: ZERO, loClosed: false, hi: rationalFromNumber(at), hiClosed: false };
+	const wished: Interval = {
+		...interval,
+		...(extent === 'up' ? { hi: null, hiClosed: false } : {}),
+		...(extent === 'down' ? { lo: ZERO, loClosed: false } : {})
+	};
+	return wished.lo.n <= 0n && wished.hi === null ? null : wished;
+}
+
+/** The widths of an extent as a set. */
+export function widthsOf(extent: Extent, column: Column, at = 1): IntervalSet {
+	const interval = intervalOf(extent, column, at);
+	return interval ? fromInterval(interval) : EVERYTHING;
+}

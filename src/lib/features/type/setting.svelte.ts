@@ -1,0 +1,120 @@
+import { toNumber } from '$lib/core/interval/index.ts';
+import { NEW_SCALE, scaleProblems, type Scale } from '$lib/core/scale/index.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+import { History } from './history.svelte.ts';
+import { keepLength, lengthProblem, lengthText, type LengthWish } from './lengthWish.ts';
+import { TypeReading } from './typeReading.svelte.ts';
+
+/** What is worked on: nothing yet, the scale of the site, or one length of an element. */
+export type Work = 'sizes' | 'scale' | 'length';
+
+/** How long a scale is left alone before it is kept with the site, ms. */
+const QUIET = 500;
+
+/** What is being set on Type: the scale of the site, or one length of an element, with what each was before. */
+export abstract class Setting {
+	protected readonly site: SiteState;
+	readonly reading = new TypeReading();
+	work = $state<Work>('sizes');
+	scale = $state.raw<Scale>(NEW_SCALE);
+	length = $state.raw<LengthWish | null>(null);
+	/** Sizes that were tried for the length before these. */
+	tried = $state.raw<readonly string[]>([]);
+	readonly #history = new History<Scale | LengthWish>();
+	#keeping: ReturnType<typeof setTimeout> | undefined;
+
+	constructor(site: SiteState) {
+		this.site = site;
+		const [kept] = site.kept.scale.list;
+		if (kept) this.scale = kept;
+	}
+
+	/** Puts what is set in force in all frames. */
+	abstract try(): void;
+
+	/** How many px a rem is; where that goes by the width, what it is usually. */
+	readonly root = $derived.by(() => {
+		const curve = this.reading.before?.sizing.size(0).curve;
+		const [only] = curve ?? [];
+		const still = curve?.length === 1 && only?.line.slope.n === 0n;
+		return { px: still && only ? toNumber(only.line.constant) : 16, still: still || !curve };
+	});
+	/** The text of the length that is set, and its curve. */
+	readonly lengthText = $derived.by(() =>
+		this.length && !lengthProblem(this.length)
+			? lengthText(this.length, { ...this.scale.output, root: this.root.px })
+			: ''
+	);
+	/** Sets the scale, or the length, otherwise; `step` keeps what it was for undo. */
+	put(change: Partial<Scale> | ((scale: Scale) => Scale), step = true): void {
+		if (step) this.#history.remember(this.scale);
+		this.scale = typeof change === 'function' ? change(this.scale) : { ...this.scale, ...change };
+		this.try();
+		this.#keepSoon();
+	}
+
+	putLength(change: Partial<LengthWish>, step = true): void {
+		const { length } = this;
+		if (!length) return;
+		if (step) this.#history.remember(length);
+		this.length = { ...length, ...change };
+		this.#keepLength();
+		if (step && this.lengthText && !this.tried.includes(this.lengthText))
+			this.tried = [...this.tried, this.lengthText].slice(-8);
+		this.try();
+	}
+
+	protected clearHistory(): void {
+		this.#history.clear();
+	}
+
+	/** What is worked on now: the length, or the scale. */
+	get #now(): Scale | LengthWish | null {
+		return this.work === 'length' ? this.length : this.scale;
+	}
+
+	/** Keeps what is there for undo, before a drag changes it. */
+	mark(): void {
+		if (this.#now) this.#history.remember(this.#now);
+	}
+
+	get canUndo(): boolean {
+		return this.#history.canUndo;
+	}
+
+	undo(): void {
+		const last = this.#history.undo(this.#now);
+		if (last) this.#restore(last);
+	}
+
+	redo(): void {
+		const next = this.#now && this.#history.redo(this.#now);
+		if (next) this.#restore(next);
+	}
+
+	#restore(to: Scale | LengthWish): void {
+		if ('path' in to) this.length = to;
+		else this.scale = to;
+		this.#keepLength();
+		this.try();
+		if (!('path' in to)) this.#keepSoon();
+	}
+
+	protected forgetLength(): void {
+		const page = this.reading.looked?.page.path;
+		if (page !== undefined) keepLength(this.site.id, page, null);
+	}
+
+	#keepLength(): void {
+		const page = this.reading.looked?.page.path;
+		if (page !== undefined && this.work === 'length') keepLength(this.site.id, page, this.length);
+	}
+
+	#keepSoon(): void {
+		clearTimeout(this.#keeping);
+		this.#keeping = setTimeout(() => {
+			const { scale } = this;
+			if (scaleProblems(scale).length === 0) void this.site.kept.scale.keep(() => [scale], 'the scale');
+		}, QUIET);
+	}
+}

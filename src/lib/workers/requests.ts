@@ -1,0 +1,63 @@
+import type { KindSetting } from '../core/findings/settings.ts';
+import type { ElementPath } from '../core/html/index.ts';
+import type { Stretch } from '../core/sweep/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
+import type { LaidElement } from '../inquiry/layout.ts';
+import type { Depth, ValuesAsked } from '../inquiry/wake.ts';
+import type { Measured } from '../stage/protocol.ts';
+import type { SentTexts } from './texts.ts';
+
+/** A page as a vantage, as it is to be measured. */
+export interface PageRequest {
+	readonly path: string;
+	readonly texts: SentTexts;
+	readonly as: SeenVantage;
+}
+
+/** An edit of some files of a page. */
+export interface EditRequest {
+	readonly path: string;
+	readonly before: SentTexts;
+	readonly after: SentTexts;
+	readonly files: readonly string[];
+	readonly as: SeenVantage;
+}
+
+/** What is measured, and where. */
+export interface MeasuringSetup {
+	readonly site: number;
+	/** What the addresses of the site's files begin with on the stages. */
+	readonly prefix: string;
+	/** How many stages there are at most. */
+	readonly stages: number;
+	/** The version of the application. */
+	readonly version: string;
+}
+
+/** How a page is swept. */
+export interface SweepOptions {
+	readonly stretch: Stretch;
+	readonly settings: readonly KindSetting[];
+	/** Whether it ends when every end is exact. */
+	readonly isPaused: boolean;
+}
+
+/** What is followed, over which widths. */
+export interface FollowOptions {
+	readonly path: ElementPath;
+	readonly property: string;
+	readonly stretch: Stretch;
+}
+
+/** How a page is compared, with what is asked of every element (`valuesAsked`). */
+export interface CompareOptions {
+	readonly values: ValuesAsked;
+	readonly stretch: Stretch;
+	readonly depth: Depth;
+}
+
+/** Called with what there is to report, again and again; done when the other side has it. */
+export type Report<T> = (one: T) => unknown;
+
+/** What is asked about an element as it crosses between threads; what a stage told of it is checked by who asks. */
+export type UncheckedElement = Omit<LaidElement, 'told'> & Pick<Measured, 'facts' | 'computed'>;
