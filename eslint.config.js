@@ -151,6 +151,19 @@ export default ts.config(
 		rules: { 'max-lines': ['error', 300] }
 	},
 	{
+		files: ['src/**/*.svelte'],
+		rules: {
+			'max-lines': ['error', 250],
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector: "TSInterfaceDeclaration[id.name='Props'] > TSInterfaceBody > *:nth-child(11)",
+					message: 'A component has at most 10 props: what belongs together is one.'
+				}
+			]
+		}
+	},
+	{
 		files: ['**/*.svelte', '**/*.svelte.ts'],
 		languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } }
 	}

@@ -86,7 +86,7 @@ await painted();
 await page.getByText('Vantaggio', { exact: true }).click();
 await page.keyboard.press('Shift+O');
 await page.getByRole('button', { name: 'Pause' }).click();
-await page.locator('.finding', { hasText: 'delay “Sker +10 min” lies outside' }).click();
+await page.locator('li button', { hasText: 'delay “Sker +10 min” lies outside' }).click();
 await page.getByText('Take it out').first().waitFor();
 await page.locator('.detail').scrollIntoViewIfNeeded();
 await page.waitForTimeout(1000);

@@ -156,7 +156,8 @@ export const benches: readonly Bench[] = SCENES.flatMap((scene) => {
 				const [all, most] = [0, 1].map((i) => Math.min(...runs.map(([one]) => one[i] ?? NaN)));
 				const whole = Math.min(...runs.map(([, [one]]) => one));
 				longest = most ?? NaN;
-				return (all ?? NaN) / whole;
+				// Where nothing holds it there is nothing to compare.
+				return all === 0 ? 0 : (all ?? NaN) / whole;
 			}
 		},
 		{

@@ -1,20 +1,18 @@
 <script lang="ts">
-	import { boxParts, figure as px, type ElementBox, type Part, type Sides } from '$lib/core/box/index.ts';
+	import { boxParts, type Part } from '$lib/core/box/index.ts';
 	import { elementAt, nameOfElement, wordsIn, type ElementPath } from '$lib/core/html/index.ts';
 	import { printIntervalSet } from '$lib/core/interval/index.ts';
 	import { UNSEEN } from '$lib/core/presence/index.ts';
-	import type { Instead } from '$lib/inquiry/instead.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import type { Table } from '$lib/features/collation/hand.svelte.ts';
 	import { takeSide, writtenLength } from './pulling.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-	import type { Trace } from '$lib/inquiry/trace.ts';
-	import type { Hits } from '$lib/session/reach.ts';
-	import Into from '$lib/features/collation/Into.svelte';
+	import type { BoxQuestions } from './questions.ts';
 	import Shares from '$lib/features/trace/Shares.svelte';
-	import type { SpaceFound } from '$lib/stage/protocol.ts';
+	import BoxTable from './BoxTable.svelte';
+	import HeldLength from './HeldLength.svelte';
 	import Spaces from './Spaces.svelte';
 	import SumBar from './SumBar.svelte';
 	import { later } from '$lib/session/later.svelte.ts';
@@ -26,34 +24,17 @@
 		/** Names of frames by their ids. */
 		named: ReadonlyMap<string, string>;
 		onselect: (paths: readonly ElementPath[]) => void;
-		/** What says the same as an element and shows where it does not. */
-		instead: (path: ElementPath) => Promise<readonly Instead[]>;
-		/** The space at each side of an element in the lead. */
-		spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
-		trace: (path: ElementPath) => Promise<Trace | null>;
+		/** What is asked about it. */
+		questions: BoxQuestions;
 		/** The lead's width, CSS px. */
 		width: number;
 		/** What values are written with, once it has come; and a wish for it. */
 		table: Table | null;
 		oncollate: () => Promise<Table>;
-		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 	}
 
-	let {
-		page,
-		path,
-		named,
-		onselect,
-		instead,
-		spaces,
-		trace,
-		width,
-		table,
-		oncollate,
-		reach,
-		onplace
-	}: Props = $props();
+	let { page, path, named, onselect, questions, width, table, oncollate, onplace }: Props = $props();
 
 	const element = $derived(elementAt(page.page, path));
 	const parent = $derived(element?.parent);
@@ -70,17 +51,9 @@
 	const asked = later({
 		question: () => ({ path, of: page.conditions }),
 		about: (question) => question.path.join(),
-		ask: (question) => instead(question.path)
+		ask: (question) => questions.instead(question.path)
 	});
 	const others = $derived(asked.value ?? []);
-
-	/** Four sides as short as they can be written. */
-	function sides({ top, right, bottom, left }: Sides): string {
-		const all = [top, right, bottom, left].map(px);
-		if (all[3] !== all[1]) return all.join(' ');
-		if (all[2] !== all[0]) return all.slice(0, 3).join(' ');
-		return all[1] === all[0] ? (all[0] ?? '0') : all.slice(0, 2).join(' ');
-	}
 
 	/** What is pulled: how long it was, or how it is written for a size, and how that is put once the value is in the hand. */
 	let pulled: { was: (by: number) => number; by: number; put: (length: string) => void } | null = null;
@@ -115,26 +88,11 @@
 
 	/** Takes a property into the hand; gives how a length is put for it, and the element's `box-sizing`. */
 	async function take(property: string): Promise<[(length: string) => void, string]> {
-		const asked = trace(path);
+		const asked = questions.trace(path);
 		const { collating, hand } = await oncollate();
 		const put = await takeSide(collating, hand, property);
 		return [put, (await asked)?.computed('box-sizing') ?? ''];
 	}
-
-	function pressed(event: KeyboardEvent): void {
-		event.stopPropagation();
-		if (event.key === 'Enter') table?.hand.keep();
-		else if (event.key === 'Escape') table?.hand.drop();
-		else return;
-		event.preventDefault();
-	}
-
-	const COLUMNS: readonly (readonly [string, (box: ElementBox) => string])[] = [
-		['size', ({ width, height }) => `${px(width)} × ${px(height)}`],
-		['margin', ({ margin }) => sides(margin)],
-		['border', ({ border }) => sides(border)],
-		['padding', ({ padding }) => sides(padding)]
-	];
 </script>
 
 <Trouble sentence={asked.error} />
@@ -170,48 +128,11 @@
 	{/if}
 	<!-- At the whole width a value is in the hand there. -->
 	{#if table?.hand.held && !viewing.wide}
-		{@const { collating, hand } = table}
-		{@const held = table.hand.held}
-		<div class="hand">
-			<label>
-				{held.property}
-				<input
-					class="field"
-					value={held.value}
-					spellcheck="false"
-					oninput={(event) => hand.put({ value: event.currentTarget.value })}
-					onkeydown={pressed}
-					{@attach (field) => field.focus()}
-				/>
-			</label>
-			<span><kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go</span>
-			<Into {page} {collating} {hand} {held} {reach} {onplace} />
-		</div>
+		<HeldLength {page} {table} held={table.hand.held} reach={questions.reach} {onplace} />
 	{/if}
-	<table>
-		<thead>
-			<tr>
-				<th scope="col">px in</th>
-				{#each COLUMNS as [name] (name)}<th scope="col">{name}</th>{/each}
-			</tr>
-		</thead>
-		<tbody>
-			{#each rows as { frame, name, box, why } (frame)}
-				<tr>
-					<th scope="row"
-						>{name}{#if box && why}<span class="why">{why}</span>{/if}</th
-					>
-					{#if box}
-						{#each COLUMNS as [column, figure] (column)}<td>{figure(box)}</td>{/each}
-					{:else}
-						<td colspan={COLUMNS.length} class="none">{why || 'no box here'}</td>
-					{/if}
-				</tr>
-			{/each}
-		</tbody>
-	</table>
-	<Shares {page} {path} {width} {trace} />
-	<Spaces {page} {path} {spaces} {onselect} />
+	<BoxTable {rows} />
+	<Shares {page} {path} {width} trace={questions.trace} />
+	<Spaces {page} {path} spaces={questions.spaces} {onselect} />
 	<p class="hint">
 		<kbd>D</kbd> held shows the distances to what is around it; Ctrl-click chooses a second one.
 	</p>
@@ -238,62 +159,8 @@
 	}
 
 	span,
-	.hint,
-	.none {
+	.hint {
 		color: var(--ink-2);
-	}
-
-	table {
-		width: 100%;
-		border-collapse: collapse;
-		font-size: 0.8125rem;
-	}
-
-	th,
-	td {
-		height: 1.625rem;
-		padding-right: 0.75rem;
-		border-bottom: 1px solid var(--hair);
-		text-align: left;
-		font-weight: 400;
-		white-space: nowrap;
-	}
-
-	thead th {
-		color: var(--ink-2);
-	}
-
-	td {
-		font-family: var(--mono);
-	}
-
-	.hand {
-		margin: 0.5rem 0;
-		padding: 0.375rem 0.5rem;
-		border: 1px solid var(--ink);
-		font-size: 0.8125rem;
-	}
-
-	.hand label {
-		font-family: var(--mono);
-	}
-
-	.field {
-		width: 8rem;
-		min-height: 1.625rem;
-		padding: 0 0.25rem;
-		border: 1px solid var(--ink);
-		background: var(--sheet);
-		font: inherit;
-	}
-
-	.none {
-		font-family: inherit;
-	}
-
-	.why {
-		display: block;
-		color: var(--ochre);
 	}
 
 	button {

@@ -2,7 +2,6 @@
 	import { tick } from 'svelte';
 	import { differs, GROUPS, type Cell, type Row } from '$lib/core/collation/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import { printInterval } from '$lib/core/interval/index.ts';
 	import type { Collating, ShownColumn } from './collating.svelte.ts';
 	import { withoutCells } from './extent.ts';
 	import type { Hand } from './hand.svelte.ts';
@@ -13,6 +12,7 @@
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import type { Hits } from '$lib/session/reach.ts';
 	import CollationCell from './CollationCell.svelte';
+	import CollationColumns from './CollationColumns.svelte';
 	import CollationLaid from './CollationLaid.svelte';
 	import CollationHead from './CollationHead.svelte';
 	import Into from './Into.svelte';
@@ -28,25 +28,12 @@
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 		/** How much room a column needs at least, and the names of rows, rem. */
-		least: number;
-		names: number;
+		rooms: { readonly column: number; readonly names: number };
 		/** Whether it lies at the whole width, its parts in the places of the grid around it. */
 		wide?: boolean;
 	}
 
-	let {
-		site,
-		page,
-		paths,
-		collating,
-		hand,
-		proposal,
-		reach,
-		onplace,
-		least,
-		names,
-		wide = false
-	}: Props = $props();
+	let { site, page, paths, collating, hand, proposal, reach, onplace, rooms, wide = false }: Props = $props();
 
 	const path = $derived(paths[0] ?? []);
 	const element = $derived(elementAt(page.page, path));
@@ -54,7 +41,7 @@
 	let room = $state(0);
 	$effect(() => {
 		const rem = parseFloat(getComputedStyle(document.documentElement).fontSize);
-		if (room > 0) collating.fits = Math.max(1, Math.floor((room / rem - names) / least));
+		if (room > 0) collating.fits = Math.max(1, Math.floor((room / rem - rooms.names) / rooms.column));
 	});
 	const { first, here, shown } = $derived(collating);
 
@@ -100,7 +87,7 @@
 </script>
 
 {#if element}
-	<div class="collation" class:wide style:--names="{names}rem">
+	<div class="collation" class:wide style:--names="{rooms.names}rem">
 		<div class="top">
 			{#if hand.held}
 				<Into {collating} {hand} held={hand.held} {reach} {page} {onplace} />
@@ -110,17 +97,7 @@
 		</div>
 		<div class="scroll" bind:clientWidth={room}>
 			<table bind:this={table}>
-				<thead>
-					<tr>
-						<th scope="col"><span class="sr">property</span></th>
-						{#each shown as { letter, interval, width } (letter)}
-							<th scope="col" class:here={collating.columns[here]?.letter === letter}
-								><b>{letter}</b> <span>{printInterval(interval)}</span>
-								{#if wide}<span class="at" title="The width of the frame over it">{width}</span>{/if}</th
-							>
-						{/each}
-					</tr>
-				</thead>
+				<CollationColumns {shown} here={collating.columns[here]} isWide={wide} />
 				{#each groups as { name, rows } (name)}
 					<tbody>
 						<tr class="group"><th scope="rowgroup" colspan={shown.length + 1}>{name}</th></tr>
@@ -141,15 +118,15 @@
 												{row}
 												{cell}
 												{column}
-												{collating}
-												{hand}
+												table={{ collating, hand }}
 												given={site.given}
-												{onplace}
-												other={isOther(row, cell, i)}
-												flat={cell.same && i > 0}
-												onremove={() => void remove(row, cell)}
-												onwalk={walk}
-												ondone={() => void back(row, column)}
+												manner={cell.same && i > 0 ? 'flat' : isOther(row, cell, i) ? 'other' : 'plain'}
+												acts={{
+													onplace,
+													onremove: () => void remove(row, cell),
+													onwalk: walk,
+													ondone: () => void back(row, column)
+												}}
 											/>
 										{/if}
 									</td>
@@ -190,11 +167,6 @@
 		background: var(--sheet);
 	}
 
-	.at {
-		float: right;
-		padding-right: 0.5rem;
-	}
-
 	.scroll {
 		flex: 1;
 		min-height: 3.5rem;
@@ -222,24 +194,6 @@
 		padding-right: 0.5rem;
 	}
 
-	thead th {
-		position: sticky;
-		top: 0;
-		z-index: 1;
-		height: 1.625rem;
-		padding-left: 0.625rem;
-		background: var(--sheet);
-	}
-
-	thead b {
-		font: 600 0.9375rem/1 var(--display);
-		color: var(--ink);
-	}
-
-	thead span {
-		font-family: var(--mono);
-	}
-
 	table :global(.here) {
 		background: var(--tint);
 	}
@@ -263,13 +217,5 @@
 	small {
 		font-size: inherit;
 		color: var(--pale);
-	}
-
-	.sr {
-		position: absolute;
-		width: 1px;
-		height: 1px;
-		overflow: hidden;
-		clip-path: inset(50%);
 	}
 </style>

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { Cell, Row } from '$lib/core/collation/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import type { Collating, ShownColumn } from './collating.svelte.ts';
-	import type { Hand } from './hand.svelte.ts';
+	import type { ShownColumn } from './collating.svelte.ts';
+	import type { Table } from './hand.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import CollationField from './CollationField.svelte';
@@ -14,37 +14,24 @@
 		row: Row;
 		cell: Cell;
 		column: ShownColumn;
-		collating: Collating;
-		hand: Hand;
+		table: Table;
 		given: ReadonlySet<string>;
-		onplace: (place: FilePlace) => void;
-		/** Whether it says something else than the column left of it, and whether it just goes on. */
-		other: boolean;
-		flat: boolean;
-		/** Its declaration is to be taken out. */
-		onremove: () => void;
-		/** A key that may go to another cell. */
-		onwalk: (event: KeyboardEvent) => void;
-		/** What was in the hand has been let go. */
-		ondone: () => void;
+		/** Whether it says something else than the column left of it, or just goes on from there. */
+		manner: 'flat' | 'other' | 'plain';
+		acts: {
+			readonly onplace: (place: FilePlace) => void;
+			/** Its declaration is to be taken out. */
+			readonly onremove: () => void;
+			/** A key that may go to another cell. */
+			readonly onwalk: (event: KeyboardEvent) => void;
+			/** What was in the hand has been let go. */
+			readonly ondone: () => void;
+		};
 	}
 
-	let {
-		page,
-		path,
-		row,
-		cell,
-		column,
-		collating,
-		hand,
-		given,
-		onplace,
-		other,
-		flat,
-		onremove,
-		onwalk,
-		ondone
-	}: Props = $props();
+	let { page, path, row, cell, column, table, given, manner, acts }: Props = $props();
+	const { collating, hand } = $derived(table);
+	const flat = $derived(manner === 'flat');
 
 	const held = $derived(hand.held?.row === row && hand.held.column.from === column.from ? hand.held : null);
 	const idle = $derived(cell.outcome.kind === 'own' ? collating.noEffect(row, column) : undefined);
@@ -98,19 +85,19 @@
 	);
 
 	function key(event: KeyboardEvent): void {
-		if (event.key !== 'Delete' && event.key !== 'Backspace') return onwalk(event);
+		if (event.key !== 'Delete' && event.key !== 'Backspace') return acts.onwalk(event);
 		event.preventDefault();
-		if (cell.outcome.kind === 'own' || cell.outcome.kind === 'initial') onremove();
+		if (cell.outcome.kind === 'own' || cell.outcome.kind === 'initial') acts.onremove();
 	}
 </script>
 
 {#if held}
-	<CollationField {row} {column} {hand} {held} {ondone} />
+	<CollationField {row} {column} {hand} {held} ondone={acts.ondone} />
 {:else}
 	<button
 		type="button"
 		class="value"
-		class:other
+		class:other={manner === 'other'}
 		class:flat
 		class:unsaid={!from}
 		class:given={isGiven}
@@ -118,11 +105,13 @@
 		aria-label="{row.name}, {column.letter}: {spoken}"
 		{title}
 		onclick={(event) =>
-			event.ctrlKey && from ? onplace({ path: from.file, offset: from.span.start }) : hand.begin(row, column)}
+			event.ctrlKey && from
+				? acts.onplace({ path: from.file, offset: from.span.start })
+				: hand.begin(row, column)}
 		onkeydown={key}
 	>
 		{#if flat && !idle && others.length === 0}<hr />{:else}
-			{#if other}<span class="sign" aria-hidden="true">≠</span>{/if}
+			{#if manner === 'other'}<span class="sign" aria-hidden="true">≠</span>{/if}
 			<span class="text">{words}</span>
 			{#if after !== ''}<span class="from">{after}</span>{/if}
 			{#if idle}<span class="dele" aria-hidden="true">₰</span>{/if}

@@ -1,12 +1,9 @@
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
-	import { intervals, isEmpty, printIntervalSet, type Interval } from '$lib/core/interval/index.ts';
-	import { wholePixels } from '$lib/core/media/index.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
-	import { groupFindings, ORDERS, type FindingRow } from '$lib/inquiry/findings.ts';
+	import { isEmpty, type Interval } from '$lib/core/interval/index.ts';
+	import { groupFindings, ORDERS } from '$lib/inquiry/findings.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import { findingsReport } from './report.ts';
 	import type { Sweeping, Swept } from './sweeping.svelte.ts';
@@ -16,8 +13,10 @@
 	import Button from '$lib/ui/Button.svelte';
 	import Menu from '$lib/ui/Menu.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
-	import FindingDetail from './FindingDetail.svelte';
+	import AcceptedFindings from './AcceptedFindings.svelte';
+	import FindingButton from './FindingButton.svelte';
 	import FindingKinds from './FindingKinds.svelte';
+	import FindingLine from './FindingLine.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -35,23 +34,10 @@
 	let { site, page, sweeping, swept, onselect, onplace, onpropose, onjoin }: Props = $props();
 
 	const left = $derived(sweeping.rows.filter(({ widths }) => !isEmpty(widths)));
-	const accepted = $derived(sweeping.rows.filter(({ accepted: parts }) => parts.length > 0));
 	const groups = $derived(groupFindings(left, sweeping.order));
 
-	/** The first whole px of a finding, or the one between px where it has no other. */
-	function firstWidth({ widths, worst }: FindingRow): number {
-		const [first] = intervals(widths);
-		return (first && wholePixels(first, [0, Infinity])?.[0]) ?? worst;
-	}
-
-	/** Shows a finding where it begins: the carriage there, its elements selected and in sight. */
-	function show(row: FindingRow): void {
-		sweeping.chosen = sweeping.chosen === row.key ? '' : row.key;
-		carriage.width = firstWidth(row);
-		if (row.paths.length === 0) return;
-		onselect(row.paths);
-		selectionView.reveal = [...(row.paths[0] ?? [])];
-	}
+	/** What each line of the list is made with. */
+	const parts = $derived({ site, page, sweeping, swept, onselect, onplace, onpropose, onjoin });
 
 	/** Groups that are open, by their keys. */
 	let open = $state.raw<ReadonlySet<string>>(new Set());
@@ -72,29 +58,7 @@
 		const report = findingsReport(page.path, as, sweeping.stretch, coverage, rows, at);
 		download(`findings ${page.path}.json`, JSON.stringify(report, null, '\t'), 'application/json');
 	}
-	const marks = { grave: '!!', plain: '!', slight: '·' } as const;
-	const severities = { grave: 'grave', plain: 'looks wrong', slight: 'worth a look' } as const;
 </script>
-
-{#snippet line(row: FindingRow, inner: boolean)}
-	<li class:inner>
-		<button
-			type="button"
-			class="finding"
-			aria-current={sweeping.chosen === row.key}
-			onclick={() => show(row)}
-		>
-			<span class="mark" title={severities[row.kind.severity]}>{marks[row.kind.severity]}</span>
-			<span class="widths">{printIntervalSet(row.widths)}{row.exact ? '' : ' …'}</span>
-			<span>{row.sentence}{row.kind.standard ? ` ${row.kind.standard}.` : ''}</span>
-		</button>
-		{#if sweeping.chosen === row.key && swept}
-			{#key row.key}
-				<FindingDetail {site} {page} {sweeping} {swept} {row} {onplace} {onpropose} {onjoin} />
-			{/key}
-		{/if}
-	</li>
-{/snippet}
 
 <div class="head">
 	<p role="status">
@@ -153,48 +117,25 @@
 <ul>
 	{#each groups as group (group.key)}
 		{#if group.rows.length === 1 && group.rows[0]}
-			{@render line(group.rows[0], false)}
+			<FindingLine {...parts} row={group.rows[0]} />
 		{:else if group.rows[0]}
 			{@const [first] = group.rows}
 			<li>
-				<button
-					type="button"
-					class="finding"
-					aria-expanded={open.has(group.key)}
+				<FindingButton
+					severity={first.kind.severity}
+					widths={group.widths}
+					isOpen={open.has(group.key)}
 					onclick={() => toggle(group.key)}
+					><b>{group.rows.length} × {first.names.join(' and ')}</b>: {first.kind.title}</FindingButton
 				>
-					<span class="mark" title={severities[first.kind.severity]}>{marks[first.kind.severity]}</span>
-					<span class="widths">{printIntervalSet(group.widths)}</span>
-					<span><b>{group.rows.length} × {first.names.join(' and ')}</b>: {first.kind.title}</span>
-				</button>
 			</li>
 			{#if open.has(group.key)}
-				{#each group.rows as row (row.key)}{@render line(row, true)}{/each}
+				{#each group.rows as row (row.key)}<FindingLine {...parts} {row} inner />{/each}
 			{/if}
 		{/if}
 	{/each}
 </ul>
-{#if accepted.length > 0}
-	<h3>Accepted</h3>
-	<ul>
-		{#each accepted as row (row.key)}
-			{#each row.accepted as part, i (i)}
-				<li class="accepted">
-					<span class="widths">{printIntervalSet(part.widths)}</span>
-					<span>{row.sentence} <em>{part.reason}</em></span>
-					<Button
-						look="quiet"
-						onclick={() =>
-							void site.kept.accepted.keep(
-								(list) => list.filter(({ key, page: on }) => key !== row.key || on !== page.path),
-								'a finding counts again'
-							)}>Count it again</Button
-					>
-				</li>
-			{/each}
-		{/each}
-	</ul>
-{/if}
+<AcceptedFindings {site} {page} rows={sweeping.rows} />
 
 <style>
 	details {
@@ -238,11 +179,6 @@
 		background: none;
 	}
 
-	h3 {
-		margin: 0.75rem 0 0;
-		font: 600 0.875rem/1.4 var(--display);
-	}
-
 	.trouble {
 		color: var(--rubric);
 	}
@@ -255,54 +191,5 @@
 
 	li {
 		border-bottom: 1px solid var(--hair);
-	}
-
-	.inner {
-		margin-left: 1.25rem;
-	}
-
-	.finding,
-	.accepted {
-		display: grid;
-		grid-template-columns: 1rem minmax(0, 7.5rem) minmax(0, 1fr);
-		gap: 0.5rem;
-		width: 100%;
-		min-height: 1.75rem;
-		padding: 0.25rem;
-		border: 0;
-		background: none;
-		color: inherit;
-		font-size: 0.8125rem;
-		text-align: left;
-	}
-
-	.accepted {
-		grid-template-columns: minmax(0, 7.5rem) minmax(0, 1fr) auto;
-		align-items: baseline;
-		color: var(--ink-2);
-	}
-
-	.finding {
-		cursor: pointer;
-	}
-
-	.finding:hover,
-	.finding[aria-current='true'] {
-		background: var(--pick);
-	}
-
-	.mark {
-		color: var(--rubric);
-		font-weight: 700;
-		text-align: center;
-	}
-
-	.widths {
-		color: var(--rubric);
-		font-family: var(--mono);
-	}
-
-	.accepted .widths {
-		color: inherit;
 	}
 </style>

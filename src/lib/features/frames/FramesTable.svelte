@@ -2,33 +2,30 @@
 	import { messageOf } from '$lib/core/text/index.ts';
 	import { untrack, type Snippet } from 'svelte';
 	import type { Lie, Original } from '$lib/core/original/index.ts';
-	import { resolveAddress } from '$lib/core/site/index.ts';
 	import { before } from '$lib/session/before.svelte.ts';
-	import type { Press } from '$lib/session/keys.ts';
 	import { originals } from '$lib/features/originals/originals.svelte.ts';
 	import { framesPainted } from '$lib/session/painted.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
-	import { chooseWords, picked, selectionView, type Pick } from '$lib/session/selection.svelte.ts';
+	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
 	import { tell } from '$lib/session/notices.svelte.ts';
 	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import { stagedChanges, states } from '$lib/session/states.svelte.ts';
 	import { viewing } from '$lib/session/viewing.svelte.ts';
-	import type { PagePoint } from '$lib/stage/protocol.ts';
-	import type { Place } from '$lib/ui/measure/places.ts';
 	import FootBar from './FootBar.svelte';
 	import Frames from './Frames.svelte';
 	import Ladder from './Ladder.svelte';
 	import { placementOf, type Framing } from './framing.svelte.ts';
+	import type { FrameNames } from './names.ts';
+	import { stageTalk } from './stageTalk.ts';
 
 	interface Props {
 		workbench: Workbench;
 		framing: Framing;
-		leadName: string;
-		placeOf: (place: Place) => string;
+		/** What frames, and places of conditions, are called. */
+		names: FrameNames;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
-		original?: Original | undefined;
-		onlie?: (lie: Lie) => void;
+		laid?: { readonly original: Original | undefined; readonly onlie: (lie: Lie) => void };
 		/** The stages, once they are open. */
 		stages: Stages | null;
 		inStep: boolean;
@@ -37,8 +34,6 @@
 		/** What is held, in a menu; and a wish to see it. */
 		holds?: Snippet;
 		onholds?: () => void;
-		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
-		said?: (width: number) => { readonly whole: string; readonly short: string };
 		/** The texts before the last edit; null where there was none. */
 		edited?: ReadonlyMap<string, string> | null;
 	}
@@ -46,16 +41,13 @@
 	let {
 		workbench,
 		framing,
-		leadName,
-		placeOf,
-		original,
-		onlie,
+		names,
+		laid,
 		stages = $bindable(),
 		inStep = $bindable(),
 		below,
 		holds,
 		onholds = () => undefined,
-		said,
 		edited = null
 	}: Props = $props();
 	const { site, page, selected } = $derived(workbench);
@@ -78,26 +70,11 @@
 	export const toChorus = (): void => drawn?.focus();
 	export const openSwitches = (): void => foot.openSwitches();
 
-	const talk = {
-		press: (press: Press) => workbench.press(press),
-		/** Opens the page of a link that was used, where the site has it. */
-		open(href: string): void {
-			const target = resolveAddress(href, page.path);
-			if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') workbench.open(target.path);
-		},
-		pick(pick: Pick): void {
-			// With Shift a further word of the same element is chosen too.
-			if (!pick.shift || pick.word) chooseWords(pick);
-			if (pick.word) return select([pick.path]);
-			const next = picked(selected, selectionView.clicked, pick);
-			selectionView.clicked = pick.path;
-			select(next);
-		},
-		point(point: PagePoint): void {
-			const lie = originals.take(point, original);
-			if (lie) onlie?.(lie);
-		}
-	};
+	const talk = stageTalk({
+		workbench: () => workbench,
+		original: () => laid?.original,
+		onlie: (lie) => laid?.onlie(lie)
+	});
 
 	/** Shows the stages over an element, for as long as it is there. */
 	function table(parent: HTMLElement): () => void {
@@ -186,9 +163,9 @@
 			bind:this={drawn}
 			{page}
 			lead={framing.lead}
-			{leadName}
-			{placeOf}
-			{said}
+			leadName={names.lead}
+			placeOf={names.placeOf}
+			said={names.said}
 			frames={framing.frames}
 			onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
 			onresize={(name, by) => framing.resize(name, by)}

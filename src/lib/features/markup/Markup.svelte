@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { ATTRIBUTE_NAME, hasOnlyWords, sourceOfText, type MarkupWish } from '$lib/core/html/edit/index.ts';
+	import { hasOnlyWords, sourceOfText, type MarkupWish } from '$lib/core/html/edit/index.ts';
 	import {
-		CLASS_NAME,
 		classesOf,
 		elementAt,
 		likeIt,
@@ -16,6 +15,8 @@
 	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import NewAttribute from './NewAttribute.svelte';
+	import Wrapping from './Wrapping.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -76,20 +77,6 @@
 			: [`${sheets.join(', ')} ${sheets.length === 1 ? 'has' : 'have'} rules for .${name}.`];
 	}
 
-	let name = $state('');
-	let value = $state('');
-	let tag = $state('div');
-	let className = $state('');
-	const wrapper = $derived({ tag: tag.trim().toLowerCase(), className: className.trim().replace(/^\./, '') });
-	const canWrap = $derived(
-		/^[a-z][a-z0-9-]*$/.test(wrapper.tag) && (wrapper.className === '' || CLASS_NAME.test(wrapper.className))
-	);
-
-	function add(event: SubmitEvent): void {
-		event.preventDefault();
-		const wished = name.trim().toLowerCase();
-		if (ATTRIBUTE_NAME.test(wished)) propose({ kind: 'attribute', name: wished, value });
-	}
 	const typed = (event: Event & { currentTarget: HTMLInputElement }): string => event.currentTarget.value;
 </script>
 
@@ -165,59 +152,8 @@
 	<datalist id={picturesId}
 		>{#each pictures as address (address)}<option value={address}></option>{/each}</datalist
 	>
-	<form onsubmit={add}>
-		<input
-			bind:value={name}
-			placeholder="attribute"
-			aria-label="Name of a new attribute"
-			spellcheck="false"
-			autocomplete="off"
-		/>
-		<input
-			bind:value
-			placeholder="value"
-			aria-label="Value of a new attribute"
-			spellcheck="false"
-			autocomplete="off"
-		/>
-		<Button look="quiet" type="submit" disabled={name.trim() === ''}>Give it</Button>
-	</form>
-	<p class="acts">
-		<input
-			class="tag"
-			bind:value={tag}
-			aria-label="Tag to wrap it into"
-			spellcheck="false"
-			autocomplete="off"
-		/>
-		<input
-			bind:value={className}
-			placeholder="class"
-			aria-label="Class of that tag"
-			spellcheck="false"
-			autocomplete="off"
-		/>
-		<Button
-			look="quiet"
-			disabled={!canWrap}
-			onclick={() => propose({ kind: 'wrap', wrapper, together: false })}>Wrap</Button
-		>
-		{#if together}
-			<Button
-				look="quiet"
-				disabled={!canWrap}
-				onclick={() => propose({ kind: 'wrap', wrapper, together: true })}>Wrap them as one</Button
-			>
-		{/if}
-		{#if words}
-			<Button
-				look="quiet"
-				disabled={!canWrap}
-				onclick={() => propose({ kind: 'wrap-words', wrapper, ...words })}
-				>Wrap “{page.page.source.slice(words.start, words.end).slice(0, 24)}”</Button
-			>
-		{/if}
-	</p>
+	<NewAttribute onadd={(name, value) => void propose({ kind: 'attribute', name, value })} />
+	<Wrapping source={page.page.source} isRow={together} {words} onwish={propose} />
 	<p class="acts">
 		<Button look="quiet" onclick={() => propose({ kind: 'unwrap' })}>Unwrap</Button>
 		<Button look="quiet" onclick={() => propose({ kind: 'move', by: -1 })}>Earlier</Button>
@@ -230,7 +166,6 @@
 
 <style>
 	.head,
-	form,
 	.acts {
 		display: flex;
 		flex-wrap: wrap;
@@ -284,10 +219,6 @@
 
 	td input {
 		width: calc(100% - 2.5rem);
-	}
-
-	.tag {
-		width: 5rem;
 	}
 
 	.chip {

@@ -4,14 +4,14 @@
 		elementAt,
 		nameOfElement,
 		selectorOfPath,
-		wordsIn,
 		type ElementPath,
 		type PageElement
 	} from '$lib/core/html/index.ts';
-	import { UNSEEN, type Unseen } from '$lib/core/presence/index.ts';
+	import type { Unseen } from '$lib/core/presence/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { picked, selectionView } from '$lib/session/selection.svelte.ts';
+	import OutlineItem from './OutlineItem.svelte';
 	import { keyOf, outlineRows, type OutlineRow } from './outlineRows.ts';
 	import { later } from '$lib/session/later.svelte.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
@@ -108,8 +108,6 @@
 
 	const outline = (row: OutlineRow | null): void =>
 		page.answers.outline(row ? selectorOfPath(row.element.path) : '');
-	const inside = (element: PageElement): string =>
-		element.children.length === 0 ? wordsIn(element, 40) : '';
 	const whole = $derived(elementAt(page.page, selected[0] ?? []) ?? body);
 </script>
 
@@ -133,46 +131,16 @@
 	{onkeydown}
 >
 	{#each rows as row (row.key)}
-		{@const why = hidden.get(row.key)}
-		<!-- svelte-ignore a11y_click_events_have_key_events -->
-		<li
-			role="treeitem"
-			data-key={row.key}
-			tabindex={row.key === tabbable ? 0 : -1}
-			aria-level={row.element.path.length + 1}
-			aria-setsize={row.of}
-			aria-posinset={row.place}
-			aria-expanded={row.open}
-			aria-selected={chosen.has(row.key)}
-			class:unseen={why}
-			style:padding-left="{row.element.path.length * 14 + 6}px"
-			onclick={(event) => {
-				active = row.key;
-				select(row, event.ctrlKey || event.metaKey);
-			}}
-			onfocus={() => {
-				active = row.key;
-				outline(row);
-			}}
-			onblur={() => outline(null)}
-			onmouseenter={() => outline(row)}
-			onmouseleave={() => outline(null)}
-		>
-			<button
-				type="button"
-				tabindex="-1"
-				class="fold"
-				aria-hidden="true"
-				disabled={row.open === undefined}
-				onclick={(event) => {
-					event.stopPropagation();
-					setOpen(row, !row.open);
-				}}>{row.open === undefined ? '' : row.open ? '▾' : '▸'}</button
-			>
-			<code>{nameOfElement(row.element)}</code>
-			<span class="words">{inside(row.element)}</span>
-			{#if why}<span class="why">{UNSEEN[why]}</span>{/if}
-		</li>
+		<OutlineItem
+			{row}
+			why={hidden.get(row.key)}
+			isTabbable={row.key === tabbable}
+			isChosen={chosen.has(row.key)}
+			onactive={() => (active = row.key)}
+			onselect={(add) => select(row, add)}
+			onfold={() => setOpen(row, !row.open)}
+			onoutline={outline}
+		/>
 	{/each}
 </ul>
 {#if rows.length >= MOST}<p>The first {MOST} are shown; a word finds the others.</p>{/if}
@@ -204,66 +172,5 @@
 
 	ul {
 		margin-top: 0.375rem;
-	}
-
-	li {
-		display: flex;
-		gap: 0.375rem;
-		align-items: center;
-		min-height: 1.5rem;
-		padding-right: 0.375rem;
-		white-space: nowrap;
-		cursor: pointer;
-	}
-
-	li:hover {
-		background: var(--tint);
-	}
-
-	li[aria-selected='true'] {
-		background: var(--pick);
-		box-shadow: inset 3px 0 var(--blue);
-	}
-
-	li:focus-visible {
-		outline-offset: -2px;
-	}
-
-	.fold {
-		flex: none;
-		width: 1.125rem;
-		min-height: 1.5rem;
-		padding: 0;
-		border: 0;
-		background: none;
-		color: var(--ink-2);
-		cursor: pointer;
-	}
-
-	code {
-		flex: none;
-		max-width: 70%;
-		overflow: hidden;
-		font: 0.8125rem/1.4 var(--mono);
-		text-overflow: ellipsis;
-	}
-
-	.unseen code {
-		color: var(--pale);
-		font-style: italic;
-	}
-
-	.words {
-		overflow: hidden;
-		color: var(--ink-2);
-		font-size: 0.8125rem;
-		text-overflow: ellipsis;
-	}
-
-	.why {
-		flex: none;
-		margin-left: auto;
-		color: var(--ochre);
-		font-size: 0.8125rem;
 	}
 </style>

@@ -1,22 +1,15 @@
 <script lang="ts">
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import {
-		candidatesFor,
-		elementsOf,
-		type Candidate,
-		type Known,
-		type Rung
-	} from '$lib/core/selector/index.ts';
+	import { candidatesFor, type Candidate, type Known, type Rung } from '$lib/core/selector/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { CaretRule } from '$lib/editor/caretRule.ts';
 	import { counted } from '$lib/inquiry/hits.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import type { Trace } from '$lib/inquiry/trace.ts';
-	import type { Hits } from '$lib/session/reach.ts';
 	import GiveClass from '$lib/features/markup/GiveClass.svelte';
 	import MoveRule from '$lib/features/collation/MoveRule.svelte';
 	import { placeName } from '$lib/features/frames/placeName.ts';
-	import { reached, type ReachRow } from './reachRows.ts';
+	import { reached, type ReachQuestions, type ReachRow } from './reachRows.ts';
+	import ReachTable from './ReachTable.svelte';
 	import { later } from '$lib/session/later.svelte.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
@@ -29,10 +22,7 @@
 		file: string;
 		/** What the site knows of names. */
 		known: Pick<Known, 'unsteady' | 'given'>;
-		reach: (selectors: readonly string[]) => Promise<Hits>;
-		/** Which of the selectors hit an element of the lead. */
-		matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
-		trace: (path: ElementPath) => Promise<Trace | null>;
+		questions: ReachQuestions;
 		/** The rule at the caret, and a wish to write another selector there. */
 		rule: CaretRule | undefined;
 		onwrite: (selector: string, note: string) => void;
@@ -40,7 +30,7 @@
 		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
 	}
 
-	let { page, paths, lead, file, known, reach, matching, trace, rule, onwrite, give }: Props = $props();
+	let { page, paths, lead, file, known, questions, rule, onwrite, give }: Props = $props();
 
 	const CALLED: Readonly<Record<Rung, string>> = {
 		kind: 'every one of this kind',
@@ -63,7 +53,7 @@
 		question: () => ({ all, paths, selector: selectorAtCaret }),
 		about: (asked) => asked.paths.map((one) => one.join()).join(' '),
 		ask: async (asked) => ({
-			...(await reached(asked.all, asked.paths, asked.selector, { reach, matching })),
+			...(await reached(asked.all, asked.paths, asked.selector, questions)),
 			selector: asked.selector
 		})
 	});
@@ -72,7 +62,7 @@
 	const asked = later({
 		question: () => ({ path, of: page.conditions }),
 		about: (question) => question.path.join(),
-		ask: (question) => trace(question.path)
+		ask: (question) => questions.trace(question.path)
 	});
 	const traced = $derived(asked.value ?? null);
 
@@ -94,7 +84,6 @@
 			fate: fate(one)
 		}))
 	);
-	const others = $derived(answer.value?.others ?? 0);
 
 	const hitsInWords = ({ here, pages }: ReachRow): string =>
 		`It hits ${counted(here ?? 0)} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
@@ -139,42 +128,12 @@
 			onwrite={(row) => onwrite(row.selector, hitsInWords(row))}
 		/>
 	{/if}
-	<table>
-		<thead>
-			<tr>
-				<th scope="col">selector, by how far it reaches</th>
-				<th scope="col">here</th>
-				<th scope="col">{others === 1 ? '1 other page' : `${others} other pages`}</th>
-				<th scope="col" title="ids, classes, types">specificity</th>
-			</tr>
-		</thead>
-		<tbody>
-			{#each rows as { selector, heading, here, pages, specificity, fragile, remark, fate: end } (selector)}
-				{#if heading}<tr class="rung"><th scope="rowgroup" colspan="4">{heading}</th></tr>{/if}
-				<tr>
-					<td>
-						<button
-							type="button"
-							class="selector"
-							onclick={() => copy(selector)}
-							onmouseenter={() => page.answers.outline(elementsOf(selector))}
-							onmouseleave={() => page.answers.outline('')}
-							onfocus={() => page.answers.outline(elementsOf(selector))}
-							onblur={() => page.answers.outline('')}>{selector}</button
-						>
-						{#if fragile}<span class="note">‸ {fragile}</span>{/if}
-						{#if remark}<span class="note">{remark}</span>{/if}
-						{#if end}<span class="note" class:wins={end.startsWith('✓')}>{end}</span>{/if}
-					</td>
-					<td class:only={here === 1}>{here ?? ''}</td>
-					<td title={pages.join(', ')}
-						>{pages.length === 0 ? '–' : pages.length > 1 ? `on ${pages.length}` : pages[0]}</td
-					>
-					<td>{specificity.join(', ')}</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<ReachTable
+		{rows}
+		others={answer.value?.others ?? 0}
+		oncopy={(selector) => void copy(selector)}
+		onoutline={(selector) => page.answers.outline(selector)}
+	/>
 	<GiveClass {page} {paths} {give} />
 {:else}
 	<p>The page has no such element any more.</p>
@@ -212,71 +171,7 @@
 		font: 0.8125rem/1.2 var(--mono);
 	}
 
-	p span,
-	.note {
+	p span {
 		color: var(--ink-2);
-	}
-
-	.note {
-		display: block;
-		font-size: 0.8125rem;
-	}
-
-	.wins {
-		color: var(--verdigris);
-	}
-
-	table {
-		width: 100%;
-		margin-top: 0.375rem;
-		border-collapse: collapse;
-		font-size: 0.8125rem;
-	}
-
-	th,
-	td {
-		height: 1.625rem;
-		padding: 2px 0.75rem 2px 0;
-		text-align: left;
-		vertical-align: baseline;
-	}
-
-	th {
-		color: var(--ink-2);
-		font-weight: 400;
-		white-space: nowrap;
-	}
-
-	.rung th {
-		padding-top: 0.5rem;
-		border-top: 1px solid var(--hair);
-	}
-
-	td:not(:first-child) {
-		font-family: var(--mono);
-		white-space: nowrap;
-	}
-
-	.only {
-		font-weight: 700;
-	}
-
-	button {
-		min-height: 1.5rem;
-		padding: 0;
-		border: 0;
-		background: none;
-		text-align: left;
-		cursor: pointer;
-	}
-
-	.selector {
-		color: var(--ink);
-		font: 0.8125rem/1.4 var(--mono);
-		overflow-wrap: anywhere;
-	}
-
-	button:not(:disabled):hover {
-		text-decoration: underline;
 	}
 </style>

@@ -1,5 +1,6 @@
 import type { ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf, RUNGS, type Candidate, type Rung } from '$lib/core/selector/index.ts';
+import type { Trace } from '$lib/inquiry/trace.ts';
 import type { Hits } from '$lib/session/reach.ts';
 
 /** A selector for what is selected, with what it hits. */
@@ -18,11 +19,12 @@ export interface Reached {
 	readonly rung: Rung | undefined;
 }
 
-/** How selectors are tried. */
-interface Tries {
-	reach: (selectors: readonly string[]) => Promise<Hits>;
+/** How selectors are tried, and where values come from. */
+export interface ReachQuestions {
+	readonly trace: (path: ElementPath) => Promise<Trace | null>;
+	readonly reach: (selectors: readonly string[]) => Promise<Hits>;
 	/** Which of the selectors hit an element of the lead. */
-	matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
+	readonly matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
 }
 
 /**
@@ -33,7 +35,7 @@ export async function reached(
 	candidates: readonly Candidate[],
 	paths: readonly ElementPath[],
 	caret: string,
-	{ reach, matching }: Tries
+	{ reach, matching }: Pick<ReachQuestions, 'reach' | 'matching'>
 ): Promise<Reached> {
 	const selectors = candidates.map(({ selector }) => elementsOf(selector));
 	const asked = caret === '' ? selectors : [...selectors, elementsOf(caret)];

@@ -7,9 +7,10 @@
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import type { Trace } from '$lib/inquiry/trace.ts';
+	import TraceHead from './TraceHead.svelte';
 	import TracePlace from './TracePlace.svelte';
 	import TraceWhy from './TraceWhy.svelte';
-	import { traceWords } from './traceWords.ts';
+	import { traceWords, type TraceQuestion as Question } from './traceWords.ts';
 	import { later } from '$lib/session/later.svelte.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
@@ -27,13 +28,6 @@
 	}
 
 	let { page, path, lead, bands, trace, onplace, onmute, onselect }: Props = $props();
-
-	interface Question {
-		readonly path: ElementPath;
-		readonly pseudo: string;
-		/** What the answer depends on besides. */
-		readonly of: unknown;
-	}
 
 	/** Rows that a typed word may bring. */
 	const MOST = 60;
@@ -112,19 +106,7 @@
 {/snippet}
 
 {#if element}
-	<div class="head">
-		<p role="status"><b>{nameOfElement(element)}{pseudo}</b> <span>at {lead.width} px</span></p>
-		{#if pseudos.length > 0}
-			<select aria-label="Which part of it" bind:value={chosen}>
-				<option value="">itself</option>
-				{#each pseudos as one (one)}<option>{one}</option>{/each}
-			</select>
-		{/if}
-		<label>
-			Property
-			<input type="search" bind:value={words} placeholder="any" spellcheck="false" autocomplete="off" />
-		</label>
-	</div>
+	<TraceHead name="{nameOfElement(element)}{pseudo}" width={lead.width} {pseudos} bind:chosen bind:words />
 	<ul>
 		{#each shorthands as [name, longhands] (name)}
 			{@const { by, others } = standing(name, longhands)}
@@ -194,22 +176,6 @@
 {/if}
 
 <style>
-	.head {
-		display: flex;
-		gap: 1rem;
-		align-items: baseline;
-		justify-content: space-between;
-		margin-bottom: 0.375rem;
-	}
-
-	.head p {
-		min-width: 0;
-		overflow: hidden;
-		text-overflow: ellipsis;
-		white-space: nowrap;
-	}
-
-	.head span,
 	.hint,
 	.from,
 	i {
@@ -218,29 +184,6 @@
 
 	i {
 		font: 0.8125rem/1.4 var(--text);
-	}
-
-	label {
-		display: flex;
-		flex: none;
-		gap: 0.5rem;
-		align-items: baseline;
-		color: var(--ink-2);
-	}
-
-	input {
-		width: 9.375rem;
-		min-height: 1.625rem;
-		padding: 0 0.25rem;
-		border: 0;
-		border-bottom: 1px solid var(--ink);
-		background: none;
-		color: var(--ink);
-		font: 0.8125rem/1.2 var(--mono);
-	}
-
-	b {
-		font: 600 0.8125rem/1.4 var(--mono);
 	}
 
 	ul > li {

@@ -8,21 +8,13 @@
 		type VariableStep
 	} from '$lib/core/cascade/index.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
-	import {
-		contains,
-		fromInterval,
-		inside,
-		printInterval,
-		printIntervalSet,
-		rationalFromNumber,
-		toNumber,
-		type Interval
-	} from '$lib/core/interval/index.ts';
+	import { printIntervalSet } from '$lib/core/interval/index.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Trace } from '$lib/inquiry/trace.ts';
 	import TracePlace from './TracePlace.svelte';
+	import { stretchesOf, widthsOfStretch } from './stretches.ts';
 	import { traceWords } from './traceWords.ts';
 
 	interface Props {
@@ -47,51 +39,9 @@
 	const moving = $derived(trace.moving(property));
 	const gone = $derived(trace.computed('display') === 'none');
 
-	interface Stretch {
-		readonly from: Interval;
-		readonly to: Interval;
-		readonly outcome: Outcome;
-	}
-
-	/** The bands, each cut where a container flips. */
-	const pieces = $derived(
-		bands.bands.flatMap(({ interval }): Interval[] => {
-			const inBand = trace.cuts.filter((cut) => contains(fromInterval(interval), rationalFromNumber(cut)));
-			const edges = inBand.map((cut) => rationalFromNumber(cut));
-			return [...edges, null].map((hi, i) => ({
-				lo: edges[i - 1] ?? interval.lo,
-				loClosed: i > 0 || interval.loClosed,
-				hi: hi ?? interval.hi,
-				hiClosed: hi === null && interval.hiClosed
-			}));
-		})
-	);
-
 	/** What decides the property, band by band; neighbours with the same answer together. */
-	const stretches = $derived.by(() => {
-		const found: Stretch[] = [];
-		for (const piece of pieces) {
-			const there = trace.at(property, toNumber(inside(piece)));
-			if (!there) continue;
-			const before = found.at(-1);
-			const same =
-				before &&
-				before.outcome.kind === there.kind &&
-				decider(before.outcome)?.span.start === decider(there)?.span.start &&
-				decider(before.outcome)?.file === decider(there)?.file;
-			if (before && same) found[found.length - 1] = { ...before, to: piece };
-			else found.push({ from: piece, to: piece, outcome: there });
-		}
-		return found;
-	});
+	const stretches = $derived(stretchesOf(trace, property, bands));
 
-	const widthsOfStretch = ({ from, to }: Stretch): string =>
-		printInterval({
-			lo: from.lo,
-			loClosed: from.loClosed,
-			hi: to.hi,
-			hiClosed: to.hiClosed
-		});
 	const conditionWidths = (text: string): string =>
 		printIntervalSet(page.widthsOf(page.sources.queries(text), lead));
 
@@ -194,7 +144,7 @@
 			)}; it does not reach this element, which has its own.
 		</p>
 	{/if}
-	{#if pieces.length > 1}
+	{#if bands.bands.length + trace.cuts.length > 1}
 		<dl>
 			{#each stretches as stretch, i (i)}
 				{@const decides = decider(stretch.outcome)}

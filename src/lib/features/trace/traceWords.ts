@@ -1,5 +1,5 @@
 import type { Candidate, Outcome } from '$lib/core/cascade/index.ts';
-import { elementAt, nameOfElement } from '$lib/core/html/index.ts';
+import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Trace } from '$lib/inquiry/trace.ts';
 import { lineOf, placeName } from '$lib/features/frames/placeName.ts';
@@ -33,4 +33,12 @@ export function traceWords(page: PageState, trace: Trace) {
 			}
 		}
 	};
+}
+
+/** What is asked about an element, or a pseudo-element of it; '' for none. */
+export interface TraceQuestion {
+	readonly path: ElementPath;
+	readonly pseudo: string;
+	/** What the answer depends on besides. */
+	readonly of: unknown;
 }

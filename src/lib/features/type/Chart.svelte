@@ -32,13 +32,10 @@
 	let height = $state(0);
 	/** Room above and below the curves, px. */
 	const EDGE = 18;
-	/** How far apart fields and names are, and room that fields need beyond an end, px. */
-	const [FIELDS, NAMES, NARROW, WIDE] = [27, 17, 160, 240].map((px) => px * textScale) as [
-		number,
-		number,
-		number,
-		number
-	];
+	/** How far apart fields and names are, px. */
+	const [FIELDS, NAMES] = [27 * textScale, 17 * textScale];
+	/** Room that fields need beyond an end, px. */
+	const [NARROW, WIDE] = [160 * textScale, 240 * textScale];
 
 	/** Puts the focus on the first peg's field. */
 	export const focus = (): void => plot?.querySelector('input')?.focus();
@@ -117,6 +114,11 @@
 		dragged = null;
 	}
 
+	const scene = $derived({
+		...{ room, height, x, y, range, grid, cuts, band, width, drawn, ladders, faults },
+		knees: hung.knees
+	});
+
 	const COLOURS = ['ink', 'blue', 'verdigris', 'plum', 'ochre'];
 	const inOrder = $derived(drawn.filter(({ look }) => look !== 'behind').map(({ id }) => id));
 	const colour = (id: string): string =>
@@ -140,25 +142,7 @@
 		onpointercancel={release}
 	>
 		{#if room > 0 && height > 0}
-			<ChartLines
-				{room}
-				{height}
-				{x}
-				{y}
-				{range}
-				{grid}
-				{cuts}
-				{band}
-				{width}
-				{drawn}
-				{ladders}
-				knees={hung.knees}
-				{faults}
-				{chosen}
-				{colour}
-				{onchoose}
-				ongrip={grip}
-			/>
+			<ChartLines {scene} {chosen} {colour} {onchoose} ongrip={grip} />
 			{#each grid.filter((size) => TOLD.includes(size)) as size (size)}
 				<span class="figure" style:top="{y(size)}px">{size}</span>
 			{/each}

@@ -1,27 +1,9 @@
 <script lang="ts">
-	import { pointsOf, type Drawn, type Knee, type Peg, type Stretch } from './drawing.ts';
+	import { pointsOf, type Scene, type Stretch } from './drawing.ts';
 
 	interface Props {
-		room: number;
-		height: number;
-		/** Px of the chart for a width, and for a size. */
-		x: (width: number) => number;
-		y: (size: number) => number;
-		range: readonly [number, number];
-		/** Sizes that have a line across. */
-		grid: readonly number[];
-		cuts: readonly number[];
-		band: readonly [from: number, to: number];
-		width: number;
-		drawn: readonly Drawn[];
-		ladders: readonly {
-			readonly end: string;
-			readonly at: number;
-			readonly left: boolean;
-			readonly pegs: readonly (Peg & { readonly top: number })[];
-		}[];
-		knees: readonly Knee[];
-		faults: readonly Stretch[];
+		scene: Scene;
+		/** The curve that is looked at. */
 		chosen: string;
 		colour: (id: string) => string;
 		onchoose: (id: string) => void;
@@ -29,25 +11,9 @@
 		ongrip: (event: PointerEvent, id: string) => void;
 	}
 
-	let {
-		room,
-		height,
-		x,
-		y,
-		range,
-		grid,
-		cuts,
-		band,
-		width,
-		drawn,
-		ladders,
-		knees,
-		faults,
-		chosen,
-		colour,
-		onchoose,
-		ongrip
-	}: Props = $props();
+	let { scene, chosen, colour, onchoose, ongrip }: Props = $props();
+	const { room, height, x, y, range, grid, cuts, band, width, drawn, ladders, knees, faults } =
+		$derived(scene);
 
 	const inside = (at: number): boolean => at >= range[0] && at <= range[1];
 	const path = (points: readonly (readonly [number, number])[]): string =>

@@ -27,29 +27,21 @@
 		rootFault: TypeNote | undefined;
 		/** The panel that is shown. */
 		tab: Tab;
-		/** The curve that is looked at, and a wish for another. */
+		/** The curve that is looked at. */
 		chosen: string;
-		onchoose: (id: string) => void;
-		onselect: (path: ElementPath) => void;
-		/** Begins to set a length. */
-		onlength: (path: ElementPath | undefined, property?: string) => void;
-		/** A place of a file as it is, without what is tried. */
-		onplace: (place: FilePlace) => void;
+		acts: {
+			/** Another curve is to be looked at. */
+			readonly onchoose: (id: string) => void;
+			readonly onselect: (path: ElementPath) => void;
+			/** Begins to set a length. */
+			readonly onlength: (path: ElementPath | undefined, property?: string) => void;
+			/** A place of a file as it is, without what is tried. */
+			readonly onplace: (place: FilePlace) => void;
+		};
 	}
 
-	let {
-		setting,
-		site,
-		page,
-		checked,
-		rootFault,
-		tab = $bindable(),
-		chosen,
-		onchoose,
-		onselect,
-		onlength,
-		onplace
-	}: Props = $props();
+	let { setting, site, page, checked, rootFault, tab = $bindable(), chosen, acts }: Props = $props();
+	const { onchoose, onselect, onlength, onplace } = $derived(acts);
 
 	const bad = $derived(checked.filter(({ zoom, notes }) => zoom !== null || notes.length > 0).length);
 	const tabs = $derived(tabsOf(setting, bad));

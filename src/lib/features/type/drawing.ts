@@ -97,3 +97,27 @@ export const TOLD: readonly number[] = [12, 16, 24, 32, 48, 64, 96, 128];
 
 /** A size as it is shown: to a tenth of a px, further where that is not all. */
 export const printSize = (px: number): string => String(Number(px.toFixed(Math.abs(px) < 10 ? 2 : 1)));
+
+/** What the chart draws, and where. */
+export interface Scene {
+	readonly room: number;
+	readonly height: number;
+	/** Px of the chart for a width, and for a size. */
+	readonly x: (width: number) => number;
+	readonly y: (size: number) => number;
+	readonly range: readonly [number, number];
+	/** Sizes that have a line across. */
+	readonly grid: readonly number[];
+	readonly cuts: readonly number[];
+	readonly band: readonly [from: number, to: number];
+	readonly width: number;
+	readonly drawn: readonly Drawn[];
+	readonly ladders: readonly {
+		readonly end: string;
+		readonly at: number;
+		readonly left: boolean;
+		readonly pegs: readonly (Peg & { readonly top: number })[];
+	}[];
+	readonly knees: readonly Knee[];
+	readonly faults: readonly Stretch[];
+}

@@ -71,6 +71,25 @@ export class TypeReading {
 		});
 	}
 
+	/** How the words and the title stand in a frame of some width, by the engine. */
+	said(width: number): { whole: string; short: string } {
+		const laid = this.laid.get(width);
+		const of = (tag: string) => {
+			const path = this.levels('now')
+				.find(({ name }) => name === tag)
+				?.path.join('.');
+			return path === undefined ? undefined : { path, broken: laid?.broken.get(path) };
+		};
+		const [title, words] = [of('h1'), of('p')];
+		const high = words && laid?.lineHeights.get(words.path);
+		const parts = [
+			words?.broken ? `${words.broken.characters} characters a line` : '',
+			high && Number.isFinite(high) ? `${Number(high.toFixed(1))} px high` : '',
+			title?.broken ? `h1 on ${title.broken.lines} ${title.broken.lines === 1 ? 'line' : 'lines'}` : ''
+		];
+		const whole = parts.filter((one) => one !== '').join(' · ');
+		return { whole, short: words?.broken ? `${words.broken.characters}/line` : '' };
+	}
 	get trouble(): string {
 		return this.#troubles.sizes || this.#troubles.lines;
 	}

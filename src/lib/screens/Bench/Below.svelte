@@ -143,8 +143,7 @@
 								{proposal}
 								{reach}
 								onplace={bench.toPlace}
-								least={6.5}
-								names={7}
+								rooms={{ column: 6.5, names: 7 }}
 							/>
 						{/if}
 					{/await}
@@ -174,9 +173,7 @@
 							{lead}
 							file={bench.shown}
 							{known}
-							{reach}
-							matching={bench.matching}
-							{trace}
+							questions={{ reach, matching: bench.matching, trace }}
 							{rule}
 							onwrite={bench.reselect}
 							{give}
@@ -193,13 +190,10 @@
 							path={first}
 							{named}
 							onselect={select}
-							instead={bench.instead}
-							spaces={bench.spaces}
-							{trace}
+							questions={{ instead: bench.instead, spaces: bench.spaces, trace, reach }}
 							width={lead.width}
 							{table}
 							oncollate={bench.collate}
-							{reach}
 							onplace={bench.toPlace}
 						/>
 					{/await}

@@ -51,13 +51,17 @@
 	range={carriage.range}
 	vantages={marked(site)}
 	onwidth={(width) => (carriage.width = width)}
-	onplace={({ file, span }) => bench.toPlace({ path: file, offset: span.start })}
-	placeOf={bench.placeOf}
-	reach={table?.hand.held ? table.hand.reach : (waking?.wake?.widths ?? null)}
-	held={watching.isHolding ? (holding?.widthsOn(page.path) ?? null) : null}
-	found={watching.found}
-	onshift={shift}
-	onjoin={bench.join}
+	places={{
+		onplace: ({ file, span }) => bench.toPlace({ path: file, offset: span.start }),
+		placeOf: bench.placeOf,
+		onshift: shift,
+		onjoin: bench.join
+	}}
+	stretches={{
+		reach: table?.hand.held ? table.hand.reach : (waking?.wake?.widths ?? null),
+		held: watching.isHolding ? (holding?.widthsOn(page.path) ?? null) : null,
+		found: watching.found
+	}}
 >
 	{#if edits}
 		{#await insist(() => import('$lib/features/arrange/EditCards.svelte')) then { default: EditCards }}
@@ -83,10 +87,8 @@
 					bind:inStep
 					{workbench}
 					framing={bench.framing}
-					leadName={bench.leadName}
-					placeOf={bench.placeOf}
-					original={bench.original}
-					onlie={bench.layOriginal}
+					names={{ lead: bench.leadName, placeOf: bench.placeOf }}
+					laid={{ original: bench.original, onlie: bench.layOriginal }}
 					onholds={() => void watching.bringHolding()}
 					edited={waking?.wake?.edited.before ?? null}
 				>
@@ -119,8 +121,7 @@
 											proposal={edits.proposal}
 											reach={bench.reach}
 											onplace={bench.toPlace}
-											least={LEAST_COLUMN}
-											names={NAMES}
+											rooms={{ column: LEAST_COLUMN, names: NAMES }}
 										/>
 									{/if}
 								</Guarded>

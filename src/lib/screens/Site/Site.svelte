@@ -4,13 +4,14 @@
 	import { api } from '$lib/session/api.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import { bringIn, filesOfDrop, filesOfInput, refusedOf, type Picked } from '$lib/session/bring.ts';
-	import { inventoryOf, type Missing } from '$lib/inquiry/inventory.ts';
+	import { inventoryOf } from '$lib/inquiry/inventory.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Drop from '$lib/ui/Drop.svelte';
 	import Engines from './Engines.svelte';
 	import Errands from './Errands.svelte';
 	import FileList from './FileList.svelte';
+	import MissingFiles from './MissingFiles.svelte';
 	import Older from './Older.svelte';
 	import PageTable from './PageTable.svelte';
 	import Vantages from './Vantages.svelte';
@@ -26,8 +27,6 @@
 	const inventory = $derived(inventoryOf(site.files, (path) => site.texts.get(path)?.text));
 	const others = $derived(sites.filter(({ id }) => id !== site.id));
 	const refused = $derived(refusedOf(site.id));
-	const wanted = $derived(inventory.missing.filter(({ kind }) => kind !== 'page'));
-	const pagesAway = $derived(inventory.missing.filter(({ kind }) => kind === 'page'));
 
 	async function attempt(work: () => Promise<void>): Promise<void> {
 		busy = true;
@@ -50,41 +49,12 @@
 			const next = others[0];
 			await goto(next ? `/site/${next.id}/site` : '/', { invalidateAll: true });
 		});
-
-	const from = ({ from }: Missing): string =>
-		from.length > 2 ? `${from.slice(0, 2).join(', ')} and ${from.length - 2} more` : from.join(', ');
 </script>
 
 <main>
 	<div class="columns">
 		<section>
-			<h2>Missing</h2>
-			{#if wanted.length === 0 && pagesAway.length === 0}
-				<p class="fine">✓ Everything that pages and sheets ask for is here.</p>
-			{:else}
-				<ul class="missing">
-					{#each wanted as one (one.name)}
-						<li>
-							<b>{one.kind}</b> <code>{one.name}</code>
-							<span
-								>{one.outside ? 'on another host, never fetched;' : 'did not come along;'} asked for by {from(
-									one
-								)}</span
-							>
-						</li>
-					{/each}
-					{#if pagesAway.length > 0}
-						<li>
-							<b>pages</b>
-							<span
-								>{pagesAway.length} linked to but not here: {pagesAway
-									.map(({ name }) => name)
-									.join(', ')}</span
-							>
-						</li>
-					{/if}
-				</ul>
-			{/if}
+			<MissingFiles missing={inventory.missing} />
 			{#if refused.length > 0}
 				<h2>Not taken in</h2>
 				<ul class="missing">
@@ -192,10 +162,6 @@
 
 	.how {
 		color: var(--ink-2);
-	}
-
-	.fine {
-		color: var(--verdigris);
 	}
 
 	.warn {

@@ -1,18 +1,11 @@
 <script lang="ts">
-	import { tick } from 'svelte';
 	import type { VantageRecord, VantageWish } from '$lib/api.ts';
-	import {
-		freeName,
-		PLAIN,
-		readVantages,
-		vantageInWords,
-		writeVantages,
-		type Vantage
-	} from '$lib/core/vantage/index.ts';
+	import { freeName, PLAIN, readVantages, writeVantages, type Vantage } from '$lib/core/vantage/index.ts';
 	import type { Vantages } from '$lib/session/vantages.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
 	import VantageForm from './VantageForm.svelte';
+	import VantagesTable from './VantagesTable.svelte';
 
 	interface Props {
 		vantages: Vantages;
@@ -26,7 +19,6 @@
 	let open = $state.raw<VantageWish | null>(null);
 	let unread = $state<string | null>(null);
 	let input: HTMLInputElement;
-	let table: HTMLTableElement;
 
 	const list = $derived(vantages.list);
 	const names = $derived(list.map(({ fields }) => fields.name));
@@ -55,9 +47,6 @@
 			next.splice(at + by, 0, record);
 			return next;
 		}, `${record.fields.name} moved`);
-		await tick();
-		const row = table.tBodies[0]?.rows[vantages.list.findIndex(({ id }) => id === record.id)];
-		row?.querySelector<HTMLElement>(by < 0 ? '.up:enabled, .down' : '.down:enabled, .up')?.focus();
 	}
 
 	const showBeside = (record: VantageRecord, chorus: boolean): Promise<boolean> =>
@@ -102,67 +91,14 @@
 		Viewing conditions that the frames of the Bench have. Digits 1 to 9 make the lead one of them, in this
 		order.
 	</p>
-	<div class="wide">
-		<table bind:this={table}>
-			<thead>
-				<tr>
-					<th scope="col">Order</th>
-					<th scope="col">Name</th>
-					<th scope="col">Width × height</th>
-					<th scope="col">Density</th>
-					<th scope="col">What else</th>
-					<th scope="col">Beside the lead</th>
-					<th scope="col">Do</th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each list as record, i (record.id)}
-					{@const { fields, chorus } = record}
-					<tr>
-						<td class="order">
-							<button
-								type="button"
-								class="up"
-								disabled={i === 0}
-								aria-label="{fields.name} up"
-								onclick={() => move(record, -1)}>↑</button
-							>
-							<button
-								type="button"
-								class="down"
-								disabled={i === list.length - 1}
-								aria-label="{fields.name} down"
-								onclick={() => move(record, 1)}>↓</button
-							>
-						</td>
-						<th scope="row">{fields.name}</th>
-						<td class="figures">{fields.width} × {fields.height}</td>
-						<td class="figures">{fields.density}×</td>
-						<td>{vantageInWords(fields).join(' · ') || 'plain window, mouse'}</td>
-						<td>
-							<input
-								type="checkbox"
-								checked={chorus}
-								aria-label="{fields.name} beside the lead"
-								onchange={(event) => showBeside(record, event.currentTarget.checked)}
-							/>
-						</td>
-						<td class="do">
-							<Button look="quiet" onclick={() => (open = record)} aria-label="Change {fields.name}">
-								Change
-							</Button>
-							<Button look="quiet" onclick={() => copy(record)} aria-label="Copy {fields.name}">Copy</Button>
-							<Button look="quiet" onclick={() => remove(record)} aria-label="Delete {fields.name}">
-								Delete
-							</Button>
-						</td>
-					</tr>
-				{:else}
-					<tr><td colspan="7">None yet: the Bench shows the lead alone. Add one, or take in a file.</td></tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	<VantagesTable
+		{list}
+		onmove={move}
+		onchorus={showBeside}
+		onopen={(record) => (open = record)}
+		oncopy={copy}
+		onremove={remove}
+	/>
 	<p class="foot">
 		<Button onclick={add}>Add a vantage</Button>
 		<Button look="quiet" onclick={() => input.click()}>Take in from a file…</Button>
@@ -210,61 +146,6 @@
 
 	p {
 		color: var(--ink-2);
-	}
-
-	.wide {
-		overflow-x: auto;
-	}
-
-	table {
-		width: 100%;
-		border-collapse: collapse;
-	}
-
-	th,
-	td {
-		padding: 3px 0.875rem 3px 0;
-		border-bottom: 1px solid var(--hair);
-		text-align: left;
-	}
-
-	thead th {
-		border-bottom-color: var(--ink);
-		color: var(--ink-2);
-		font-weight: 400;
-		white-space: nowrap;
-	}
-
-	tbody th {
-		font-weight: 700;
-		overflow-wrap: anywhere;
-	}
-
-	.figures {
-		font: 0.8125rem/1.4 var(--mono);
-		white-space: nowrap;
-	}
-
-	thead th:last-child {
-		padding-left: 0.375rem;
-	}
-
-	.order,
-	.do {
-		white-space: nowrap;
-	}
-
-	.order button {
-		min-width: 1.625rem;
-		min-height: 1.625rem;
-		border: 0;
-		background: none;
-		cursor: pointer;
-	}
-
-	.order button:disabled {
-		color: var(--hair);
-		cursor: default;
 	}
 
 	.foot {

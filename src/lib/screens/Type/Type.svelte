@@ -79,26 +79,6 @@
 		const asked = JSON.parse(selectors) as string[];
 		return afterPause((signal) => setting.look(looked, asked, signal));
 	});
-	/** How the words and the title stand in a frame of some width, by the engine. */
-	function said(width: number): { whole: string; short: string } {
-		const laid = reading.laid.get(width);
-		const of = (tag: string) => {
-			const path = reading
-				.levels('now')
-				.find(({ name }) => name === tag)
-				?.path.join('.');
-			return path === undefined ? undefined : { path, broken: laid?.broken.get(path) };
-		};
-		const [title, words] = [of('h1'), of('p')];
-		const high = words && laid?.lineHeights.get(words.path);
-		const parts = [
-			words?.broken ? `${words.broken.characters} characters a line` : '',
-			high && Number.isFinite(high) ? `${Number(high.toFixed(1))} px high` : '',
-			title?.broken ? `h1 on ${title.broken.lines} ${title.broken.lines === 1 ? 'line' : 'lines'}` : ''
-		];
-		const whole = parts.filter((one) => one !== '').join(' · ');
-		return { whole, short: words?.broken ? `${words.broken.characters}/line` : '' };
-	}
 	const framed = $derived(framing.frames.map(({ viewport }) => viewport.width).join());
 	$effect(() => {
 		const widths = framed.split(',').map(Number);
@@ -185,8 +165,10 @@
 	range={carriage.range}
 	vantages={marked(site)}
 	onwidth={(width) => (carriage.width = width)}
-	onplace={({ file, span }) => show({ path: file, offset: page.inFile(file, span.start) })}
-	placeOf={(place) => placeName(page, place)}
+	places={{
+		onplace: ({ file, span }) => show({ path: file, offset: page.inFile(file, span.start) }),
+		placeOf: (place) => placeName(page, place)
+	}}
 />
 <main>
 	<Head {setting} onlength={toLength} />
@@ -213,9 +195,11 @@
 				bind:inStep
 				{workbench}
 				{framing}
-				{leadName}
-				placeOf={(place) => placeName(page, place)}
-				{said}
+				names={{
+					lead: leadName,
+					placeOf: (place) => placeName(page, place),
+					said: (width) => reading.said(width)
+				}}
 			/>
 		</Guarded>
 		<Panel
@@ -226,10 +210,12 @@
 			{rootFault}
 			bind:tab
 			{chosen}
-			onchoose={choose}
-			onselect={(path) => select([path])}
-			onlength={beginLength}
-			onplace={show}
+			acts={{
+				onchoose: choose,
+				onselect: (path) => select([path]),
+				onlength: beginLength,
+				onplace: show
+			}}
 		/>
 	</div>
 	<TypeFoot {setting} {hung} onwrite={write} />

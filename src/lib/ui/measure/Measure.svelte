@@ -1,23 +1,18 @@
 <script lang="ts">
 	import { scaleLog } from 'd3-scale';
 	import type { Snippet } from 'svelte';
-	import {
-		compare,
-		intervals,
-		printInterval,
-		toNumber,
-		type Interval,
-		type IntervalSet
-	} from '$lib/core/interval/index.ts';
+	import { printInterval, toNumber } from '$lib/core/interval/index.ts';
 	import { bandAt, overlapsOf, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
 	import { textScale } from '../textScale.ts';
 	import Carriage from './Carriage.svelte';
+	import Hung from './Hung.svelte';
 	import Numbers from './Numbers.svelte';
 	import Others from './Others.svelte';
-	import type { Places, Shift, Stated } from './places.ts';
-	import { clusters, fitWords } from './ticks.ts';
+	import type { MeasuredPlaces, Stated, Stretches } from './places.ts';
+	import Slivers from './Slivers.svelte';
+	import VantageMarks from './VantageMarks.svelte';
 
-	interface Props extends Places {
+	interface Props {
 		bands: Bands;
 		/** Conditions that are no thresholds of viewport width. */
 		others: readonly (Stated & { readonly kind: string })[];
@@ -26,61 +21,27 @@
 		range: readonly [number, number];
 		vantages: readonly { name: string; width: number }[];
 		onwidth: (width: number) => void;
-		/** Widths that what is in the hand reaches. */
-		reach?: IntervalSet | null;
-		/** Widths at which something is held. */
-		held?: IntervalSet | null;
-		/** Widths at which something was found. */
-		found?: IntervalSet | null;
-		/** How thresholds are moved, where they can be. */
-		onshift?: Shift;
-		/** A wish to close a stretch that is narrower than a pixel. */
-		onjoin?: (stretch: Interval) => void;
+		/** What is done at the places of conditions. */
+		places: MeasuredPlaces;
+		/** Widths that stand out. */
+		stretches?: Stretches;
 		/** What hangs under it. */
 		children?: Snippet;
 	}
 
-	let {
-		bands,
-		others,
-		width,
-		range,
-		vantages,
-		onwidth,
-		onplace,
-		placeOf,
-		reach = null,
-		held = null,
-		found = null,
-		onshift,
-		onjoin,
-		children
-	}: Props = $props();
+	let { bands, others, width, range, vantages, onwidth, places, stretches = {}, children }: Props = $props();
 
 	let room = $state(0);
 	const scale = $derived(scaleLog([range[0], range[1]], [0, room]));
 	const x = (at: number): number => scale(Math.min(range[1], Math.max(range[0], at)));
 	const at = (threshold: Threshold): number => toNumber(threshold.cut.at);
 	const seen = $derived(bands.thresholds.filter((one) => at(one) > range[0] && at(one) < range[1]));
-	const stretches = $derived(
+	const drawnBands = $derived(
 		bands.bands.flatMap((band) => {
 			const from = Math.max(range[0], toNumber(band.interval.lo));
 			const to = Math.min(range[1], band.interval.hi ? toNumber(band.interval.hi) : range[1]);
 			return from > to ? [] : [{ band, from: x(from), to: x(to), pixels: wholePixels(band.interval, range) }];
 		})
-	);
-	/** Widths at which both halves of a breakpoint hold. */
-	const overlaps = $derived(overlapsOf(bands));
-	const isOverlap = ({ lo, hi }: Interval): boolean =>
-		hi !== null && compare(lo, hi) === 0 && overlaps.some((at) => compare(at, lo) === 0);
-	/** Bands in which no whole pixel lies, or both halves hold: drawn as what they are, with words. */
-	const slivers = $derived(
-		clusters(
-			stretches
-				.filter(({ pixels, band }) => !pixels || isOverlap(band.interval))
-				.map(({ band, from, to }) => ({ at: (from + to) / 2, of: band })),
-			250 * textScale
-		)
 	);
 	const here = $derived(bandAt(bands.bands, width));
 
@@ -93,19 +54,6 @@
 	const LARGE = 1.4;
 	/** All lines in one drawing: a sheet can have hundreds of thresholds, which as elements slow every frame. */
 	const lines = $derived(seen.map((threshold) => `M${x(at(threshold)).toFixed(2)} 0v${LINE}`).join(''));
-
-	/** Stretches: a bar at an end that belongs to it, a ring at one that does not. */
-	const drawn = (set: IntervalSet | null) =>
-		(set ? intervals(set) : []).map(({ lo, hi, loClosed, hiClosed }) => ({
-			from: x(toNumber(lo)),
-			to: hi === null ? room : x(toNumber(hi)),
-			open: [!loClosed && lo.n > 0n, hi !== null && !hiClosed]
-		}));
-	const hung = $derived([
-		...drawn(held).map((one) => ({ ...one, of: 'held' })),
-		...drawn(reach).map((one) => ({ ...one, of: 'reach' })),
-		...drawn(found).map((one) => ({ ...one, of: 'found' }))
-	]);
 
 	/** Which band is under the pointer. */
 	let pointed = $state('');
@@ -120,9 +68,9 @@
 		<Numbers
 			marks={seen.map((of) => ({ at: x(at(of)), of }))}
 			{room}
-			{placeOf}
-			{onplace}
-			{onshift}
+			placeOf={places.placeOf}
+			onplace={places.onplace}
+			onshift={places.onshift}
 			toWidth={(px) => scale.invert(px)}
 		/>
 		{#if textScale < LARGE}<p class="axis">the Measure: viewport width, px</p>{/if}
@@ -130,7 +78,7 @@
 	<div class="bar" role="presentation" bind:clientWidth={room} title={pointed} onpointermove={point}>
 		<svg class="cut" viewBox="0 0 10 28" aria-hidden="true"><path d="M8 0 2 5l6 5-6 5 6 5-6 5 4 3" /></svg>
 		<div class="filled" style:width="{x(width)}px"></div>
-		{#each stretches as { band, from, to, pixels } (band.letter)}
+		{#each drawnBands as { band, from, to, pixels } (band.letter)}
 			{#if pixels && to - from > LETTER}
 				<div class="band" class:here={band === here} style:left="{from}px" style:width="{to - from}px">
 					<b>{band.letter}</b>
@@ -138,49 +86,14 @@
 				</div>
 			{/if}
 		{/each}
-		{#each hung as { of, from, to, open }, i (i)}
-			<i class="stretch {of}" style:left="{from}px" style:width="{to - from}px" aria-hidden="true">
-				<b class:open={open[0]}></b><b class:open={open[1]}></b>
-			</i>
-		{/each}
+		<Hung {stretches} {x} {room} />
 		<svg class="lines" width="100%" height={LINE} aria-hidden="true"><path d={lines} /></svg>
 		<Carriage {width} {range} at={x(width)} toWidth={(px) => scale.invert(px)} band={here} {onwidth} />
 	</div>
-	<div class="marks">
-		{#each fitWords(vantages.map( (one) => ({ name: one.name, figure: String(one.width), at: x(one.width) }) )) as { mark, words } (mark.name)}
-			<button
-				type="button"
-				class="vantage"
-				style:left="{mark.at}px"
-				title="{mark.name}, {mark.figure} px"
-				aria-label="{mark.name} {mark.figure}"
-				onclick={() => onwidth(Number(mark.figure))}
-			>
-				{#if words !== 'none'}{mark.name}{/if}
-				{#if words === 'whole'}<span>{mark.figure}</span>{/if}
-			</button>
-		{/each}
-	</div>
+	<div class="marks"><VantageMarks {vantages} {x} {onwidth} /></div>
 	<div class="words">
-		<Others {others} {placeOf} {onplace} />
-		{#each slivers as group, i (i)}
-			{@const both = group.filter(({ of }) => isOverlap(of.interval)).length}
-			<p style:left="{group[0]?.at}px">
-				{#each group as { at: place, of } (of.letter)}
-					<span class="hole" style:left="{place - (group[0]?.at ?? 0)}px" aria-hidden="true"></span>
-					{#if onjoin}
-						<button
-							type="button"
-							class="sliver"
-							title="{isOverlap(of.interval) ? 'Both halves hold' : 'Neither half holds'} here: close it"
-							onclick={() => onjoin(of.interval)}>{printInterval(of.interval)}</button
-						>
-					{:else}<span class="sliver">{printInterval(of.interval)}</span>{/if}
-				{/each}
-				{#if textScale >= LARGE}{:else if both === 0}narrower than a pixel{:else if both === group.length}both
-					halves hold{/if}
-			</p>
-		{/each}
+		<Others {others} placeOf={places.placeOf} onplace={places.onplace} />
+		<Slivers bands={drawnBands} overlaps={overlapsOf(bands)} onjoin={places.onjoin} />
 	</div>
 	{@render children?.()}
 </section>
@@ -264,47 +177,6 @@
 		pointer-events: none;
 	}
 
-	.stretch {
-		--line: var(--blue);
-
-		position: absolute;
-		top: -0.3125rem;
-		z-index: 1;
-		display: flex;
-		justify-content: space-between;
-		border-top: 2px solid var(--line);
-		pointer-events: none;
-	}
-
-	.stretch b {
-		width: 2px;
-		height: 0.5rem;
-		margin: -0.3125rem -1px 0;
-		background: var(--line);
-	}
-
-	.stretch b.open {
-		width: 0.4375rem;
-		height: 0.4375rem;
-		margin: -0.28rem -0.21875rem 0;
-		border: 1.5px solid var(--line);
-		border-radius: 50%;
-		background: var(--sheet);
-	}
-
-	.held {
-		--line: var(--ochre);
-
-		top: 0.1875rem;
-	}
-
-	.found {
-		--line: var(--rubric);
-
-		top: auto;
-		bottom: -0.4375rem;
-	}
-
 	.marks,
 	.words {
 		position: relative;
@@ -317,79 +189,5 @@
 
 	.words:empty {
 		height: 0.25rem;
-	}
-
-	.vantage {
-		position: absolute;
-		top: 0;
-		min-width: 1.5rem;
-		height: 1.5rem;
-		padding: 0 0.25rem;
-		translate: -50% 0;
-		border: 0;
-		background: none;
-		color: var(--blue);
-		font-size: 0.8125rem;
-		white-space: nowrap;
-		cursor: pointer;
-	}
-
-	.vantage::before {
-		content: '';
-		position: absolute;
-		top: -0.3125rem;
-		left: 50%;
-		translate: -50% 0;
-		border: 5px solid transparent;
-		border-top: 0;
-		border-bottom-color: var(--blue);
-	}
-
-	.vantage:hover {
-		text-decoration: underline;
-	}
-
-	.vantage span {
-		font-family: var(--mono);
-	}
-
-	.words p {
-		position: absolute;
-		display: flex;
-		align-items: center;
-		gap: 0.375rem;
-		padding-left: 0.75rem;
-		color: var(--rubric);
-		font-size: 0.8125rem;
-		white-space: nowrap;
-	}
-
-	.hole {
-		position: absolute;
-		top: -1.375rem;
-		left: 0;
-		translate: -50% 0;
-		width: 0.5625rem;
-		height: 0.75rem;
-		border: 1.5px solid var(--rubric);
-		border-block: 0;
-		border-radius: 5px;
-	}
-
-	.sliver {
-		min-height: 1.25rem;
-		padding: 0;
-		border: 0;
-		background: none;
-		color: inherit;
-		font: 0.8125rem/1 var(--mono);
-	}
-
-	button.sliver {
-		cursor: pointer;
-	}
-
-	button.sliver:hover {
-		text-decoration: underline;
 	}
 </style>

@@ -1,4 +1,4 @@
-import type { Rational } from '$lib/core/interval/index.ts';
+import type { Interval, IntervalSet, Rational } from '$lib/core/interval/index.ts';
 import { type Threshold, type MediaSite } from '$lib/core/media/index.ts';
 
 /** A place in the sources. */
@@ -24,4 +24,22 @@ export interface Shift {
 	gather(froms: readonly Rational[], to: Rational): void;
 	/** A breakpoint is to have a name; '' for none. */
 	name(at: Rational, name: string): void;
+}
+
+/** What is done at the places of conditions on the Measure. */
+export interface MeasuredPlaces extends Places {
+	/** How thresholds are moved, where they can be. */
+	readonly onshift?: Shift | undefined;
+	/** A wish to close a stretch that is narrower than a pixel. */
+	readonly onjoin?: (stretch: Interval) => void;
+}
+
+/** Widths that stand out on the Measure. */
+export interface Stretches {
+	/** What is in the hand reaches them. */
+	readonly reach?: IntervalSet | null;
+	/** Something is held there. */
+	readonly held?: IntervalSet | null;
+	/** Something was found there. */
+	readonly found?: IntervalSet | null;
 }

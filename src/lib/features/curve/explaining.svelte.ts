@@ -1,0 +1,65 @@
+import { untrack } from 'svelte';
+import type { Change } from '$lib/core/curve/index.ts';
+import { messageOf } from '$lib/core/text/index.ts';
+import type { SeenVantage } from '$lib/core/vantage/index.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+import { causeOf, type Cause, type Followed } from './causes.ts';
+import type { Following } from './following.svelte.ts';
+
+/** So many changes are explained without being asked. */
+const EXPLAINED = 12;
+
+/** What is explained: the changes of what is followed, as a vantage. */
+interface Explained {
+	readonly site: SiteState;
+	readonly following: Following;
+	readonly as: () => SeenVantage | null;
+}
+
+/** Why what is followed changes where it does: the first changes, and one that is looked at. To be made while a component is set up. */
+export class Explaining {
+	/** By the width before each change, as far as that is known; of what is followed now. */
+	causes = $state.raw<ReadonlyMap<number, Cause>>(new Map());
+	trouble = $state('');
+
+	constructor({ site, following, as }: Explained) {
+		$effect(() => {
+			void following.of;
+			this.causes = new Map();
+		});
+		/** Where the changes are: the same while widths between them are measured. */
+		const placed = $derived(following.changes.map(({ kind, before }) => `${kind} ${before}`).join());
+		const isExact = $derived(following.phase !== 'quick');
+		$effect(() => {
+			void placed;
+			const { chosen, of } = following;
+			const [vantage, all] = untrack(() => [as(), following.changes] as const);
+			if (!isExact || !of || !vantage) return;
+			const gone = new AbortController();
+			const wished = [...all.filter(({ before }) => before === chosen), ...all.slice(0, EXPLAINED)];
+			const settings = site.kept.finding.list;
+			const asked = { ...of.swept, ...of, layout: of.swept.stages, as: vantage, settings };
+			untrack(() => void this.#explain(asked, wished, all, gone.signal));
+			return () => gone.abort();
+		});
+	}
+
+	async #explain(
+		asked: Followed,
+		wished: readonly Change[],
+		all: readonly Change[],
+		signal: AbortSignal
+	): Promise<void> {
+		this.trouble = '';
+		try {
+			for (const change of wished) {
+				if (this.causes.has(change.before)) continue;
+				const cause = await causeOf(asked, change, all, signal);
+				if (signal.aborted) return;
+				this.causes = new Map([...this.causes, [change.before, cause]]);
+			}
+		} catch (error) {
+			if (!signal.aborted) this.trouble = messageOf(error);
+		}
+	}
+}

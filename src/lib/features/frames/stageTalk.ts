@@ -1,0 +1,38 @@
+import type { Lie, Original } from '$lib/core/original/index.ts';
+import { resolveAddress } from '$lib/core/site/index.ts';
+import { originals } from '$lib/features/originals/originals.svelte.ts';
+import { chooseWords, picked, selectionView } from '$lib/session/selection.svelte.ts';
+import type { StageTalk } from '$lib/session/stages.svelte.ts';
+import type { Workbench } from '$lib/session/workbench.ts';
+
+/** Who hears what a stage tells, as they are when it does. */
+interface Hearers {
+	readonly workbench: () => Workbench;
+	/** The Original at the lead's width. */
+	readonly original: () => Original | undefined;
+	readonly onlie: (lie: Lie) => void;
+}
+
+/** What is done with what a stage tells of the frames. */
+export const stageTalk = ({ workbench, original, onlie }: Hearers): StageTalk => ({
+	press: (press) => workbench().press(press),
+	/** Opens the page of a link that was used, where the site has it. */
+	open(href) {
+		const { page, site, open } = workbench();
+		const target = resolveAddress(href, page.path);
+		if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') open(target.path);
+	},
+	pick(pick) {
+		const { select, selected } = workbench();
+		// With Shift a further word of the same element is chosen too.
+		if (!pick.shift || pick.word) chooseWords(pick);
+		if (pick.word) return select([pick.path]);
+		const next = picked(selected, selectionView.clicked, pick);
+		selectionView.clicked = pick.path;
+		select(next);
+	},
+	point(point) {
+		const lie = originals.take(point, original());
+		if (lie) onlie(lie);
+	}
+});

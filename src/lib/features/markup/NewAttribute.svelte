@@ -1,0 +1,55 @@
+<script lang="ts">
+	import { ATTRIBUTE_NAME } from '$lib/core/html/edit/index.ts';
+	import Button from '$lib/ui/Button.svelte';
+
+	interface Props {
+		onadd: (name: string, value: string) => void;
+	}
+
+	let { onadd }: Props = $props();
+
+	let name = $state('');
+	let value = $state('');
+	function add(event: SubmitEvent): void {
+		event.preventDefault();
+		const wished = name.trim().toLowerCase();
+		if (ATTRIBUTE_NAME.test(wished)) onadd(wished, value);
+	}
+</script>
+
+<form onsubmit={add}>
+	<input
+		bind:value={name}
+		placeholder="attribute"
+		aria-label="Name of a new attribute"
+		spellcheck="false"
+		autocomplete="off"
+	/>
+	<input
+		bind:value
+		placeholder="value"
+		aria-label="Value of a new attribute"
+		spellcheck="false"
+		autocomplete="off"
+	/>
+	<Button look="quiet" type="submit" disabled={name.trim() === ''}>Give it</Button>
+</form>
+
+<style>
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.25rem 0.625rem;
+		align-items: center;
+		min-height: 1.75rem;
+	}
+
+	input {
+		width: 8rem;
+		min-height: 1.5rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+</style>

@@ -1,0 +1,77 @@
+<script lang="ts">
+	import type { MarkupWish } from '$lib/core/html/edit/index.ts';
+	import { CLASS_NAME } from '$lib/core/html/index.ts';
+	import Button from '$lib/ui/Button.svelte';
+
+	interface Props {
+		/** The page's text. */
+		source: string;
+		/** Whether what is selected stands side by side, so that it can be wrapped as one. */
+		isRow: boolean;
+		/** Words of the source that are chosen; null for none. */
+		words: { readonly start: number; readonly end: number } | null;
+		onwish: (wish: MarkupWish) => void;
+	}
+
+	let { source, isRow, words, onwish }: Props = $props();
+
+	let tag = $state('div');
+	let className = $state('');
+	const wrapper = $derived({ tag: tag.trim().toLowerCase(), className: className.trim().replace(/^\./, '') });
+	const canWrap = $derived(
+		/^[a-z][a-z0-9-]*$/.test(wrapper.tag) && (wrapper.className === '' || CLASS_NAME.test(wrapper.className))
+	);
+</script>
+
+<p>
+	<input
+		class="tag"
+		bind:value={tag}
+		aria-label="Tag to wrap it into"
+		spellcheck="false"
+		autocomplete="off"
+	/>
+	<input
+		bind:value={className}
+		placeholder="class"
+		aria-label="Class of that tag"
+		spellcheck="false"
+		autocomplete="off"
+	/>
+	<Button look="quiet" disabled={!canWrap} onclick={() => onwish({ kind: 'wrap', wrapper, together: false })}
+		>Wrap</Button
+	>
+	{#if isRow}
+		<Button look="quiet" disabled={!canWrap} onclick={() => onwish({ kind: 'wrap', wrapper, together: true })}
+			>Wrap them as one</Button
+		>
+	{/if}
+	{#if words}
+		<Button look="quiet" disabled={!canWrap} onclick={() => onwish({ kind: 'wrap-words', wrapper, ...words })}
+			>Wrap “{source.slice(words.start, words.end).slice(0, 24)}”</Button
+		>
+	{/if}
+</p>
+
+<style>
+	p {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.25rem 0.625rem;
+		align-items: center;
+		min-height: 1.75rem;
+	}
+
+	input {
+		width: 8rem;
+		min-height: 1.5rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	.tag {
+		width: 5rem;
+	}
+</style>
