@@ -27,7 +27,7 @@ function edits(): number {
 				{ property: 'gap', value: '3px' }
 			);
 			const time = performance.now() - begun;
-			if ('refused' in done || done.changes.length === 0) throw new Error('Nothing was written.');
+			if (!done.ok || done.value.changes.length === 0) throw new Error('Nothing was written.');
 			return time;
 		})
 	);

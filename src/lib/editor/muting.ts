@@ -1,3 +1,4 @@
+import { DONE, refusalOf, refuse, type Result } from '$lib/core/text/index.ts';
 import { StateEffect, StateField, type EditorState, type Extension } from '@codemirror/state';
 import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
 import { allBut, parseSheet, piecesAt, type Piece, type Span } from '../core/css/index.ts';
@@ -63,35 +64,40 @@ function mutable({ kind, state, text }: FileText): Piece[] {
 }
 
 /** Mutes what the caret of a file is in, so many steps further out, or brings back what is muted there. */
-export function toggleMute(file: FileText, outward = 0): string | null {
+export function toggleMute(file: FileText, outward = 0): Result {
 	file.settle();
 	const head = meant(file.state);
 	const there = file.muted.find(({ span }) => span.start <= head && head <= span.end);
 	if (there && outward === 0) {
 		file.unmute(there);
-		return null;
+		return DONE;
 	}
 	const pieces = mutable(file);
 	const piece = pieces[Math.min(outward, pieces.length - 1)];
 	if (!piece)
-		return 'The caret is in nothing that can be muted: put it in a declaration, a rule, a class or an attribute.';
+		return refuse(
+			'The caret is in nothing that can be muted: put it in a declaration, a rule, a class or an attribute.'
+		);
 	file.mute(piece);
-	return null;
+	return DONE;
 }
 
-/** Mutes every sheet of a site but the rule that the caret of a file is in; says in a sentence why it did not. */
-export function muteOthers(files: readonly FileText[], file: FileText): string | null {
+/** Mutes every sheet of a site but the rule that the caret of a file is in. */
+export function muteOthers(files: readonly FileText[], file: FileText): Result {
 	file.settle();
 	const head = meant(file.state);
 	const part = sheetPartAt(file.text, file.kind, head);
 	const others = part && allBut(parseSheet(file.text.slice(part.start, part.end)), head - part.start);
-	if (!part || !others) return 'The caret is in no rule.';
+	if (!part || !others) return refuse('The caret is in no rule.');
 	for (const one of files) if (one !== file && one.kind === 'sheet') muteFile(one);
 	for (const { span, words } of others) {
 		file.mute({ span: { start: span.start + part.start, end: span.end + part.start }, words });
 	}
-	return null;
+	return DONE;
 }
+
+/** Why muting was refused, in a sentence; null where it was done. */
+export const whyNot = (result: Result): string | null => refusalOf(result)?.sentence ?? null;
 
 /** Mutes a whole file. */
 export const muteFile = (file: FileText): void => {

@@ -1,9 +1,9 @@
-import { applyChanges, type Edit, type FilePlace } from '../core/text/index.ts';
+import { applyChanges, refuse, type Edit, type FilePlace, type Refusal } from '../core/text/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
 import type { SiteState } from './site.svelte.ts';
 import { applyEdit } from './steps.ts';
 import { tryEdit } from './trying.ts';
-import type { Desk, Refusal } from '../writing/declaration.ts';
+import type { Desk } from '../writing/declaration.ts';
 import type { Proposed } from '../writing/proposed.ts';
 
 /** An edit that is shown, and tried in all frames, before it is made: it touches more than the value under the hand. */
@@ -33,17 +33,17 @@ export class Proposal {
 		this.drop();
 		const desk = deskOf(this.#site);
 		const made = make(desk);
-		if ('sentence' in made) {
+		if (!made.ok) {
 			this.refusal = made;
 			return;
 		}
-		const edit = desk.working.edit(made.does);
+		const edit = desk.working.edit(made.value.does);
 		if (edit.files.length === 0) {
-			this.refusal = { sentence: 'That is so already: nothing would change.' };
+			this.refusal = refuse('That is so already: nothing would change.');
 			return;
 		}
-		this.notes = made.notes;
-		this.#shown = made.shown;
+		this.notes = made.value.notes;
+		this.#shown = made.value.shown;
 		this.#edit = edit;
 		tryEdit(this.#site.texts, edit);
 	}

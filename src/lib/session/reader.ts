@@ -1,4 +1,4 @@
-import type { Search } from '../core/text/index.ts';
+import type { Result, Search } from '../core/text/index.ts';
 import type { SupportTable } from '../core/support/index.ts';
 import type { Reading, SearchFound, TextRemark } from '../workers/reading.ts';
 import type { Texts } from '../workers/texts.ts';
@@ -60,11 +60,11 @@ class Reader {
 		const giveUp = (): void => this.#searching.end();
 		signal.addEventListener('abort', giveUp);
 		try {
-			const found = await this.#searching.ask(async (does, sender): Promise<SearchFound | string> =>
+			const found = await this.#searching.ask(async (does, sender): Promise<Result<SearchFound>> =>
 				does.search(sender.send(texts)[0], search, most)
 			);
-			if (typeof found === 'string') throw new Error(found);
-			return found;
+			if (!found.ok) throw new Error(found.sentence);
+			return found.value;
 		} finally {
 			clearTimeout(timer);
 			signal.removeEventListener('abort', giveUp);

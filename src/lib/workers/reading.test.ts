@@ -1,3 +1,4 @@
+import { done } from '../core/text/index.ts';
 import { expect, test } from 'vitest';
 import { Reading } from './reading.ts';
 import { TextSender } from './texts.ts';
@@ -54,16 +55,21 @@ test('what not every engine has had since a date is said once the table is there
 test('a search counts everything and lists the first lines', () => {
 	const { search } = reader();
 	const texts = { 'a.css': 'b { top: 0 }\n  b { left: 0 }\n', 'b.css': 'a {}', 'c.css': 'b' };
-	expect(search(texts, 'b', 2)).toEqual({
-		counts: [
-			['a.css', 2],
-			['c.css', 1]
-		],
-		lines: [
-			{ path: 'a.css', start: 0, line: 1, words: 'b { top: 0 }' },
-			{ path: 'a.css', start: 15, line: 2, words: 'b { left: 0 }' }
-		]
+	expect(search(texts, 'b', 2)).toEqual(
+		done({
+			counts: [
+				['a.css', 2],
+				['c.css', 1]
+			],
+			lines: [
+				{ path: 'a.css', start: 0, line: 1, words: 'b { top: 0 }' },
+				{ path: 'a.css', start: 15, line: 2, words: 'b { left: 0 }' }
+			]
+		})
+	);
+	expect(search(texts, '')).toEqual(done({ counts: [], lines: [] }));
+	expect(search(texts, '(', 9, true)).toMatchObject({
+		ok: false,
+		sentence: expect.stringMatching(/regular expression/)
 	});
-	expect(search(texts, '')).toEqual({ counts: [], lines: [] });
-	expect(search(texts, '(', 9, true)).toMatch(/regular expression/);
 });

@@ -3,7 +3,16 @@ import { parseSheet, type Sheet } from '../core/css/index.ts';
 import { lint } from '../core/grammar/index.ts';
 import { pageNotes, parsePage, styleSpans } from '../core/html/index.ts';
 import { supportRemarks, type SupportTable } from '../core/support/index.ts';
-import { expressionOf, lineNumber, lineStarts, matchesIn, placeAt, type Search } from '../core/text/index.ts';
+import {
+	done,
+	expressionOf,
+	lineNumber,
+	lineStarts,
+	matchesIn,
+	placeAt,
+	type Result,
+	type Search
+} from '../core/text/index.ts';
 import { TextKeeper, type SentTexts } from './texts.ts';
 
 /** Something that is said of a place of a text. */
@@ -89,16 +98,16 @@ export class Reading {
 		return { remarks: [...ofPage, ...ofSheets], unknown };
 	}
 
-	/** Searches texts; a sentence where the search cannot be read. At most `most` lines are listed. */
-	search(sent: SentTexts, search: Search, most: number): SearchFound | string {
+	/** Searches texts; refused where the search cannot be read. At most `most` lines are listed. */
+	search(sent: SentTexts, search: Search, most: number): Result<SearchFound> {
 		const texts = this.#keeper.take(sent);
 		const expression = expressionOf(search);
-		if (typeof expression === 'string') return expression;
+		if (!expression.ok) return expression;
 		const counts: [string, number][] = [];
 		const lines: FoundLine[] = [];
-		if (search.words === '') return { counts, lines };
+		if (search.words === '') return done({ counts, lines });
 		for (const [path, text] of texts) {
-			const matches = matchesIn(text, expression);
+			const matches = matchesIn(text, expression.value);
 			if (matches.length === 0) continue;
 			counts.push([path, matches.length]);
 			if (lines.length >= most) continue;
@@ -109,6 +118,6 @@ export class Reading {
 				lines.push({ path, start, line, words: whole.trim().slice(0, MOST_OF_LINE) });
 			}
 		}
-		return { counts, lines };
+		return done({ counts, lines });
 	}
 }

@@ -17,7 +17,7 @@ import {
 import { equal, printRational, type Rational } from '../core/interval/index.ts';
 import { splitQueries } from '../core/media/index.ts';
 import { readdressed } from '../core/site/index.ts';
-import { shifted } from '../core/text/index.ts';
+import { done, refuse, shifted } from '../core/text/index.ts';
 import { EM } from '../core/vantage/index.ts';
 import { widthsOf } from './condition.ts';
 import { sheetParts } from './sheetParts.ts';
@@ -32,8 +32,8 @@ export const reselect = (desk: Desk, chosen: Chosen, selector: string, note: str
 	within(
 		desk,
 		chosen,
-		({ from }) => ({ changes: [{ start: chosen.from - from, end: chosen.to - from, text: selector }] }),
-		() => ({ does: `The rule is for ${selector}.`, notes: [note] })
+		({ from }) => done({ changes: [{ start: chosen.from - from, end: chosen.to - from, text: selector }] }),
+		() => done({ does: `The rule is for ${selector}.`, notes: [note] })
 	);
 
 /** Parts the block at the caret in two. */
@@ -42,7 +42,7 @@ export const part = (desk: Desk, chosen: Chosen): Proposed =>
 		desk,
 		chosen,
 		({ sheet, from }) => partBlock(sheet, chosen.from - from),
-		() => ({ does: 'The block is two of the same condition or selector, parted here.', notes: [] })
+		() => done({ does: 'The block is two of the same condition or selector, parted here.', notes: [] })
 	);
 
 /** Brings the blocks that are like the one at the caret into that. */
@@ -53,10 +53,10 @@ export const join = (desk: Desk, chosen: Chosen): Proposed =>
 		({ sheet, from }) => joinBlocks(sheet, chosen.from - from, (a, b) => equal(widthsOf(a), widthsOf(b))),
 		({ count, between }) => {
 			const note = `${counted(between, 'block')} of others between them: what is as strong there may win or lose now. The frames show it.`;
-			return {
+			return done({
 				does: `${counted(count, 'block')} of one kind become one, at the caret’s.`,
 				notes: between > 0 ? [note] : []
-			};
+			});
 		}
 	);
 
@@ -74,16 +74,16 @@ export function splitBand(
 	for (const { file, from, sheet } of partsOf(desk, files).toReversed()) {
 		if (desk.isGiven(file)) continue;
 		const made = copyBlocks(sheet, (queries) => splitQueries(queries, band, at, EM));
-		if ('refused' in made) return { sentence: made.refused, place: { path: file, offset: from + made.at } };
-		count += made.count;
-		desk.working.change(file, shifted(made.changes, from));
+		if (!made.ok) return refuse(made.sentence, { path: file, offset: from + made.place });
+		count += made.value.count;
+		desk.working.change(file, shifted(made.value.changes, from));
 	}
 	const ends = [band.lo, band.hi].map((end) => (end ? printRational(end) : '')).join('–');
-	if (count === 0) return { sentence: `No block of ours begins or ends with the band ${ends}.` };
-	return {
+	if (count === 0) return refuse(`No block of ours begins or ends with the band ${ends}.`);
+	return done({
 		does: `The band ${ends} is two, parted at ${printRational(at)}: ${counted(count, 'block')} with a copy.`,
 		notes: []
-	};
+	});
 }
 
 /** Moves the rule at the caret, with its comments, so many places down among those of its block (up: under 0). */
@@ -92,11 +92,12 @@ export const move = (desk: Desk, chosen: Chosen, by: number): Proposed =>
 		desk,
 		chosen,
 		({ sheet, from }) => moveRule(sheet, chosen.from - from, by),
-		({ places, offset }, { from }) => ({
-			does: `The rule goes ${counted(places, 'place')} ${by < 0 ? 'up' : 'down'}, with its comment.`,
-			notes: ['What is as strong on the way may win or lose now. The frames show it.'],
-			shown: { path: chosen.file, offset: from + offset }
-		})
+		({ places, offset }, { from }) =>
+			done({
+				does: `The rule goes ${counted(places, 'place')} ${by < 0 ? 'up' : 'down'}, with its comment.`,
+				notes: ['What is as strong on the way may win or lose now. The frames show it.'],
+				shown: { path: chosen.file, offset: from + offset }
+			})
 	);
 
 /** Writes a comment over the selected rules. */
@@ -105,7 +106,7 @@ export const comment = (desk: Desk, chosen: Chosen, words: string): Proposed =>
 		desk,
 		chosen,
 		({ sheet, from }) => commentOver(sheet, chosen.from - from, chosen.to - from, words),
-		() => ({ does: 'A comment stands over the rules.', notes: [] })
+		() => done({ does: 'A comment stands over the rules.', notes: [] })
 	);
 
 /** Moves the selected rules, under their conditions, to the end of another file; or into a layer of their own file. */
@@ -113,37 +114,37 @@ export function carry(desk: Desk, chosen: Chosen, to: { file: string } | { layer
 	const { file } = chosen;
 	const target = 'file' in to ? to.file : file;
 	const layer = 'layer' in to ? to.layer.trim() : undefined;
-	if (desk.isGiven(target)) return { sentence: `${target} is given: nothing is written there.` };
+	if (desk.isGiven(target)) return refuse(`${target} is given: nothing is written there.`);
 	if (layer !== undefined && !/^[\p{L}_-][\p{L}\p{N}_-]*(\.[\p{L}_-][\p{L}\p{N}_-]*)*$/u.test(layer))
-		return {
-			sentence: `"${layer}" is no name of a layer: letters, digits, - and _, parts with a full stop between.`
-		};
+		return refuse(
+			`"${layer}" is no name of a layer: letters, digits, - and _, parts with a full stop between.`
+		);
 	return within(
 		desk,
 		chosen,
 		({ sheet, from }) => takeRules(sheet, chosen.from - from, chosen.to - from),
 		({ taken }) => {
 			if (taken.under.some(({ name, prelude }) => name === 'layer' && prelude.trim() === layer))
-				return { sentence: `The rule is in the layer ${layer} already.` };
+				return refuse(`The rule is in the layer ${layer} already.`);
 			const there = partAt(desk, target, target === file ? chosen.from : null);
-			if (!there)
-				return { sentence: `${target} has no sheet to write in.`, place: { path: target, offset: 0 } };
+			if (!there) return refuse(`${target} has no sheet to write in.`, { path: target, offset: 0 });
 			const put = putRules(there.sheet, { ...taken, text: readdressed(taken.text, file, target) }, layer);
-			if ('refused' in put)
-				return { sentence: put.refused, place: { path: target, offset: there.from + put.at } };
-			desk.working.change(target, shifted(put.changes, there.from));
+			if (!put.ok) return refuse(put.sentence, { path: target, offset: there.from + put.place });
+			desk.working.change(target, shifted(put.value.changes, there.from));
 			const what = counted(taken.count, 'rule');
-			return layer === undefined
-				? {
-						does: `${what} to the end of ${target}.`,
-						notes: [
-							'What is as strong in the files between may win or lose now; pages that have only one of the two files gain or lose it. The frames show it.'
-						]
-					}
-				: {
-						does: `${what} into the layer ${layer}.`,
-						notes: ['Rules outside of layers win over it, flags aside. The frames show it.']
-					};
+			return done(
+				layer === undefined
+					? {
+							does: `${what} to the end of ${target}.`,
+							notes: [
+								'What is as strong in the files between may win or lose now; pages that have only one of the two files gain or lose it. The frames show it.'
+							]
+						}
+					: {
+							does: `${what} into the layer ${layer}.`,
+							notes: ['Rules outside of layers win over it, flags aside. The frames show it.']
+						}
+			);
 		}
 	);
 }
@@ -207,16 +208,16 @@ export function nameValue(
 	beside: readonly string[]
 ): Proposed {
 	if (!isCustomName(name))
-		return { sentence: `"${name}" is no name of a custom property: it begins with two dashes, as --sea.` };
+		return refuse(`"${name}" is no name of a custom property: it begins with two dashes, as --sea.`);
 	if (desk.isGiven(file)) return locked(file);
 	const parts = partsOf(desk, [...new Set([file, ...beside])]);
 	for (const { file: where, from, sheet } of parts) {
 		const other = givenBy(sheet, name).find((one) => sliceOf(sheet.source, one.value) !== value);
 		if (other)
-			return {
-				sentence: `${name} is given already, as ${sliceOf(sheet.source, other.value)}: another name is wanted.`,
-				place: { path: where, offset: from + other.span.start }
-			};
+			return refuse(
+				`${name} is given already, as ${sliceOf(sheet.source, other.value)}: another name is wanted.`,
+				{ path: where, offset: from + other.span.start }
+			);
 	}
 	let count = 0;
 	for (const { file: where, from, sheet } of parts.toReversed()) {
@@ -225,20 +226,19 @@ export function nameValue(
 		count += changes.length;
 		desk.working.change(where, shifted(changes, from));
 	}
-	if (count === 0) return { sentence: `${value} stands in no declaration here.` };
+	if (count === 0) return refuse(`${value} stands in no declaration here.`);
 	const [home] = partsOf(desk, [file]);
-	if (!home) return { sentence: `${file} has no sheet to write in.` };
+	if (!home) return refuse(`${file} has no sheet to write in.`);
 	if (givenBy(home.sheet, name).length === 0) {
 		const written = writeInto(
 			home.sheet,
 			{ selector: ':root', condition: null, first: true },
 			{ property: name, value }
 		);
-		if ('refused' in written)
-			return { sentence: written.refused, place: { path: file, offset: home.from + written.at } };
-		desk.working.change(file, shifted(written.changes, home.from));
+		if (!written.ok) return refuse(written.sentence, { path: file, offset: home.from + written.place });
+		desk.working.change(file, shifted(written.value.changes, home.from));
 	}
-	return { does: `${value} is ${name}, in ${counted(count, 'place')}.`, notes: [] };
+	return done({ does: `${value} is ${name}, in ${counted(count, 'place')}.`, notes: [] });
 }
 
 /** Puts the value of a custom property back wherever it is asked for, and takes the property out. */
@@ -248,18 +248,12 @@ export function valueBack(desk: Desk, name: string, files: readonly string[]): P
 		givenBy(sheet, name).map((one) => ({ file, from, sheet, one }))
 	);
 	const [only, second] = given;
-	if (!only) return { sentence: `${name} is given nowhere in this site’s sheets.` };
+	if (!only) return refuse(`${name} is given nowhere in this site’s sheets.`);
 	const place = (of: typeof only) => ({ path: of.file, offset: of.from + of.one.span.start });
 	if (second)
-		return {
-			sentence: `${name} is given in ${given.length} places: it is more than one value.`,
-			place: place(second)
-		};
+		return refuse(`${name} is given in ${given.length} places: it is more than one value.`, place(second));
 	if (!isRoot(only.sheet, only.one))
-		return {
-			sentence: `${name} is given for some elements only: elsewhere it is nothing.`,
-			place: place(only)
-		};
+		return refuse(`${name} is given for some elements only: elsewhere it is nothing.`, place(only));
 	const value = sliceOf(only.sheet.source, only.one.value);
 	let count = 0;
 	for (const { file, from, sheet } of parts.toReversed()) {
@@ -276,8 +270,8 @@ export function valueBack(desk: Desk, name: string, files: readonly string[]): P
 		);
 	}
 	const note = `${only.file} is given: ${name} stays there.`;
-	return {
+	return done({
 		does: `${name} is ${value} again, in ${counted(count, 'place')}.`,
 		notes: desk.isGiven(only.file) ? [note] : []
-	};
+	});
 }

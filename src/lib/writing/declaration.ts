@@ -12,7 +12,7 @@ import { setDeclaration, takeOut, writeInto, type Wished } from '../core/css/edi
 import { fromInterval, isEverything, type Interval } from '../core/interval/index.ts';
 import type { Direction } from '../core/media/index.ts';
 import { wholeSelector } from '../core/selector/index.ts';
-import { shifted, type FilePlace } from '../core/text/index.ts';
+import { DONE, refuse, shifted, type Refusal, type Result } from '../core/text/index.ts';
 import { conditionFor, NO_CONDITION, sheetDirection } from './condition.ts';
 import { sheetPartAt, sheetParts } from './sheetParts.ts';
 import type { Working } from './working.ts';
@@ -37,12 +37,6 @@ export const withFlag = (text: string, from: Candidate | undefined): string =>
 export function wishedOf(property: string, written: string): Wished & { readonly important: boolean } {
 	const [, bare = written, flag] = /^([\s\S]*?)\s*(!\s*important)?\s*$/i.exec(written) ?? [];
 	return { property, value: bare.trim(), important: flag !== undefined };
-}
-
-/** Why something cannot be written, with the place. */
-export interface Refusal {
-	readonly sentence: string;
-	readonly place?: FilePlace;
 }
 
 /** Texts that edits are made in, and which of them are given. */
@@ -77,7 +71,7 @@ export function directionAt(desk: Desk, target: Target): Direction {
 }
 
 /** Why nothing is written into a file. */
-export const locked = (file: string): Refusal => ({ sentence: `${file} is given: it is left as it is.` });
+export const locked = (file: string): Refusal => refuse(`${file} is given: it is left as it is.`);
 
 /** The rule that begins at an offset of a sheet. */
 function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {
@@ -86,40 +80,34 @@ function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {
 }
 
 /**
- * Writes a value into a target, for an interval of widths or (null) for all; undefined where that is done, else why it
- * cannot be.
+ * Writes a value into a target, for an interval of widths or (null) for all.
  */
-export function writeValue(
-	desk: Desk,
-	target: Target,
-	interval: Interval | null,
-	wished: Wished
-): Refusal | undefined {
+export function writeValue(desk: Desk, target: Target, interval: Interval | null, wished: Wished): Result {
 	const { file } = target;
 	if (desk.isGiven(file)) return locked(file);
 	if (target.kind === 'style') {
-		if (interval) return { sentence: 'A style attribute holds at every width: it has no conditions.' };
+		if (interval) return refuse('A style attribute holds at every width: it has no conditions.');
 		const start = desk.working.now(file, target.start);
 		const css = (desk.working.text(file) ?? '').slice(start, desk.working.now(file, target.end));
 		const sheet = parseSheet(`*{${css}}`);
 		const [rule] = sheet.children;
-		if (rule?.kind !== 'rule') return { sentence: 'The style attribute cannot be read.' };
+		if (rule?.kind !== 'rule') return refuse('The style attribute cannot be read.');
 		desk.working.change(file, shifted(setDeclaration(sheet, rule, wished), start - 2));
-		return undefined;
+		return DONE;
 	}
 	const part = partAt(desk, file, target.after);
-	if (!part) return { sentence: `${file} has no sheet to write in.` };
+	if (!part) return refuse(`${file} has no sheet to write in.`);
 	const { sheet, from } = part;
 	const isConditional = interval !== null && !isEverything(fromInterval(interval));
 	const condition = isConditional ? conditionFor(sheet, interval) : null;
-	if (condition === undefined) return { sentence: NO_CONDITION };
+	if (condition === undefined) return refuse(NO_CONDITION);
 	const base =
 		target.after === null ? undefined : ruleFrom(sheet, desk.working.now(file, target.after) - from);
 	const into = { selector: target.selector, condition, ...(base ? { base } : {}) };
 	const done = writeInto(sheet, into, wished);
-	if ('refused' in done) return { sentence: done.refused, place: { path: file, offset: from + done.at } };
-	desk.working.change(file, shifted(done.changes, from));
-	return undefined;
+	if (!done.ok) return refuse(done.sentence, { path: file, offset: from + done.place });
+	desk.working.change(file, shifted(done.value.changes, from));
+	return DONE;
 }
 
 /** The declaration that begins at an offset of a file. */
@@ -136,20 +124,20 @@ function declarationFrom(
 	return undefined;
 }
 
-/** Sets a property in the rule, or style attribute, of a declaration, by its place before all changes; undefined where that is done. */
-export function setBeside(desk: Desk, { file, span, hit }: Candidate, wished: Wished): Refusal | undefined {
+/** Sets a property in the rule, or style attribute, of a declaration, by its place before all changes. */
+export function setBeside(desk: Desk, { file, span, hit }: Candidate, wished: Wished): Result {
 	if (desk.isGiven(file)) return locked(file);
 	const found = hit ? declarationFrom(desk, file, span.start) : undefined;
 	if (!hit) return writeValue(desk, { kind: 'style', file, ...span }, null, wished);
 	if (!found || found.node.parent.kind === 'sheet')
-		return { sentence: 'The rule of this declaration is not there any more.' };
+		return refuse('The rule of this declaration is not there any more.');
 	const { sheet, from } = found.part;
 	desk.working.change(file, shifted(setDeclaration(sheet, found.node.parent, wished), from));
-	return undefined;
+	return DONE;
 }
 
-/** Takes declarations of sheets and style attributes out, by their places before all changes; undefined where that is done. */
-export function takeOutAll(desk: Desk, places: readonly Candidate[]): Refusal | undefined {
+/** Takes declarations of sheets and style attributes out, by their places before all changes. */
+export function takeOutAll(desk: Desk, places: readonly Candidate[]): Result {
 	const given = places.find(({ file }) => desk.isGiven(file));
 	if (given) return locked(given.file);
 	for (const { file, span, hit, written } of places) {
@@ -162,13 +150,13 @@ export function takeOutAll(desk: Desk, places: readonly Candidate[]): Refusal | 
 		const found = declarationFrom(desk, file, span.start);
 		// What is seen may be a moment behind the text: nothing else is taken out for it.
 		if (!found || sliceOf(found.part.sheet.source, found.node.value) !== written)
-			return {
-				sentence: 'This declaration cannot be taken out as it stands now.',
-				place: { path: file, offset: span.start }
-			};
+			return refuse('This declaration cannot be taken out as it stands now.', {
+				path: file,
+				offset: span.start
+			});
 		desk.working.change(file, shifted(takeOut(found.part.sheet, found.node), found.part.from));
 	}
-	return undefined;
+	return DONE;
 }
 
 /** The rule that a candidate of a sheet stands in, by its selector and place; undefined for attributes. */

@@ -1,12 +1,10 @@
-import type { FilePlace } from '../core/text/index.ts';
-import type { Refusal } from './declaration.ts';
+import type { FilePlace, Result } from '../core/text/index.ts';
 
-/** What was made of a wish: a sentence on what it does, and what else is to be known; or why it cannot be. */
-export type Proposed =
-	| {
-			readonly does: string;
-			readonly notes: readonly string[];
-			/** What is to be shown once it is made: by its place then. */
-			readonly shown?: FilePlace;
-	  }
-	| Refusal;
+/** What a wish comes to, or why it cannot be. */
+export type Proposed = Result<{
+	/** A sentence on what it does, and what else is to be known. */
+	readonly does: string;
+	readonly notes: readonly string[];
+	/** What is to be shown once it is made: by its place then. */
+	readonly shown?: FilePlace;
+}>;

@@ -8,7 +8,7 @@ import {
 	solve
 } from '../core/media/index.ts';
 import { queryPlaces, type QueryPlace, type Sources } from '../core/site/index.ts';
-import { applyChanges, shifted, type Change } from '../core/text/index.ts';
+import { applyChanges, done, shifted, type Change } from '../core/text/index.ts';
 import { EM, PLAIN } from '../core/vantage/index.ts';
 import type { Desk } from './declaration.ts';
 import type { Proposed } from './proposed.ts';
@@ -59,10 +59,10 @@ export function closing(desk: Desk, texts: Texts, sources: Sources, from: Ration
 		return closeHalves([text], from, to, EM, style)[0] ?? [];
 	});
 	const count = writeQueries(desk, places, changes);
-	return {
+	return done({
 		does: `${printRational(from) === printRational(to) ? `One half holds at ${printRational(to)}` : `Nothing is left between ${printRational(from)} and ${printRational(to)}`}: ${inPlaces(count)}.`,
 		notes: []
-	};
+	});
 }
 
 /** Brings breakpoints together at one width, in all files of ours. */
@@ -87,10 +87,10 @@ export function gathering(
 	}).length;
 	const count = writeQueries(desk, places, changes);
 	const note = `${never === 1 ? '1 condition holds' : `${never} conditions hold`} at no width then: what was between the two.`;
-	return {
+	return done({
 		does: `What changes at ${froms.map(printRational).join(', ')} changes at ${printRational(to)}: ${inPlaces(count)}.`,
 		notes: never > 0 ? [note] : []
-	};
+	});
 }
 
 /** Names a breakpoint, in a comment wherever a sheet of ours has it; an empty name takes it away. */
@@ -104,5 +104,5 @@ export function naming(desk: Desk, texts: Texts, sources: Sources, at: Rational,
 	);
 	const count = writeQueries(desk, places, changes);
 	const does = name.trim() === '' ? 'has no name' : `is called ${name.trim()}`;
-	return { does: `${printRational(at)} ${does}: ${inPlaces(count)}.`, notes: [] };
+	return done({ does: `${printRational(at)} ${does}: ${inPlaces(count)}.`, notes: [] });
 }

@@ -10,8 +10,8 @@ import {
 import { commentOver, setDeclaration, spreadRule, takeOut, writeInto } from '../core/css/edit/index.ts';
 import { wholeSelector } from '../core/selector/index.ts';
 import type { Declared } from '../core/scale/index.ts';
-import type { Change } from '../core/text/index.ts';
-import type { Desk, Refusal } from './declaration.ts';
+import { DONE, refuse, type Change, type Result } from '../core/text/index.ts';
+import type { Desk } from './declaration.ts';
 
 /** How a comment of ours about sizes begins: a newer one takes its place. */
 export const JUDGED = 'Judged at';
@@ -54,11 +54,10 @@ function ruleAround(declaration: Declaration): Rule | undefined {
 /**
  * Writes declarations that hold at every width: where one stands already, in a rule of just that selector, its value is
  * replaced there, and what the same selector says under conditions is taken out; what is nowhere goes into the home sheet.
- * Undefined where that is done, else why it cannot be, with the place.
  */
-export function writeSizes(into: SizesInto, wished: readonly Declared[], comment = ''): Refusal | undefined {
+export function writeSizes(into: SizesInto, wished: readonly Declared[], comment = ''): Result {
 	const { desk, home } = into;
-	if (desk.isGiven(home)) return { sentence: `${home} is given: it is left as it is. Choose another sheet.` };
+	if (desk.isGiven(home)) return refuse(`${home} is given: it is left as it is. Choose another sheet.`);
 	const files = into.files.filter((file) => !desk.isGiven(file));
 	// One parse a sheet for all that stands there already.
 	const missing: Declared[] = [];
@@ -91,7 +90,7 @@ export function writeSizes(into: SizesInto, wished: readonly Declared[], comment
 	for (const [file, { changes }] of placed) desk.working.change(file, merged(changes));
 	for (const one of missing) {
 		const text = desk.working.text(home);
-		if (text === undefined) return { sentence: `${home} has no sheet to write in.` };
+		if (text === undefined) return refuse(`${home} has no sheet to write in.`);
 		const sheet = parseSheet(text);
 		const value = one.fallback === '' ? one.value : `${one.fallback};\n\t${one.property}: ${one.value}`;
 		const done = writeInto(
@@ -99,8 +98,8 @@ export function writeSizes(into: SizesInto, wished: readonly Declared[], comment
 			{ selector: one.selector, condition: null, first: one.selector === ':root' },
 			{ property: one.property, value }
 		);
-		if ('refused' in done) return { sentence: done.refused, place: { path: home, offset: done.at } };
-		desk.working.change(home, done.changes);
+		if (!done.ok) return refuse(done.sentence, { path: home, offset: done.place });
+		desk.working.change(home, done.value.changes);
 	}
 	const [first] = missing;
 	if (first) {
@@ -110,7 +109,7 @@ export function writeSizes(into: SizesInto, wished: readonly Declared[], comment
 		if (rule) desk.working.change(home, spreadRule(sheet, rule));
 	}
 	if (comment !== '') return commented(into, wished, comment);
-	return undefined;
+	return DONE;
 }
 
 const lineIndent = (source: string, offset: number): string =>
@@ -132,11 +131,7 @@ function merged(changes: readonly Change[]): Change[] {
 const EARLIER = new RegExp(`/\\* ${JUDGED}[^*]*\\*/\\s*$`);
 
 /** Puts a comment over the rule of the first of some declarations, in place of an earlier one of ours. */
-function commented(
-	{ desk, files }: SizesInto,
-	wished: readonly Declared[],
-	comment: string
-): Refusal | undefined {
+function commented({ desk, files }: SizesInto, wished: readonly Declared[], comment: string): Result {
 	const [first] = wished;
 	for (const file of files) {
 		const sheet = parseSheet(desk.working.text(file) ?? '');
@@ -148,12 +143,12 @@ function commented(
 			const start = rule.span.start - earlier.length;
 			const text = `/* ${comment} */`;
 			desk.working.change(file, [{ start, end: start + earlier.trimEnd().length, text }]);
-			return undefined;
+			return DONE;
 		}
 		const done = commentOver(sheet, rule.span.start, rule.span.end, comment);
-		if ('refused' in done) return { sentence: done.refused, place: { path: file, offset: done.at } };
-		desk.working.change(file, done.changes);
-		return undefined;
+		if (!done.ok) return refuse(done.sentence, { path: file, offset: done.place });
+		desk.working.change(file, done.value.changes);
+		return DONE;
 	}
-	return undefined;
+	return DONE;
 }

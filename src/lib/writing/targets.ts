@@ -1,8 +1,9 @@
+import { done, refuse, type Result } from '../core/text/index.ts';
 import type { Candidate, Case, Outcome } from '../core/cascade/index.ts';
 import { candidatesFor, compareSpecificity, type Specificity } from '../core/selector/index.ts';
 import { elementAt, type ElementPath } from '../core/html/index.ts';
 import type { InquiredPage } from '../inquiry/page.ts';
-import { ruleOf, type Desk, type Refusal, type Target } from './declaration.ts';
+import { ruleOf, type Desk, type Target } from './declaration.ts';
 
 /** A place that a value can be written to, with what is known of it. */
 export interface Choice {
@@ -98,10 +99,10 @@ export function choicesFor(
 	{ page, paths, file }: For,
 	cases: readonly Case[],
 	outcome: Outcome | undefined
-): Choice[] | Refusal {
+): Result<Choice[]> {
 	const [of, ...others] = cases;
 	const [path] = paths;
-	if (!of || !path) return { sentence: 'Nothing is selected.' };
+	if (!of || !path) return refuse('Nothing is selected.');
 	const own = ownFiles(page, desk);
 	const home = own.includes(file) ? file : own.at(-1);
 	const from = outcome?.kind === 'own' ? outcome.own.winner : undefined;
@@ -113,8 +114,8 @@ export function choicesFor(
 			shared.every((keys) => keys.has(keyOf(choice)))
 		);
 		return common.length > 0
-			? unique(common)
-			: { sentence: 'No rule of ours hits all that is selected: Reach can give them a class.' };
+			? done(unique(common))
+			: refuse('No rule of ours hits all that is selected: Reach can give them a class.');
 	}
 	// What is given can be overridden by the same selector, in a file of ours.
 	const again: Choice[] =
@@ -134,8 +135,8 @@ export function choicesFor(
 		...(home === undefined ? [] : newRules(page, path, home))
 	];
 	return all.length > 0
-		? unique(all)
-		: { sentence: 'Every sheet of this page is given: there is none of ours to write in.' };
+		? done(unique(all))
+		: refuse('Every sheet of this page is given: there is none of ours to write in.');
 }
 
 function unique(all: readonly Choice[]): Choice[] {

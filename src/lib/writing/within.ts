@@ -1,4 +1,4 @@
-import { shifted, type Change } from '../core/text/index.ts';
+import { refuse, shifted, type Change, type Result } from '../core/text/index.ts';
 import type { Proposed } from './proposed.ts';
 import { locked, partAt, type Desk, type Part } from './declaration.ts';
 
@@ -13,15 +13,14 @@ export interface Chosen {
 export function within<Made extends { readonly changes: readonly Change[] }>(
 	desk: Desk,
 	{ file, from }: Chosen,
-	make: (part: Part) => Made | { readonly refused: string; readonly at: number },
+	make: (part: Part) => Result<Made, number>,
 	told: (made: Made, part: Part) => Proposed
 ): Proposed {
 	if (desk.isGiven(file)) return locked(file);
 	const part = partAt(desk, file, from);
-	if (!part) return { sentence: 'The caret is in no sheet.' };
+	if (!part) return refuse('The caret is in no sheet.');
 	const made = make(part);
-	if ('refused' in made)
-		return { sentence: made.refused, place: { path: file, offset: part.from + made.at } };
-	desk.working.change(file, shifted(made.changes, part.from));
-	return told(made, part);
+	if (!made.ok) return refuse(made.sentence, { path: file, offset: part.from + made.place });
+	desk.working.change(file, shifted(made.value.changes, part.from));
+	return told(made.value, part);
 }

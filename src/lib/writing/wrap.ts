@@ -1,3 +1,4 @@
+import { done, refuse } from '../core/text/index.ts';
 import { handOf, unwrapRules, wrapRules } from '../core/css/edit/index.ts';
 import { printInterval, type Interval } from '../core/interval/index.ts';
 import { conditionFor, NO_CONDITION } from './condition.ts';
@@ -16,16 +17,16 @@ export const wrap = (desk: Desk, chosen: Chosen, interval: Interval, join: boole
 		({ sheet, from }) => {
 			const at = chosen.from - from;
 			const condition = conditionFor(sheet, interval);
-			if (!condition) return { refused: NO_CONDITION, at };
+			if (!condition) return refuse(NO_CONDITION, at);
 			const changes = wrapRules(sheet, at, chosen.to - from, {
 				condition: condition.text,
 				indent: handOf(sheet).indent,
 				join,
 				same: condition.same
 			});
-			return changes.length > 0 ? { changes } : { refused: 'The selection touches no rule of a sheet.', at };
+			return changes.length > 0 ? done({ changes }) : refuse('The selection touches no rule of a sheet.', at);
 		},
-		() => ({ does: `The selected rules hold ${printInterval(interval)} alone.`, notes: [] })
+		() => done({ does: `The selected rules hold ${printInterval(interval)} alone.`, notes: [] })
 	);
 
 /** Takes the innermost `@media` around a place of a file away from what stands in it. */
@@ -36,7 +37,7 @@ export const unwrap = (desk: Desk, chosen: Chosen): Proposed =>
 		({ sheet, from }) => {
 			const at = chosen.to - from;
 			const changes = unwrapRules(sheet, at, handOf(sheet).indent);
-			return changes.length > 0 ? { changes } : { refused: 'The caret is in no @media.', at };
+			return changes.length > 0 ? done({ changes }) : refuse('The caret is in no @media.', at);
 		},
-		() => ({ does: 'What stands in the condition holds without it.', notes: [] })
+		() => done({ does: 'What stands in the condition holds without it.', notes: [] })
 	);

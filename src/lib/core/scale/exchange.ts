@@ -1,4 +1,4 @@
-import { messageOf } from '../text/index.ts';
+import { done, messageOf, refuse, type Result } from '../text/index.ts';
 import { misfit } from '../json/index.ts';
 import { curveOfText, lineOver, line, over, valueOn, jointsOf } from '../length/index.ts';
 import { rational, rationalFromNumber, toNumber } from '../interval/index.ts';
@@ -7,16 +7,14 @@ import type { Sized } from './recognise.ts';
 import { nameBy, namedSteps, scaleSchema, type Scale } from './scale.ts';
 
 /** What a file of sizes says: a whole scale, or sizes at two widths. */
-export type ReadSizes =
+export type ReadSizes = Result<
 	| { readonly kind: 'scale'; readonly scale: Scale }
 	| {
 			readonly kind: 'sizes';
 			readonly sizes: readonly Sized[];
 			readonly widths: { readonly narrow: number; readonly wide: number } | null;
 	  }
-	| { readonly kind: 'problem'; readonly sentence: string };
-
-const problem = (sentence: string): ReadSizes => ({ kind: 'problem', sentence });
+>;
 
 /** Where our own fields stand in a file of design tokens. */
 const OWN = 'vantaggio.scale';
@@ -103,17 +101,17 @@ function fromTokens(text: string, root: number): ReadSizes {
 	try {
 		tree = JSON.parse(text);
 	} catch (error) {
-		return problem(`This is no JSON: ${messageOf(error)}.`);
+		return refuse(`This is no JSON: ${messageOf(error)}.`);
 	}
 	const own = (tree as { $extensions?: Record<string, unknown> } | null)?.$extensions?.[OWN];
 	if (own !== undefined) {
 		const read = scaleSchema.safeParse(own);
-		if (read.success) return { kind: 'scale', scale: read.data };
+		if (read.success) return done({ kind: 'scale', scale: read.data });
 		const [issue] = read.error.issues;
-		return problem(`${OWN}, ${issue?.path.join('.') ?? ''}: ${issue ? misfit(issue, own) : 'is no scale'}.`);
+		return refuse(`${OWN}, ${issue?.path.join('.') ?? ''}: ${issue ? misfit(issue, own) : 'is no scale'}.`);
 	}
 	const all = tokensIn(tree, root);
-	if (all.length === 0) return problem('No token in this file is a dimension in px or rem.');
+	if (all.length === 0) return refuse('No token in this file is a dimension in px or rem.');
 	const at = (end: string): Map<string, number> =>
 		new Map(all.flatMap(([path, px]) => (path[0] === end ? [[path.slice(1).join('-'), px]] : [])));
 	const [narrow, wide] = [at('narrow'), at('wide')];
@@ -123,7 +121,7 @@ function fromTokens(text: string, root: number): ReadSizes {
 	});
 	const sizes =
 		both.length > 0 ? both : all.map(([path, px]) => ({ name: path.join('-'), narrow: px, wide: px }));
-	return { kind: 'sizes', sizes, widths: null };
+	return done({ kind: 'sizes', sizes, widths: null });
 }
 
 /** Over which widths custom properties are read, CSS px. */
@@ -136,7 +134,7 @@ function fromProperties(text: string, root: number): ReadSizes {
 		const read = curveOfText(value, { over: READ_OVER, em: size, rem: size, heights });
 		return read.kind === 'curve' ? [{ name, curve: read.curve }] : [];
 	});
-	if (found.length === 0) return problem('No custom property in this file is a length.');
+	if (found.length === 0) return refuse('No custom property in this file is a length.');
 	// Digits that were saved move the knees of what grows least the most.
 	const knees = found
 		.map(({ curve }) => ({
@@ -149,7 +147,7 @@ function fromProperties(text: string, root: number): ReadSizes {
 	const widths = first < last ? { narrow: Math.round(first), wide: Math.round(last) } : null;
 	const at = (curve: (typeof found)[number]['curve'], width: number): number =>
 		toNumber(valueOn(curve, rationalFromNumber(width)) ?? rational(0));
-	return {
+	return done({
 		kind: 'sizes',
 		widths,
 		sizes: found.map(({ name, curve }) => ({
@@ -157,7 +155,7 @@ function fromProperties(text: string, root: number): ReadSizes {
 			narrow: at(curve, widths?.narrow ?? 360),
 			wide: at(curve, widths?.wide ?? 1280)
 		}))
-	};
+	});
 }
 
 function fromTable(text: string): ReadSizes {
@@ -170,7 +168,7 @@ function fromTable(text: string): ReadSizes {
 				.map(([, cell = '']) => cell.replace(/^"|"$/g, '').replaceAll('""', '"').trim())
 		);
 	const [head, ...lines] = rows;
-	if (!head || head.length < 3) return problem('A table of sizes has a name and two sizes a line.');
+	if (!head || head.length < 3) return refuse('A table of sizes has a name and two sizes a line.');
 	const [, narrow, wide] = [head, ...head.slice(-2)].map((cell) =>
 		Number(String(cell).replace(/\s*px$/, ''))
 	);
@@ -178,17 +176,17 @@ function fromTable(text: string): ReadSizes {
 	for (const [i, cells] of lines.entries()) {
 		const [a, b] = cells.slice(-2).map(Number);
 		if (!a || !b || a <= 0 || b <= 0)
-			return problem(`Line ${i + 2} has no two sizes above 0: “${cells.join(', ')}”.`);
+			return refuse(`Line ${i + 2} has no two sizes above 0: “${cells.join(', ')}”.`);
 		sizes.push({ name: cells[0] ?? '', narrow: a, wide: b });
 	}
-	if (sizes.length === 0) return problem('This table has no line with sizes.');
-	return { kind: 'sizes', sizes, widths: narrow && wide && narrow < wide ? { narrow, wide } : null };
+	if (sizes.length === 0) return refuse('This table has no line with sizes.');
+	return done({ kind: 'sizes', sizes, widths: narrow && wide && narrow < wide ? { narrow, wide } : null });
 }
 
 /** Reads sizes from a file: design tokens, custom properties or comma-separated values, told apart by what they are. */
 export function readSizes(text: string, root: number): ReadSizes {
 	const trimmed = text.trim();
-	if (trimmed === '') return problem('This file is empty.');
+	if (trimmed === '') return refuse('This file is empty.');
 	if (trimmed.startsWith('{') && !/^\{\s*--/.test(trimmed)) return fromTokens(trimmed, root);
 	if (/--[-\w]+\s*:/.test(trimmed)) return fromProperties(trimmed, root);
 	return fromTable(trimmed);

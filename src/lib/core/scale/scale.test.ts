@@ -1,3 +1,4 @@
+import { done } from '../text/index.ts';
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { rational, rationalFromNumber, toNumber } from '../interval/index.ts';
@@ -180,11 +181,12 @@ it('turns steps at breakpoints into one line, and says how far each band departs
 
 it('goes out and comes back as tokens, custom properties and a table', () => {
 	const scale = withOwn(NEW_SCALE, 3, 'narrow', 30);
-	expect(readSizes(toTokens(scale), 16)).toEqual({ kind: 'scale', scale });
+	expect(readSizes(toTokens(scale), 16)).toEqual(done({ kind: 'scale', scale }));
 	const sizes = stepsOf(scale).map(({ narrow, wide }) => [narrow, wide]);
 	for (const text of [toTable(scale), toProperties(scale, 16)]) {
-		const read = readSizes(text, 16);
-		if (read.kind !== 'sizes') throw new Error(JSON.stringify(read));
+		const of = readSizes(text, 16);
+		if (!of.ok || of.value.kind !== 'sizes') throw new Error(JSON.stringify(of));
+		const read = of.value;
 		expect(read.widths).toEqual({ narrow: 360, wide: 1280 });
 		read.sizes.forEach((one, i) => {
 			expect(Math.abs(one.narrow - (sizes[i]?.[0] ?? 0))).toBeLessThan(0.011);
@@ -194,7 +196,9 @@ it('goes out and comes back as tokens, custom properties and a table', () => {
 	const foreign = JSON.stringify({
 		size: { $type: 'dimension', big: { $value: { value: 2, unit: 'rem' } } }
 	});
-	expect(readSizes(foreign, 16)).toMatchObject({ sizes: [{ name: 'size-big', narrow: 32, wide: 32 }] });
+	expect(readSizes(foreign, 16)).toMatchObject({
+		value: { sizes: [{ name: 'size-big', narrow: 32, wide: 32 }] }
+	});
 	expect(stepText(scale, { narrow: 16, wide: 18 }, 16)).toContain('clamp(1rem');
 });
 
@@ -210,7 +214,7 @@ it.each([
 	]
 ])('says what is wrong with the file %s', (text, sentence) => {
 	const read = readSizes(text, 16);
-	expect(read.kind === 'problem' && read.sentence).toContain(sentence);
+	expect(!read.ok && read.sentence).toContain(sentence);
 });
 
 it('makes a scale of sizes that come in, with what is off it, and keeps what elements steps have', () => {

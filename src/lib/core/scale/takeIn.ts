@@ -43,14 +43,15 @@ const bodyOf = (sizes: readonly Sized[]): Sized | undefined =>
  * their own; names keep the selectors that their steps have.
  */
 export function takeIn(read: ReadSizes, scale: Scale): TakenIn {
-	if (read.kind === 'problem') return { scale: null, sentence: `${read.sentence} Nothing was taken in.` };
-	if (read.kind === 'scale') {
-		const [problem] = scaleProblems(read.scale);
+	if (!read.ok) return { scale: null, sentence: `${read.sentence} Nothing was taken in.` };
+	const of = read.value;
+	if (of.kind === 'scale') {
+		const [problem] = scaleProblems(of.scale);
 		return problem
 			? { scale: null, sentence: problem.sentence }
-			: { scale: read.scale, sentence: 'Taken in, with its ends and names.' };
+			: { scale: of.scale, sentence: 'Taken in, with its ends and names.' };
 	}
-	const { sizes, widths } = read;
+	const { sizes, widths } = of;
 	const body = bodyOf(sizes);
 	const one = body && recognise(sizes, body);
 	const found = one && { ...one, ...(widths ? { ends: widths } : {}) };

@@ -3,10 +3,12 @@ import { expressionOf, matchesIn, replacementOf, type Search } from './index.ts'
 
 const replaced = (text: string, search: Search, by: string): string => {
 	const expression = expressionOf(search);
-	if (typeof expression === 'string') return expression;
-	return matchesIn(text, expression).reduceRight(
+	if (!expression.ok) return expression.sentence;
+	return matchesIn(text, expression.value).reduceRight(
 		(all, match) =>
-			all.slice(0, match.start) + replacementOf(text, match, expression, search, by) + all.slice(match.end),
+			all.slice(0, match.start) +
+			replacementOf(text, match, expression.value, search, by) +
+			all.slice(match.end),
 		text
 	);
 };

@@ -1,3 +1,6 @@
+import { messageOf } from './message.ts';
+import { done, refuse, type Result } from './result.ts';
+
 /** What is looked for in texts. */
 export interface Search {
 	readonly words: string;
@@ -11,13 +14,14 @@ export interface Match {
 	readonly end: number;
 }
 
-/** The expression of a search; a sentence where it cannot be read. */
-export function expressionOf({ words, matchCase, pattern }: Search): RegExp | string {
+/** The expression of a search; refused where it cannot be read. */
+export function expressionOf({ words, matchCase, pattern }: Search): Result<RegExp> {
 	const source = pattern ? words : words.replace(/[\\^$.*+?()[\]{}|/-]/g, '\\$&');
 	try {
-		return new RegExp(source, `gmu${matchCase ? '' : 'i'}`);
+		return done(new RegExp(source, `gmu${matchCase ? '' : 'i'}`));
 	} catch (error) {
-		return `This is no regular expression: ${error instanceof Error ? error.message.replace(/^.*: /, '') : String(error)}.`;
+		const why = messageOf(error).replace(/^.*: /, '');
+		return refuse(`This is no regular expression: ${why}.`);
 	}
 }
 

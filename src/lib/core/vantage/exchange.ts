@@ -1,4 +1,4 @@
-import { messageOf } from '../text/index.ts';
+import { done, messageOf, refuse, type Result } from '../text/index.ts';
 import * as z from 'zod/mini';
 import { misfit, valueAt } from '../json/index.ts';
 import { vantageSchema, type Vantage } from './vantage.ts';
@@ -15,27 +15,19 @@ export const vantagesFileSchema = z.strictObject({
 export const writeVantages = (vantages: readonly Vantage[]): string =>
 	`${JSON.stringify({ format: FORMAT, vantages }, null, '\t')}\n`;
 
-export type ReadVantages =
-	| { readonly kind: 'vantages'; readonly vantages: readonly Vantage[] }
-	| { readonly kind: 'problem'; readonly sentence: string };
-
-const problem = (sentence: string): ReadVantages => ({ kind: 'problem', sentence });
-
 /** Reads a file of vantages. What does not fit is a sentence that names the vantage, the field and what fits. */
-export function readVantages(text: string): ReadVantages {
+export function readVantages(text: string): Result<readonly Vantage[]> {
 	let value: unknown;
 	try {
 		value = JSON.parse(text);
 	} catch (error) {
-		return problem(`This is no JSON: ${messageOf(error)}.`);
+		return refuse(`This is no JSON: ${messageOf(error)}.`);
 	}
 	const read = vantagesFileSchema.safeParse(value);
-	if (!read.success) return problem(sentenceOf(read.error.issues[0], value));
+	if (!read.success) return refuse(sentenceOf(read.error.issues[0], value));
 	const { vantages } = read.data;
 	const twice = nameTwice(vantages.map(({ name }) => name));
-	return twice === undefined
-		? { kind: 'vantages', vantages }
-		: problem(`Two vantages are called “${twice}”.`);
+	return twice === undefined ? done(vantages) : refuse(`Two vantages are called “${twice}”.`);
 }
 
 /** Checks the fields of one vantage: a sentence for each that does not fit, by the field's name. */

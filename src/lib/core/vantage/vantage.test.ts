@@ -18,18 +18,18 @@ import {
 const file = (...vantages: unknown[]): string => JSON.stringify({ format: 'vantaggio-vantages-1', vantages });
 const of = (text: string): string => {
 	const read = readVantages(text);
-	return read.kind === 'problem' ? read.sentence : read.vantages.map(({ name }) => name).join();
+	return !read.ok ? read.sentence : read.value.map(({ name }) => name).join();
 };
 
 describe('vantages as a file', () => {
 	it('come back as they went', () => {
-		expect(readVantages(writeVantages(SHIPPED))).toEqual({ kind: 'vantages', vantages: SHIPPED });
+		expect(readVantages(writeVantages(SHIPPED))).toMatchObject({ ok: true, value: SHIPPED });
 	});
 
 	it('may leave out what a plain window has', () => {
-		expect(readVantages(file({ name: 'A', width: 500, height: 400 }))).toEqual({
-			kind: 'vantages',
-			vantages: [{ ...PLAIN, name: 'A', width: 500, height: 400 }]
+		expect(readVantages(file({ name: 'A', width: 500, height: 400 }))).toMatchObject({
+			ok: true,
+			value: [{ ...PLAIN, name: 'A', width: 500, height: 400 }]
 		});
 	});
 

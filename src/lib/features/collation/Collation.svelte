@@ -9,7 +9,7 @@
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import type { FilePlace } from '$lib/core/text/index.ts';
+	import { chain, done, type FilePlace } from '$lib/core/text/index.ts';
 	import type { Hits } from '$lib/session/reach.ts';
 	import CollationCell from './CollationCell.svelte';
 	import CollationColumns from './CollationColumns.svelte';
@@ -70,8 +70,8 @@
 		const relying = /margin|gap/.test(name) ? await relyingOn({ page, spaces }, path, name) : [];
 		if (relying.length === 0) return hand.takeOut([cell]);
 		hand.drop();
-		proposal.propose(
-			(desk) => withoutCells(desk, [cell]) ?? { does: `${name}: ${cell.text} goes.`, notes: relying }
+		proposal.propose((desk) =>
+			chain(withoutCells(desk, [cell]), () => done({ does: `${name}: ${cell.text} goes.`, notes: relying }))
 		);
 	}
 

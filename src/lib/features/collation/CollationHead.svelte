@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { chain, done } from '$lib/core/text/index.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Collating, ShownColumn } from './collating.svelte.ts';
 	import { copyColumn, giveLook } from './copying.ts';
@@ -43,8 +44,10 @@
 	/** Proposes to take out what says what is so anyway. */
 	function tidy(): void {
 		hand.drop();
-		proposal.propose(
-			(desk) => withoutCells(desk, needless) ?? { does: `${needless.length} needless: out.`, notes: [] }
+		proposal.propose((desk) =>
+			chain(withoutCells(desk, needless), () =>
+				done({ does: `${needless.length} needless: out.`, notes: [] })
+			)
 		);
 	}
 	/** Proposes to copy a column into another. */

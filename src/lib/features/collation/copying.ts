@@ -1,3 +1,4 @@
+import { chain, done, refusalOf, refuse } from '$lib/core/text/index.ts';
 import { isPlace, type Row } from '$lib/core/collation/index.ts';
 import { ZERO, type Interval } from '$lib/core/interval/index.ts';
 import type { Collating, Looked, ShownColumn } from './collating.svelte.ts';
@@ -24,7 +25,7 @@ export function copyColumn(
 ): Proposed {
 	const { settled } = collating;
 	const of = settled?.lineage.at(to.width)[0];
-	if (!settled || !of) return { sentence: 'There is nothing to copy.' };
+	if (!settled || !of) return refuse('There is nothing to copy.');
 	const [copied, left]: [string[], string[]] = [[], []];
 	for (const row of settled.rows) {
 		const [source, target] = [collating.cell(row, from), collating.cell(row, to)];
@@ -34,17 +35,16 @@ export function copyColumn(
 			continue;
 		}
 		const choices = choicesFor(desk, { ...looked, paths: looked.paths.slice(0, 1) }, [of], target.outcome);
-		const [choice] = 'sentence' in choices ? [] : choices;
-		const refusal = choice
-			? writeValue(desk, choice.target, to.interval, wishedOf(row.name, withFlag(source.text, source.from)))
-			: undefined;
-		if (!choice || refusal) left.push(row.name);
-		else copied.push(row.name);
+		const wished = wishedOf(row.name, withFlag(source.text, source.from));
+		const written = chain(choices, ([choice]) =>
+			choice ? writeValue(desk, choice.target, to.interval, wished) : refuse('There is no rule for it.')
+		);
+		(written.ok ? copied : left).push(row.name);
 	}
-	return {
+	return done({
 		does: `${from.letter} is copied into ${to.letter}: ${copied.length === 1 ? '1 property' : `${copied.length} properties`}`,
 		notes: named(`Left as they are, since ${from.letter} does not say them itself`, left)
-	};
+	});
 }
 
 /** A stretch of columns in which a row says one thing. */
@@ -76,7 +76,7 @@ function writeRow(desk: Desk, choice: Choice, name: string, stretches: readonly 
 			direction === 'up'
 				? { ...interval, hi: null, hiClosed: false }
 				: { ...interval, lo: ZERO, loClosed: false };
-		return writeValue(desk, choice.target, i === 0 ? null : open, wishedOf(name, text)) === undefined;
+		return writeValue(desk, choice.target, i === 0 ? null : open, wishedOf(name, text)).ok;
 	});
 }
 
@@ -100,13 +100,13 @@ function copyLook(
 	}
 	const { target } = choice;
 	const where = target.kind === 'rule' ? target.selector : 'the style attribute';
-	return {
+	return done({
 		does: `${copied.length === 1 ? '1 property' : `${copied.length} properties`} into ${where}`,
 		notes: [
 			...named('Its place was left out', place),
 			...named('Not the same in every band, so left out', left)
 		]
-	};
+	});
 }
 
 /** Proposes to give the second of what is selected the look of the first, by a rule that does not hit the first. */
@@ -121,11 +121,9 @@ export async function giveLook(
 	const of = second?.lineage.at(second.widths[0] ?? 1)[0];
 	if (!looked || !settled || !second || !from || !to || !of) return;
 	const choices = choicesFor(deskOf(site), { ...looked, paths: [to] }, [of], undefined);
-	if ('sentence' in choices) {
-		hand.refusal = choices;
-		return;
-	}
-	const rules = choices.flatMap((choice) =>
+	hand.refusal = refusalOf(choices);
+	if (!choices.ok) return;
+	const rules = choices.value.flatMap((choice) =>
 		choice.target.kind === 'rule' ? [{ choice, selector: choice.target.selector }] : []
 	);
 	const selectors = rules.map(({ selector }) => selector);
@@ -133,7 +131,5 @@ export async function giveLook(
 	const choice = rules.find((_, i) => !hit[i])?.choice;
 	if (choice) proposal.propose((desk) => copyLook(desk, choice, all, settled, second));
 	else
-		hand.refusal = {
-			sentence: 'No steady selector hits the second and not the first: give it a class (Reach).'
-		};
+		hand.refusal = refuse('No steady selector hits the second and not the first: give it a class (Reach).');
 }

@@ -9,7 +9,8 @@ import {
 	type IntervalSet
 } from '$lib/core/interval/index.ts';
 import type { Column } from '$lib/inquiry/collation.ts';
-import { takeOutAll, type Desk, type Refusal } from '$lib/writing/declaration.ts';
+import type { Result } from '$lib/core/text/index.ts';
+import { takeOutAll, type Desk } from '$lib/writing/declaration.ts';
 import type { Choice } from '$lib/writing/targets.ts';
 import type { ShownColumn } from './collating.svelte.ts';
 
@@ -40,8 +41,8 @@ export const once = (all: readonly Candidate[]): Candidate[] =>
 		(one, i) => all.findIndex(({ file, span }) => file === one.file && span.start === one.span.start) === i
 	);
 
-/** Takes the declarations of cells out; undefined where that is done, else why it cannot be. */
-export const withoutCells = (desk: Desk, cells: readonly Cell[]): Refusal | undefined =>
+/** Takes the declarations of cells out. */
+export const withoutCells = (desk: Desk, cells: readonly Cell[]): Result =>
 	takeOutAll(desk, once(cells.flatMap(({ outcome }) => outcome.own.winner ?? [])));
 
 /** The widths of an extent from a column; null where it has no condition. */

@@ -12,7 +12,7 @@ import {
 	union,
 	type IntervalSet
 } from '$lib/core/interval/index.ts';
-import type { Edit } from '$lib/core/text/index.ts';
+import { chain, refusalOf, type Edit, type Refusal } from '$lib/core/text/index.ts';
 import { carriage } from '$lib/session/carriage.svelte.ts';
 import type { Collating, ShownColumn } from './collating.svelte.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
@@ -28,8 +28,7 @@ import {
 	wishedOf,
 	withFlag,
 	writeValue,
-	type Desk,
-	type Refusal
+	type Desk
 } from '$lib/writing/declaration.ts';
 import { intervalOf, once, widthsOf, withoutCells, type Extent, type Held } from './extent.ts';
 
@@ -74,10 +73,8 @@ export class Hand {
 			({ lineage }) => lineage.at(column.width)[0] ?? []
 		);
 		const choices = choicesFor(desk, looked, cases, cell.outcome);
-		if ('sentence' in choices) {
-			this.refusal = choices;
-			return;
-		}
+		this.refusal = refusalOf(choices);
+		if (!choices.ok) return;
 		this.#collating.held = true;
 		this.#collating.kept = column;
 		this.held = {
@@ -87,10 +84,10 @@ export class Hand {
 			property: row.name,
 			sides: sidesOf(row.name),
 			value: withFlag(cell.text, cell.from),
-			choices,
+			choices: choices.value,
 			into: 0,
 			at: carriage.width,
-			extent: this.#extentOf(cell.outcome, column, choices[0], desk)
+			extent: this.#extentOf(cell.outcome, column, choices.value[0], desk)
 		};
 	}
 
@@ -168,13 +165,13 @@ export class Hand {
 		if (!choice || wished.value === '') return this.#setTrial(null);
 		const desk = deskOf(this.#site);
 		const overridden = extent === 'everywhere' ? this.#overrides(desk, row, wished.property, choice) : [];
-		this.refusal =
-			takeOutAll(desk, overridden) ??
-			writeValue(desk, choice.target, intervalOf(extent, column, held.at), wished) ??
-			null;
+		const written = chain(takeOutAll(desk, overridden), () =>
+			writeValue(desk, choice.target, intervalOf(extent, column, held.at), wished)
+		);
+		this.refusal = refusalOf(written);
 		const where = choice.target.kind === 'style' ? 'the style attribute' : choice.target.selector;
 		const does = `${wished.property}: ${wished.value} into ${where}`;
-		this.#setTrial(this.refusal ? null : desk.working.edit(does));
+		this.#setTrial(written.ok ? desk.working.edit(does) : null);
 	}
 
 	/** The declarations under conditions, of the same selector, that would keep a value from holding everywhere. */
@@ -281,7 +278,7 @@ export class Hand {
 	takeOut(cells: readonly Cell[]): void {
 		this.drop();
 		const desk = deskOf(this.#site);
-		this.refusal = withoutCells(desk, cells) ?? null;
+		this.refusal = refusalOf(withoutCells(desk, cells));
 		if (!this.refusal) applyEdit(this.#site.texts, desk.working.edit('taken out'));
 	}
 }

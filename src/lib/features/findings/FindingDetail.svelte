@@ -10,7 +10,7 @@
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Sweeping, Swept } from './sweeping.svelte.ts';
-	import type { FilePlace } from '$lib/core/text/index.ts';
+	import { chain, done, type FilePlace } from '$lib/core/text/index.ts';
 	import { setBeside, takeOutAll } from '$lib/writing/declaration.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
@@ -56,8 +56,10 @@
 
 	async function takeOut({ from }: Blame): Promise<void> {
 		const { proposal } = await onpropose();
-		proposal.propose(
-			(desk) => takeOutAll(desk, [from]) ?? { does: `${from.property}: ${from.written} goes.`, notes: [] }
+		proposal.propose((desk) =>
+			chain(takeOutAll(desk, [from]), () =>
+				done({ does: `${from.property}: ${from.written} goes.`, notes: [] })
+			)
 		);
 	}
 	async function mend({ from, remedy }: Blamed): Promise<void> {
@@ -65,7 +67,7 @@
 		if (!remedy) return;
 		const { property, value } = remedy;
 		const does = `${property}: ${value} beside ${from.property}: ${from.written}.`;
-		proposal.propose((desk) => setBeside(desk, from, remedy) ?? { does, notes: [] });
+		proposal.propose((desk) => chain(setBeside(desk, from, remedy), () => done({ does, notes: [] })));
 	}
 
 	let reason = $state('');

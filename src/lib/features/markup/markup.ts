@@ -1,3 +1,4 @@
+import { done } from '$lib/core/text/index.ts';
 import { markupChanges, type MarkupWish } from '$lib/core/html/edit/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
@@ -81,7 +82,7 @@ export async function wishMarkup(
 		const parsed = parsePage(working.text(path) ?? '');
 		const found = elements.flatMap((one) => elementAt(parsed, one) ?? []);
 		working.change(path, markupChanges(parsed, found, wish));
-		return { does: wordsOf(wish, found.length), notes };
+		return done({ does: wordsOf(wish, found.length), notes });
 	});
 	const after = proposal.textAfter(path);
 	if (after === undefined) return proposal.refusal?.sentence ?? '';

@@ -6,16 +6,16 @@ export function replaceAll(files: readonly FileText[], search: Search, by: strin
 	// A long text may be a moment behind its editor.
 	for (const file of files) file.settle();
 	const expression = expressionOf(search);
-	if (typeof expression === 'string') return () => undefined;
+	if (!expression.ok) return () => undefined;
 	const before = files.flatMap((file) => {
 		const { text } = file;
-		const matches = file.isGiven ? [] : matchesIn(text, expression);
+		const matches = file.isGiven ? [] : matchesIn(text, expression.value);
 		if (matches.length === 0) return [];
 		file.dispatch({
 			changes: matches.map((match) => ({
 				from: match.start,
 				to: match.end,
-				insert: replacementOf(text, match, expression, search, by)
+				insert: replacementOf(text, match, expression.value, search, by)
 			})),
 			userEvent: 'input.replace.all'
 		});

@@ -15,7 +15,7 @@ import {
 	type Recognised,
 	type Step
 } from '$lib/core/scale/index.ts';
-import type { Edit } from '$lib/core/text/index.ts';
+import { chain, refusalOf, type Edit, type Refusal } from '$lib/core/text/index.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
 import { judgedWords, keptLength, lengthProblem, type Judged } from './lengthWish.ts';
 import { writeSizes } from '$lib/writing/sizeEdit.ts';
@@ -27,7 +27,7 @@ import { Setting, type Work } from './setting.svelte.ts';
 import { takenNames } from './takenNames.ts';
 import type { Looked } from './typeReading.svelte.ts';
 import { tryEdit } from '$lib/session/trying.ts';
-import { takeOutAll, type Refusal } from '$lib/writing/declaration.ts';
+import { takeOutAll } from '$lib/writing/declaration.ts';
 
 /** The sizes of a page as they are, and as they are being set: tried in all frames until they are written or let go. */
 export class Typesetting extends Setting {
@@ -161,12 +161,12 @@ export class Typesetting extends Setting {
 		this.refusal = null;
 		if (this.work === 'sizes' || this.problems.length > 0 || declared.length === 0) return this.#set(null);
 		const desk = deskOf(this.site);
-		const refused =
-			takeOutAll(desk, this.#out) ??
-			writeSizes({ desk, files: this.files, home: this.into }, declared, this.#comment());
-		this.refusal = refused ?? null;
+		const written = chain(takeOutAll(desk, this.#out), () =>
+			writeSizes({ desk, files: this.files, home: this.into }, declared, this.#comment())
+		);
+		this.refusal = refusalOf(written);
 		const does = this.work === 'scale' ? 'the type scale' : `${this.length?.property ?? ''}, fluid`;
-		const edit = refused ? null : desk.working.edit(does);
+		const edit = written.ok ? desk.working.edit(does) : null;
 		this.#set(edit && edit.files.some(({ changes }) => changes.length > 0) ? edit : null);
 	}
 

@@ -1,4 +1,4 @@
-import { changeBetween, messageOf } from '$lib/core/text/index.ts';
+import { changeBetween, done, messageOf } from '$lib/core/text/index.ts';
 import { difference, fromInterval, intervals, isEmpty, printIntervalSet } from '$lib/core/interval/index.ts';
 import { bandAt } from '$lib/core/media/index.ts';
 import { allWidths, type EditOnPage, type WrittenDeclaration } from '$lib/core/wake/index.ts';
@@ -183,13 +183,13 @@ export class Waking {
 		proposal.propose((desk) => {
 			restore(desk, wake);
 			for (const one of wake.edit.written) {
-				const refusal = writeValue(desk, targetOf(one), band, one);
-				if (refusal) return refusal;
+				const written = writeValue(desk, targetOf(one), band, one);
+				if (!written.ok) return written;
 			}
-			return {
+			return done({
 				does: `What was written holds in ${printIntervalSet(fromInterval(band))} alone.`,
 				notes: []
-			};
+			});
 		});
 	}
 }

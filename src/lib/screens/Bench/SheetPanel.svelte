@@ -5,7 +5,7 @@
 	import { unfoldAll } from '@codemirror/language';
 	import type { Command } from '@codemirror/view';
 	import { foldOthers, toDefinition, toRuleInForce } from '$lib/editor/moves.ts';
-	import { muteFile, muteOthers, toggleMute } from '$lib/editor/muting.ts';
+	import { muteFile, muteOthers, toggleMute, whyNot } from '$lib/editor/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
 	import { carriage } from '$lib/session/carriage.svelte.ts';
@@ -70,7 +70,7 @@
 		[
 			'All sheets but the rule at the caret',
 			'',
-			() => shown && (heard = muteOthers([...site.texts.values()], shown))
+			() => shown && (heard = whyNot(muteOthers([...site.texts.values()], shown)))
 		],
 		['Everything back', 'Shift M', () => mute('back')]
 	]);
@@ -117,7 +117,7 @@
 	/** Takes what the caret is in out of force in the frames, or so many steps further out; or brings all back. */
 	export function mute(what: number | 'back' = 0): void {
 		if (what === 'back') for (const text of site.texts.values()) text.unmute();
-		else if (shown) heard = toggleMute(shown, what);
+		else if (shown) heard = whyNot(toggleMute(shown, what));
 	}
 	async function move(by: number): Promise<void> {
 		heard = await bench.move(by);

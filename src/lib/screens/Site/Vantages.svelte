@@ -71,17 +71,17 @@
 		if (!file) return;
 		const read = readVantages(await file.text());
 		input.value = '';
-		unread = read.kind === 'problem' ? `${file.name}: ${read.sentence}` : null;
-		if (read.kind === 'problem') return;
+		unread = read.ok ? null : `${file.name}: ${read.sentence}`;
+		if (!read.ok) return;
 		await vantages.keep((now) => {
 			const names = now.map(({ fields }) => fields.name);
-			const more = read.vantages.map((fields): VantageWish => {
+			const more = read.value.map((fields): VantageWish => {
 				const name = freeName(fields.name, names);
 				names.push(name);
 				return { chorus: false, fields: { ...fields, name } };
 			});
 			return [...now, ...more];
-		}, `${read.vantages.length} taken in from ${file.name}`);
+		}, `${read.value.length} taken in from ${file.name}`);
 	}
 </script>
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { applyChanges, inverted, type Change } from '../../text/index.ts';
+import { applyChanges, inverted, type Change, type Result } from '../../text/index.ts';
 import { parseSheet } from '../index.ts';
 import { commentOver, joinBlocks, partBlock, putRules, takeRules } from './arrange.ts';
 import { said, SHEETS } from './sheets.fixture.ts';
@@ -9,12 +9,12 @@ import { copyBlocks } from './split.ts';
 /** A text with `|` at the place that is meant, and the text after what is done there; a refusal is a sentence. */
 function at(
 	marked: string,
-	act: (source: string, offset: number) => { changes: Change[] } | { refused: string }
+	act: (source: string, offset: number) => Result<{ readonly changes: Change[] }, number>
 ) {
 	const offset = marked.indexOf('|');
 	const source = marked.replace('|', '');
 	const done = act(source, offset);
-	return 'refused' in done ? done.refused : applyChanges(source, done.changes);
+	return done.ok ? applyChanges(source, done.value.changes) : done.sentence;
 }
 const same = (a: string, b: string): boolean => a.replaceAll(' ', '') === b.replaceAll(' ', '');
 const part = (source: string, offset: number) => partBlock(parseSheet(source), offset);
@@ -47,7 +47,7 @@ describe('a block', () => {
 
 	it('says how many rules stand between those that are joined', () => {
 		const done = joinBlocks(parseSheet('a { b: c } d { e: f } a { g: h }'), 2, same);
-		expect(done).toMatchObject({ count: 2, between: 1 });
+		expect(done).toMatchObject({ ok: true, value: { count: 2, between: 1 } });
 	});
 
 	it('loses nothing, parted or joined, and comes back to the byte', () => {
@@ -55,9 +55,9 @@ describe('a block', () => {
 			fc.property(SHEETS, fc.double({ min: 0, max: 1, noNaN: true }), (source, where) => {
 				const offset = Math.floor(where * source.length);
 				for (const done of [part(source, offset), join(source, offset)]) {
-					if ('refused' in done) continue;
-					const after = applyChanges(source, done.changes);
-					expect(applyChanges(after, inverted(source, done.changes))).toBe(source);
+					if (!done.ok) continue;
+					const after = applyChanges(source, done.value.changes);
+					expect(applyChanges(after, inverted(source, done.value.changes))).toBe(source);
 					const [was, is] = [said(source), said(after)];
 					expect(is.declarations.toSorted()).toEqual(was.declarations.toSorted());
 					expect(is.comments.toSorted()).toEqual(was.comments.toSorted());
@@ -73,12 +73,12 @@ function carry(marked: string, other: string | null, layer?: string): readonly s
 	const offset = marked.indexOf('|');
 	const source = marked.replace('|', '');
 	const done = takeRules(parseSheet(source), offset, offset);
-	if ('refused' in done) return [done.refused];
-	const left = applyChanges(source, done.changes);
+	if (!done.ok) return [done.sentence];
+	const left = applyChanges(source, done.value.changes);
 	const target = other ?? left;
-	const put = putRules(parseSheet(target), done.taken, layer);
-	if ('refused' in put) return [put.refused];
-	const there = applyChanges(target, put.changes);
+	const put = putRules(parseSheet(target), done.value.taken, layer);
+	if (!put.ok) return [put.sentence];
+	const there = applyChanges(target, put.value.changes);
 	return other === null ? [there] : [left, there];
 }
 
@@ -150,19 +150,19 @@ describe('blocks of one condition', () => {
 	it('get a copy after them, under another condition, in the sheet’s hand', () => {
 		const source = '.n {\n\t@media (x) {\n\t\tb: c;\n\t}\n}\n\n@media (x) { a { b: c } } /* of it */\n';
 		const done = copyBlocks(parseSheet(source), heads);
-		expect('changes' in done && applyChanges(source, done.changes)).toBe(
+		expect(done.ok && applyChanges(source, done.value.changes)).toBe(
 			'.n {\n\t@media (y) {\n\t\tb: c;\n\t}\n\n\t@media (z) {\n\t\tb: c;\n\t}\n}\n\n@media (y) { a { b: c } } /* of it */\n\n@media (z) { a { b: c } }\n'
 		);
-		expect(copyBlocks(parseSheet('@media (x) { a { b: c }'), heads)).toMatchObject({ at: 0 });
+		expect(copyBlocks(parseSheet('@media (x) { a { b: c }'), heads)).toMatchObject({ place: 0 });
 	});
 
 	it('say what they said, twice, and nothing else changes', () => {
 		fc.assert(
 			fc.property(SHEETS, (source) => {
 				const done = copyBlocks(parseSheet(source), heads);
-				if ('refused' in done) return;
-				const after = applyChanges(source, done.changes);
-				expect(applyChanges(after, inverted(source, done.changes))).toBe(source);
+				if (!done.ok) return;
+				const after = applyChanges(source, done.value.changes);
+				expect(applyChanges(after, inverted(source, done.value.changes))).toBe(source);
 				const [was, is] = [said(source).declarations, said(after).declarations];
 				const of = (all: string[], head: string): string[] =>
 					all.flatMap((one) => (one.startsWith(`@media ${head} `) ? one.slice(7 + head.length) : []));

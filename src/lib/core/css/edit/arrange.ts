@@ -1,4 +1,4 @@
-import type { Change } from '../../text/index.ts';
+import { done, refuse, type Change, type Result } from '../../text/index.ts';
 import {
 	isClosed,
 	leadingComments,
@@ -56,22 +56,19 @@ function around(sheet: Sheet, offset: number): Node[] {
 	return found;
 }
 
-const openBlock = (block: Holder) => ({
-	refused: 'The block that begins here is never closed.',
-	at: block.span.start
-});
+const openBlock = (block: Holder) => refuse('The block that begins here is never closed.', block.span.start);
 
 /** Writes a comment over the rules that a selection touches, at their indentation; none where it stands there already. */
 export function commentOver(sheet: Sheet, from: number, to: number, words: string): Written {
 	const { source } = sheet;
 	const run = runAt(sheet, from, to);
-	if (!run) return { refused: 'Here is no rule to write a comment over.', at: from };
+	if (!run) return refuse('Here is no rule to write a comment over.', from);
 	const lines = words.replaceAll('*/', '* /').trim().split(/\n/);
-	if (lines[0] === '') return { refused: 'A comment needs words.', at: from };
+	if (lines[0] === '') return refuse('A comment needs words.', from);
 	const indent = indentAt(source, run.start);
 	const text = `/* ${lines.map((line) => line.trim()).join(`\n${indent}   `)} */`;
-	if (source.startsWith(text, run.start)) return { changes: [] };
-	return { changes: [{ start: run.start, end: run.start, text: `${text}\n${indent}` }] };
+	if (source.startsWith(text, run.start)) return done({ changes: [] });
+	return done({ changes: [{ start: run.start, end: run.start, text: `${text}\n${indent}` }] });
 }
 
 /**
@@ -92,11 +89,11 @@ export function partBlock(sheet: Sheet, offset: number): Written {
 		const gap = handOf(sheet).apart ? '\n\n' : '\n';
 		const isOpen = source.slice(end, at).includes('\n');
 		const [close, begin] = isOpen ? [`\n${outer}}`, `\n${outer}${handOf(sheet).indent}`] : [' }', ' '];
-		return {
+		return done({
 			changes: [{ start: end, end: at, text: `${close}${gap}${outer}${headOf(source, parent)}${begin}` }]
-		};
+		});
 	}
-	return { refused: 'Nothing stands before this place in its block: there is nothing to part.', at: offset };
+	return refuse('Nothing stands before this place in its block: there is nothing to part.', offset);
 }
 
 /** Whether two blocks, side by side, are of the same selector or condition. */
@@ -107,9 +104,10 @@ function isAlike({ source }: Sheet, a: Holder, b: Holder, same: (a: string, b: s
 }
 
 /** Blocks that were joined: the changes, how many there were, and how many rules stand between them. */
-export type Joined =
-	| { readonly changes: Change[]; readonly count: number; readonly between: number }
-	| { readonly refused: string; readonly at: number };
+export type Joined = Result<
+	{ readonly changes: Change[]; readonly count: number; readonly between: number },
+	number
+>;
 
 /**
  * Brings all blocks of the same selector or condition beside the one at an offset into that one, in their order, with
@@ -153,9 +151,9 @@ export function joinBlocks(sheet: Sheet, offset: number, same: (a: string, b: st
 		const indices = alike.map((one) => siblings.indexOf(one));
 		const between = Math.max(...indices) - Math.min(...indices) + 1 - alike.length;
 		const changes = [...removed, { ...innerOf(node), text: `\n${step}${body}\n${outer}` }];
-		return { changes: changes.sort((a, b) => a.start - b.start), count: alike.length, between };
+		return done({ changes: changes.sort((a, b) => a.start - b.start), count: alike.length, between });
 	}
-	return { refused: 'No other block beside this one has its selector or condition.', at: offset };
+	return refuse('No other block beside this one has its selector or condition.', offset);
 }
 
 /** Rules on their way to another place: their text with their comments, and the conditions that they stand under. */
@@ -178,16 +176,16 @@ export function takeRules(
 	sheet: Sheet,
 	from: number,
 	to: number
-): { readonly taken: Taken; readonly changes: Change[] } | { readonly refused: string; readonly at: number } {
+): Result<{ readonly taken: Taken; readonly changes: Change[] }, number> {
 	const { source } = sheet;
 	const run = runAt(sheet, from, to);
-	if (!run) return { refused: 'Here is no rule to move.', at: from };
+	if (!run) return refuse('Here is no rule to move.', from);
 	const kept = run.nodes.find(isPrologue);
 	if (kept)
-		return {
-			refused: `\`@${(kept as AtRule).name}\` counts only at the head of a sheet: it stays where it is.`,
-			at: kept.span.start
-		};
+		return refuse(
+			`\`@${(kept as AtRule).name}\` counts only at the head of a sheet: it stays where it is.`,
+			kept.span.start
+		);
 	let { start, end }: Span = run;
 	const under: Taken['under'][number][] = [];
 	let isAlone = true;
@@ -206,7 +204,7 @@ export function takeRules(
 		under,
 		count: run.nodes.length
 	};
-	return { taken, changes: removeBlock(sheet, { start, end }) };
+	return done({ taken, changes: removeBlock(sheet, { start, end }) });
 }
 
 /**
@@ -216,7 +214,7 @@ export function takeRules(
 export function putRules(sheet: Sheet, { text, indent, step: was, under }: Taken, layer?: string): Written {
 	const { source } = sheet;
 	if (sheet.closing !== '')
-		return { refused: 'What begins here is never closed.', at: sheet.notes.at(-1)?.span.start ?? 0 };
+		return refuse('What begins here is never closed.', sheet.notes.at(-1)?.span.start ?? 0);
 	const step = handOf(sheet).indent;
 	const heads =
 		layer === undefined
@@ -247,7 +245,7 @@ export function putRules(sheet: Sheet, { text, indent, step: was, under }: Taken
 	const { start: least, end } = home.kind === 'sheet' ? { start: 0, end: source.length } : innerOf(home);
 	const start = least + source.slice(least, end).trimEnd().length;
 	const gap = start > least ? (handOf(sheet).apart ? '\n\n' : '\n') : isSheet ? '' : '\n';
-	return {
+	return done({
 		changes: [{ start, end, text: `${gap}${outer}${opened}${own}${closed}\n${around}` }]
-	};
+	});
 }

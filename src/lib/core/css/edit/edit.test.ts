@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { applyChanges, inverted, type Change } from '../../text/index.ts';
+import { applyChanges, inverted, type Change, refuse } from '../../text/index.ts';
 import { parseSheet, sliceOf, walk, type Declaration, type Rule, type Sheet } from '../index.ts';
 import { said, SHEETS } from './sheets.fixture.ts';
 import {
@@ -148,7 +148,7 @@ function changesOf(
 ): readonly Change[] {
 	const base = ruleOf(sheet, 'a');
 	const done = writeInto(sheet, { selector, condition, ...(base ? { base } : {}) }, wished);
-	return 'changes' in done ? done.changes : [];
+	return done.ok ? done.value.changes : [];
 }
 const into = (source: string, condition: typeof WIDE | null, selector = 'a'): string =>
 	applyChanges(source, changesOf(parseSheet(source), selector, condition));
@@ -224,7 +224,7 @@ describe('a value written into a band', () => {
 		const sheet = parseSheet('@media (width >= 700px) { a { gap: 1px } }\n@media (x) { a { gap: 2px } }\n');
 		const base = [...walk(sheet)].findLast((node) => node.kind === 'rule');
 		const done = writeInto(sheet, { selector: 'a', condition: WIDE, ...(base ? { base } : {}) }, GAP);
-		expect('changes' in done && applyChanges(sheet.source, done.changes)).toBe(
+		expect(done.ok && applyChanges(sheet.source, done.value.changes)).toBe(
 			`${sheet.source}@media (width >= 700px) {\n\ta { gap: 20px }\n}\n`
 		);
 	});
@@ -236,18 +236,17 @@ describe('a value written into a band', () => {
 		const sheet = parseSheet('@layer x {\n\ta { b: c }\n}\n');
 		const base = [...walk(sheet)].find((node) => node.kind === 'rule');
 		const done = writeInto(sheet, { selector: 'a', condition: WIDE, ...(base ? { base } : {}) }, GAP);
-		expect('changes' in done && applyChanges(sheet.source, done.changes)).toBe(
+		expect(done.ok && applyChanges(sheet.source, done.value.changes)).toBe(
 			'@layer x {\n\ta { b: c }\n\n\t@media (width >= 700px) {\n\t\ta { gap: 20px }\n\t}\n}\n'
 		);
 	});
 
 	it('is refused, with the place, where its block is never closed', () => {
 		const sheet = parseSheet('d { e: f }\n@media (width >= 700px) {\n\ta { b: c }\n');
-		expect(writeInto(sheet, { selector: 'x', condition: WIDE }, GAP)).toEqual({
-			refused: 'The block that begins here is never closed.',
-			at: 11
-		});
-		expect(writeInto(sheet, { selector: 'x', condition: null }, GAP)).toMatchObject({ at: 35 });
+		expect(writeInto(sheet, { selector: 'x', condition: WIDE }, GAP)).toEqual(
+			refuse('The block that begins here is never closed.', 11)
+		);
+		expect(writeInto(sheet, { selector: 'x', condition: null }, GAP)).toMatchObject({ place: 35 });
 	});
 });
 

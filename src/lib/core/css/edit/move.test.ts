@@ -9,9 +9,9 @@ function moved(marked: string, by: number): string | undefined {
 	const offset = marked.indexOf('|');
 	const source = marked.replace('|', '');
 	const move = moveRule(parseSheet(source), offset, by);
-	if ('refused' in move) return undefined;
-	const text = applyChanges(source, move.changes);
-	return `${text.slice(0, move.offset)}|${text.slice(move.offset)}`;
+	if (!move.ok) return undefined;
+	const text = applyChanges(source, move.value.changes);
+	return `${text.slice(0, move.value.offset)}|${text.slice(move.value.offset)}`;
 }
 
 const SHEET = `a { top: 0 }

@@ -1,4 +1,4 @@
-import type { Change } from '../../text/index.ts';
+import { done, refuse, type Change, type Result } from '../../text/index.ts';
 import { orderNeeded } from '../prologue.ts';
 import { startWithComments, walk, type AtRule, type Block, type Rule, type Sheet } from '../index.ts';
 
@@ -38,24 +38,24 @@ export function moveRule(
 	sheet: Sheet,
 	offset: number,
 	by: number
-): { changes: Change[]; places: number; offset: number } | { readonly refused: string; readonly at: number } {
+): Result<{ readonly changes: Change[]; readonly places: number; readonly offset: number }, number> {
 	const { source } = sheet;
 	const piece = pieceAt(sheet, offset);
-	if (!piece) return { refused: 'The caret is in no rule.', at: offset };
+	if (!piece) return refuse('The caret is in no rule.', offset);
 	const siblings = pieces(piece.parent);
 	const from = siblings.indexOf(piece);
 	const step = Math.sign(by);
 	let to = from;
-	let refused = 'There is no rule there to change places with.';
+	let why = 'There is no rule there to change places with.';
 	for (let next = siblings[to + step]; next && to !== from + by; next = siblings[to + step]) {
 		const needed = step > 0 ? orderNeeded(source, piece, next) : orderNeeded(source, next, piece);
 		if (needed !== null) {
-			refused = needed;
+			why = needed;
 			break;
 		}
 		to += step;
 	}
-	if (to === from) return { refused, at: offset };
+	if (to === from) return refuse(why, offset);
 	const own = stretchOf(sheet, piece);
 	const slots = siblings
 		.slice(Math.min(from, to), Math.max(from, to) + 1)
@@ -82,9 +82,9 @@ export function moveRule(
 					{ start: last.end, end: last.end, text: closing + gap + text(own) }
 				]
 		: slots.map((slot, i) => ({ ...slot, text: text(slots.at((i + (up ? -1 : 1)) % slots.length) ?? own) }));
-	return {
+	return done({
 		changes,
 		places: Math.abs(to - from),
 		offset: offset - own.start + (up ? first.start : last.end + closing.length - text(own).length)
-	};
+	});
 }

@@ -1,5 +1,5 @@
 import { wholeSelector } from '../../selector/index.ts';
-import type { Change } from '../../text/index.ts';
+import { done, refuse, type Change, type Result } from '../../text/index.ts';
 import {
 	isClosed,
 	sliceOf,
@@ -35,7 +35,7 @@ export interface Into {
 }
 
 /** What is done to a text, or why it cannot be, with the place. */
-export type Written = { readonly changes: Change[] } | { readonly refused: string; readonly at: number };
+export type Written = Result<{ readonly changes: Change[] }, number>;
 
 /** A selector or condition with single spaces. */
 export const plain = (prelude: string): string => prelude.replace(/\s+/g, ' ').trim();
@@ -101,8 +101,8 @@ function ahead(sheet: Sheet, node: Node, text: (outer: string) => string, hand: 
 /** Changes within a block, unless that is left open. */
 const ifClosed = ({ source }: Sheet, block: Rule | AtRule, changes: () => Change[]): Written =>
 	isClosed(source, block)
-		? { changes: changes() }
-		: { refused: 'The block that begins here is never closed.', at: block.span.start };
+		? done({ changes: changes() })
+		: refuse('The block that begins here is never closed.', block.span.start);
 
 /** Puts a text at the end of a block or sheet. */
 function last(sheet: Sheet, block: Block, text: (outer: string) => string, hand: Hand): Written {
@@ -112,14 +112,14 @@ function last(sheet: Sheet, block: Block, text: (outer: string) => string, hand:
 	const { source } = sheet;
 	if (sheet.closing !== '') {
 		const open = sheet.notes.find(({ kind }) => kind.startsWith('unclosed'));
-		return { refused: 'What begins here is never closed.', at: open?.span.start ?? source.length };
+		return refuse('What begins here is never closed.', open?.span.start ?? source.length);
 	}
 	const end = source.trimEnd().length;
 	const tail = source.slice(end);
 	const gap = end === 0 ? '' : gapOf(hand);
-	return {
+	return done({
 		changes: [{ start: end, end: source.length, text: `${gap}${text('')}${tail === '' ? '\n' : tail}` }]
-	};
+	});
 }
 
 const isFor = ({ source }: Sheet, rule: Rule, selector: string): boolean =>
@@ -178,8 +178,8 @@ export function writeInto(sheet: Sheet, into: Into, wished: Wished): Written {
 		const known = isOwn && anchor === base ? base : found(sheet, home, selector);
 		if (known) return set(known);
 		const first = into.first ? home.children.find(isBlock) : undefined;
-		if (first) return { changes: ahead(sheet, first, rule, hand) };
-		return anchor ? { changes: after(sheet, anchor, rule, hand) } : last(sheet, home, rule, hand);
+		if (first) return done({ changes: ahead(sheet, first, rule, hand) });
+		return anchor ? done({ changes: after(sheet, anchor, rule, hand) }) : last(sheet, home, rule, hand);
 	}
 	const isSame = (node: Node): node is AtRule =>
 		isMedia(node) && condition.same(sliceOf(sheet.source, node.prelude));
@@ -209,8 +209,10 @@ export function writeInto(sheet: Sheet, into: Into, wished: Wished): Written {
 		const changes = finer
 			? ahead(sheet, finer, media(rule), hand)
 			: after(sheet, others.at(-1) ?? anchor, media(rule), hand);
-		return { changes };
+		return done({ changes });
 	}
 	const finer = home.children.find((node) => node.span.start > from && isFiner(node));
-	return finer ? { changes: ahead(sheet, finer, media(rule), hand) } : last(sheet, home, media(rule), hand);
+	return finer
+		? done({ changes: ahead(sheet, finer, media(rule), hand) })
+		: last(sheet, home, media(rule), hand);
 }

@@ -1,4 +1,4 @@
-import type { Change } from '../../text/index.ts';
+import { done, refuse, type Change, type Result } from '../../text/index.ts';
 import { isClosed, sliceOf, type AtRule, type Block, type Sheet } from '../node.ts';
 import { handOf } from './hand.ts';
 import { commentsAfter, indentAt } from './line.ts';
@@ -10,8 +10,7 @@ export interface Heads {
 }
 
 /** Blocks that were copied: the changes, and how many there were. */
-export type Split =
-	{ readonly changes: Change[]; readonly count: number } | { readonly refused: string; readonly at: number };
+export type Split = Result<{ readonly changes: Change[]; readonly count: number }, number>;
 
 const mediaIn = (block: Block): AtRule[] =>
 	block.children.flatMap((node): AtRule[] =>
@@ -35,8 +34,7 @@ export function copyBlocks(sheet: Sheet, headsOf: (queries: string) => Heads | n
 		const { prelude, block, span } = node;
 		const heads = headsOf(sliceOf(source, prelude));
 		if (!heads || !block) continue;
-		if (!isClosed(source, node))
-			return { refused: 'The block that begins here is never closed.', at: span.start };
+		if (!isClosed(source, node)) return refuse('The block that begins here is never closed.', span.start);
 		count++;
 		if (heads.own !== sliceOf(source, prelude)) changes.push({ ...prelude, text: heads.own });
 		const before = source.slice(span.start, prelude.start);
@@ -45,5 +43,5 @@ export function copyBlocks(sheet: Sheet, headsOf: (queries: string) => Heads | n
 		const at = span.end + commentsAfter(source, span.end);
 		changes.push({ start: at, end: at, text: `${gap}${before}${heads.copy}${after}` });
 	}
-	return { changes, count };
+	return done({ changes, count });
 }

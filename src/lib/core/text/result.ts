@@ -1,0 +1,30 @@
+import type { FilePlace } from './filePlace.ts';
+
+/** Why something was not done: in a sentence, with the place, where it is one. */
+export interface Refusal<P = FilePlace | undefined> {
+	readonly ok: false;
+	readonly sentence: string;
+	readonly place: P;
+}
+
+/** What came of something that can be refused. Places are offsets in a text, or places of files. */
+export type Result<T = void, P = FilePlace | undefined> =
+	{ readonly ok: true; readonly value: T } | Refusal<P>;
+
+export const done = <T>(value: T): { readonly ok: true; readonly value: T } => ({ ok: true, value });
+
+/** Done, with nothing to be told of it. */
+export const DONE = done(undefined);
+
+export function refuse(sentence: string): Refusal;
+export function refuse<P>(sentence: string, place: P): Refusal<P>;
+export function refuse(sentence: string, place?: unknown): Refusal<unknown> {
+	return { ok: false, sentence, place };
+}
+
+/** What comes of something after something else, unless that was refused. */
+export const chain = <T, U, P>(first: Result<T, P>, next: (value: T) => Result<U, P>): Result<U, P> =>
+	first.ok ? next(first.value) : first;
+
+/** Why something was refused; null where it was done. */
+export const refusalOf = <T, P>(result: Result<T, P>): Refusal<P> | null => (result.ok ? null : result);
