@@ -1,5 +1,5 @@
 import { version } from '$app/environment';
-import { proxy, transfer, type Remote } from 'comlink';
+import { expose, transfer, type Remote } from 'comlink';
 import type { Asked } from '../core/cascade/index.ts';
 import type { Change } from '../core/curve/index.ts';
 import type { KindSetting } from '../core/findings/settings.ts';
@@ -22,6 +22,7 @@ import type { Measuring } from '../workers/measuring.ts';
 import type {
 	CompareOptions,
 	FollowOptions,
+	MeasuringWindow,
 	PageRequest,
 	SweepOptions,
 	UncheckedElement
@@ -64,8 +65,12 @@ export class Measurer {
 	readonly #setup: MeasurerSetup;
 	/** The frames of its stages, by their numbers. */
 	readonly #frames = new Map<number, StageFrame>();
-	/** What the present thread is known by. */
-	#begun: TextSender | undefined;
+	/** What the present thread is known by, and the port by which it asks the window. */
+	#begun: { readonly by: TextSender; readonly port: MessagePort } | undefined;
+	/** Who hears what is reported of each question. */
+	readonly #hearers = new Map<number, (one: never) => void>();
+	/** The last sweep: it is reported by other settings even when it is done. */
+	#sweep = 0;
 	#last = 0;
 	#closed = false;
 
@@ -85,18 +90,22 @@ export class Measurer {
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
 	askAt(job: LayoutJob): AsyncGenerator<UncheckedElement> {
-		return pushed((tell) => this.#ask(job.signal, (does, _, id) => does.askAt(id, plain(job), proxy(tell))));
+		return pushed((tell) =>
+			this.#ask(job.signal, (does, _, id) => this.#hear(id, tell, does.askAt(id, plain(job))))
+		);
 	}
 
 	/** Lays a page out, and tells what is found in each layout. */
 	read(job: LayoutJob): AsyncGenerator<Read> {
-		return pushed((tell) => this.#ask(job.signal, (does, _, id) => does.read(id, plain(job), proxy(tell))));
+		return pushed((tell) =>
+			this.#ask(job.signal, (does, _, id) => this.#hear(id, tell, does.read(id, plain(job))))
+		);
 	}
 
 	/** How the texts of a page are laid out at some widths. */
 	texts(asked: PageTexts, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
 		return pushed((tell) =>
-			this.#ask(signal, (does, texts, id) => does.texts(id, sent(asked, texts), widths, proxy(tell)))
+			this.#ask(signal, (does, texts, id) => this.#hear(id, tell, does.texts(id, sent(asked, texts), widths)))
 		);
 	}
 
@@ -107,7 +116,11 @@ export class Measurer {
 		signal: AbortSignal,
 		tell: (report: SweepReport) => void
 	): Promise<void> {
-		return this.#ask(signal, (does, texts, id) => does.sweep(id, sent(asked, texts), how, proxy(tell)));
+		return this.#ask(signal, (does, texts, id) => {
+			this.#hearers.delete(this.#sweep);
+			this.#hearers.set((this.#sweep = id), tell);
+			return does.sweep(id, sent(asked, texts), how);
+		});
 	}
 
 	/** Tells anew what the sweep has found, by other settings. */
@@ -122,7 +135,9 @@ export class Measurer {
 		signal: AbortSignal,
 		tell: (report: FollowReport) => void
 	): Promise<void> {
-		return this.#ask(signal, (does, texts, id) => does.follow(id, sent(asked, texts), how, proxy(tell)));
+		return this.#ask(signal, (does, texts, id) =>
+			this.#hear(id, tell, does.follow(id, sent(asked, texts), how))
+		);
 	}
 
 	/** What takes more or fewer lines or rows at a change of a value of an element. */
@@ -186,6 +201,8 @@ export class Measurer {
 	close(): void {
 		this.#closed = true;
 		this.#thread.end();
+		this.#begun?.port.close();
+		this.#hearers.clear();
 		for (const frame of this.#frames.values()) frame.close();
 		this.#frames.clear();
 	}
@@ -198,7 +215,7 @@ export class Measurer {
 		if (this.#closed) return Promise.reject(new Error('What measured pages is closed.'));
 		const id = ++this.#last;
 		return this.#thread.ask((does, texts) => {
-			if (this.#begun !== texts) this.#begin(does, texts);
+			if (this.#begun?.by !== texts) this.#begin(does, texts);
 			const stop = (): void => void does.stop(id);
 			signal?.addEventListener('abort', stop, { once: true });
 			const asked = of(does, texts, id);
@@ -207,22 +224,39 @@ export class Measurer {
 		});
 	}
 
+	/** Has what is reported of a question heard until it is answered. */
+	async #hear<T, R>(id: number, tell: (one: T) => void, answer: Promise<R>): Promise<R> {
+		this.#hearers.set(id, tell);
+		try {
+			return await answer;
+		} finally {
+			this.#hearers.delete(id);
+		}
+	}
+
 	/** Tells a thread that has just begun where it measures; messages come in order. */
-	#begin(does: Remote<Measuring>, texts: TextSender): void {
-		this.#begun = texts;
-		const { site, prefix, stages } = this.#setup;
+	#begin(does: Remote<Measuring>, by: TextSender): void {
+		this.#begun?.port.close();
+		const { port1: port, port2 } = new MessageChannel();
+		this.#begun = { by, port };
 		const close = (n: number): void => {
 			this.#frames.get(n)?.close();
 			this.#frames.delete(n);
 		};
-		const open = async (n: number): Promise<MessagePort> => {
-			close(n);
-			const frame = await this.#setup.open(n);
-			if (this.#closed) frame.close();
-			else this.#frames.set(n, frame);
-			return transfer(frame.port, [frame.port]);
+		const window: MeasuringWindow = {
+			close,
+			open: async (n) => {
+				close(n);
+				const frame = await this.#setup.open(n);
+				if (this.#closed) frame.close();
+				else this.#frames.set(n, frame);
+				return transfer(frame.port, [frame.port]);
+			},
+			report: (id, one) => this.#hearers.get(id)?.(one as never)
 		};
-		void does.begin({ site, prefix, stages, version }, proxy(open), proxy(close));
+		expose(window, port);
+		const { site, prefix, stages } = this.#setup;
+		void does.begin({ site, prefix, stages, version }, transfer(port2, [port2]));
 	}
 }
 

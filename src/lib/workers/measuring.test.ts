@@ -1,4 +1,4 @@
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 import fc from 'fast-check';
 import { afterEach, expect, test, vi } from 'vitest';
 import { above, contains, NOTHING, printIntervalSet, rationalFromNumber } from '../core/interval/index.ts';
@@ -10,6 +10,7 @@ import type { SweepReport } from '../inquiry/sweep.ts';
 import type { Measured, PageContent, Read, Viewport } from '../stage/protocol.ts';
 import { Measuring } from './measuring.ts';
 import { Pages } from './pages.ts';
+import type { MeasuringWindow } from './requests.ts';
 import { TextKeeper, TextSender } from './texts.ts';
 
 const as = seenVantage(PLAIN, NO_SWITCHES);
@@ -130,11 +131,24 @@ function measuring(fails = false) {
 		expose(host, port1);
 		return Promise.resolve(port2);
 	};
-	of.begin({ site: 7, prefix: '/', stages: 1, version: '1' }, open, () => undefined);
+	const hearers = new Map<number, (one: never) => void>();
+	const window: MeasuringWindow = {
+		open: async () => transfer(await open(), [ports.at(-1) as MessagePort]),
+		close: () => undefined,
+		report: (id, one) => hearers.get(id)?.(one as never)
+	};
+	const { port1, port2 } = new MessageChannel();
+	ports.push(port1, port2);
+	expose(window, port1);
+	of.begin({ site: 7, prefix: '/', stages: 1, version: '1' }, port2);
+	const hear = <T>(id: number, tell: (one: T) => void): number => {
+		hearers.set(id, tell);
+		return id;
+	};
 	const sender = new TextSender();
 	const page = (css: string) => ({ path: 'a.html', texts: sender.send(texts(css))[0], as });
 	opened.push(() => ports.forEach((port) => port.close()));
-	return { of, laid, page, sender };
+	return { of, laid, page, sender, hear };
 }
 const opened: (() => void)[] = [];
 afterEach(() => {
@@ -148,28 +162,31 @@ const foundBy = ({ found }: SweepReport): string[] =>
 	found.map(({ key, widths, exact }) => `${key} ${printIntervalSet(widths)}${exact ? '' : ' …'}`);
 
 test('a sweep has every end exact from few widths, then measures all; of an edit only what that can reach', async () => {
-	const { of, laid, page } = measuring();
+	const { of, laid, page, hear } = measuring();
 	const reports: SweepReport[] = [];
-	await of.sweep(1, page('/* limit: 501 */'), how, (one) => reports.push(structuredClone(one)));
+	await of.sweep(
+		hear(1, (one: SweepReport) => reports.push(structuredClone(one))),
+		page('/* limit: 501 */'),
+		how
+	);
 	const exact = reports.find(({ phase }) => phase === 'whole');
 	expect(foundBy(exact as SweepReport)).toEqual(['sideways 1.0 240–500']);
 	expect(exact?.measured).toBeLessThan(70);
 	expect(reports.at(-1)).toMatchObject({ phase: 'done', measured: 661, of: 661, unmeasured: [], left: 0 });
 	expect(laid).toHaveLength(new Set(laid).size);
 	laid.length = 0;
-	await of.sweep(
-		2,
-		page('/* limit: 501 */ @media (width >= 800px) { b { top: 1px } }'),
-		how,
-		() => undefined
-	);
+	await of.sweep(2, page('/* limit: 501 */ @media (width >= 800px) { b { top: 1px } }'), how);
 	expect([Math.min(...laid), Math.max(...laid)]).toEqual([800, 900]);
 });
 
 test('what a sweep has found is told anew by other settings, and a paused one ends when every end is exact', async () => {
-	const { of, page } = measuring();
+	const { of, page, hear } = measuring();
 	const reports: SweepReport[] = [];
-	await of.sweep(1, page('/* limit: 501 */'), { ...how, isPaused: true }, (one) => reports.push(one));
+	await of.sweep(
+		hear(1, (one: SweepReport) => reports.push(one)),
+		page('/* limit: 501 */'),
+		{ ...how, isPaused: true }
+	);
 	expect(reports.at(-1)).toMatchObject({ phase: 'whole' });
 	expect(reports.at(-1)?.measured).toBeLessThan(70);
 	await of.setKinds([{ kind: 'sideways', on: false, limit: null }]);
@@ -177,31 +194,38 @@ test('what a sweep has found is told anew by other settings, and a paused one en
 });
 
 test('a sweep that is stopped ends without a word more; one whose stages fail says why', async () => {
-	const { of, page } = measuring();
+	const { of, page, hear } = measuring();
 	let told = 0;
-	await of.sweep(1, page('/* limit: 501 */'), how, () => {
+	hear(1, () => {
 		if (++told === 2) of.stop(1);
 		expect(told).toBeLessThan(3);
 	});
+	await of.sweep(1, page('/* limit: 501 */'), how);
 	expect(told).toBe(2);
 	const failing = measuring(true);
-	await expect(failing.of.sweep(1, failing.page(''), how, () => undefined)).rejects.toThrow(
-		'No stage answers.'
-	);
+	await expect(failing.of.sweep(1, failing.page(''), how)).rejects.toThrow('No stage answers.');
 });
 
 test('a value is followed to its pieces, and what is known of a page is told at once when it is followed again', async () => {
-	const { of, laid, page } = measuring();
+	const { of, laid, page, hear } = measuring();
 	const reports: FollowReport[] = [];
 	const wish = { path: [1, 0], property: 'box:width', stretch };
-	await of.follow(1, page('/* limit: 501 */'), wish, (one) => reports.push(structuredClone(one)));
+	await of.follow(
+		hear(1, (one: FollowReport) => reports.push(structuredClone(one))),
+		page('/* limit: 501 */'),
+		wish
+	);
 	const last = reports.at(-1);
 	expect(last?.changes.map(({ kind, at }) => [kind, Math.round(at)])).toEqual([['knee', 501]]);
 	expect(last).toMatchObject({ phase: 'done', coverage: { measured: 661 } });
 	expect(reports.flatMap(({ values }) => values)).toHaveLength(661);
 	laid.length = 0;
 	const again: FollowReport[] = [];
-	await of.follow(2, page('/* limit: 501 */'), wish, (one) => again.push(one));
+	await of.follow(
+		hear(2, (one: FollowReport) => again.push(one)),
+		page('/* limit: 501 */'),
+		wish
+	);
 	expect([laid.length, again[0]?.values.length]).toEqual([0, 661]);
 });
 

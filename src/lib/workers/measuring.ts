@@ -12,13 +12,12 @@ import { editOnPage, type Changed, type EditOnPage } from '../core/wake/index.ts
 import { holdReport, type HoldReport } from '../core/wake/report.ts';
 import { unlikeBoth, type Unlike } from '../inquiry/between.ts';
 import { brokenAt, type BrokenAt } from '../inquiry/broken.ts';
-import { follow, following, type FollowReport } from '../inquiry/follow.ts';
+import { follow, following } from '../inquiry/follow.ts';
 import type { HeldPage } from '../inquiry/hold.ts';
-import { laidTexts, type LaidTexts } from '../inquiry/laidTexts.ts';
+import { laidTexts } from '../inquiry/laidTexts.ts';
 import type { MeasuringLayout } from '../inquiry/layout.ts';
-import type { SweepReport } from '../inquiry/sweep.ts';
 import { changesOver } from '../inquiry/wake.ts';
-import type { LayoutJob, Read, StageHost, Viewport } from '../stage/protocol.ts';
+import type { LayoutJob, StageHost, Viewport } from '../stage/protocol.ts';
 import { comparisonOf, type Comparison } from './comparison.ts';
 import { Holds } from './holds.ts';
 import { keptReadings } from './keptReadings.ts';
@@ -29,8 +28,8 @@ import type {
 	EditRequest,
 	FollowOptions,
 	MeasuringSetup,
+	MeasuringWindow,
 	PageRequest,
-	Report,
 	SweepOptions,
 	UncheckedElement
 } from './requests.ts';
@@ -45,6 +44,7 @@ interface MeasuredPage extends PageOfTexts, HeldPage {
 
 /** Its stages, and what they measure for. */
 interface Begun extends MeasuringSetup {
+	readonly window: Remote<MeasuringWindow>;
 	readonly queue: ReturnType<typeof measuringQueue>;
 	readonly layout: MeasuringLayout;
 	readonly holds: Holds;
@@ -66,21 +66,18 @@ export class Measuring {
 	#asked: { readonly selectors: readonly Asked[]; readonly containers: readonly string[] } | undefined;
 	readonly #informed = new WeakMap<MeasuringStage, object>();
 
-	/** Takes up how its stages are opened and closed; to be called before anything is measured. */
-	begin(
-		setup: MeasuringSetup,
-		open: (n: number) => Promise<MessagePort>,
-		close: (n: number) => unknown
-	): void {
+	/** Takes up the port to the window, as a `MeasuringWindow`; to be called before anything is measured. */
+	begin(setup: MeasuringSetup, port: MessagePort): void {
+		const window = wrap<MeasuringWindow>(port);
 		const queue = measuringQueue(async (n) => {
-			const port = await open(n);
+			const port = await window.open(n);
 			const host: Remote<StageHost> = wrap<StageHost>(port);
 			return {
 				host,
 				close() {
 					host[releaseProxy]();
 					port.close();
-					void close(n);
+					void window.close(n);
 				}
 			};
 		}, setup.stages);
@@ -88,7 +85,13 @@ export class Measuring {
 			measure: (job: LayoutJob) => queue.measure({ ...job, ready: this.#inform }),
 			read: (job: LayoutJob) => queue.read(job)
 		};
-		this.#begun = { ...setup, queue, layout, holds: new Holds(`/api/sites/${setup.site}/measurements`) };
+		this.#begun = {
+			...setup,
+			window,
+			queue,
+			layout,
+			holds: new Holds(`/api/sites/${setup.site}/measurements`)
+		};
 	}
 
 	/** Stops what was asked with a number. */
@@ -104,26 +107,28 @@ export class Measuring {
 	}
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
-	askAt(id: number, job: LayoutJob, report: Report<UncheckedElement>): Promise<void> {
+	askAt(id: number, job: LayoutJob): Promise<void> {
 		const path = job.content.asked?.path ?? [];
-		return this.#during(id, async (signal) => {
+		return this.#during(id, async (signal, report) => {
 			for await (const { snapshot, ...one } of this.#now.layout.measure({ ...job, signal }))
-				await report({ ...one, laid: laidOut(snapshot, path) });
+				await report({ ...one, laid: laidOut(snapshot, path) } satisfies UncheckedElement);
 		});
 	}
 
 	/** Lays a page out, and tells what is found in each layout. */
-	read(id: number, job: LayoutJob, report: Report<Read>): Promise<void> {
-		return this.#during(id, async (signal) => {
+	read(id: number, job: LayoutJob): Promise<void> {
+		return this.#during(id, async (signal, report) => {
 			for await (const one of this.#now.layout.read({ ...job, signal })) await report(one);
 		});
 	}
 
 	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
-	sweep(id: number, asked: PageRequest, how: SweepOptions, report: Report<SweepReport>): Promise<void> {
+	sweep(id: number, asked: PageRequest, how: SweepOptions): Promise<void> {
 		const page = this.#page(asked);
 		const { version } = this.#now;
-		return this.#during(id, (signal) => this.#sweeps.sweep({ ...how, ...page, version }, signal, report));
+		return this.#during(id, (signal, report) =>
+			this.#sweeps.sweep({ ...how, ...page, version }, signal, report)
+		);
 	}
 
 	/** Tells anew what the sweep has found, by other settings. */
@@ -132,11 +137,11 @@ export class Measuring {
 	}
 
 	/** Follows a value of an element over widths. */
-	follow(id: number, asked: PageRequest, of: FollowOptions, report: Report<FollowReport>): Promise<void> {
+	follow(id: number, asked: PageRequest, of: FollowOptions): Promise<void> {
 		const { property, stretch } = of;
 		const { content: whole, viewport, layout, cuts } = this.#page(asked);
 		const content = following(whole, of.path, property);
-		return this.#during(id, async (signal) => {
+		return this.#during(id, async (signal, report) => {
 			const key = JSON.stringify([this.#now.version, content, viewport.height, viewport.density]);
 			const kept = await keptReadings(key);
 			if (this.#followed.of !== key) this.#followed = { of: key, read: await kept.known() };
@@ -163,9 +168,9 @@ export class Measuring {
 	}
 
 	/** How the texts of a page are laid out at some widths. */
-	texts(id: number, asked: PageRequest, widths: readonly number[], report: Report<LaidTexts>): Promise<void> {
+	texts(id: number, asked: PageRequest, widths: readonly number[]): Promise<void> {
 		const { model, layout, content, viewport } = this.#page(asked);
-		return this.#during(id, async (signal) => {
+		return this.#during(id, async (signal, report) => {
 			for await (const one of laidTexts(model.page, content, layout, viewport, widths, signal))
 				await report(one);
 		});
@@ -244,12 +249,15 @@ export class Measuring {
 		return { ...page, path, as, layout, content, cuts, viewport: viewportOf(as) };
 	}
 
-	/** Does what was asked with a number, until it is done or stopped. */
-	async #during<R>(id: number, work: (signal: AbortSignal) => Promise<R>): Promise<R> {
+	/** Does what was asked with a number, until it is done or stopped; reports to who asked. */
+	async #during<R>(
+		id: number,
+		work: (signal: AbortSignal, report: (one: unknown) => Promise<void>) => Promise<R>
+	): Promise<R> {
 		const gone = new AbortController();
 		this.#running.set(id, gone);
 		try {
-			return await work(gone.signal);
+			return await work(gone.signal, (one) => this.#now.window.report(id, one));
 		} finally {
 			this.#running.delete(id);
 		}

@@ -56,8 +56,14 @@ export interface CompareOptions {
 	readonly depth: Depth;
 }
 
-/** Called with what there is to report, again and again; done when the other side has it. */
-export type Report<T> = (one: T) => unknown;
+/** What the thread asks of the window, and reports to it. */
+export interface MeasuringWindow {
+	/** Opens the frame of a stage; gives the port by which it is asked. */
+	open(n: number): Promise<MessagePort>;
+	close(n: number): void;
+	/** Something to report of what was asked with a number; done when it has been heard. */
+	report(id: number, one: unknown): void;
+}
 
 /** What is asked about an element as it crosses between threads; what a stage told of it is checked by who asks. */
 export type UncheckedElement = Omit<LaidElement, 'told'> & Pick<Measured, 'facts' | 'computed'>;
