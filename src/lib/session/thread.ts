@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { releaseProxy, wrap, type Remote } from 'comlink';
 import { TextSender } from '../workers/texts.ts';
 import { insist } from './insist.ts';
 
@@ -57,6 +57,8 @@ export class Thread<X> {
 			texts: new TextSender(),
 			waiting,
 			end: (why) => {
+				// What is not released keeps the worker, and what hears it, for good.
+				begun.does[releaseProxy]();
 				worker.terminate();
 				if (this.#begun === begun) this.#begun = undefined;
 				for (const refuse of waiting) refuse(why);
