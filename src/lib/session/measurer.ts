@@ -67,6 +67,7 @@ export class Measurer {
 	readonly #frames = new Map<number, StageFrame>();
 	/** What the present thread is known by, and the port by which it asks the window. */
 	#begun: { readonly by: TextSender; readonly port: MessagePort } | undefined;
+	#asked: { readonly selectors: readonly Asked[]; readonly containers: readonly string[] } | undefined;
 	/** Who hears what is reported of each question. */
 	readonly #hearers = new Map<number, (one: never) => void>();
 	/** The last sweep: it is reported by other settings even when it is done. */
@@ -84,8 +85,10 @@ export class Measurer {
 	}
 
 	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
-	async ask(asked: readonly Asked[], containers: readonly string[]): Promise<void> {
-		await this.#ask(undefined, (does) => does.ask(asked, containers));
+	ask(selectors: readonly Asked[], containers: readonly string[]): void {
+		this.#asked = { selectors, containers };
+		// A thread that begins later is told then. Where it fails, what is measured with it says so.
+		if (this.#begun) this.#ask(undefined, (does) => does.ask(selectors, containers)).catch(() => undefined);
 	}
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
@@ -257,6 +260,7 @@ export class Measurer {
 		expose(window, port);
 		const { site, prefix, stages } = this.#setup;
 		void does.begin({ site, prefix, stages, version }, transfer(port2, [port2]));
+		if (this.#asked) void does.ask(this.#asked.selectors, this.#asked.containers);
 	}
 }
 

@@ -258,8 +258,7 @@ export async function openStages(
 		read: (job) => measurer.read(job),
 		ask(asked, containers) {
 			void stage.host.ask(asked, containers);
-			// Where it cannot be had, what is measured with it says so.
-			measurer.ask(asked, containers).catch(() => undefined);
+			measurer.ask(asked, containers);
 		},
 		cascade: async (frame, path, pseudo) => answers.parse(await stage.host.cascade(frame, path, pseudo)),
 		containing: async (frame, path) => containing.parse(await stage.host.containing(frame, path)),
