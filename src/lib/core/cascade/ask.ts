@@ -1,4 +1,4 @@
-import { rememberedBy } from '../remember/index.ts';
+import { rememberedPieces } from '../remember/index.ts';
 import {
 	compareSpecificity,
 	originatingOf,
@@ -39,17 +39,10 @@ interface Meaning {
 	readonly states: readonly string[];
 }
 
-/** So many selectors are remembered: an edit of a sheet leaves most of its rules as they were. */
-const MOST = 20_000;
-
-const readSelector = rememberedBy(
-	MOST,
-	(selector: string) => selector,
-	(selector) => {
-		const { element, pseudo } = originatingOf(selector);
-		return { specificity: specificityOf(selector), pseudo, ...statesOf(element) };
-	}
-);
+const readSelector = rememberedPieces((selector) => {
+	const { element, pseudo } = originatingOf(selector);
+	return { specificity: specificityOf(selector), pseudo, ...statesOf(element) };
+});
 
 /** Every selector of a page's declarations, once as it is and, where states are in it, once with these given. */
 export function askingOf({ declared: all }: PageCascade): Asking {

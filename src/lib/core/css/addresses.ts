@@ -1,4 +1,4 @@
-import { rememberedBy } from '../remember/index.ts';
+import { rememberedPieces } from '../remember/index.ts';
 import type { Span } from './node.ts';
 import { partsOf } from './parts.ts';
 import { isSpace, skipSpace, stringValue, T, textOf, tokensOf, urlValue } from './tokens.ts';
@@ -10,9 +10,6 @@ export interface SheetAddress {
 	readonly span: Span;
 	readonly import: boolean;
 }
-
-/** So many parts of sheets are remembered. */
-const MOST = 20_000;
 
 /** Every address of a sheet's text in source order; those of `@namespace` are names, not addresses. */
 export function addressesIn(source: string): SheetAddress[] {
@@ -26,7 +23,7 @@ export function addressesIn(source: string): SheetAddress[] {
 	return found;
 }
 
-const inPart = rememberedBy(MOST, (part: string) => part, readAddresses);
+const inPart = rememberedPieces(readAddresses);
 
 function readAddresses(source: string): readonly SheetAddress[] {
 	const tokens = tokensOf(source);

@@ -1,21 +1,11 @@
-import { LRUCache } from 'lru-cache';
+import { rememberedPieces } from '../remember/index.ts';
 import { lineNumber } from '../text/lines.ts';
 import type { Block, Node, Note, Sheet, Span } from './node.ts';
 import { partsOf } from './parts.ts';
 import { readSheet } from './read.ts';
 
-/** What was read of parts of sheets, for so much text: an edit leaves most parts of a sheet as they were. */
-const known = new LRUCache<string, Sheet>({
-	maxSize: 1_500_000,
-	sizeCalculation: (_, part) => part.length + 1
-});
-
 /** What one of the parts of a sheet (`partsOf`) says, its spans and notes by itself. */
-export function readPart(part: string): Sheet {
-	let sheet = known.get(part);
-	if (!sheet) known.set(part, (sheet = readSheet(part)));
-	return sheet;
-}
+export const readPart = rememberedPieces((part): Sheet => readSheet(part));
 
 /**
  * A sheet's text as rules, declarations, at-rules and comments, each with its span (CSS Syntax 3 §5,

@@ -36,3 +36,28 @@ export function remembered<X extends NonNullable<unknown>>(
 		return value;
 	};
 }
+
+/** A text of its own: a piece that is cut out keeps all of the text that it was cut out of (as V8 has it). */
+const copied = (piece: string): string => ` ${piece}`.slice(1);
+
+/**
+ * A function that remembers its answers for pieces of texts, those asked for last, up to so much text in all (UTF-16 units);
+ * a longer piece is not remembered. An edit of a text leaves most of its pieces as they were.
+ */
+export function rememberedPieces<X extends NonNullable<unknown>>(
+	compute: (piece: string) => X,
+	mostText = 1_500_000
+): (piece: string) => X {
+	const known = new LRUCache<string, X>({
+		maxSize: mostText,
+		sizeCalculation: (_, piece) => piece.length + 1
+	});
+	return (piece) => {
+		let value = known.get(piece);
+		if (value === undefined) {
+			const own = copied(piece);
+			known.set(own, (value = compute(own)));
+		}
+		return value;
+	};
+}

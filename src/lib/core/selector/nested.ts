@@ -1,12 +1,9 @@
 import { sliceOf, type Rule } from '../css/index.ts';
-import { rememberedBy } from '../remember/index.ts';
+import { rememberedPieces } from '../remember/index.ts';
 import { next, T, textOf, tokensOf, type Tokens } from '../css/tokens.ts';
 
-/** So many lists are remembered: an edit of a sheet leaves most of its rules as they were. */
-const MOST = 20_000;
-
 /** The parts of a selector list between its commas, without the white space around them. */
-export const selectorsIn = rememberedBy(MOST, (list: string) => list, partsOf);
+export const selectorsIn = rememberedPieces(partsOf);
 
 function partsOf(list: string): readonly string[] {
 	const tokens = tokensOf(list);

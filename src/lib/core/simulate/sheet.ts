@@ -9,7 +9,7 @@ import {
 	type Sheet,
 	type Span
 } from '../css/index.ts';
-import { rememberedBy } from '../remember/index.ts';
+import { rememberedBy, rememberedPieces } from '../remember/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 import type { SeenVantage, Vantage } from '../vantage/index.ts';
 import { schemeInVantage } from './colorScheme.ts';
@@ -95,25 +95,17 @@ function placesOf(sheet: Sheet): Place[] {
 	return places;
 }
 
-/** So many parts of sheets are remembered, and for so many vantages what they come to. */
-const [MOST_PARTS, MOST_VANTAGES] = [20_000, 24];
+/** For so many vantages it is remembered what parts of sheets come to. */
+const MOST_VANTAGES = 24;
 
-const places = rememberedBy(
-	MOST_PARTS,
-	(part: string) => part,
-	(part) => placesOf(readPart(part))
-);
+const places = rememberedPieces((part) => placesOf(readPart(part)));
 
 /** What parts of sheets come to for a vantage, by the key of what decides that. */
 const partsFor = rememberedBy(MOST_VANTAGES, textKey, (vantage: SeenVantage) =>
-	rememberedBy(
-		MOST_PARTS,
-		(part: string) => part,
-		(part) => {
-			const changes = places(part).flatMap((place) => place(vantage));
-			return changes.length > 0 ? applyChanges(part, changes) : part;
-		}
-	)
+	rememberedPieces((part) => {
+		const changes = places(part).flatMap((place) => place(vantage));
+		return changes.length > 0 ? applyChanges(part, changes) : part;
+	})
 );
 
 /** The text of a sheet as it is read for a vantage. */
