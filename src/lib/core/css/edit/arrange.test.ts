@@ -40,6 +40,7 @@ describe('a block', () => {
 			'@media (x) {\n\ta{ b: c }\n\n\t/* why */\n\tg {\n\t\th: i;\n\t}\n}\n\nd { e: f }\n'
 		],
 		['a { b: c }\n\nd { e: f }\n\na| { g: h }\n', 'd { e: f }\n\na {\n\tb: c;\n\tg: h\n}\n'],
+		['a| { b: c }\na { d: e }\n\na { f: g }\n', 'a {\n\tb: c;\n\td: e;\n\tf: g\n}\n'],
 		['a| { b: c }', 'No other block beside this one has its selector or condition.']
 	])('is joined with its like: %j', (source, result) => {
 		expect(at(source, join)).toBe(result);

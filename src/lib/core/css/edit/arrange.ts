@@ -140,6 +140,7 @@ export function joinBlocks(sheet: Sheet, offset: number, same: (a: string, b: st
 			.map(bodyOf)
 			.filter((text) => text !== '')
 			.join(`${gap}${step}`);
+		let taken = 0;
 		const removed = alike
 			.filter((one) => one !== node)
 			.flatMap((one) =>
@@ -147,7 +148,13 @@ export function joinBlocks(sheet: Sheet, offset: number, same: (a: string, b: st
 					start: startWithComments(source, one),
 					end: one.span.end
 				})
-			);
+			)
+			.map((change) => {
+				// Of two neighbours both may take the empty line between them.
+				const start = Math.max(change.start, taken);
+				taken = change.end;
+				return { ...change, start };
+			});
 		const indices = alike.map((one) => siblings.indexOf(one));
 		const between = Math.max(...indices) - Math.min(...indices) + 1 - alike.length;
 		const changes = [...removed, { ...innerOf(node), text: `\n${step}${body}\n${outer}` }];
