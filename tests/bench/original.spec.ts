@@ -36,7 +36,7 @@ test('an Original is dropped in, shown, lined up by points and by an element, me
 	await page
 		.locator('input[type=file]')
 		.setInputFiles({ name: 'page.css', mimeType: 'text/css', buffer: Buffer.from('a{}') });
-	await expect(page.getByText('This is no picture that can be read; nothing was taken in.')).toBeVisible();
+	await expect(page.getByText('This is no picture that can be read; nothing was imported.')).toBeVisible();
 	await page.locator('input[type=file]').setInputFiles(PICTURE);
 	await expect(page.getByRole('button', { name: '812 ramp-480.webp' })).toBeVisible();
 	await expect.poll(() => lies(page, lead)).toEqual([0, 0, 812]);

@@ -79,7 +79,7 @@ test('a folder is dropped with all that is in it; a drop without a page is refus
 	};
 	await drop({ 'a.css': 'x' });
 	await expect(page.getByRole('alert')).toHaveText(
-		'No HTML page was found among 1 files; nothing was taken in.'
+		'No HTML page was found among 1 files; nothing was imported.'
 	);
 	await drop({
 		'yard/one.html': '<p id=dropped>dropped<link rel=stylesheet href=look/a.css>',
@@ -190,7 +190,7 @@ test('vantages are added, changed, sorted, taken out and in; a misfit is said wh
 		buffer: Buffer.from('{"format":"vantaggio-vantages-1","vantages":[{"name":"A","width":0,"height":9999}]}')
 	});
 	await expect(page.getByRole('alert')).toHaveText(
-		'other.json: Vantage 1 (“A”), width: 0 is less than 100. Nothing was taken in.'
+		'other.json: Vantage 1 (“A”), width: 0 is less than 100. Nothing was imported.'
 	);
 
 	await page.reload();

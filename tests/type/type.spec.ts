@@ -177,7 +177,7 @@ test('a size in steps becomes one line through them, is kept over a reload, and 
 		mimeType: 'text/csv',
 		buffer: Buffer.from('name,400,1200\nhead,24,36\nsub,20,27\nbody,16.6667,20.25')
 	});
-	await expect(page.getByText('3 sizes taken in as a scale.')).toBeVisible();
+	await expect(page.getByText('3 sizes imported as a scale.')).toBeVisible();
 	await expect(page.getByRole('textbox', { name: 'Ratio at the narrow end' })).toHaveValue('1.2');
 	await expect(page.getByRole('textbox', { name: 'Ratio at the wide end' })).toHaveValue('1.333');
 	await expect(page.getByRole('textbox', { name: 'wide end, px of width' })).toHaveValue('1200');

@@ -1,4 +1,4 @@
-import { DONE, refusalOf, refuse, type Result } from '$lib/core/text/index.ts';
+import { DONE, refuse, type Result } from '$lib/core/text/index.ts';
 import { StateEffect, StateField, type EditorState, type Extension } from '@codemirror/state';
 import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
 import { allBut, parseSheet, piecesAt, type Piece, type Span } from '../core/css/index.ts';
@@ -95,9 +95,6 @@ export function muteOthers(files: readonly FileText[], file: FileText): Result {
 	}
 	return DONE;
 }
-
-/** Why muting was refused, in a sentence; null where it was done. */
-export const whyNot = (result: Result): string | null => refusalOf(result)?.sentence ?? null;
 
 /** Mutes a whole file. */
 export const muteFile = (file: FileText): void => {

@@ -17,7 +17,7 @@ function sizeOf(bytes: Uint8Array): { width: number; height: number; type: strin
 		const { width, height, type = '' } = imageSize(bytes);
 		return { width, height, type };
 	} catch {
-		throw new Problem(400, 'This is no picture that can be read; nothing was taken in.');
+		throw new Problem(400, 'This is no picture that can be read; nothing was imported.');
 	}
 }
 
@@ -25,7 +25,7 @@ function sizeOf(bytes: Uint8Array): { width: number; height: number; type: strin
 export async function uploaded(request: Request): Promise<Uint8Array> {
 	const length = Number(request.headers.get('content-length') ?? 0);
 	if (length > LIMITS.file) {
-		throw new Problem(413, `The picture is larger than ${megabytes(LIMITS.file)}; nothing was taken in.`);
+		throw new Problem(413, `The picture is larger than ${megabytes(LIMITS.file)}; nothing was imported.`);
 	}
 	const bytes = new Uint8Array(await request.arrayBuffer());
 	if (bytes.length === 0) throw new Problem(400, 'No picture came with the upload.');
@@ -71,9 +71,9 @@ function freePath(wished: string, taken: ReadonlySet<string>): string {
  */
 export async function addPicture(siteId: number, wished: string, bytes: Uint8Array): Promise<AddedFile> {
 	const refusal = pathRefusal(wished);
-	if (refusal) throw new Problem(400, `${wished || 'The picture'} was not taken in: ${refusal}.`);
+	if (refusal) throw new Problem(400, `${wished || 'The picture'} was not imported: ${refusal}.`);
 	const sorted = (await sortFiles([{ path: wished, bytes }])).kinds[0];
-	if (sorted?.kind !== 'picture') throw new Problem(400, `${wished} is no picture; it was not taken in.`);
+	if (sorted?.kind !== 'picture') throw new Problem(400, `${wished} is no picture; it was not imported.`);
 	const { kind, width, height } = sorted;
 	return change(async (transaction) => {
 		const site = await siteOf(siteId, transaction);

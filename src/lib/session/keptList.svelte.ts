@@ -88,7 +88,7 @@ export class KeptList<Row, Wish = Row> {
 
 	/**
 	 * Call this before asking the server for the list. The function it returns takes the answer in, unless meanwhile the
-	 * list was changed here or a later answer was taken in.
+	 * list was changed here or a later answer was used.
 	 */
 	asked(): (listed: Listed<Row>) => void {
 		const age = this.#age;

@@ -183,13 +183,12 @@ export class Measuring {
 	}
 
 	/** Begins to compare a page before an edit and after it; `next` goes on, until it is stopped. */
-	compare(id: number, { path, before, after, files, as }: EditRequest, how: CompareOptions): void {
+	compare(id: number, { path, before, after, as }: EditRequest, how: CompareOptions): void {
 		const was = this.#page({ path, texts: before, as });
 		const is = this.#page({ path, texts: after, as });
-		const edit = editOnPage(was.model, is.model, files, this.#pages.solver(as));
 		const gone = new AbortController();
 		this.#running.set(id, gone);
-		const { values, stretch, depth } = how;
+		const { edit, values, stretch, depth } = how;
 		const compared = {
 			edit,
 			contents: [was.content, is.content] as const,

@@ -2,6 +2,7 @@ import type { KindSetting } from '../core/findings/settings.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { Stretch } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
+import type { EditOnPage } from '../core/wake/index.ts';
 import type { LaidElement } from '../inquiry/layout.ts';
 import type { Depth, ValuesAsked } from '../inquiry/wake.ts';
 import type { Measured } from '../stage/protocol.ts';
@@ -49,8 +50,9 @@ export interface FollowOptions {
 	readonly stretch: Stretch;
 }
 
-/** How a page is compared, with what is asked of every element (`valuesAsked`). */
+/** How a page is compared: what the edit touches, and what is asked of every element (`valuesAsked`). */
 export interface CompareOptions {
+	readonly edit: EditOnPage;
 	readonly values: ValuesAsked;
 	readonly stretch: Stretch;
 	readonly depth: Depth;

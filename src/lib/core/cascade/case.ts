@@ -17,7 +17,7 @@ export interface Engine {
 	readonly longhands: readonly string[];
 }
 
-/** How a selector hits an element. */
+/** How a selector matches an element. */
 export interface Hit {
 	readonly selector: string;
 	readonly specificity: Specificity;

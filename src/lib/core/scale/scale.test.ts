@@ -223,13 +223,13 @@ it('makes a scale of sizes that come in, with what is off it, and keeps what ele
 		...NEW_SCALE,
 		narrow: { ...narrow, ratio: 1.5 }
 	});
-	expect(sentence).toBe('6 sizes taken in as a scale; subhead off it.');
+	expect(sentence).toBe('6 sizes imported as a scale; subhead off it.');
 	expect(scale?.narrow.ratio).toBeCloseTo(1.2, 3);
 	expect(scale?.wide).toMatchObject({ width: 1280, body: 18 });
 	expect(scale?.own.find(({ end }) => end === 'wide')).toEqual({ step: 2, end: 'wide', size: 40 });
 	expect(scale?.roles.find(({ name }) => name === 'title')).toMatchObject({ step: 4, selectors: ['h1'] });
 	expect(takeIn(readSizes('name,1,2\na,17,31\nb,19,20', 16), NEW_SCALE)).toMatchObject({ scale: null });
-	expect(takeIn(readSizes('{', 16), NEW_SCALE).sentence).toContain('Nothing was taken in');
+	expect(takeIn(readSizes('{', 16), NEW_SCALE).sentence).toContain('Nothing was imported');
 });
 
 it('is written as custom properties, rules and classes, with weight, line height and space once for all', () => {

@@ -43,13 +43,13 @@ const bodyOf = (sizes: readonly Sized[]): Sized | undefined =>
  * their own; names keep the selectors that their steps have.
  */
 export function takeIn(read: ReadSizes, scale: Scale): TakenIn {
-	if (!read.ok) return { scale: null, sentence: `${read.sentence} Nothing was taken in.` };
+	if (!read.ok) return { scale: null, sentence: `${read.sentence} Nothing was imported.` };
 	const of = read.value;
 	if (of.kind === 'scale') {
 		const [problem] = scaleProblems(of.scale);
 		return problem
 			? { scale: null, sentence: problem.sentence }
-			: { scale: of.scale, sentence: 'Taken in, with its ends and names.' };
+			: { scale: of.scale, sentence: 'Imported with its ends and names.' };
 	}
 	const { sizes, widths } = of;
 	const body = bodyOf(sizes);
@@ -71,6 +71,6 @@ export function takeIn(read: ReadSizes, scale: Scale): TakenIn {
 	const others = off.length > 0 ? `; ${off.map(({ name }) => name).join(', ')} off it` : '';
 	return {
 		scale: { ...made, own },
-		sentence: `${sizes.length} sizes taken in as a scale${others}.`
+		sentence: `${sizes.length} sizes imported as a scale${others}.`
 	};
 }

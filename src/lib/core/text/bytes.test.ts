@@ -47,7 +47,7 @@ describe('texts of files', () => {
 		expect(decodeText(bytes('<meta charset=latin1>', [0xe9]), codec)).toMatchObject({
 			encoding: 'windows-1252'
 		});
-		// What a comment says is not said.
+		// A declaration inside a comment does not count.
 		expect(encodingOf(bytes('<!-- <meta charset=utf-8> --><meta charset=latin1>'), codec)).toBe(
 			'windows-1252'
 		);

@@ -65,5 +65,5 @@ export function sentenceOf(issue: z.core.$ZodIssue | undefined, value: unknown):
 	}
 	const name = valueAt(value, [list, index, 'name']);
 	const which = `Vantage ${index + 1}${typeof name === 'string' ? ` (“${name}”)` : ''}`;
-	return `${which}${field.length > 0 ? `, ${field.join('.')}` : ''}: ${what}. Nothing was taken in.`;
+	return `${which}${field.length > 0 ? `, ${field.join('.')}` : ''}: ${what}. Nothing was imported.`;
 }

@@ -22,7 +22,7 @@ export const NO_SWITCHES: Switches = {
 /** A vantage with what is no property of a viewport, but switched. */
 export type SeenVantage = Vantage & { readonly rightToLeft?: boolean; readonly fontsMissing?: boolean };
 
-/** A vantage under switches, as a page in it sees it: its zoom taken into its size and density. */
+/** A vantage under switches, as a page in it sees it: its zoom included in its size and density. */
 export function seenVantage(vantage: Vantage, switches: Switches): SeenVantage {
 	const { textSize, zoom, textSpacing, rightToLeft, fontsMissing } = switches;
 	return {

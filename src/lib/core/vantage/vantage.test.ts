@@ -39,7 +39,7 @@ describe('vantages as a file', () => {
 		['{"devices": []}', /^This is no list of vantages: format /],
 		[
 			file({ name: 'A', width: 0, height: 5000 }),
-			'Vantage 1 (“A”), width: 0 is less than 100. Nothing was taken in.'
+			'Vantage 1 (“A”), width: 0 is less than 100. Nothing was imported.'
 		],
 		[file({ name: 'A', width: 100000, height: 500 }), /width: 100000 is more than 7680/],
 		[file({ name: 'A', width: 500, height: 500, density: 0 }), /density: 0 is less than 0.5/],

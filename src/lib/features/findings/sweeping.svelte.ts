@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { store } from '$lib/session/store.ts';
 import { messageOf } from '$lib/core/text/index.ts';
 import type { KindSetting } from '$lib/core/findings/settings.ts';
@@ -170,9 +171,9 @@ export class Sweeping {
 		}
 	}
 
-	/** Goes by other settings of kinds of finding from now on. */
+	/** Goes by other settings of kinds of finding from now on; whoever calls this follows nothing by it. */
 	setKinds(settings: readonly KindSetting[]): void {
-		this.swept?.stages.measurer.setKinds(settings).catch((error: unknown) => {
+		untrack(() => this.swept)?.stages.measurer.setKinds(settings).catch((error: unknown) => {
 			this.trouble = messageOf(error);
 		});
 	}

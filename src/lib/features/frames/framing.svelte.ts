@@ -176,7 +176,7 @@ export class Framing {
 	}
 }
 
-/** A vantage before switches, with zoom taken into its size: as the Measure marks it. */
+/** A vantage before switches, with zoom included in its size: as the Measure marks it. */
 export const marked = (site: SiteState): { name: string; width: number }[] =>
 	site.vantages.list.map(({ fields }) => {
 		const { name, width } = unzoomed(fields);

@@ -122,7 +122,7 @@ export class Waking {
 	): AsyncGenerator<Comparison> {
 		const { as, stretch } = sweptAs(lead, plain);
 		const values = valuesAsked(stages.engine, edit);
-		return stages.measurer.compare(shown, as, { values, stretch, depth }, signal);
+		return stages.measurer.compare(shown, as, { edit, values, stretch, depth }, signal);
 	}
 
 	#tell(of: Edited, compared: Comparison): void {

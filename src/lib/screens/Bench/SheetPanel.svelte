@@ -1,11 +1,12 @@
 <script lang="ts">
 	import { insist } from '$lib/session/insist.ts';
+	import { refusalOf } from '$lib/core/text/index.ts';
 	import { bandAt } from '$lib/core/media/index.ts';
 	import { toggleComment } from '@codemirror/commands';
 	import { unfoldAll } from '@codemirror/language';
 	import type { Command } from '@codemirror/view';
 	import { foldOthers, toDefinition, toRuleInForce } from '$lib/editor/moves.ts';
-	import { muteFile, muteOthers, toggleMute, whyNot } from '$lib/editor/muting.ts';
+	import { muteFile, muteOthers, toggleMute } from '$lib/editor/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
 	import { carriage } from '$lib/session/carriage.svelte.ts';
@@ -70,7 +71,7 @@
 		[
 			'All sheets but the rule at the caret',
 			'',
-			() => shown && (heard = whyNot(muteOthers([...site.texts.values()], shown)))
+			() => shown && (heard = refusalOf(muteOthers([...site.texts.values()], shown))?.sentence ?? null)
 		],
 		['Everything back', 'Shift M', () => mute('back')]
 	]);
@@ -117,7 +118,7 @@
 	/** Takes what the caret is in out of force in the frames, or so many steps further out; or brings all back. */
 	export function mute(what: number | 'back' = 0): void {
 		if (what === 'back') for (const text of site.texts.values()) text.unmute();
-		else if (shown) heard = whyNot(toggleMute(shown, what));
+		else if (shown) heard = refusalOf(toggleMute(shown, what))?.sentence ?? null;
 	}
 	async function move(by: number): Promise<void> {
 		heard = await bench.move(by);

@@ -56,7 +56,7 @@
 		<section>
 			<MissingFiles missing={inventory.missing} />
 			{#if refused.length > 0}
-				<h2>Not taken in</h2>
+				<h2>Not imported</h2>
 				<ul class="missing">
 					{#each refused as { path, reason }, i (i)}<li><code>{path}</code> <span>{reason}</span></li>{/each}
 				</ul>

@@ -81,7 +81,7 @@
 				return { chorus: false, fields: { ...fields, name } };
 			});
 			return [...now, ...more];
-		}, `${read.value.length} taken in from ${file.name}`);
+		}, `${read.value.length} imported from ${file.name}`);
 	}
 </script>
 

@@ -6,7 +6,7 @@ export interface Entry {
 	readonly bytes: Uint8Array;
 }
 
-/** Something that was not taken in, and why. */
+/** Something that was not imported, and why. */
 export interface Refusal {
 	readonly path: string;
 	readonly reason: string;

@@ -136,10 +136,10 @@ describe('bringing files in', () => {
 		const brought = await bring([{ path: 'a.zip', bytes: zip }]);
 		expect(reasons(brought)['a.css']).toMatch(/^it cannot be unpacked/);
 		await expect(bring([{ path: 'a.zip', bytes: zip.subarray(0, 60) }])).rejects.toThrow(
-			/^The zip cannot be read .*; nothing was taken in\.$/
+			/^The zip cannot be read .*; nothing was imported\.$/
 		);
 		await expect(bring([{ path: 'a.css', bytes: bytes('x') }])).rejects.toThrow(
-			'No HTML page was found among 1 files; nothing was taken in.'
+			'No HTML page was found among 1 files; nothing was imported.'
 		);
 	});
 

@@ -14,7 +14,7 @@ export interface Brought {
 	/** The folder all files lay in, taken off their paths; '' or with a slash at its end. */
 	readonly root: string;
 	readonly files: readonly (Entry & Kind)[];
-	/** What was not taken in, and what was and is not read, with the reason. */
+	/** What was not imported, and what was and is not read, with the reason. */
 	readonly refused: readonly Refusal[];
 }
 
@@ -35,7 +35,7 @@ export async function bring(
 	const only = given.length === 1 ? given[0] : undefined;
 	if (only && isZip(only.bytes)) {
 		if (only.bytes.length > LIMITS.packed) {
-			throw new Problem(413, `The zip is larger than ${megabytes(LIMITS.packed)}; nothing was taken in.`);
+			throw new Problem(413, `The zip is larger than ${megabytes(LIMITS.packed)}; nothing was imported.`);
 		}
 		await unzip(only.bytes, into);
 	} else {
@@ -46,7 +46,7 @@ export async function bring(
 	const named = entries.map(({ path, bytes }) => ({ path: path.slice(root.length), bytes }));
 	const { kinds, unread } = await read('sort', named).catch((error: unknown) => {
 		if (!(error instanceof OutOfBounds)) throw error;
-		throw new Problem(413, `These pages cannot be read (${error.message}); nothing was taken in.`);
+		throw new Problem(413, `These pages cannot be read (${error.message}); nothing was imported.`);
 	});
 	const files = named.map((entry, i) => ({ ...entry, ...(kinds[i] as Kind) }));
 	const refused = [...left, ...unread];
@@ -54,7 +54,7 @@ export async function bring(
 		const why = refused[0] ? ` The first thing refused: ${refused[0].path}, ${refused[0].reason}.` : '';
 		throw new Problem(
 			400,
-			`No HTML page was found among ${files.length} files; nothing was taken in.${why}`,
+			`No HTML page was found among ${files.length} files; nothing was imported.${why}`,
 			{ refused }
 		);
 	}

@@ -49,7 +49,7 @@ export async function unzip(given: Uint8Array, into: Collector): Promise<void> {
 	try {
 		zip = await open(bytes);
 	} catch (error) {
-		throw new Problem(400, `The zip cannot be read (${messageOf(error)}); nothing was taken in.`);
+		throw new Problem(400, `The zip cannot be read (${messageOf(error)}); nothing was imported.`);
 	}
 	for (;;) {
 		const stopped = await readAll(zip, into);

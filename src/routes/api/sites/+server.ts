@@ -15,10 +15,10 @@ export const POST = handler(async ({ request, url }) => {
 	}
 	const length = Number(request.headers.get('content-length') ?? 0);
 	if (length > LIMITS.packed + 1024 * 1024) {
-		throw new Problem(413, `More than ${megabytes(LIMITS.packed)} at once; nothing was taken in.`);
+		throw new Problem(413, `More than ${megabytes(LIMITS.packed)} at once; nothing was imported.`);
 	}
 	const form = await request.formData().catch(() => {
-		throw new Problem(400, 'The upload broke off or cannot be read; nothing was taken in.');
+		throw new Problem(400, 'The upload broke off or cannot be read; nothing was imported.');
 	});
 	const paths = form.getAll('path').map(String);
 	const files = form.getAll('file').filter((value) => value instanceof File);
