@@ -61,7 +61,7 @@ function featuresOf(condition: Condition | null): (Condition & { kind: 'feature'
 function comparedIn(text: string, em: Rational): Compared[] {
 	return parseMediaQueryList(text)
 		.flatMap(({ condition }) => featuresOf(condition))
-		.filter(({ feature }) => feature.name === 'width')
+		.filter(({ feature }) => feature === 'width')
 		.flatMap(({ comparisons, span }): Compared[] => {
 			const inner = text.slice(span.start, span.end);
 			const tokens = tokensOf(inner);

@@ -1,4 +1,5 @@
-export type { MediaFeature, Operator } from './feature.ts';
+export type { Operator } from './feature.ts';
+export { featureNamed } from './features/index.ts';
 export type { Comparison, Condition, MediaQuery } from './query.ts';
 export { parseMediaQueryList } from './parse.ts';
 export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';

@@ -127,7 +127,7 @@ function feature(tokens: Tokens, from: number, to: number, span: Span): Conditio
 	const after = skipSpace(tokens, first + 1, to);
 	if (name !== undefined && after >= to) {
 		const alone = FEATURES.get(name);
-		return alone && { kind: 'feature', feature: alone, comparisons: [], span };
+		return alone && { kind: 'feature', feature: alone.name, comparisons: [], span };
 	}
 	if (name !== undefined && tokens.types[after] === T.Colon) {
 		const found = prefixed(name);
@@ -135,7 +135,7 @@ function feature(tokens: Tokens, from: number, to: number, span: Span): Conditio
 		return (
 			value && {
 				kind: 'feature',
-				feature: found.feature,
+				feature: found.feature.name,
 				comparisons: [{ operator: found.operator, value }],
 				span
 			}
@@ -203,7 +203,7 @@ function range(tokens: Tokens, from: number, to: number, span: Span): Condition 
 	};
 	const build = (found: MediaFeature, ...parts: (Comparison | undefined)[]): Condition | undefined =>
 		parts.every((part) => part !== undefined)
-			? { kind: 'feature', feature: found, comparisons: parts, span }
+			? { kind: 'feature', feature: found.name, comparisons: parts, span }
 			: undefined;
 	const comparison = (
 		found: MediaFeature,

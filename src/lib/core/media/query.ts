@@ -1,6 +1,6 @@
 import type { Expression } from '../length/index.ts';
 import type { Span } from '../css/node.ts';
-import type { MediaFeature, Operator } from './feature.ts';
+import type { Operator } from './feature.ts';
 
 /** What a feature is compared with. A resolution is in dppx; null stands for `infinite`. */
 export type Value =
@@ -20,7 +20,8 @@ export type Condition =
 	| { readonly kind: 'and' | 'or'; readonly of: readonly Condition[] }
 	| {
 			readonly kind: 'feature';
-			readonly feature: MediaFeature;
+			/** The name of the media feature, without `min-` or `max-`; `featureNamed` has the rest. */
+			readonly feature: string;
 			/** All of them must hold; empty where the feature stands alone (boolean context). */
 			readonly comparisons: readonly Comparison[];
 			/** In the query list's text, with its parentheses. */

@@ -17,8 +17,8 @@ import {
 	type Line
 } from '../length/index.ts';
 import { heightsOf, type Vantage } from '../vantage/index.ts';
-import type { MediaFeature, Operator } from './feature.ts';
-import { FEATURES } from './features/index.ts';
+import type { Operator } from './feature.ts';
+import { featureNamed } from './features/index.ts';
 import type { Comparison } from './query.ts';
 
 /** A comparison in one vantage: a line over viewport width against a form over it. Or it is settled, or unknown. */
@@ -44,7 +44,8 @@ export function lengthContext(vantage: Vantage): LengthContext {
 }
 
 /** Whether a feature that stands alone holds (Media Queries 4 §2.4.2). */
-export function standingAlone(feature: MediaFeature, vantage: Vantage): Relation {
+export function standingAlone(name: string, vantage: Vantage): Relation {
+	const feature = featureNamed(name);
 	const nonZero = (left: Line): Relation => ({
 		kind: 'compare',
 		left,
@@ -67,7 +68,8 @@ export function standingAlone(feature: MediaFeature, vantage: Vantage): Relation
 }
 
 /** A feature's comparison in a vantage. */
-export function relationOf(feature: MediaFeature, comparison: Comparison, vantage: Vantage): Relation {
+export function relationOf(name: string, comparison: Comparison, vantage: Vantage): Relation {
+	const feature = featureNamed(name);
 	const { operator, value } = comparison;
 	const context = lengthContext(vantage);
 	const compareWith = (left: Line, right: Form | undefined): Relation =>
@@ -99,14 +101,13 @@ export function relationOf(feature: MediaFeature, comparison: Comparison, vantag
 			return value.kind === 'keyword' ? settled(feature.holding(vantage).includes(value.name)) : UNKNOWN;
 		case 'alias': {
 			const alias = value.kind === 'keyword' ? feature.keywords[value.name] : undefined;
-			const target = alias && FEATURES.get(alias.feature);
-			if (!target) return UNKNOWN;
+			if (!alias) return UNKNOWN;
 			const ratio = {
 				kind: 'ratio' as const,
 				width: { kind: 'number' as const, value: alias.width },
 				height: { kind: 'number' as const, value: alias.height }
 			};
-			return relationOf(target, { operator: alias.operator, value: ratio }, vantage);
+			return relationOf(alias.feature, { operator: alias.operator, value: ratio }, vantage);
 		}
 	}
 }

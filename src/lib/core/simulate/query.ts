@@ -1,6 +1,12 @@
 import { multiply, rationalFromDecimal, rationalFromNumber, toNumber } from '../interval/index.ts';
 import { T, textOf, tokensOf } from '../css/tokens.ts';
-import { evaluateCondition, parseMediaQueryList, typeMatches, type Condition } from '../media/index.ts';
+import {
+	evaluateCondition,
+	featureNamed,
+	parseMediaQueryList,
+	typeMatches,
+	type Condition
+} from '../media/index.ts';
 import type { Vantage } from '../vantage/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 import { USUAL_TEXT } from './textSize.ts';
@@ -53,11 +59,12 @@ function conditionChanges(condition: Condition, text: string, vantage: Vantage):
 		case 'or':
 			return condition.of.flatMap((part) => conditionChanges(part, text, vantage));
 		case 'feature': {
-			const { feature, span } = condition;
-			if (feature.kind === 'integer' || feature.kind === 'keyword') {
+			const { span } = condition;
+			const { kind } = featureNamed(condition.feature);
+			if (kind === 'integer' || kind === 'keyword') {
 				return [{ ...span, text: evaluateCondition(condition, vantage) === 'true' ? ALWAYS : NEVER }];
 			}
-			if (feature.kind === 'resolution') return [];
+			if (kind === 'resolution') return [];
 			return sizeChanges(text.slice(span.start, span.end), span.start, vantage);
 		}
 	}

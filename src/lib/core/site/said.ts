@@ -32,7 +32,7 @@ const onWidth = (condition: Condition): boolean => {
 		case 'or':
 			return condition.of.every(onWidth);
 		case 'feature':
-			return condition.feature.name === 'width';
+			return condition.feature === 'width';
 	}
 };
 

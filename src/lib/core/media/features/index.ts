@@ -85,3 +85,14 @@ const features: readonly MediaFeature[] = [
 export const FEATURES: ReadonlyMap<string, MediaFeature> = new Map(
 	features.map((feature) => [feature.name, feature])
 );
+
+/**
+ * The media feature of a parsed condition.
+ *
+ * @throws {Error} for a name that no parsed condition has
+ */
+export function featureNamed(name: string): MediaFeature {
+	const found = FEATURES.get(name);
+	if (!found) throw new Error(`There is no media feature "${name}".`);
+	return found;
+}
