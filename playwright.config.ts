@@ -7,7 +7,8 @@ export default defineConfig({
 	// Limits are there to end what hangs, not to judge how fast a machine is.
 	timeout: 900_000,
 	expect: { timeout: 180_000 },
-	workers: 2,
+	// One more than the cores that there are at least: tests wait for what they have asked for.
+	workers: 3,
 	fullyParallel: false,
 	forbidOnly: true,
 	reporter: [['list'], ['json', { outputFile: '.cache/results/end.json' }]],

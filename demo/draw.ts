@@ -54,7 +54,7 @@ const film = await page.evaluate(
 		canvas.width = 640;
 		canvas.height = 360;
 		const pen = canvas.getContext('2d') as CanvasRenderingContext2D;
-		const recorder = new MediaRecorder(canvas.captureStream(12), {
+		const recorder = new MediaRecorder(canvas.captureStream(6), {
 			mimeType: 'video/webm;codecs=vp8',
 			videoBitsPerSecond: 250_000
 		});
@@ -62,10 +62,10 @@ const film = await page.evaluate(
 		recorder.ondataavailable = (event) => parts.push(event.data);
 		const stopped = new Promise((resolve) => (recorder.onstop = resolve));
 		recorder.start();
-		for (let i = 0; i < 48; i++) {
-			const swell = Math.sin((i / 48) * 2 * Math.PI);
+		for (let i = 0; i < 24; i++) {
+			const swell = Math.sin((i / 24) * 2 * Math.PI);
 			pen.drawImage(image, -12 + 6 * swell, -8 + 3 * swell, 664, 374);
-			await new Promise((resolve) => setTimeout(resolve, 83));
+			await new Promise((resolve) => setTimeout(resolve, 167));
 		}
 		recorder.stop();
 		await stopped;

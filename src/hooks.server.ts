@@ -1,4 +1,5 @@
 import type { Handle } from '@sveltejs/kit';
+import { hasFrames } from '$lib/screens/names.ts';
 import { isForeign } from '$lib/server/front/foreign.ts';
 import { optionsFrom } from '$lib/server/front/front.ts';
 import { log } from '$lib/server/log.ts';
@@ -45,7 +46,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 		(api && isForeign(Object.fromEntries(request.headers), url.origin)) ||
 		(!isStage && request.headers.has('x-vantaggio-stage'))
 			? problemReply(new Problem(403, 'This address answers the application’s own pages only.'))
-			: await resolve(event, { transformPageChunk: ({ html }) => withSiteAhead(html, url) });
+			: await resolve(event, { transformPageChunk: ({ html }) => withSiteAhead(html, url, hasFrames) });
 	if (!isStage) {
 		completePolicy(response.headers);
 		response.headers.set('x-frame-options', 'DENY');

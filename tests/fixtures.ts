@@ -17,7 +17,10 @@ const EXPECTED = [
 /** Errors on any page of a context, unhandled rejections and what is said to the console as one: none is let pass. */
 export function errorsOf(context: BrowserContext): string[] {
 	const errors: string[] = [];
-	context.on('weberror', (found) => errors.push(String(found.error().stack ?? found.error())));
+	context.on('weberror', (found) => {
+		const { name, message, stack } = found.error();
+		errors.push(`${name}: ${message}\n${stack} (${found.page()?.url()})`);
+	});
 	context.on('console', (message) => {
 		if (message.type() === 'error' && !EXPECTED.some((one) => one.test(message.text())))
 			errors.push(`${message.text()} (${message.location().url})`);

@@ -1,11 +1,12 @@
+import type { output } from 'zod';
+import { errandSchema, givenSchema, unsteadySchema } from './core/errand/index.ts';
+import { acceptedSchema, kindSettingSchema } from './core/findings/settings.ts';
+import { originalSchema } from './core/original/index.ts';
+import { scaleSchema } from './core/scale/scale.ts';
+import { stagedStateSchema } from './core/staged/index.ts';
+import { supportTargetSchema } from './core/support/index.ts';
+import { holdSchema } from './core/wake/hold.ts';
 import type { FileKind } from './core/site/index.ts';
-import type { Errand, Given, UnsteadyName } from './core/errand/index.ts';
-import type { Accepted, KindSetting } from './core/findings/settings.ts';
-import type { Original } from './core/original/index.ts';
-import type { Scale } from './core/scale/scale.ts';
-import type { StagedState } from './core/staged/index.ts';
-import type { SupportTarget } from './core/support/index.ts';
-import type { Hold } from './core/wake/hold.ts';
 import type { Vantage } from './core/vantage/index.ts';
 
 /** What the server and the application say to each other, as JSON. */
@@ -54,37 +55,34 @@ export interface VantageList {
 	readonly version: string;
 }
 
-/** The lists of small things that are kept with a site, by kind. */
-export interface KeptFields {
-	readonly staged: StagedState;
-	readonly original: Original;
-	/** None, or one. */
-	readonly target: SupportTarget;
+/**
+ * The lists of small things that are kept with a site: what each is made of, what it is called, and how many it has at most.
+ * A new one needs nothing but a row here.
+ */
+export const KEPT = {
+	staged: { schema: stagedStateSchema, title: 'staged states', most: 1000 },
+	original: { schema: originalSchema, title: 'originals', most: 1000 },
+	target: { schema: supportTargetSchema, title: 'engines asked for', most: 1 },
 	/** Pages whose markup is given. */
-	readonly given: Given;
-	readonly errand: Errand;
+	given: { schema: givenSchema, title: 'given files', most: 1000 },
+	errand: { schema: errandSchema, title: 'errands', most: 1000 },
 	/** Ids and classes that two saves of a page have proved unsteady. */
-	readonly unsteady: UnsteadyName;
+	unsteady: { schema: unsteadySchema, title: 'unsteady names', most: 1000 },
 	/** Kinds of findings that are not as they come. */
-	readonly finding: KindSetting;
-	readonly accepted: Accepted;
-	readonly hold: Hold;
-	/** None, or one. */
-	readonly scale: Scale;
-}
-export type KeptKind = keyof KeptFields;
-export const KEPT_KINDS = [
-	'staged',
-	'original',
-	'target',
-	'given',
-	'errand',
-	'unsteady',
-	'finding',
-	'accepted',
-	'hold',
-	'scale'
-] as const satisfies readonly KeptKind[];
+	finding: { schema: kindSettingSchema, title: 'kinds of findings', most: 1000 },
+	accepted: { schema: acceptedSchema, title: 'accepted findings', most: 1000 },
+	hold: { schema: holdSchema, title: 'holds', most: 1000 },
+	scale: { schema: scaleSchema, title: 'type scale', most: 1 }
+} as const;
+
+export type KeptKind = keyof typeof KEPT;
+export type KeptFields = { readonly [K in KeptKind]: output<(typeof KEPT)[K]['schema']> };
+export const KEPT_KINDS = Object.keys(KEPT) as readonly KeptKind[];
+
+/** Something for each kind of kept list, by kind. */
+export const forEachKept = <T extends Readonly<Record<KeptKind, unknown>>>(
+	make: (kind: KeptKind) => T[KeptKind]
+): T => Object.fromEntries(KEPT_KINDS.map((kind) => [kind, make(kind)])) as T;
 
 export interface KeptListRecord<K extends KeptKind> {
 	readonly list: readonly KeptFields[K][];

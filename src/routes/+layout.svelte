@@ -3,12 +3,12 @@
 	import '@fontsource-variable/fraunces';
 	import '@fontsource-variable/jetbrains-mono';
 	import '$lib/ui/tokens.css';
-	import { tell } from '$lib/session/notices.svelte.ts';
+	import { notify } from '$lib/session/notices.svelte.ts';
 
 	let { children, data } = $props();
 
 	$effect(() => {
-		if (data.notice) tell(data.notice);
+		if (data.notice) notify(data.notice);
 	});
 </script>
 

@@ -8,7 +8,7 @@ import {
 import { syntaxTree } from '@codemirror/language';
 import type { EditorState, Extension } from '@codemirror/state';
 import { caretAt, type Caret } from '../core/css/index.ts';
-import type { Words } from '../core/site/index.ts';
+import type { PageNames } from '../core/site/index.ts';
 import { hostOf } from './host.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
 
@@ -56,14 +56,14 @@ const GLOBAL = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'];
 const options = (labels: Iterable<string>, type: string, boost = 0): Completion[] =>
 	[...labels].map((label) => ({ label, type, boost }));
 
-const customProperties = ({ customProperties: known }: Words, wrap: boolean): Completion[] =>
+const customProperties = ({ customProperties: known }: PageNames, wrap: boolean): Completion[] =>
 	[...known].map(([name, value]) => ({
 		label: wrap ? `var(${name})` : name,
 		detail: value,
 		type: 'variable'
 	}));
 
-async function optionsFor(caret: Caret, words: Words): Promise<Completion[]> {
+async function optionsFor(caret: Caret, words: PageNames): Promise<Completion[]> {
 	switch (caret.kind) {
 		case 'property': {
 			const { PROPERTY_NAMES } = await grammar();

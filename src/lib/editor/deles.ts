@@ -1,13 +1,13 @@
 import { RangeSet, StateEffect, StateField, type Extension } from '@codemirror/state';
 import { Decoration, EditorView, WidgetType } from '@codemirror/view';
-import type { Idle } from '../inquiry/idle.ts';
+import type { IneffectiveDeclaration } from '../inquiry/idle.ts';
 
 /** Tells an editor which of its declarations do nothing. */
-export const setIdle = StateEffect.define<readonly Idle[]>();
+export const setIdle = StateEffect.define<readonly IneffectiveDeclaration[]>();
 
 /** The proofreader's mark for take-out, beside a declaration that does nothing where it stands. */
 class Dele extends WidgetType {
-	constructor(readonly idle: Idle) {
+	constructor(readonly idle: IneffectiveDeclaration) {
 		super();
 	}
 
@@ -32,7 +32,7 @@ const field = StateField.define<RangeSet<Decoration>>({
 	update(marks, { changes, effects, newDoc }) {
 		const told = effects.findLast((effect) => effect.is(setIdle));
 		if (!told) return marks.map(changes);
-		const idle = told.value as readonly Idle[];
+		const idle = told.value as readonly IneffectiveDeclaration[];
 		return Decoration.set(
 			idle
 				.filter(({ end }) => end <= newDoc.length)

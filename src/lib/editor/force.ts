@@ -19,14 +19,14 @@ import {
 	type Interval,
 	type Rational
 } from '../core/interval/index.ts';
-import type { Force, Said } from '../core/site/index.ts';
+import type { Force, ConditionNote } from '../core/site/index.ts';
 import { hostOf } from './host.ts';
 
 /** What is in force at which widths, and where the carriage stands. */
 export interface InForce {
 	readonly rules: readonly Force[];
 	/** What each `@media` comes to, in words. */
-	readonly said: readonly Said[];
+	readonly said: readonly ConditionNote[];
 	readonly width: number;
 	readonly range: readonly [number, number];
 }
@@ -86,12 +86,12 @@ class Bar extends GutterMarker {
 }
 
 /** What a condition comes to, at the end of its line. */
-class Words extends WidgetType {
-	constructor(readonly said: Said) {
+class ConditionWidget extends WidgetType {
+	constructor(readonly said: ConditionNote) {
 		super();
 	}
 
-	override eq(other: Words): boolean {
+	override eq(other: ConditionWidget): boolean {
 		return other.said.words === this.said.words;
 	}
 
@@ -134,7 +134,9 @@ function draw(doc: Text, { rules, said, width, range }: InForce): Drawn {
 	}
 	const words = said
 		.filter(({ at }) => at <= doc.length)
-		.map((one) => Decoration.widget({ widget: new Words(one), side: 1 }).range(doc.lineAt(one.at).to));
+		.map((one) =>
+			Decoration.widget({ widget: new ConditionWidget(one), side: 1 }).range(doc.lineAt(one.at).to)
+		);
 	return {
 		words: Decoration.set(words, true),
 		bars: RangeSet.of([...bars.values()], true),

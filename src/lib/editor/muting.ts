@@ -1,7 +1,7 @@
 import { DONE, refuse, type Result } from '$lib/core/text/index.ts';
 import { StateEffect, StateField, type EditorState, type Extension } from '@codemirror/state';
 import { Decoration, EditorView, keymap, type DecorationSet } from '@codemirror/view';
-import { allBut, parseSheet, piecesAt, type Piece, type Span } from '../core/css/index.ts';
+import { allBut, parseSheet, piecesAt, type MutablePart, type Span } from '../core/css/index.ts';
 import { attributeAt, parsePage } from '../core/html/index.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
 import { hostOf } from './host.ts';
@@ -49,7 +49,7 @@ function meant(state: EditorState): number {
 }
 
 /** What of a file the caret is in that can be muted, the innermost first. */
-function mutable({ kind, state, text }: FileText): Piece[] {
+function mutable({ kind, state, text }: FileText): MutablePart[] {
 	const head = meant(state);
 	const part = sheetPartAt(text, kind, head);
 	if (part) {

@@ -9,7 +9,7 @@ import {
 } from '@codemirror/view';
 import { messageOf } from '../core/text/index.ts';
 import type { TextRemark } from '../workers/reading.ts';
-import { tell } from '../session/notices.svelte.ts';
+import { notify } from '../session/notices.svelte.ts';
 import { afterFrames } from '../session/painted.ts';
 import { reader } from '../session/reader.ts';
 import { hostOf } from './host.ts';
@@ -86,7 +86,7 @@ export const notesAtLines = (kind: 'page' | 'sheet'): Extension =>
 					this.decorations = decorate(doc, remarks);
 					view.dispatch({});
 				} catch (error) {
-					if (this.#asked === doc) tell(messageOf(error));
+					if (this.#asked === doc) notify(messageOf(error));
 				}
 			}
 

@@ -1,5 +1,5 @@
 import { propertiesSet, verdictOf, type Candidate } from '../core/cascade/index.ts';
-import type { Wished } from '../core/css/edit/index.ts';
+import type { DeclarationRequest } from '../core/css/edit/index.ts';
 import { shiftOf, type KindSetting } from '../core/findings/settings.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import { blanked } from '../core/text/index.ts';
@@ -146,7 +146,7 @@ export async function remedyFor(
 	row: FindingRow,
 	{ from }: Blame,
 	signal: AbortSignal
-): Promise<Wished | undefined> {
+): Promise<DeclarationRequest | undefined> {
 	for (const { property, value } of row.kind.remedies ?? []) {
 		if (signal.aborted) return undefined;
 		if ((await leftOf(swept, changed(swept, from, `${property}: ${value}`), row, signal)) <= 0)

@@ -6,18 +6,18 @@ import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
 /** For an element and each of its ancestors, which container conditions hold. */
-type Held = readonly (readonly boolean[])[];
+type ContainerAnswers = readonly (readonly boolean[])[];
 
 /** What container conditions answer, by width. */
 export interface Flips {
 	/** What holds at a width. */
-	at(width: number): Held;
+	at(width: number): ContainerAnswers;
 	/** Whole px inside of bands from which on something else holds than one px below. */
 	readonly cuts: readonly number[];
 	/** Px between the widths that were looked at; what flips twice between two of them is missing. 1 is exact. */
 	readonly step: number;
 	/** What was measured. */
-	readonly known: ReadonlyMap<number, Held>;
+	readonly known: ReadonlyMap<number, ContainerAnswers>;
 }
 
 /** The stretch of widths that is looked at, the grid on which flips are sought first, px, and how much finer each next is. */

@@ -4,12 +4,18 @@ import {
 	piecesOf,
 	valueOf,
 	type Change,
-	type Piece,
+	type CurvePiece,
 	type Value
 } from '../core/curve/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { Cut } from '../core/interval/index.ts';
-import { coverage, firstWidths, remainingWidths, type Readings, type Stretch } from '../core/sweep/index.ts';
+import {
+	coverage,
+	firstWidths,
+	remainingWidths,
+	type Readings,
+	type WidthRange
+} from '../core/sweep/index.ts';
 import type { PageContent, Viewport } from '../stage/protocol.ts';
 import type { MeasuringLayout } from './layout.ts';
 import { READINGS } from './readings.ts';
@@ -39,7 +45,7 @@ export interface FollowedValue {
 	readonly content: PageContent;
 	readonly viewport: Viewport;
 	readonly property: string;
-	readonly stretch: Stretch;
+	readonly stretch: WidthRange;
 	/** Where conditions change. */
 	readonly cuts: readonly Cut[];
 }
@@ -48,7 +54,7 @@ export interface FollowedValue {
 export interface FollowReport {
 	/** What was read since it was told last, by width. */
 	readonly values: readonly (readonly [width: number, value: Value])[];
-	readonly pieces: readonly Piece[];
+	readonly pieces: readonly CurvePiece[];
 	readonly changes: readonly Change[];
 	readonly coverage: ReturnType<typeof coverage>;
 	readonly phase: Phase;

@@ -1,5 +1,5 @@
 import { contains, rationalFromNumber, type Cut, type IntervalSet } from '../core/interval/index.ts';
-import { firstWidths, foundIn, type Readings, type Stretch } from '../core/sweep/index.ts';
+import { firstWidths, foundIn, type Readings, type WidthRange } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { changedElements, changesIn, sortedCuts, type Changed } from '../core/wake/index.ts';
 import { fromHeld, HELD_LONGHANDS, isHeld, toHold, type Hold, type Measurement } from '../core/wake/hold.ts';
@@ -30,7 +30,7 @@ export interface HeldPage {
 export async function measureHeld(
 	{ path, content, layout, as, cuts }: HeldPage,
 	widths: IntervalSet,
-	stretch: Stretch,
+	stretch: WidthRange,
 	signal: AbortSignal
 ): Promise<Measurement> {
 	const all = firstWidths(stretch, sortedCuts([...cuts, ...widths.cuts]), GRID);

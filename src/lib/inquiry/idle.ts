@@ -15,7 +15,7 @@ import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
 /** A declaration that does nothing on any element of the lead where it decides. */
-export interface Idle extends NoEffect {
+export interface IneffectiveDeclaration extends NoEffect {
 	/** In the file's text. */
 	readonly end: number;
 	/** How many elements that is said of. */
@@ -25,7 +25,7 @@ export interface Idle extends NoEffect {
 /** Rules that hit more elements than this are not judged: all that they hit would have to be looked at. */
 const MOST = 60;
 
-interface Known {
+interface JudgedElements {
 	readonly facts: readonly Facts[];
 	/** The verdicts of each element. */
 	readonly verdicts: readonly Verdicts[];
@@ -63,7 +63,7 @@ function factsFrom(elements: readonly ElementFacts[], verdicts: readonly Verdict
 }
 
 /** What a stage has told of elements at a width, by the cases of when it was asked. */
-function read(cases: Cases, width: number, { elements }: FactsFound): Known {
+function read(cases: Cases, width: number, { elements }: FactsFound): JudgedElements {
 	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(width)));
 	return { facts: factsFrom(elements, verdicts), verdicts };
 }
@@ -90,12 +90,12 @@ export async function factsOf(
  * The declarations of a file that do nothing in the lead as it is: on every element where one decides, a kind of
  * `core/effect` says so, for each longhand that it sets. What decides nowhere here is not among them.
  */
-export async function idleDeclarations(
+export async function ineffectiveDeclarations(
 	page: InquiredPage,
 	layout: Layout,
 	vantage: Vantage,
 	file: string
-): Promise<Idle[]> {
+): Promise<IneffectiveDeclaration[]> {
 	const cases = casesOf(page, layout, vantage);
 	const { cascade, engine } = cases;
 	const asked = cascade.declared.flatMap((declared) => {
@@ -115,7 +115,7 @@ export async function idleDeclarations(
 	const { hits } = found;
 	const { facts, verdicts } = read(cases, vantage.width, found);
 	return asked.flatMap(({ declared, declarations }, i) =>
-		declarations.flatMap(({ node, longhands }): Idle[] => {
+		declarations.flatMap(({ node, longhands }): IneffectiveDeclaration[] => {
 			const at = node.span.start + declared.offset;
 			const decides = (hits[i] ?? []).filter((element) =>
 				longhands.some((one) => {

@@ -1,4 +1,4 @@
-import type { Asked, Engine } from '../core/cascade/index.ts';
+import type { SelectorQuery, Engine } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { LaidOut } from '../core/snapshot/index.ts';
 import type {
@@ -33,11 +33,11 @@ export interface LaidElement {
 	readonly laid: LaidOut | undefined;
 	readonly held?: Measured['held'];
 	/** Undefined where its facts were not asked about. */
-	readonly told: ToldOf | undefined;
+	readonly told: ReportedElement | undefined;
 }
 
 /** What a frame, or a measurement, tells of an element: facts of it and of what is around and in it, and its values. */
-export interface ToldOf {
+export interface ReportedElement {
 	readonly facts: FactsFound;
 	readonly computed: ReadonlyMap<string, string>;
 }
@@ -52,7 +52,7 @@ export interface Layout {
 	/** The same, and tells what is found in each layout. */
 	read(job: LayoutJob): AsyncIterable<Read>;
 	/** Selectors and `@container` conditions that `cascade`, `facts` and `askAt` try from now on. */
-	ask(asked: readonly Asked[], containers: readonly string[]): void;
+	ask(asked: readonly SelectorQuery[], containers: readonly string[]): void;
 	/** What hits an element of a frame and each of its ancestors, itself first (a pseudo-element of it before). */
 	cascade(frame: string, path: ElementPath, pseudo: string): Promise<readonly ElementAnswer[]>;
 	/** The containing block of an element of a frame; null where that is not told by a box. */

@@ -5,7 +5,7 @@ import type { SeenVantage } from '../core/vantage/index.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 import { casesOf } from './cases.ts';
-import { toldFrom, type Told } from './told.ts';
+import { valuesFrom, type ElementValues } from './told.ts';
 
 /** What a measured page is kept from: its values are not the page's own. */
 const STILLED = /^(animation|transition)|^(content-visibility|scroll-behavior)$/;
@@ -21,7 +21,7 @@ export async function layoutAt(
 	vantage: SeenVantage,
 	widths: readonly number[],
 	signal: AbortSignal,
-	tell: (width: number, laid: LaidOut, told: Told | undefined) => void
+	tell: (width: number, laid: LaidOut, told: ElementValues | undefined) => void
 ): Promise<void> {
 	const { height, density } = vantage;
 	const cases = casesOf(page, layout, vantage);
@@ -31,7 +31,7 @@ export async function layoutAt(
 	const job = { content, viewport, widths, priority: 1, signal };
 	for await (const { width, laid, told: found } of layout.askAt(job)) {
 		const computed = [...(found?.computed ?? [])].filter(([name]) => !STILLED.test(name));
-		const told = found && toldFrom(cases, width, { ...found, computed: new Map(computed) });
+		const told = found && valuesFrom(cases, width, { ...found, computed: new Map(computed) });
 		if (laid) tell(width, laid, told);
 	}
 }

@@ -4,7 +4,7 @@ import type { SpaceFound } from '../stage/protocol.ts';
 import type { InquiredPage } from './page.ts';
 
 /** What is asked: where an element stands, and the space at its sides in the lead. */
-interface Asked {
+interface RelianceQuery {
 	readonly page: InquiredPage;
 	readonly spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
 }
@@ -24,7 +24,7 @@ const off = (one: PageElement, by: string): string => `${nameOfElement(one)} sta
  * it by its padding or gap. A sentence each; none for properties that give no space, or where nothing stands off.
  */
 export async function relyingOn(
-	{ page, spaces }: Asked,
+	{ page, spaces }: RelianceQuery,
 	path: ElementPath,
 	property: string
 ): Promise<string[]> {

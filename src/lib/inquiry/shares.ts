@@ -4,7 +4,7 @@ import { percentBasis, sharesIn, type PercentBasis, type Share } from '../core/l
 import type { ContainingBlock } from '../stage/protocol.ts';
 
 /** What is known of an element that has shares of something. */
-interface Known {
+interface ShareContext {
 	readonly page: Page;
 	/** Computed values of the element and of each of its ancestors, up to the root. */
 	readonly up: readonly ReadonlyMap<string, string>[];
@@ -21,7 +21,7 @@ interface Basis {
 const WHOSE = { content: 'of', padding: 'of', area: 'of its area in', window: '' } as const;
 
 /** The width or height of the containing block, in words. */
-function ofBlock(side: 'width' | 'height', { page, containing }: Known): Basis | undefined {
+function ofBlock(side: 'width' | 'height', { page, containing }: ShareContext): Basis | undefined {
 	if (!containing) return undefined;
 	const { path, box } = containing;
 	const around = path && elementAt(page, path);
@@ -37,7 +37,7 @@ const px = (values: ReadonlyMap<string, string> | undefined, property: string): 
 const SIDES = { width: ['left', 'right'], height: ['top', 'bottom'] } as const;
 
 /** The size of an element's content or border box, px, from its computed values. */
-function ownSize(side: 'width' | 'height', box: 'content' | 'border', { up: [own] }: Known): number {
+function ownSize(side: 'width' | 'height', box: 'content' | 'border', { up: [own] }: ShareContext): number {
 	const frame = SIDES[side].reduce(
 		(sum, at) => sum + px(own, `padding-${at}`) + px(own, `border-${at}-width`),
 		0
@@ -49,7 +49,7 @@ function ownSize(side: 'width' | 'height', box: 'content' | 'border', { up: [own
 }
 
 /** What a share is a share of: one length. */
-function basisOf(kind: Exclude<PercentBasis, 'own-box'>, known: Known): Basis | undefined {
+function basisOf(kind: Exclude<PercentBasis, 'own-box'>, known: ShareContext): Basis | undefined {
 	const [own, around] = known.up;
 	switch (kind) {
 		case 'width':
@@ -73,14 +73,18 @@ function basisOf(kind: Exclude<PercentBasis, 'own-box'>, known: Known): Basis | 
 }
 
 /** The basis of a relative unit. */
-function unitBasis(unit: Exclude<Share['unit'], '%'>, property: string, known: Known): Basis | undefined {
+function unitBasis(
+	unit: Exclude<Share['unit'], '%'>,
+	property: string,
+	known: ShareContext
+): Basis | undefined {
 	if (unit === 'vw') return { px: known.width, what: 'the width of the viewport' };
 	if (unit === 'rem') return { px: px(known.up.at(-1), 'font-size'), what: 'the text size of the root' };
 	return basisOf(property === 'font-size' ? 'parent-font' : 'own-font', known);
 }
 
 /** The shares in a value of a longhand, a sentence each: “5%: of 812, the width of section.banner, = 40.6 px”. */
-export function sharesOf(property: string, value: string, known: Known): string[] {
+export function sharesOf(property: string, value: string, known: ShareContext): string[] {
 	return sharesIn(value).flatMap(({ number, unit, text }) => {
 		const part = number * (unit === '%' || unit === 'vw' ? 0.01 : 1);
 		const kind = unit === '%' ? percentBasis(property) : undefined;

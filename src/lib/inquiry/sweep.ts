@@ -10,7 +10,7 @@ import {
 	unmeasured,
 	type Found,
 	type Readings,
-	type Stretch
+	type WidthRange
 } from '../core/sweep/index.ts';
 import type { PageContent, Viewport } from '../stage/protocol.ts';
 import type { MeasuringLayout } from './layout.ts';
@@ -27,7 +27,7 @@ export interface SweptPage {
 	readonly layout: MeasuringLayout;
 	readonly content: PageContent;
 	readonly viewport: Viewport;
-	readonly stretch: Stretch;
+	readonly stretch: WidthRange;
 	/** Where conditions change. */
 	readonly cuts: readonly Cut[];
 }
@@ -36,7 +36,7 @@ export interface SweptPage {
 export interface SweepReport extends ReturnType<typeof coverage> {
 	readonly found: readonly Found[];
 	/** The runs of widths that are not measured. */
-	readonly unmeasured: readonly Stretch[];
+	readonly unmeasured: readonly WidthRange[];
 	readonly phase: Phase;
 	/** How many widths have been measured since anything new was found, or an end was moved. */
 	readonly sinceNew: number;

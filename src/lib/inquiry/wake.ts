@@ -5,7 +5,7 @@ import {
 	nextWidths,
 	remainingWidths,
 	type Readings,
-	type Stretch
+	type WidthRange
 } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageContent } from '../stage/protocol.ts';
@@ -18,7 +18,7 @@ export interface Compared {
 	readonly contents: readonly [PageContent, PageContent];
 	readonly as: SeenVantage;
 	readonly layout: MeasuringLayout;
-	readonly stretch: Stretch;
+	readonly stretch: WidthRange;
 	/** What is asked of every element, made by `valuesAsked`. */
 	readonly values: ValuesAsked;
 }
@@ -35,7 +35,7 @@ export function valuesAsked(engine: BrowserEngine, { properties, selectors }: Ed
 }
 
 /** The ends of bands on both sides, and their middles, CSS px, ascending. */
-function endsAndMiddles(stretch: Stretch, cuts: readonly Cut[]): number[] {
+function endsAndMiddles(stretch: WidthRange, cuts: readonly Cut[]): number[] {
 	const ends = firstWidths(stretch, cuts, stretch.to - stretch.from);
 	const middles = ends.flatMap((width, i) => {
 		const next = ends[i + 1];

@@ -1,7 +1,7 @@
 import { own } from './own.ts';
 import { computedValues } from './box.ts';
 import { keyOf } from '../core/selector/index.ts';
-import type { Asked, Match } from '../core/cascade/index.ts';
+import type { SelectorQuery, Match } from '../core/cascade/index.ts';
 import { LONGHANDS_AROUND } from '../core/cascade/inherited.ts';
 
 /** Selectors by what their last compound asks for, so that few are tried on each element. */
@@ -11,7 +11,7 @@ export interface SelectorIndex {
 }
 
 /** An index of selectors. Names are compared without case, as a page without a doctype does. */
-export function selectorIndex(asked: readonly Asked[]): SelectorIndex {
+export function selectorIndex(asked: readonly SelectorQuery[]): SelectorIndex {
 	const tables = new Map<string, number[]>();
 	asked.forEach(({ selector }, i) => {
 		const { kind, name } = keyOf(selector);
@@ -37,7 +37,7 @@ export function selectorIndex(asked: readonly Asked[]): SelectorIndex {
 }
 
 /** How far up the root of the innermost scope is, infinite without one; undefined where the selector does not hit. */
-function hitOf(element: Element, { selector, scopes }: Asked): number | undefined {
+function hitOf(element: Element, { selector, scopes }: SelectorQuery): number | undefined {
 	try {
 		if (scopes.length === 0) return own(element).matches(selector) ? Infinity : undefined;
 		return hitInScope(element, selector, scopes);
@@ -47,7 +47,7 @@ function hitOf(element: Element, { selector, scopes }: Asked): number | undefine
 	}
 }
 
-function hitInScope(element: Element, selector: string, scopes: Asked['scopes']): number | undefined {
+function hitInScope(element: Element, selector: string, scopes: SelectorQuery['scopes']): number | undefined {
 	const innermost = scopes.at(-1);
 	if (!innermost) return undefined;
 	const outer = scopes.slice(0, -1);

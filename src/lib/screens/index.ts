@@ -1,13 +1,14 @@
 import type { Component } from 'svelte';
 import type { Workbench } from '$lib/session/workbench.ts';
 import Bench from './Bench/Bench.svelte';
+import { SCREEN_NAMES, type ScreenName } from './names.ts';
 
 type ScreenComponent = Component<{ workbench: Workbench }>;
 
 /** A screen of the application: the spine, addresses and Find have it from here. */
 export interface Screen {
 	/** Its name in addresses. */
-	readonly screen: string;
+	readonly screen: ScreenName;
 	/** Its name for people. */
 	readonly name: string;
 	/** Whether it has frames, in which something is selected. */
@@ -21,15 +22,25 @@ export interface Screen {
 const FIRST: Screen = {
 	screen: 'bench',
 	name: 'Bench',
-	hasFrames: true,
+	hasFrames: SCREEN_NAMES.bench,
 	shown: { component: Bench }
 };
 
 /** Every screen, in the order of the spine. */
 export const SCREENS: readonly Screen[] = [
 	FIRST,
-	{ screen: 'type', name: 'Type', hasFrames: true, shown: { load: () => import('./Type/Type.svelte') } },
-	{ screen: 'site', name: 'Site', hasFrames: false, shown: { load: () => import('./Site/Site.svelte') } }
+	{
+		screen: 'type',
+		name: 'Type',
+		hasFrames: SCREEN_NAMES.type,
+		shown: { load: () => import('./Type/Type.svelte') }
+	},
+	{
+		screen: 'site',
+		name: 'Site',
+		hasFrames: SCREEN_NAMES.site,
+		shown: { load: () => import('./Site/Site.svelte') }
+	}
 ];
 
 /** The screen that an address names. */

@@ -74,16 +74,16 @@ export async function siteFile(site: number, path: string, request: Request): Pr
 
 /**
  * The application's page for a site's screen, with what it will ask for beginning to load beside its scripts:
- * the sites, this one, and on the Bench its stage.
+ * the sites, this one, and a stage where the screen has frames.
  */
-export function withSiteAhead(html: string, url: URL): string {
+export function withSiteAhead(html: string, url: URL, hasFrames: (screen: string) => boolean): string {
 	const [, site, screen] = /^\/site\/(\d{1,9})\/(\w+)$/.exec(url.pathname) ?? [];
 	if (site === undefined) return html;
 	const asked = ['/api/sites', `/api/sites/${site}`].map(
 		(address) => `<link rel="preload" as="fetch" crossorigin="anonymous" href="${address}" />`
 	);
 	const page = html.replace('</head>', `${asked.join('')}</head>`);
-	if (screen !== 'bench') return page;
+	if (!screen || !hasFrames(screen)) return page;
 	const host = stageHost(optionsFrom(process.env), 0, site);
 	const address = `${url.protocol}//${host}${url.port && `:${url.port}`}/${HOST_PAGE}`;
 	return page.replace('</body>', `<iframe data-ahead hidden src="${address}"></iframe></body>`);

@@ -1,5 +1,5 @@
 import type { Rational } from '../core/interval/index.ts';
-import type { Words } from '../core/site/index.ts';
+import type { PageNames } from '../core/site/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import type { HitCounts, Hitting } from '../inquiry/hits.ts';
 
@@ -10,7 +10,7 @@ export interface PageAnswers extends Hitting {
 	/** Outlines in all frames what a selector hits; '' for nothing. */
 	outline(selector: string): void;
 	/** What the page in the frames has names for. */
-	words(): Words;
+	words(): PageNames;
 	/** The vantages in which a length is told. */
 	vantages(): readonly Vantage[];
 	/** Shows where the page's sheets define a custom property; false where they do not. */

@@ -5,7 +5,7 @@ const RANGE: readonly [number, number] = [240, 2560];
 const KEY = 'vantaggio-carriage';
 
 /** The width that all screens look at, CSS px; whole px. */
-class Carriage {
+export class Carriage {
 	#width = $state(Number(store.get(KEY)) || 812);
 
 	get width(): number {
@@ -32,5 +32,3 @@ class Carriage {
 		store.set(KEY, String(this.#width));
 	}
 }
-
-export const carriage = new Carriage();

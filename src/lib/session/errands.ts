@@ -1,5 +1,5 @@
 import { errandFor, errandIn, unsteadyNames, wishesToHost, withErrands } from '../core/errand/index.ts';
-import type { MarkupWish } from '../core/html/edit/index.ts';
+import type { MarkupRequest } from '../core/html/edit/index.ts';
 import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { decodeText, type Decoder } from '../core/text/index.ts';
 import type { SiteState } from './site.svelte.ts';
@@ -9,7 +9,7 @@ export async function errandsTo(
 	site: SiteState,
 	path: string,
 	paths: readonly ElementPath[],
-	wish: MarkupWish
+	wish: MarkupRequest
 ): Promise<string> {
 	const page = parsePage(textWithErrands(site, path, site.texts.get(path)?.text ?? ''));
 	const wishes = wishesToHost(

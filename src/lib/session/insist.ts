@@ -1,5 +1,5 @@
 import { messageOf } from '../core/text/index.ts';
-import { tell } from './notices.svelte.ts';
+import { notify } from './notices.svelte.ts';
 
 const LATE =
 	'A part of the application has not come yet: the server does not answer. It is asked for again until it does.';
@@ -9,7 +9,7 @@ const UNFETCHED = /^Unable to preload/;
 const [FIRST, LONGEST] = [500, 8000];
 
 /** A part of the application that is loaded when it is wanted; where it cannot be had it is asked for again until it can. */
-export async function insist<X>(load: () => Promise<X>, say: () => void = () => tell(LATE)): Promise<X> {
+export async function insist<X>(load: () => Promise<X>, say: () => void = () => notify(LATE)): Promise<X> {
 	for (let wait = FIRST; ; wait = Math.min(2 * wait, LONGEST)) {
 		try {
 			return await load();

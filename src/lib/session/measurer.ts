@@ -1,11 +1,11 @@
 import { version } from '$app/environment';
 import { expose, transfer, type Remote } from 'comlink';
-import type { Asked } from '../core/cascade/index.ts';
+import type { SelectorQuery } from '../core/cascade/index.ts';
 import type { Change } from '../core/curve/index.ts';
 import type { KindSetting } from '../core/findings/settings.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { IntervalSet } from '../core/interval/index.ts';
-import type { Stretch } from '../core/sweep/index.ts';
+import type { WidthRange } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { Changed, EditOnPage } from '../core/wake/index.ts';
 import type { Hold } from '../core/wake/hold.ts';
@@ -67,7 +67,8 @@ export class Measurer {
 	readonly #frames = new Map<number, StageFrame>();
 	/** What the present thread is known by, and the port by which it asks the window. */
 	#begun: { readonly by: TextSender; readonly port: MessagePort } | undefined;
-	#asked: { readonly selectors: readonly Asked[]; readonly containers: readonly string[] } | undefined;
+	#asked:
+		{ readonly selectors: readonly SelectorQuery[]; readonly containers: readonly string[] } | undefined;
 	/** Who hears what is reported of each question. */
 	readonly #hearers = new Map<number, (one: never) => void>();
 	/** The last sweep: it is reported by other settings even when it is done. */
@@ -85,7 +86,7 @@ export class Measurer {
 	}
 
 	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
-	ask(selectors: readonly Asked[], containers: readonly string[]): void {
+	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
 		this.#asked = { selectors, containers };
 		// A thread that begins later is told then. Where it fails, what is measured with it says so.
 		if (this.#begun) this.#ask(undefined, (does) => does.ask(selectors, containers)).catch(() => undefined);
@@ -185,7 +186,7 @@ export class Measurer {
 	}
 
 	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
-	hold(asked: PageTexts, widths: IntervalSet, stretch: Stretch): Promise<string> {
+	hold(asked: PageTexts, widths: IntervalSet, stretch: WidthRange): Promise<string> {
 		return this.#ask(undefined, (does, texts, id) => does.hold(id, sent(asked, texts), widths, stretch));
 	}
 

@@ -3,7 +3,7 @@ export const notices = $state<{ list: readonly string[] }>({ list: [] });
 const told = new Set<string>();
 
 /** Says a sentence; one that was said already is not said again, unless it may be. */
-export function tell(sentence: string, again = false): void {
+export function notify(sentence: string, again = false): void {
 	if ((told.has(sentence) && !again) || notices.list.includes(sentence)) return;
 	told.add(sentence);
 	notices.list = [...notices.list, sentence];

@@ -6,17 +6,17 @@ import { frameContents, solvers } from '../core/page/index.ts';
 import type { InquiredPage } from '../inquiry/page.ts';
 import {
 	conditionsOfPage,
-	conditionsSaid,
+	conditionNotes,
 	forceOf,
 	sheetsOfPage,
 	sourcesOf,
 	type Force,
 	type PageConditions,
-	type Said,
+	type ConditionNote,
 	type SheetUse,
 	type Sources,
-	wordsOfPage,
-	type Words
+	namesOfPage,
+	type PageNames
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import type { PageContent, StagedChange } from '../stage/protocol.ts';
@@ -95,8 +95,8 @@ export class PageState implements InquiredPage {
 	}
 
 	/** What the `@media` of a file come to on this page, in words, by their places in it. */
-	said(file: string, vantage: Vantage): Said[] {
-		return conditionsSaid(file, this.conditions.places, this.sources, this.#solver(vantage)).map((one) => ({
+	said(file: string, vantage: Vantage): ConditionNote[] {
+		return conditionNotes(file, this.conditions.places, this.sources, this.#solver(vantage)).map((one) => ({
 			...one,
 			at: this.inFile(file, one.at)
 		}));
@@ -108,8 +108,8 @@ export class PageState implements InquiredPage {
 	}
 
 	/** What the page and its sheets have names for. */
-	words(): Words {
-		return wordsOfPage(this.page, this.conditions, this.sources);
+	words(): PageNames {
+		return namesOfPage(this.page, this.conditions, this.sources);
 	}
 
 	/** The page with another text of one of its files, made of the one that is in force. */

@@ -39,7 +39,7 @@ export function picked(
 }
 
 /** What stages tell of the selection, and how it is looked at. */
-class SelectionView {
+export class SelectionView {
 	/** The boxes of what is selected, in each frame. */
 	boxes = $state.raw<readonly SelectedIn[]>([]);
 	/** Whether distances to what is around are shown. */
@@ -50,21 +50,18 @@ class SelectionView {
 	words = $state.raw<(TextStretch & { readonly path: ElementPath }) | null>(null);
 	/** What was clicked last. */
 	clicked: ElementPath | null = null;
-}
 
-export const selectionView = new SelectionView();
-
-/** The words chosen after a word was clicked on twice: with Shift all from those before to it. */
-export function chooseWords({ path, shift, word }: Pick): void {
-	const { words } = selectionView;
-	if (!word) {
-		selectionView.words = null;
-		return;
+	/** Chooses words after one was clicked on twice: with Shift all from those before to it. */
+	chooseWords({ path, shift, word }: Pick): void {
+		if (!word) {
+			this.words = null;
+			return;
+		}
+		const from = shift && this.words && same(this.words.path, path) ? this.words : word;
+		this.words = {
+			path,
+			start: Math.min(from.start, word.start),
+			end: Math.max(from.end, word.end)
+		};
 	}
-	const from = shift && words && same(words.path, path) ? words : word;
-	selectionView.words = {
-		path,
-		start: Math.min(from.start, word.start),
-		end: Math.max(from.end, word.end)
-	};
 }

@@ -1,5 +1,6 @@
 import { messageOf } from '../core/text/index.ts';
 import {
+	forEachKept,
 	KEPT_KINDS,
 	type DraftRecord,
 	type FileRecord,
@@ -12,6 +13,12 @@ import { isCompiled } from '../core/css/index.ts';
 import { parsers } from '../core/site/index.ts';
 import { Refused } from '../http.ts';
 import { api } from './api.ts';
+import { Before } from './before.svelte.ts';
+import { Carriage } from './carriage.svelte.ts';
+import { Originals } from './originals.svelte.ts';
+import { SelectionView } from './selection.svelte.ts';
+import { States } from './states.svelte.ts';
+import { Viewing } from './viewing.svelte.ts';
 import { NO_ACTIONS, NO_ANSWERS, type PageAnswers, type SheetActions } from './answers.ts';
 import { StageKeeper } from './stageKeeper.ts';
 import { Support } from './support.ts';
@@ -20,10 +27,12 @@ import { followStep } from './steps.ts';
 import { openTabs, tabName } from './tab.ts';
 import { FileText, type EditorSetup } from './texts.svelte.ts';
 
-/** The same for the texts of a site. */
-type SiteEditorSetup = (site: SiteState, ...text: Parameters<EditorSetup>) => ReturnType<EditorSetup>;
 import { KeptList } from './keptList.svelte.ts';
 import { listedVantages, Vantages } from './vantages.svelte.ts';
+
+/** What an editor of a text of a site needs. */
+type SiteEditorSetup = (site: SiteState, ...text: Parameters<EditorSetup>) => ReturnType<EditorSetup>;
+type KeptLists = { readonly [K in KeptKind]: KeptList<KeptFields[K]> };
 
 export type SaveState =
 	| { readonly kind: 'idle' }
@@ -39,7 +48,7 @@ export class SiteState {
 	readonly texts: ReadonlyMap<string, FileText>;
 	readonly vantages: Vantages;
 	/** Lists of small things that are kept with the site. */
-	readonly kept: { readonly [K in KeptKind]: KeptList<KeptFields[K]> };
+	readonly kept: KeptLists;
 	revision = $state(0);
 	save = $state.raw<SaveState>({ kind: 'idle' });
 	/** Files that were saved elsewhere while they were changed here, with what they hold now. */
@@ -71,6 +80,13 @@ export class SiteState {
 	/** What the page in the frames, and all others, can be asked; the screen that shows it answers. */
 	answers: PageAnswers = NO_ANSWERS;
 	#actions: SheetActions = NO_ACTIONS;
+	/** How its pages are looked at. */
+	readonly carriage = new Carriage();
+	readonly states = new States();
+	readonly viewing = new Viewing(this.carriage, this.states);
+	readonly selectionView = new SelectionView();
+	readonly before: Before;
+	readonly originals: Originals;
 	/** What lays its pages out, and shows them. */
 	readonly stageKeeper: StageKeeper;
 	/** What engines have of what its sheets say. */
@@ -83,7 +99,9 @@ export class SiteState {
 
 	private constructor(record: SiteRecord, tab: string, setup: SiteEditorSetup) {
 		this.id = record.id;
-		this.stageKeeper = new StageKeeper(record.id);
+		this.stageKeeper = new StageKeeper(record.id, (boxes) => (this.selectionView.boxes = boxes));
+		this.before = new Before(record.id, (path) => this.texts.get(path)?.saved);
+		this.originals = new Originals(record.id);
 		this.name = record.name;
 		this.tab = tab;
 		this.files = record.files;
@@ -97,18 +115,7 @@ export class SiteState {
 				read: async () => (await api.site(record.id)).kept[kind],
 				kept: told
 			});
-		this.kept = {
-			staged: list('staged'),
-			original: list('original'),
-			target: list('target'),
-			given: list('given'),
-			errand: list('errand'),
-			unsteady: list('unsteady'),
-			finding: list('finding'),
-			accepted: list('accepted'),
-			hold: list('hold'),
-			scale: list('scale')
-		};
+		this.kept = forEachKept<KeptLists>((kind) => list(kind) as KeptLists[KeptKind]);
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
 		const texts = record.files
 			.filter(({ text }) => text !== null)

@@ -1,10 +1,14 @@
+import type { SelectedIn } from '../stage/protocol.ts';
 import { openStages, type StageConfig, type Stages, type StageTalk } from './stages.svelte.ts';
+
+/** What stages tell the screen that shows them. */
+export type ScreenTalk = Omit<StageTalk, 'boxes'>;
 
 const HERE = 'position:absolute;inset:0';
 /** Where stages are while no screen shows them: laid out, and out of sight. */
 const ASIDE = 'position:fixed;inset:0;visibility:hidden;pointer-events:none;z-index:-1';
 
-const NOBODY: StageTalk = {
+const NOBODY: ScreenTalk = {
 	press: () => undefined,
 	open: () => undefined,
 	pick: () => undefined,
@@ -17,16 +21,19 @@ const NOBODY: StageTalk = {
  */
 export class StageKeeper {
 	readonly #site: number;
+	readonly #boxes: (boxes: readonly SelectedIn[]) => void;
 	#room: HTMLElement | undefined;
 	#opened: Promise<Stages> | undefined;
 	#talk = NOBODY;
 
-	constructor(site: number) {
+	/** `boxes` hears the boxes of what is selected, whichever screen shows the stages. */
+	constructor(site: number, boxes: (boxes: readonly SelectedIn[]) => void) {
 		this.#site = site;
+		this.#boxes = boxes;
 	}
 
 	/** Shows the stages in a place, over all of it, until they are left; what they tell goes to `talk`. */
-	take(place: HTMLElement, config: StageConfig, talk: StageTalk): Promise<Stages> {
+	take(place: HTMLElement, config: StageConfig, talk: ScreenTalk): Promise<Stages> {
 		if (this.#room?.isConnected && this.#opened) {
 			this.#talk = talk;
 			place.moveBefore(this.#room, null);
@@ -42,7 +49,8 @@ export class StageKeeper {
 			press: (press) => this.#talk.press(press),
 			open: (href) => this.#talk.open(href),
 			pick: (pick) => this.#talk.pick(pick),
-			point: (point) => this.#talk.point(point)
+			point: (point) => this.#talk.point(point),
+			boxes: this.#boxes
 		});
 		this.#opened = opening;
 		opening.catch(() => {

@@ -5,13 +5,13 @@ import { liveFrames } from '../stage/client/live.ts';
 import { openStage, openStageFrame, type StageConfig } from '../stage/client/stage.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import { UNSEEN, type Unseen } from '../core/presence/index.ts';
-import type { SpaceFound, PagePoint, Pin, ShownOriginal } from '../stage/protocol.ts';
+import type { SpaceFound, PagePoint, Pin, SelectedIn, ShownOriginal } from '../stage/protocol.ts';
 import type { BrowserEngine, Layout } from '../inquiry/layout.ts';
 import { engineOf } from './engine.ts';
 import type { Press } from './keys.ts';
 import { Measurer } from './measurer.ts';
-import { tell } from './notices.svelte.ts';
-import { selectionView, type Pick } from './selection.svelte.ts';
+import { notify } from './notices.svelte.ts';
+import type { Pick } from './selection.svelte.ts';
 
 // Compiled schemas would need `eval`, which the application's policy forbids.
 z.config({ jitless: true });
@@ -122,6 +122,8 @@ export interface StageTalk {
 	pick(pick: Pick): void;
 	/** A point of a page was clicked on. */
 	point(point: PagePoint): void;
+	/** The boxes of what is selected, whenever they are others. */
+	boxes(boxes: readonly SelectedIn[]): void;
 }
 
 /** The stages of a screen: the live frames, and those that measure out of sight. */
@@ -171,7 +173,7 @@ export async function openStages(
 	talk: StageTalk
 ): Promise<Stages> {
 	const stage = await openStage(parent, site, 0, config);
-	if (!stage.apart) tell(TOGETHER);
+	if (!stage.apart) notify(TOGETHER);
 	/** An address on the stage as one from the root of the site; others as they are. */
 	function inSite(href: string): string {
 		const { origin } = new URL(stage.iframe.src);
@@ -190,7 +192,7 @@ export async function openStages(
 				if (read.success) talk.open(inSite(read.data));
 			},
 			lost() {
-				tell(LOST, true);
+				notify(LOST, true);
 			},
 			pick(picked: unknown) {
 				const read = pick.safeParse(picked);
@@ -202,7 +204,7 @@ export async function openStages(
 			},
 			boxes(told: unknown) {
 				const read = boxes.safeParse(told);
-				if (read.success) selectionView.boxes = read.data;
+				if (read.success) talk.boxes(read.data);
 			}
 		})
 	);

@@ -9,7 +9,7 @@ const same = (a: Pin, b: Pin): boolean =>
 	a.state === b.state && a.frame === b.frame && a.path.join() === b.path.join();
 
 /** States of the page that are held in frames: pinned on elements, and staged ones that are on. */
-class States {
+export class States {
 	/** Pins of the page that is shown; of another page they would be on other elements. */
 	pins = $state.raw<readonly Pin[]>([]);
 	/** Names of the staged states that are on. */
@@ -39,16 +39,15 @@ class States {
 		this.staged = on ? [...without, name] : without;
 	}
 
+	/** The changes of the staged states that are on, for a page, in the order of the list. */
+	changes(list: readonly StagedState[], page: string): StagedChange[] {
+		return list
+			.filter(({ name, page: only }) => this.staged.includes(name) && (only === null || only === page))
+			.flatMap(({ changes }) => changes);
+	}
+
 	allOff(): void {
 		this.pins = [];
 		this.staged = [];
 	}
 }
-
-export const states = new States();
-
-/** The changes of the staged states that are on, for a page, in the order of the list. */
-export const stagedChanges = (list: readonly StagedState[], page: string): StagedChange[] =>
-	list
-		.filter(({ name, page: only }) => states.staged.includes(name) && (only === null || only === page))
-		.flatMap(({ changes }) => changes);

@@ -1,4 +1,4 @@
-import { tell } from './notices.svelte.ts';
+import { notify } from './notices.svelte.ts';
 
 const FORGOTTEN =
 	'This browser keeps nothing for this page (its storage is full or forbidden): places and sizes are not remembered. Everything else works.';
@@ -20,7 +20,7 @@ function guarded(storage: () => Storage): Store {
 		try {
 			return work(storage());
 		} catch {
-			tell(FORGOTTEN);
+			notify(FORGOTTEN);
 			return otherwise;
 		}
 	};

@@ -1,7 +1,7 @@
 import { EditorState, type Extension, type Transaction, type TransactionSpec } from '@codemirror/state';
 import type { FileRecord } from '../api.ts';
 import { applyChanges, blanked, type Change } from '../core/text/index.ts';
-import type { Piece } from '../core/css/index.ts';
+import type { MutablePart } from '../core/css/index.ts';
 
 /**
  * What a longer text, in UTF-16 units, leads to (parsing, bands, what frames are given) waits for a pause in the
@@ -35,9 +35,9 @@ export class FileText {
 	readonly #lock = EditorState.changeFilter.of(() => !this.#given());
 	#opened = false;
 	/** Pieces that are out of force in the frames, by their places in `text`; never in what is saved. */
-	muted = $state.raw<readonly Piece[]>([]);
+	muted = $state.raw<readonly MutablePart[]>([]);
 	/** The same by their places in the editor's text, which may be ahead. */
-	#mutedAhead: readonly Piece[] = [];
+	#mutedAhead: readonly MutablePart[] = [];
 	/** Changes of `text` that are tried: in force, and not made yet. */
 	trial = $state.raw<readonly Change[]>([]);
 	/** The text that frames and answers go by: without what is muted, with what is tried, every other place as it is. */
@@ -149,19 +149,20 @@ export class FileText {
 	}
 
 	/** Takes a piece of the text out of force. */
-	mute(piece: Piece): void {
+	mute(piece: MutablePart): void {
 		this.settle();
-		const within = ({ span }: Piece): boolean => piece.span.start <= span.start && span.end <= piece.span.end;
+		const within = ({ span }: MutablePart): boolean =>
+			piece.span.start <= span.start && span.end <= piece.span.end;
 		this.#setMuted([...this.muted.filter((one) => !within(one)), piece]);
 	}
 
 	/** Brings a muted piece back; all of them where none is named. */
-	unmute(piece?: Piece): void {
+	unmute(piece?: MutablePart): void {
 		this.settle();
 		this.#setMuted(piece ? this.muted.filter((one) => one !== piece) : []);
 	}
 
-	#setMuted(pieces: readonly Piece[]): void {
+	#setMuted(pieces: readonly MutablePart[]): void {
 		this.#mutedAhead = pieces;
 		this.muted = pieces;
 	}

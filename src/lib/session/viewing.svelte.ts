@@ -1,13 +1,15 @@
 import { store } from './store.ts';
 import { NO_SWITCHES, type Switches, type Vantage } from '../core/vantage/index.ts';
-import { states } from './states.svelte.ts';
-import { carriage } from './carriage.svelte.ts';
+import type { States } from './states.svelte.ts';
+import type { Carriage } from './carriage.svelte.ts';
 
 const KEY = 'vantaggio-lead';
 const ALONE = 'vantaggio-alone';
 
 /** How the page is looked at: as which vantage the lead is, and what is switched for all frames. */
-class Viewing {
+export class Viewing {
+	readonly #carriage: Carriage;
+	readonly #states: States;
 	/** The vantage whose conditions the lead has; null for a plain window as high as its place. */
 	#lead = $state<string | null>(store.get(KEY));
 	switches = $state.raw<Switches>(NO_SWITCHES);
@@ -28,6 +30,11 @@ class Viewing {
 	/** The carriage's width before the zoom was switched, and where the zoom brought it. */
 	#unzoomed = { from: 0, to: 0 };
 
+	constructor(carriage: Carriage, states: States) {
+		this.#carriage = carriage;
+		this.#states = states;
+	}
+
 	/** Shows the lead alone, or not; remembered. */
 	showAlone(on: boolean): void {
 		this.alone = on;
@@ -43,7 +50,7 @@ class Viewing {
 		this.#lead = vantage?.name ?? null;
 		if (vantage) {
 			store.set(KEY, vantage.name);
-			carriage.goTo(vantage.width / (this.switches.zoom ?? vantage.zoom));
+			this.#carriage.goTo(vantage.width / (this.switches.zoom ?? vantage.zoom));
 		} else {
 			store.remove(KEY);
 		}
@@ -55,16 +62,14 @@ class Viewing {
 		this.switches = { ...this.switches, ...change };
 		const zoom = this.switches.zoom ?? 1;
 		if (zoom === before) return;
-		const moved = carriage.width !== this.#unzoomed.to || before === 1;
-		const from = moved ? carriage.width * before : this.#unzoomed.from;
-		carriage.goTo(from / zoom);
-		this.#unzoomed = { from, to: carriage.width };
+		const moved = this.#carriage.width !== this.#unzoomed.to || before === 1;
+		const from = moved ? this.#carriage.width * before : this.#unzoomed.from;
+		this.#carriage.goTo(from / zoom);
+		this.#unzoomed = { from, to: this.#carriage.width };
 	}
 
 	allOff(): void {
-		states.allOff();
+		this.#states.allOff();
 		this.switch(NO_SWITCHES);
 	}
 }
-
-export const viewing = new Viewing();

@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import type { IntervalSet } from '../core/interval/index.ts';
-import type { Stretch } from '../core/sweep/index.ts';
+import type { WidthRange } from '../core/sweep/index.ts';
 import type { Hold, Measurement } from '../core/wake/hold.ts';
 import type { Changed } from '../core/wake/index.ts';
 import { ask, sending } from '../http.ts';
@@ -24,7 +24,12 @@ export class Holds {
 	 *
 	 * @throws {Error} where it could not be measured, or kept
 	 */
-	async measure(page: HeldPage, widths: IntervalSet, stretch: Stretch, signal: AbortSignal): Promise<string> {
+	async measure(
+		page: HeldPage,
+		widths: IntervalSet,
+		stretch: WidthRange,
+		signal: AbortSignal
+	): Promise<string> {
 		const measurement = await measureHeld(page, widths, stretch, signal);
 		const { hash } = await (await ask(this.#address, sending('POST', measurement))).json();
 		this.#known.set(hash, Promise.resolve(measurement));

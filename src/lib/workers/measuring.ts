@@ -1,11 +1,11 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
-import type { Asked } from '../core/cascade/index.ts';
+import type { SelectorQuery } from '../core/cascade/index.ts';
 import type { Change } from '../core/curve/index.ts';
 import type { KindSetting } from '../core/findings/settings.ts';
 import { nameAt, readPath, type ElementPath } from '../core/html/index.ts';
 import type { IntervalSet } from '../core/interval/index.ts';
 import { laidOut } from '../core/snapshot/index.ts';
-import type { Readings, Stretch } from '../core/sweep/index.ts';
+import type { Readings, WidthRange } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { Hold } from '../core/wake/hold.ts';
 import { editOnPage, type Changed, type EditOnPage } from '../core/wake/index.ts';
@@ -63,7 +63,8 @@ export class Measuring {
 	#followed = { of: '', read: new Map<number, Readings>() };
 	#begun: Begun | undefined;
 	/** What is asked about in each layout, and which stages have been told. */
-	#asked: { readonly selectors: readonly Asked[]; readonly containers: readonly string[] } | undefined;
+	#asked:
+		{ readonly selectors: readonly SelectorQuery[]; readonly containers: readonly string[] } | undefined;
 	readonly #informed = new WeakMap<MeasuringStage, object>();
 
 	/** Takes up the port to the window, as a `MeasuringWindow`; to be called before anything is measured. */
@@ -102,7 +103,7 @@ export class Measuring {
 	}
 
 	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
-	ask(selectors: readonly Asked[], containers: readonly string[]): void {
+	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
 		this.#asked = { selectors, containers };
 	}
 
@@ -210,7 +211,7 @@ export class Measuring {
 	}
 
 	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
-	hold(id: number, asked: PageRequest, widths: IntervalSet, stretch: Stretch): Promise<string> {
+	hold(id: number, asked: PageRequest, widths: IntervalSet, stretch: WidthRange): Promise<string> {
 		const page = this.#page(asked);
 		return this.#during(id, (signal) => this.#now.holds.measure(page, widths, stretch, signal));
 	}

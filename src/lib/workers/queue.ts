@@ -15,13 +15,13 @@ export interface Job extends LayoutJob {
 }
 
 /** What a stage does at each width of a job: it tells all of the layout, or what is found in it. */
-type Told = Measured | Read;
+type LayoutReport = Measured | Read;
 type Way = (
 	host: MeasuringStage['host'],
 	content: PageContent,
 	viewport: Viewport,
 	widths: readonly number[],
-	report: (told: Told) => void
+	report: (told: LayoutReport) => void
 ) => Promise<void>;
 
 const measured: Way = (host, content, viewport, widths, report) =>
@@ -34,7 +34,7 @@ interface Task {
 	readonly way: Way;
 	readonly key: string;
 	readonly widths: readonly number[];
-	readonly report: (told: Told) => void;
+	readonly report: (told: LayoutReport) => void;
 	readonly done: () => void;
 	readonly failed: (error: unknown) => void;
 }
@@ -145,7 +145,7 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 			}
 			const alarm = silenceAlarm();
 			const { promise: heard, resolve: hearing } = deferred();
-			const hear = (told: Told): void => {
+			const hear = (told: LayoutReport): void => {
 				alarm.wind();
 				left.delete(told.width);
 				if ('snapshot' in told) kept.set(`${task.key}@${told.width}`, told);
@@ -194,9 +194,13 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 	}
 
 	/** Has a job done by the stages; yields each width as it is had, in no fixed order. Ends early when aborted or closed. */
-	async function* perWidth(job: Job, way: Way, known: (key: string, width: number) => Told | undefined) {
+	async function* perWidth(
+		job: Job,
+		way: Way,
+		known: (key: string, width: number) => LayoutReport | undefined
+	) {
 		const key = contentKey(job);
-		const ready: Told[] = [];
+		const ready: LayoutReport[] = [];
 		const missing: number[] = [];
 		for (const width of job.widths) {
 			const had = known(key, width);

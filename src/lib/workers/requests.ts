@@ -1,6 +1,6 @@
 import type { KindSetting } from '../core/findings/settings.ts';
 import type { ElementPath } from '../core/html/index.ts';
-import type { Stretch } from '../core/sweep/index.ts';
+import type { WidthRange } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { EditOnPage } from '../core/wake/index.ts';
 import type { LaidElement } from '../inquiry/layout.ts';
@@ -37,7 +37,7 @@ export interface MeasuringSetup {
 
 /** How a page is swept. */
 export interface SweepOptions {
-	readonly stretch: Stretch;
+	readonly stretch: WidthRange;
 	readonly settings: readonly KindSetting[];
 	/** Whether it ends when every end is exact. */
 	readonly isPaused: boolean;
@@ -47,14 +47,14 @@ export interface SweepOptions {
 export interface FollowOptions {
 	readonly path: ElementPath;
 	readonly property: string;
-	readonly stretch: Stretch;
+	readonly stretch: WidthRange;
 }
 
 /** How a page is compared: what the edit touches, and what is asked of every element (`valuesAsked`). */
 export interface CompareOptions {
 	readonly edit: EditOnPage;
 	readonly values: ValuesAsked;
-	readonly stretch: Stretch;
+	readonly stretch: WidthRange;
 	readonly depth: Depth;
 }
 

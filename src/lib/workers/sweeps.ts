@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import type { KindSetting } from '../core/findings/settings.ts';
 import { contains, rationalFromNumber, type Cut } from '../core/interval/index.ts';
-import type { Readings, Stretch } from '../core/sweep/index.ts';
+import type { Readings, WidthRange } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import { editOnPage } from '../core/wake/index.ts';
 import type { PageContent } from '../stage/protocol.ts';
@@ -19,7 +19,7 @@ export interface SweepWish extends PageOfTexts {
 	readonly layout: MeasuringLayout;
 	/** The version of the application: another may read otherwise. */
 	readonly version: string;
-	readonly stretch: Stretch;
+	readonly stretch: WidthRange;
 	readonly settings: readonly KindSetting[];
 	/** Whether it ends when every end is exact. */
 	readonly isPaused: boolean;

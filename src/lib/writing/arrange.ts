@@ -9,7 +9,7 @@ import {
 	moveRule,
 	partBlock,
 	putRules,
-	takeOut,
+	removeWithEmptied,
 	takeRules,
 	useCustomProperty,
 	writeInto
@@ -260,7 +260,7 @@ export function valueBack(desk: Desk, name: string, files: readonly string[]): P
 		if (desk.isGiven(file)) continue;
 		const changes = inlineCustomProperty(sheet, name, value);
 		count += changes.length;
-		const out = sheet === only.sheet ? takeOut(sheet, only.one) : [];
+		const out = sheet === only.sheet ? removeWithEmptied(sheet, only.one) : [];
 		desk.working.change(
 			file,
 			shifted(

@@ -8,7 +8,12 @@ import {
 	type Rule,
 	type Sheet
 } from '../core/css/index.ts';
-import { setDeclaration, takeOut, writeInto, type Wished } from '../core/css/edit/index.ts';
+import {
+	setDeclaration,
+	removeWithEmptied,
+	writeInto,
+	type DeclarationRequest
+} from '../core/css/edit/index.ts';
 import { fromInterval, isEverything, type Interval } from '../core/interval/index.ts';
 import type { Direction } from '../core/media/index.ts';
 import { wholeSelector } from '../core/selector/index.ts';
@@ -34,7 +39,10 @@ export const withFlag = (text: string, from: Candidate | undefined): string =>
 	from?.important ? `${text} !important` : text;
 
 /** What is to be written for a property: a value without its flag, and whether it has one. */
-export function wishedOf(property: string, written: string): Wished & { readonly important: boolean } {
+export function wishedOf(
+	property: string,
+	written: string
+): DeclarationRequest & { readonly important: boolean } {
 	const [, bare = written, flag] = /^([\s\S]*?)\s*(!\s*important)?\s*$/i.exec(written) ?? [];
 	return { property, value: bare.trim(), important: flag !== undefined };
 }
@@ -82,7 +90,12 @@ function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {
 /**
  * Writes a value into a target, for an interval of widths or (null) for all.
  */
-export function writeValue(desk: Desk, target: Target, interval: Interval | null, wished: Wished): Result {
+export function writeValue(
+	desk: Desk,
+	target: Target,
+	interval: Interval | null,
+	wished: DeclarationRequest
+): Result {
 	const { file } = target;
 	if (desk.isGiven(file)) return locked(file);
 	if (target.kind === 'style') {
@@ -125,7 +138,7 @@ function declarationFrom(
 }
 
 /** Sets a property in the rule, or style attribute, of a declaration, by its place before all changes. */
-export function setBeside(desk: Desk, { file, span, hit }: Candidate, wished: Wished): Result {
+export function setBeside(desk: Desk, { file, span, hit }: Candidate, wished: DeclarationRequest): Result {
 	if (desk.isGiven(file)) return locked(file);
 	const found = hit ? declarationFrom(desk, file, span.start) : undefined;
 	if (!hit) return writeValue(desk, { kind: 'style', file, ...span }, null, wished);
@@ -154,7 +167,7 @@ export function takeOutAll(desk: Desk, places: readonly Candidate[]): Result {
 				path: file,
 				offset: span.start
 			});
-		desk.working.change(file, shifted(takeOut(found.part.sheet, found.node), found.part.from));
+		desk.working.change(file, shifted(removeWithEmptied(found.part.sheet, found.node), found.part.from));
 	}
 	return DONE;
 }

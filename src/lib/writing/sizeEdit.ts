@@ -7,7 +7,13 @@ import {
 	type Rule,
 	type Sheet
 } from '../core/css/index.ts';
-import { commentOver, setDeclaration, spreadRule, takeOut, writeInto } from '../core/css/edit/index.ts';
+import {
+	commentOver,
+	setDeclaration,
+	spreadRule,
+	removeWithEmptied,
+	writeInto
+} from '../core/css/edit/index.ts';
 import { wholeSelector } from '../core/selector/index.ts';
 import type { Declared } from '../core/scale/index.ts';
 import { DONE, refuse, type Change, type Result } from '../core/text/index.ts';
@@ -77,7 +83,7 @@ export function writeSizes(into: SizesInto, wished: readonly Declared[], comment
 				if (one.fallback !== '') continue;
 				const { parent } = declaration;
 				if (parent.kind !== 'sheet') changes?.push(...setDeclaration(sheet, parent as Rule | AtRule, one));
-			} else changes?.push(...takeOut(sheet, declaration));
+			} else changes?.push(...removeWithEmptied(sheet, declaration));
 		}
 		if (base && one.fallback !== '') {
 			const { sheet, declaration } = base;

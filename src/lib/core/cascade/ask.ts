@@ -10,7 +10,7 @@ import type { Declared, PageCascade, Scope } from './sheets.ts';
 import type { Applying, Hit } from './case.ts';
 
 /** A selector that an engine is to try, within its `@scope`s. */
-export interface Asked {
+export interface SelectorQuery {
 	readonly selector: string;
 	readonly scopes: readonly Scope[];
 }
@@ -20,7 +20,7 @@ export type Match = readonly [index: number, proximity: number];
 
 /** What is asked about a page's declarations, and how the answers are read. */
 export interface Asking {
-	readonly asked: readonly Asked[];
+	readonly asked: readonly SelectorQuery[];
 	/**
 	 * The declarations that could apply to an element that these selectors hit, or to a pseudo-element of it, in order
 	 * of appearance.
@@ -46,7 +46,7 @@ const readSelector = rememberedPieces((selector) => {
 
 /** Every selector of a page's declarations, once as it is and, where states are in it, once with these given. */
 export function askingOf({ declared: all }: PageCascade): Asking {
-	const asked: Asked[] = [];
+	const asked: SelectorQuery[] = [];
 	const meanings: Meaning[] = [];
 	const rank = new Map(all.map((declared, i) => [declared, i]));
 	for (const declared of all) {

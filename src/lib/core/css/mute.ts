@@ -1,7 +1,7 @@
 import { ruleAt, sliceOf, walk, type Block, type Node, type Sheet, type Span } from './node.ts';
 
 /** A piece of a sheet that can be put out of force, with the words that name it. */
-export interface Piece {
+export interface MutablePart {
 	readonly span: Span;
 	readonly words: string;
 }
@@ -14,8 +14,8 @@ const short = (text: string): string => {
 };
 
 /** The declarations, rules and at-rules that an offset lies in, the innermost first. */
-export function piecesAt(sheet: Sheet, offset: number): Piece[] {
-	const found: Piece[] = [];
+export function piecesAt(sheet: Sheet, offset: number): MutablePart[] {
+	const found: MutablePart[] = [];
 	for (const node of walk(sheet)) {
 		if (node.kind === 'comment' || offset < node.span.start || offset > node.span.end) continue;
 		if (node.kind === 'declaration') {
@@ -35,11 +35,11 @@ export function piecesAt(sheet: Sheet, offset: number): Piece[] {
  * All of a sheet but the innermost rule that an offset lies in, and the blocks around that: what stands before and
  * what stands after it, in each of them. Undefined where the offset is in no rule.
  */
-export function allBut(sheet: Sheet, offset: number): Piece[] | undefined {
+export function allBut(sheet: Sheet, offset: number): MutablePart[] | undefined {
 	const rule = ruleAt(sheet, offset);
 	if (!rule) return undefined;
 	const name = short(sliceOf(sheet.source, rule.prelude));
-	const others: Piece[] = [];
+	const others: MutablePart[] = [];
 	const put = (nodes: readonly Node[], words: string): void => {
 		const [first, last] = [nodes[0], nodes.at(-1)];
 		if (first && last) others.push({ span: { start: first.span.start, end: last.span.end }, words });

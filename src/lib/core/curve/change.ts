@@ -1,4 +1,4 @@
-import { firstOf, lastOf, type Piece, type Point } from './piece.ts';
+import { firstOf, lastOf, type CurvePiece, type Point } from './piece.ts';
 import type { Value } from './value.ts';
 
 /** Where a value changes otherwise than before. */
@@ -26,7 +26,7 @@ interface Line {
 }
 
 /** The point of a piece that is nearest to a part of its length. */
-function pointAt(piece: Piece, part: number): Point {
+function pointAt(piece: CurvePiece, part: number): Point {
 	const [from, to] = [firstOf(piece).width, lastOf(piece).width];
 	const wished = from + part * (to - from);
 	return piece.reduce((best, one) =>
@@ -35,7 +35,7 @@ function pointAt(piece: Piece, part: number): Point {
 }
 
 /** The lines of a piece, by its inside: what lies at its ends may belong to what is beyond, as exactly as it was read. */
-function linesOf(piece: Piece): readonly Line[] | undefined {
+function linesOf(piece: CurvePiece): readonly Line[] | undefined {
 	if (piece.length < 2) return undefined;
 	const inner = [pointAt(piece, 1 / 4), pointAt(piece, 3 / 4)] as const;
 	const [from, to] = inner[0] === inner[1] ? [firstOf(piece), lastOf(piece)] : inner;
@@ -49,7 +49,7 @@ function linesOf(piece: Piece): readonly Line[] | undefined {
 const valueAt = ({ at, number, slope }: Line, width: number): number => number + slope * (width - at);
 
 /** Where the lines that differ most meet, and how far that may be off, when that is between two pieces. */
-function meeting(before: Piece, after: Piece, tolerance: number) {
+function meeting(before: CurvePiece, after: CurvePiece, tolerance: number) {
 	const [left, right] = [linesOf(before), linesOf(after)];
 	if (!left || !right) return undefined;
 	const bends = left.map(({ slope }, i) => Math.abs(slope - (right[i]?.slope ?? slope)));
@@ -69,10 +69,10 @@ function meeting(before: Piece, after: Piece, tolerance: number) {
 	return leaps ? undefined : { at, within, slopes: [a.slope, b.slope] as const };
 }
 
-const slopeOf = (piece: Piece, number: number): number => linesOf(piece)?.[number]?.slope ?? 0;
+const slopeOf = (piece: CurvePiece, number: number): number => linesOf(piece)?.[number]?.slope ?? 0;
 
 /** Where a value changes otherwise than before, between its pieces, ascending. */
-export function changesBetween(pieces: readonly Piece[], tolerance: number): Change[] {
+export function changesBetween(pieces: readonly CurvePiece[], tolerance: number): Change[] {
 	return pieces.flatMap((piece, i): Change[] => {
 		const next = pieces[i + 1];
 		if (!next) return [];

@@ -10,10 +10,10 @@ export interface Point {
 export type KnownValues = ReadonlyMap<number, Value>;
 
 /** Neighbouring widths at which a value's words are the same and its numbers lie on straight lines; at least one. */
-export type Piece = readonly [Point, ...Point[]];
+export type CurvePiece = readonly [Point, ...Point[]];
 
-export const firstOf = ([first]: Piece): Point => first;
-export const lastOf = (piece: Piece): Point => piece.at(-1) ?? piece[0];
+export const firstOf = ([first]: CurvePiece): Point => first;
+export const lastOf = (piece: CurvePiece): Point => piece.at(-1) ?? piece[0];
 
 /** The slopes that lines through a point may have, a number of a value each, so that all that was read lies on them. */
 type Slopes = readonly (readonly [least: number, most: number])[];
@@ -31,7 +31,7 @@ function narrowed(slopes: Slopes, from: Point, to: Point, tolerance: number): Sl
 }
 
 /** Whether a piece is but two neighbouring px that differ: they do not tell a line from a leap. */
-function isLeap([from, to, more]: Piece, tolerance: number): boolean {
+function isLeap([from, to, more]: CurvePiece, tolerance: number): boolean {
 	return (
 		to !== undefined &&
 		more === undefined &&
@@ -44,7 +44,7 @@ function isLeap([from, to, more]: Piece, tolerance: number): boolean {
  * Parts what was read into pieces, ascending, each as long as it can be: all of a piece lies within the tolerance of
  * straight lines from its first point.
  */
-export function piecesOf(known: KnownValues, tolerance: number): Piece[] {
+export function piecesOf(known: KnownValues, tolerance: number): CurvePiece[] {
 	const pieces: [Point, ...Point[]][] = [];
 	let slopes: Slopes = [];
 	/** Puts a point to the last piece, where it lies on its lines. */
@@ -81,7 +81,7 @@ export function piecesOf(known: KnownValues, tolerance: number): Piece[] {
  * The widths to read next, ascending: the middle between two pieces that are more than a px apart, and of a piece that is
  * known by its ends alone. None when every change stands between two neighbouring px.
  */
-export function nextWidths(pieces: readonly Piece[]): number[] {
+export function nextWidths(pieces: readonly CurvePiece[]): number[] {
 	const next = pieces.flatMap((piece, i) => {
 		const [first, last] = [firstOf(piece).width, lastOf(piece).width];
 		const after = pieces[i + 1];

@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { giveClass, likeIt, parsePage } from '../html/index.ts';
 import { applyChanges, offsetBefore } from '../text/index.ts';
-import type { MarkupWish } from '../html/edit/index.ts';
+import type { MarkupRequest } from '../html/edit/index.ts';
 import {
 	errandFor,
 	errandIn,
@@ -10,7 +10,7 @@ import {
 	unsteadyNames,
 	wishesToHost,
 	withErrands,
-	type ErrandWish
+	type ErrandRequest
 } from './index.ts';
 
 const SAVE = `<!doctype html><body><header id=top>Ombry</header>
@@ -70,7 +70,7 @@ describe('errands of a page', () => {
 	const page = parsePage(SAVE);
 	const lead = page.elements.filter(({ tag }) => tag === 'p')[1];
 	if (!lead) throw new Error('There is no paragraph.');
-	const WISHES: readonly (readonly [string | ErrandWish, string, string])[] = [
+	const WISHES: readonly (readonly [string | ErrandRequest, string, string])[] = [
 		['strip', "class='lead strip'", 'give the paragraph “Two” (p 2 of 2 there) the class strip'],
 		[{ kind: 'class', name: 'lead' }, '<p>Two', 'take the class lead from the paragraph “Two”'],
 		[{ kind: 'attribute', name: 'lang', value: 'en' }, 'lang="en">Two', 'set lang of the paragraph “Two”'],
@@ -120,7 +120,7 @@ describe('errands of a page', () => {
 		);
 	});
 
-	it.each<readonly [MarkupWish, string, string]>([
+	it.each<readonly [MarkupRequest, string, string]>([
 		[{ kind: 'give-class', name: 'a' }, "class='lead'", "class='lead a'"],
 		[{ kind: 'class', name: 'lead' }, "class='lead'", ''],
 		[{ kind: 'attribute', name: 'lang', value: 'en' }, "class='lead'", 'lang=en'],
@@ -162,7 +162,12 @@ describe('errands of a page', () => {
 		const [first, second] = twice.elements.filter(({ tag }) => tag === 'p');
 		if (!first || !second) throw new Error('There are no paragraphs.');
 		const at = twice.source.indexOf('a<');
-		const wish = (end: number): MarkupWish => ({ kind: 'wrap-words', wrapper: { tag: 'i' }, start: at, end });
+		const wish = (end: number): MarkupRequest => ({
+			kind: 'wrap-words',
+			wrapper: { tag: 'i' },
+			start: at,
+			end
+		});
 		const [[element, told] = []] = wishesToHost(twice, [second, first], wish(at + 1)) ?? [];
 		expect(told).toMatchObject({ words: 'a', before: 1 });
 		expect(element && told && withErrands(twice.source, [errandFor('x', element, told)]).text).toBe(

@@ -11,7 +11,7 @@ import {
 	type Page,
 	type PageElement
 } from '../html/index.ts';
-import { changesFor, isDone, isKnownAs, knownBy, text, wishSchema, type ErrandWish } from './wish.ts';
+import { changesFor, isDone, isKnownAs, knownBy, text, wishSchema, type ErrandRequest } from './wish.ts';
 
 /** What is to be done to an element of given markup at its host; until then frames alone have it. */
 export const errandSchema = z.strictObject({
@@ -37,7 +37,7 @@ export const givenSchema = z.strictObject({ path: text(500) });
 export type Given = z.infer<typeof givenSchema>;
 
 /** An errand for an element: a class for it, or another wish. */
-export const errandFor = (page: string, element: PageElement, wish: string | ErrandWish): Errand => ({
+export const errandFor = (page: string, element: PageElement, wish: string | ErrandRequest): Errand => ({
 	page,
 	...(typeof wish === 'string' ? { name: wish } : { name: '', wish }),
 	path: element.path,

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { markupChanges, wrapElements, wrapWords, type MarkupWish } from '../html/edit/index.ts';
+import { markupChanges, wrapElements, wrapWords, type MarkupRequest } from '../html/edit/index.ts';
 import {
 	attribute,
 	classesOf,
@@ -49,7 +49,7 @@ export const wishSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('duplicate'), alike: z.optional(count) })
 ]);
 
-export type ErrandWish = z.infer<typeof wishSchema>;
+export type ErrandRequest = z.infer<typeof wishSchema>;
 
 const WORDS = 80;
 
@@ -92,8 +92,8 @@ function placesOf({ source }: Page, element: PageElement, words: string): number
 export function wishesToHost(
 	page: Page,
 	elements: readonly PageElement[],
-	wish: MarkupWish
-): readonly (readonly [PageElement, string | ErrandWish])[] | undefined {
+	wish: MarkupRequest
+): readonly (readonly [PageElement, string | ErrandRequest])[] | undefined {
 	if (wish.kind === 'give-class') return elements.map((one) => [one, wish.name]);
 	if (wish.kind === 'wrap-words') {
 		const words = page.source.slice(wish.start, wish.end).trim();
@@ -119,7 +119,7 @@ export function wishesToHost(
 const whole = ({ tag, className = '' }: { tag: string; className?: string }) => ({ tag, className });
 
 /** The changes of a page's source that a wish for an element comes to. */
-export function changesFor(page: Page, element: PageElement, wish: string | ErrandWish): Change[] {
+export function changesFor(page: Page, element: PageElement, wish: string | ErrandRequest): Change[] {
 	if (typeof wish === 'string') return markupChanges(page, [element], { kind: 'give-class', name: wish });
 	switch (wish.kind) {
 		case 'wrap-run': {
@@ -148,7 +148,7 @@ const plainWords = (words: string): string => words.replace(/\s+/g, ' ').trim();
 export function isDone(
 	page: Page,
 	element: PageElement | undefined,
-	wish: string | ErrandWish,
+	wish: string | ErrandRequest,
 	was: z.infer<typeof knownSchema> & { readonly path: readonly number[] }
 ): boolean {
 	if (typeof wish !== 'string' && wish.kind === 'words') {

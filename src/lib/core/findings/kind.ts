@@ -25,7 +25,7 @@ export interface Turn {
 }
 
 /** What is said of a finding. */
-export interface Said {
+export interface FindingText {
 	/** What it is about, by name; the other of two. */
 	readonly name: string;
 	readonly other: string;
@@ -51,7 +51,7 @@ export interface Kind {
 	readonly severity: Severity;
 	/** Beyond which it is there, in its unit, unless a site sets another; null for kinds that are about changes. */
 	readonly limit: Limit | null;
-	readonly sentence: (said: Said) => string;
+	readonly sentence: (said: FindingText) => string;
 	/** The standard that asks for it, with its section, where one does. */
 	readonly standard?: string;
 	/** What may mend it beside the declaration that is to blame; whether it does is to be tried. */

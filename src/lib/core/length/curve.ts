@@ -20,7 +20,7 @@ import type { Rounding } from './expression.ts';
 import { line, valueAt, type Line } from './form.ts';
 
 /** A stretch of widths over which a curve is one line, from one cut to the next. */
-export interface Piece {
+export interface LinearPiece {
 	readonly from: Cut;
 	readonly to: Cut;
 	readonly line: Line;
@@ -30,7 +30,7 @@ export interface Piece {
  * A quantity over viewport width, exact: pieces ascending, each beginning where the one before ends. Where two lines meet
  * it has a knee, where they do not a step; the cut says which side the width itself belongs to.
  */
-export type Curve = readonly Piece[];
+export type Curve = readonly LinearPiece[];
 
 /** Widths from one cut to another. */
 export interface Over {
@@ -53,9 +53,9 @@ const sameLine = (a: Line, b: Line): boolean =>
 	compare(a.slope, b.slope) === 0 && compare(a.constant, b.constant) === 0;
 
 /** Pieces that go on as the same line, as one. */
-export function joined(pieces: readonly Piece[]): Curve {
+export function joined(pieces: readonly LinearPiece[]): Curve {
 	if (pieces.length < 2) return pieces;
-	const all: Piece[] = [];
+	const all: LinearPiece[] = [];
 	for (const piece of pieces) {
 		const last = all.at(-1);
 		if (last && sameLine(last.line, piece.line)) all[all.length - 1] = { ...last, to: piece.to };
@@ -70,13 +70,13 @@ const least = (a: Cut, b: Cut): Cut => (compareCuts(a, b) <= 0 ? a : b);
 function together(
 	a: Curve,
 	b: Curve,
-	of: (a: Line, b: Line, over: Over) => readonly Piece[] | undefined
+	of: (a: Line, b: Line, over: Over) => readonly LinearPiece[] | undefined
 ): Curve | undefined {
-	const pieces: Piece[] = [];
+	const pieces: LinearPiece[] = [];
 	let [i, j] = [0, 0];
 	let from = a[0]?.from;
 	while (from) {
-		const [one, other]: (Piece | undefined)[] = [a[i], b[j]];
+		const [one, other]: (LinearPiece | undefined)[] = [a[i], b[j]];
 		if (!one || !other || pieces.length > MOST_PIECES) break;
 		const to: Cut = least(one.to, other.to);
 		const found = of(one.line, other.line, { from, to });
@@ -159,7 +159,7 @@ export const signOf = (curve: Curve): Curve =>
 const opposite = (curve: Curve): Curve => scaledBy(curve, negate(ONE));
 
 /** The greatest whole multiples of a step, which is above 0, that are not above a line. */
-function multiplesUnder(of: Line, step: Line, { from, to }: Over): readonly Piece[] | undefined {
+function multiplesUnder(of: Line, step: Line, { from, to }: Over): readonly LinearPiece[] | undefined {
 	const [a, b] = [valueAt(step, from.at), valueAt(step, to.at)];
 	if (a.n <= 0n || b.n <= 0n) return undefined;
 	const share = (at: Rational): Rational => divide(valueAt(of, at), valueAt(step, at));
@@ -231,13 +231,13 @@ export function restOf(kind: 'mod' | 'rem', curve: Curve, step: Curve): Curve | 
 }
 
 /** The piece that a width lies in; undefined where the curve does not reach it. */
-function pieceAt(curve: Curve, width: Rational): Piece | undefined {
+function pieceAt(curve: Curve, width: Rational): LinearPiece | undefined {
 	const cut: Cut = { at: width, after: false };
 	// The first piece that ends beyond the width.
 	let [low, high] = [0, curve.length];
 	while (low < high) {
 		const mid = (low + high) >> 1;
-		if (compareCuts((curve[mid] as Piece).to, cut) <= 0) low = mid + 1;
+		if (compareCuts((curve[mid] as LinearPiece).to, cut) <= 0) low = mid + 1;
 		else high = mid;
 	}
 	const found = curve[low];
@@ -262,7 +262,7 @@ export interface Joint {
 /** The knees and steps of a curve, ascending. */
 export const jointsOf = (curve: Curve): Joint[] =>
 	curve.slice(1).map(({ from, line: next }, i) => {
-		const before = valueAt((curve[i] as Piece).line, from.at);
+		const before = valueAt((curve[i] as LinearPiece).line, from.at);
 		const after = valueAt(next, from.at);
 		return { kind: compare(before, after) === 0 ? 'knee' : 'step', cut: from, before, after };
 	});

@@ -22,7 +22,7 @@ export {
 	type Curve,
 	type Joint,
 	type Over,
-	type Piece
+	type LinearPiece
 } from './curve.ts';
 export { whereLess, widthsOver, widthsWhere } from './compare.ts';
 export { curveOfText, curveOf, type CurveContext, type Curved } from './curveOf.ts';

@@ -1,2 +1,2 @@
-export { firstLie, lieByPoints, onPage, onPicture, originalSchema } from './original.ts';
-export type { Lie, Original, Point } from './original.ts';
+export { initialAlignment, alignByPoints, onPage, onPicture, originalSchema } from './original.ts';
+export type { Alignment, Original, Point } from './original.ts';

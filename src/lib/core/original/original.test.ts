@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { firstLie, lieByPoints, onPage, onPicture } from './index.ts';
+import { initialAlignment, alignByPoints, onPage, onPicture } from './index.ts';
 
 it('lies as wide as the viewport at first', () => {
-	expect(firstLie(2560, 1280)).toEqual({ x: 0, y: 0, scale: 0.5 });
+	expect(initialAlignment(2560, 1280)).toEqual({ x: 0, y: 0, scale: 0.5 });
 });
 
 it('two points come to lie where they are wished, where moving and scale can do it', () => {
@@ -19,7 +19,7 @@ it('two points come to lie where they are wished, where moving and scale can do 
 	fc.assert(
 		fc.property(point, point, lie, (a, b, wished) => {
 			fc.pre(a.x !== b.x || a.y !== b.y);
-			const found = lieByPoints([a, b], [onPage(wished, a), onPage(wished, b)]);
+			const found = alignByPoints([a, b], [onPage(wished, a), onPage(wished, b)]);
 			expect(found?.scale).toBeCloseTo(wished.scale, 9);
 			expect(found?.x).toBeCloseTo(wished.x, 6);
 			expect(found?.y).toBeCloseTo(wished.y, 6);
@@ -31,7 +31,7 @@ it('two points come to lie where they are wished, where moving and scale can do 
 
 it('one point twice says nothing', () => {
 	expect(
-		lieByPoints(
+		alignByPoints(
 			[
 				{ x: 1, y: 1 },
 				{ x: 1, y: 1 }

@@ -30,17 +30,17 @@ export interface Point {
 }
 
 /** How a picture lies on a page. */
-export type Lie = Pick<Original, 'x' | 'y' | 'scale'>;
+export type Alignment = Pick<Original, 'x' | 'y' | 'scale'>;
 
 /** Where a picture lies at first: at the top, as wide as the viewport; pictures of twice the px are so halved. */
-export const firstLie = (width: number, at: number): Lie => ({ x: 0, y: 0, scale: at / width });
+export const initialAlignment = (width: number, at: number): Alignment => ({ x: 0, y: 0, scale: at / width });
 
 /** A point of the page as a point of the picture, and the other way round. */
-export const onPicture = ({ x, y, scale }: Lie, point: Point): Point => ({
+export const onPicture = ({ x, y, scale }: Alignment, point: Point): Point => ({
 	x: (point.x - x) / scale,
 	y: (point.y - y) / scale
 });
-export const onPage = ({ x, y, scale }: Lie, point: Point): Point => ({
+export const onPage = ({ x, y, scale }: Alignment, point: Point): Point => ({
 	x: x + point.x * scale,
 	y: y + point.y * scale
 });
@@ -49,10 +49,10 @@ export const onPage = ({ x, y, scale }: Lie, point: Point): Point => ({
  * How a picture lies so that two of its points come to lie on two of the page, as nearly as moving and one scale can
  * do it: the scale is the ratio of the distances, the middles meet. Undefined where two points are the same.
  */
-export function lieByPoints(
+export function alignByPoints(
 	picture: readonly [Point, Point],
 	page: readonly [Point, Point]
-): Lie | undefined {
+): Alignment | undefined {
 	const distance = ([a, b]: readonly [Point, Point]): number => Math.hypot(b.x - a.x, b.y - a.y);
 	const [from, to] = [distance(picture), distance(page)];
 	if (from === 0 || to === 0) return undefined;

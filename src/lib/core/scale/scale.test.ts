@@ -16,7 +16,7 @@ import {
 	sizeAt,
 	stepsOf,
 	stepText,
-	takeIn,
+	importSizes,
 	through,
 	toProperties,
 	toTable,
@@ -219,7 +219,7 @@ it.each([
 
 it('makes a scale of sizes that come in, with what is off it, and keeps what elements steps have', () => {
 	const table = toTable(withOwn(NEW_SCALE, 2, 'wide', 40));
-	const { scale, sentence } = takeIn(readSizes(table, 16), {
+	const { scale, sentence } = importSizes(readSizes(table, 16), {
 		...NEW_SCALE,
 		narrow: { ...narrow, ratio: 1.5 }
 	});
@@ -228,8 +228,8 @@ it('makes a scale of sizes that come in, with what is off it, and keeps what ele
 	expect(scale?.wide).toMatchObject({ width: 1280, body: 18 });
 	expect(scale?.own.find(({ end }) => end === 'wide')).toEqual({ step: 2, end: 'wide', size: 40 });
 	expect(scale?.roles.find(({ name }) => name === 'title')).toMatchObject({ step: 4, selectors: ['h1'] });
-	expect(takeIn(readSizes('name,1,2\na,17,31\nb,19,20', 16), NEW_SCALE)).toMatchObject({ scale: null });
-	expect(takeIn(readSizes('{', 16), NEW_SCALE).sentence).toContain('Nothing was imported');
+	expect(importSizes(readSizes('name,1,2\na,17,31\nb,19,20', 16), NEW_SCALE)).toMatchObject({ scale: null });
+	expect(importSizes(readSizes('{', 16), NEW_SCALE).sentence).toContain('Nothing was imported');
 });
 
 it('is written as custom properties, rules and classes, with weight, line height and space once for all', () => {

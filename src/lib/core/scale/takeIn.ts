@@ -3,7 +3,7 @@ import type { ReadSizes } from './exchange.ts';
 import { scaleProblems, type Scale } from './scale.ts';
 
 /** A scale made from sizes that came in, with what is said of it; or why it is none. */
-export type TakenIn = { readonly scale: Scale | null; readonly sentence: string };
+export type ImportedScale = { readonly scale: Scale | null; readonly sentence: string };
 
 const rounded = (size: number): number => Number(size.toFixed(3));
 
@@ -42,7 +42,7 @@ const bodyOf = (sizes: readonly Sized[]): Sized | undefined =>
  * What a file of sizes makes of a scale: one that it has whole, or the one that its sizes are, what is off it as sizes of
  * their own; names keep the selectors that their steps have.
  */
-export function takeIn(read: ReadSizes, scale: Scale): TakenIn {
+export function importSizes(read: ReadSizes, scale: Scale): ImportedScale {
 	if (!read.ok) return { scale: null, sentence: `${read.sentence} Nothing was imported.` };
 	const of = read.value;
 	if (of.kind === 'scale') {

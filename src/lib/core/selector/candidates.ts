@@ -19,7 +19,7 @@ export interface Candidate {
 export const RUNGS: readonly Rung[] = ['kind', 'page', 'class', 'section', 'this', 'part'];
 
 /** What is known of names besides how they look. */
-export interface Known {
+export interface NameFacts {
 	/** Ids and classes that two saves of the page have proved unsteady. */
 	readonly unsteady: ReadonlySet<string>;
 	/** Classes that sheets of the page name, with their files; null where that is not known. */
@@ -29,7 +29,7 @@ export interface Known {
 	readonly elements: readonly PageElement[];
 }
 
-const NOTHING_KNOWN: Known = { unsteady: new Set(), styled: null, given: new Set(), elements: [] };
+const NO_NAME_FACTS: NameFacts = { unsteady: new Set(), styled: null, given: new Set(), elements: [] };
 
 const escaped = (name: string): string =>
 	name
@@ -41,7 +41,7 @@ const idOf = ({ attributes }: PageElement): string => attributes.get('id')?.valu
 /** An element's own names as selectors, those first that look written by hand; with why the others do not. */
 function namesOf(
 	element: PageElement,
-	{ unsteady }: Known
+	{ unsteady }: NameFacts
 ): { name: string; selector: string; fragile: string; isId: boolean }[] {
 	const all = [
 		...classesOf(element).map((name) => ({ name, isId: false })),
@@ -63,7 +63,7 @@ function namesOf(
 }
 
 /** What else a class stands for: a given sheet that has it, elements of other kinds that carry it, or no rule at all. */
-function remarkOn(name: string, element: PageElement, { styled, given, elements }: Known): string {
+function remarkOn(name: string, element: PageElement, { styled, given, elements }: NameFacts): string {
 	const sheets = styled?.get(name);
 	const host = [...(sheets ?? [])].find((file) => given.has(file));
 	const tags = new Set(
@@ -104,7 +104,7 @@ const PLACE = 'a new sibling before it would shift its place';
  * Selectors for an element, from the widest reach to the narrowest, within each the steady ones and the less
  * specific first. Every one of them hits the element, but for those of a part: they hit what is in it.
  */
-export function candidatesFor(element: PageElement, known: Known = NOTHING_KNOWN): Candidate[] {
+export function candidatesFor(element: PageElement, known: NameFacts = NO_NAME_FACTS): Candidate[] {
 	const steadyNames = (one: PageElement) => namesOf(one, known).filter(({ fragile }) => fragile === '');
 	const found = new Map<string, Candidate>();
 	const put = (rung: Rung, selector: string, fragile = '', remark = ''): void => {

@@ -1,4 +1,4 @@
-export { candidatesFor, RUNGS, type Candidate, type Known, type Rung } from './candidates.ts';
+export { candidatesFor, RUNGS, type Candidate, type NameFacts, type Rung } from './candidates.ts';
 export { namesIn } from './names.ts';
 export { nearMisses, type Names, type NearMiss } from './near.ts';
 export { selectorsIn, wholeSelector, withParent } from './nested.ts';

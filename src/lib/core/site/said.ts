@@ -14,7 +14,7 @@ import { conditioned } from './force.ts';
 import type { Sources } from './sources.ts';
 
 /** What an `@media` comes to, in words, with the place in its file that they belong after. */
-export interface Said {
+export interface ConditionNote {
 	/** The end of the condition, an offset in the file's text. */
 	readonly at: number;
 	readonly words: string;
@@ -53,14 +53,14 @@ interface Around {
  * "always", "never" with the reason, "same as line 212". What depends on more than the width is told for the
  * solver's vantage. Where a page has a file more than once, the first time counts.
  */
-export function conditionsSaid(
+export function conditionNotes(
 	file: string,
 	places: readonly SheetPlace[],
 	sources: Sources,
 	solve: Solver
-): Said[] {
+): ConditionNote[] {
 	const starts = lineStarts(sources.text(file) ?? '');
-	const found = new Map<number, Said>();
+	const found = new Map<number, ConditionNote>();
 	const firstLine = new Map<string, number>();
 	for (const { file: of, text, offset, within } of places) {
 		if (of !== file) continue;

@@ -8,7 +8,7 @@ import {
 	addressOf,
 	relativeAddress,
 	conditionsOfPage,
-	conditionsSaid,
+	conditionNotes,
 	flattenSheet,
 	forceOf,
 	normalPath,
@@ -233,7 +233,7 @@ describe('what conditions come to', () => {
 		const sources = sourcesOf((file) => (file === 'a.css' ? css : undefined));
 		const page = parsePage('<link rel=stylesheet href=a.css>');
 		const { places } = conditionsOfPage(page, 'index.html', sources);
-		const said = conditionsSaid('a.css', places, sources, solverOf(PLAIN));
+		const said = conditionNotes('a.css', places, sources, solverOf(PLAIN));
 		expect(said.map(({ at, words }) => [css.slice(0, at).split('\n').length, words])).toEqual([
 			[1, '≥600'],
 			[3, 'never: what is around it holds ≥600'],

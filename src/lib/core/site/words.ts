@@ -5,7 +5,7 @@ import type { PageConditions } from './conditions.ts';
 import type { Sources } from './sources.ts';
 
 /** What a page and its sheets have names for. */
-export interface Words {
+export interface PageNames {
 	readonly classes: readonly string[];
 	readonly ids: readonly string[];
 	readonly tags: readonly string[];
@@ -18,7 +18,7 @@ export interface Words {
 }
 
 /** The names of a page's elements and of what its sheets define. */
-export function wordsOfPage(page: Page, { places }: PageConditions, sources: Sources): Words {
+export function namesOfPage(page: Page, { places }: PageConditions, sources: Sources): PageNames {
 	const classes = new Set<string>();
 	const ids = new Set<string>();
 	const tags = new Set<string>();

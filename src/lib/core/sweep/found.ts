@@ -8,7 +8,7 @@ import {
 	type IntervalSet
 } from '../interval/index.ts';
 import type { Turn } from '../findings/index.ts';
-import { changes, isBetween, unshifted, type Known, type Shift } from './known.ts';
+import { changes, isBetween, unshifted, type ReadingsByWidth, type Shift } from './known.ts';
 
 /** Where something was found. */
 export interface Found {
@@ -68,7 +68,7 @@ function beyondLimit(
 /** The changes of something's state between whole px that no condition makes; undefined where there are none. */
 function turned(
 	key: string,
-	known: Known,
+	known: ReadingsByWidth,
 	widths: readonly number[],
 	cuts: readonly Cut[]
 ): Found | undefined {
@@ -108,7 +108,7 @@ function turned(
  * What was found, each with its widths, by key: ends are those of the measured px, or, where a condition changes between
  * two px, that very cut, open or closed as it is. Keys that have no shift are not looked for.
  */
-export function foundIn(known: Known, cuts: readonly Cut[], shift: Shift = unshifted): Found[] {
+export function foundIn(known: ReadingsByWidth, cuts: readonly Cut[], shift: Shift = unshifted): Found[] {
 	const shifts = new Map<string, number | undefined>();
 	const shiftOf = (key: string): number | undefined => {
 		if (!shifts.has(key)) shifts.set(key, shift(key));

@@ -1,5 +1,5 @@
 /** Whole widths from one to another, both of them too, CSS px. */
-export interface Stretch {
+export interface WidthRange {
 	readonly from: number;
 	readonly to: number;
 }
@@ -23,7 +23,7 @@ export const changes = (a: number | string | undefined, b: number | string | und
 		: (a ?? NaN) + by > 0 !== (b ?? NaN) + by > 0;
 
 /** What is known of a page, by width, CSS px. */
-export type Known = ReadonlyMap<number, Readings>;
+export type ReadingsByWidth = ReadonlyMap<number, Readings>;
 
 /** Layout is measured at parts of a px that are so fine. */
 export const FINE = 1 / 16;
@@ -38,5 +38,5 @@ export function widthBetween(from: number, to: number): number | undefined {
 export const isBetween = (width: number): boolean => !Number.isInteger(width);
 
 /** All whole widths of a stretch, ascending. */
-export const wholeWidths = ({ from, to }: Stretch): number[] =>
+export const wholeWidths = ({ from, to }: WidthRange): number[] =>
 	Array.from({ length: to - from + 1 }, (_, i) => from + i);

@@ -5,13 +5,13 @@ import {
 	unshifted,
 	wholeWidths,
 	widthBetween,
-	type Known,
+	type ReadingsByWidth,
 	type Shift,
-	type Stretch
+	type WidthRange
 } from './known.ts';
 
 /** Which widths were looked at, whatever was seen there. */
-type Looked = Pick<ReadonlySet<number>, 'has'>;
+type VisitedWidths = Pick<ReadonlySet<number>, 'has'>;
 
 /** The last and the first whole width on both sides of a cut, CSS px. */
 export function sidesOf({ at, after }: Cut): [number, number] {
@@ -30,7 +30,7 @@ function between(a: Cut, b: Cut): number | undefined {
  * The widths at which a quick sweep begins, ascending: the ends of the stretch, a grid of so many px, the last and first
  * whole width on both sides of every cut at which a condition changes, and one in each band that is narrower than a px.
  */
-export function firstWidths({ from, to }: Stretch, cuts: readonly Cut[], step: number): number[] {
+export function firstWidths({ from, to }: WidthRange, cuts: readonly Cut[], step: number): number[] {
 	const grid = Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, i) => from + i * step);
 	const sides = cuts.flatMap(sidesOf);
 	const inside = cuts.flatMap((cut, i) => {
@@ -52,7 +52,7 @@ function crossing([a, b]: readonly [number, number], [from, to]: readonly [numbe
  * whole px: where the line between two distances crosses the limit, else (where that has been tried, or a distance is
  * missing) the middle. None when all edges are exact.
  */
-export function nextWidths(known: Known, shift: Shift = unshifted): number[] {
+export function nextWidths(known: ReadingsByWidth, shift: Shift = unshifted): number[] {
 	const widths = [...known.keys()].filter((width) => !isBetween(width)).sort((a, b) => a - b);
 	const next = new Set<number>();
 	widths.forEach((a, i) => {
@@ -76,7 +76,7 @@ export function nextWidths(known: Known, shift: Shift = unshifted): number[] {
 }
 
 /** Up to so many of the whole widths that are not measured yet: those first that part the widest stretches. */
-export function remainingWidths(known: Looked, { from, to }: Stretch, most: number): number[] {
+export function remainingWidths(known: VisitedWidths, { from, to }: WidthRange, most: number): number[] {
 	const next = new Set<number>();
 	const size = to - from;
 	for (let step = 2 ** Math.ceil(Math.log2(size + 1)); step >= 1; step /= 2) {
@@ -94,7 +94,7 @@ const HALF = 0.5;
  * The widths half-way between two neighbouring px at which something that is measured in numbers begins or ends, though no
  * condition changes between them; those that are not measured yet. For when all whole widths are.
  */
-export function halfWidths(known: Known, cuts: readonly Cut[], shift: Shift = unshifted): number[] {
+export function halfWidths(known: ReadingsByWidth, cuts: readonly Cut[], shift: Shift = unshifted): number[] {
 	return [...known.keys()]
 		.filter((width) => {
 			const [left, right] = [known.get(width), known.get(width + 1)];
@@ -113,7 +113,7 @@ const lies = (at: number, after: boolean, width: number): boolean =>
 	(at > width || (at === width && after)) && (at < width + 1 || (at === width + 1 && !after));
 
 /** The runs of whole widths of a stretch that are not measured, ascending: what is narrower than one may be missed in it. */
-export function unmeasured(known: Looked, stretch: Stretch): Stretch[] {
+export function unmeasured(known: VisitedWidths, stretch: WidthRange): WidthRange[] {
 	const runs: { from: number; to: number }[] = [];
 	for (const width of wholeWidths(stretch)) {
 		const last = runs.at(-1);
@@ -126,8 +126,8 @@ export function unmeasured(known: Looked, stretch: Stretch): Stretch[] {
 
 /** How much of a stretch is measured: whole widths of it, how many there are, and the longest run that is not looked at. */
 export function coverage(
-	known: Looked,
-	stretch: Stretch
+	known: VisitedWidths,
+	stretch: WidthRange
 ): { readonly measured: number; readonly of: number; readonly unseen: number } {
 	const lengths = unmeasured(known, stretch).map(({ from, to }) => to - from + 1);
 	const of = stretch.to - stretch.from + 1;

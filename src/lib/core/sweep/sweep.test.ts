@@ -9,7 +9,7 @@ import {
 	nextWidths,
 	remainingWidths,
 	unmeasured,
-	type Known,
+	type ReadingsByWidth,
 	type Readings
 } from './index.ts';
 
@@ -36,14 +36,14 @@ function quick(layout: Layout, cuts: readonly Cut[]): Map<number, Readings> {
 	return known;
 }
 
-function whole(layout: Layout, known: Known = new Map()): Map<number, Readings> {
+function whole(layout: Layout, known: ReadingsByWidth = new Map()): Map<number, Readings> {
 	const all = new Map(known);
 	for (let next; (next = remainingWidths(all, STRETCH, 800)).length > 0;)
 		for (const width of next) all.set(width, layout(width));
 	return all;
 }
 
-const told = (known: Known, cuts: readonly Cut[] = []): string[] =>
+const told = (known: ReadingsByWidth, cuts: readonly Cut[] = []): string[] =>
 	foundIn(known, cuts).map(({ key, widths, exact }) => `${key} ${printIntervalSet(widths)} ${exact}`);
 
 it('begins with both sides of every cut, bands narrower than a px, a grid and the ends', () => {
@@ -137,7 +137,7 @@ const LAYOUTS = fc
 		return { layout, cuts: pieces.map(({ at }) => cut(String(at))) };
 	});
 
-const runs = (known: Known): [number, number][] => {
+const runs = (known: ReadingsByWidth): [number, number][] => {
 	const found: [number, number][] = [];
 	for (let width = STRETCH.from; width <= STRETCH.to; width++) {
 		if (Number(known.get(width)?.get('x') ?? 0) <= 0) continue;

@@ -1,7 +1,7 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import type { Edits } from './edits.svelte.ts';
 	import { breakpointsOf, type Bands } from '$lib/core/media/index.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import Proposed from './Proposed.svelte';
@@ -18,6 +18,7 @@
 	}
 
 	let { edits, site, pagesOf, onplace, bands }: Props = $props();
+	const { carriage } = getSite();
 </script>
 
 <Shift shifting={edits.shifting} {pagesOf} />

@@ -1,11 +1,10 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { boxParts, type Part } from '$lib/core/box/index.ts';
 	import { elementAt, nameOfElement, wordsIn, type ElementPath } from '$lib/core/html/index.ts';
 	import { printIntervalSet } from '$lib/core/interval/index.ts';
 	import { UNSEEN } from '$lib/core/presence/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import type { Table } from '$lib/features/collation/hand.svelte.ts';
 	import { takeSide, writtenLength } from './pulling.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
@@ -35,6 +34,7 @@
 	}
 
 	let { page, path, named, onselect, questions, width, table, oncollate, onplace }: Props = $props();
+	const { selectionView, viewing } = getSite();
 
 	const element = $derived(elementAt(page.page, path));
 	const parent = $derived(element?.parent);

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { FilePlace } from '$lib/core/text/index.ts';
-	import type { Held } from '$lib/features/collation/extent.ts';
+	import type { PendingValue } from '$lib/features/collation/extent.ts';
 	import type { Table } from '$lib/features/collation/hand.svelte.ts';
 	import Into from '$lib/features/collation/Into.svelte';
 	import type { PageState } from '$lib/session/page.svelte.ts';
@@ -10,7 +10,7 @@
 		page: PageState;
 		table: Table;
 		/** The value that is in the hand. */
-		held: Held;
+		held: PendingValue;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 	}

@@ -1,8 +1,8 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { figure as px, partsOfSpace, type SpacePart } from '$lib/core/box/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { SpaceFound } from '$lib/stage/protocol.ts';
 	import { later } from '$lib/session/later.svelte.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
@@ -16,6 +16,7 @@
 	}
 
 	let { page, path, spaces, onselect }: Props = $props();
+	const { selectionView } = getSite();
 
 	const asked = later({
 		question: () => ({ path, of: [page.conditions, selectionView.boxes] }),

@@ -1,8 +1,8 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { figure as px, gapsBetween, twinValues } from '$lib/core/box/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import { later } from '$lib/session/later.svelte.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
@@ -14,6 +14,7 @@
 	}
 
 	let { page, paths, computed }: Props = $props();
+	const { selectionView } = getSite();
 
 	let mirrored = $state(false);
 	const boxes = $derived(selectionView.boxes.find(({ frame }) => frame === 'lead')?.boxes);

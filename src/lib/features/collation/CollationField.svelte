@@ -4,14 +4,14 @@
 	import type { Row } from '$lib/core/collation/index.ts';
 	import { addTo, numberAt } from '$lib/core/css/index.ts';
 	import type { ShownColumn } from './collating.svelte.ts';
-	import type { Held } from './extent.ts';
+	import type { PendingValue } from './extent.ts';
 	import type { Hand } from './hand.svelte.ts';
 
 	interface Props {
 		row: Row;
 		column: ShownColumn;
 		hand: Hand;
-		held: Held;
+		held: PendingValue;
 		/** What was in the hand has been let go. */
 		ondone: () => void;
 	}

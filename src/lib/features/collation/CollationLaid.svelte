@@ -1,8 +1,8 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { boxParts, figure as px } from '$lib/core/box/index.ts';
 	import { nameOfElement, type PageElement } from '$lib/core/html/index.ts';
 	import type { Collating } from './collating.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import SumBar from '$lib/features/box/SumBar.svelte';
 
 	interface Props {
@@ -13,6 +13,7 @@
 	}
 
 	let { collating, element, wide }: Props = $props();
+	const { selectionView } = getSite();
 
 	const { shown, here } = $derived(collating);
 

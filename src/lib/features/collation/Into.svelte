@@ -4,7 +4,7 @@
 	import { isEmpty, printInterval, printIntervalSet } from '$lib/core/interval/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import type { Collating } from './collating.svelte.ts';
-	import { intervalOf, type Extent, type Held } from './extent.ts';
+	import { intervalOf, type Extent, type PendingValue } from './extent.ts';
 	import type { Hand } from './hand.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { relyingOn } from '$lib/inquiry/relying.ts';
@@ -19,7 +19,7 @@
 		page: PageState;
 		collating: Collating;
 		hand: Hand;
-		held: Held;
+		held: PendingValue;
 		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 	}

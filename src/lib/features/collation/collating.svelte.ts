@@ -7,7 +7,7 @@ import type { LaidOut } from '$lib/core/snapshot/index.ts';
 import { FINE } from '$lib/core/sweep/index.ts';
 import type { Edit } from '$lib/core/text/index.ts';
 import type { SeenVantage } from '$lib/core/vantage/index.ts';
-import { carriage } from '$lib/session/carriage.svelte.ts';
+import type { Carriage } from '$lib/session/carriage.svelte.ts';
 import {
 	collationOf,
 	columnsOf,
@@ -20,10 +20,10 @@ import { flipsOf, type Flips } from '$lib/inquiry/flips.ts';
 import { layoutAt } from '$lib/inquiry/layoutAt.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
-import { toldBy, type Told } from '$lib/inquiry/told.ts';
+import { valuesIn, type ElementValues } from '$lib/inquiry/told.ts';
 
 /** What is looked at: where a collation comes from. */
-export interface Looked {
+export interface CollationRequest {
 	readonly page: PageState;
 	readonly stages: Stages;
 	/** What is selected: the first is collated, the others are compared with it. */
@@ -50,7 +50,7 @@ export interface ShownColumn extends Column {
 
 /** The collation of what is selected, as it is seen. */
 export class Collating {
-	looked: Looked | null = null;
+	looked: CollationRequest | null = null;
 	/** What is to be done once what is seen is up to the texts. */
 	next: (() => void) | null = null;
 	/** As the sheets say it, without what is tried. */
@@ -66,14 +66,20 @@ export class Collating {
 	others = $state.raw<readonly Collation[]>([]);
 	laid = $state.raw<ReadonlyMap<number, LaidOut>>(new Map());
 	/** What measurements tell of columns, by their widths, and what live frames do, which goes before it. */
-	#measured = $state.raw<ReadonlyMap<number, Told>>(new Map());
-	#told = $state.raw<ReadonlyMap<number, Told>>(new Map());
+	#measured = $state.raw<ReadonlyMap<number, ElementValues>>(new Map());
+	#told = $state.raw<ReadonlyMap<number, ElementValues>>(new Map());
 	/** Properties that were asked for by name. */
 	also = $state.raw<readonly string[]>([]);
 	/** Whether bands that say the same stand apart. */
 	parted = $state(false);
 	/** Whether what values compute to is shown beside them. */
 	computing = $state(false);
+
+	readonly #carriage: Carriage;
+
+	constructor(carriage: Carriage) {
+		this.#carriage = carriage;
+	}
 
 	readonly columns: readonly ShownColumn[] = $derived.by(() => {
 		const { settled, all } = this;
@@ -83,7 +89,7 @@ export class Collating {
 			: alikeColumns(settled, all.length);
 		return stretches.map(([from, to]) => {
 			const widths = settled.widths.slice(from, to);
-			const width = widths.find((one) => one === carriage.width) ?? widths[0] ?? 0;
+			const width = widths.find((one) => one === this.#carriage.width) ?? widths[0] ?? 0;
 			return { ...joined(all.slice(from, to)), from, to, width };
 		});
 	});
@@ -97,7 +103,7 @@ export class Collating {
 	/** The index of the column that the carriage stands in. */
 	readonly here: number = $derived.by(() =>
 		this.columns.findIndex(({ interval }) =>
-			contains(fromInterval(interval), rationalFromNumber(carriage.width))
+			contains(fromInterval(interval), rationalFromNumber(this.#carriage.width))
 		)
 	);
 	/** The index of the first column that is shown. */
@@ -143,7 +149,7 @@ export class Collating {
 	}
 
 	/** Asks for the collation of what is looked at; to be called anew whenever something of that changes. */
-	async look(looked: Looked | null, signal: AbortSignal): Promise<void> {
+	async look(looked: CollationRequest | null, signal: AbortSignal): Promise<void> {
 		this.looked = looked;
 		if (!looked) {
 			this.settled = null;
@@ -165,13 +171,17 @@ export class Collating {
 		}
 	}
 
-	async #collate(looked: Looked, signal: AbortSignal, flips?: Flips): Promise<Collation | undefined> {
+	async #collate(
+		looked: CollationRequest,
+		signal: AbortSignal,
+		flips?: Flips
+	): Promise<Collation | undefined> {
 		const { page, stages, paths, lead, bands, marks, range } = looked;
 		const edit = this.trial;
 		const { held, settled } = this;
 		const columns = held ? this.all : columnsOf(bands, range, flips?.cuts ?? []);
 		const widths =
-			held && settled ? settled.widths : columns.map((one) => widthOf(one, [carriage.width, ...marks]));
+			held && settled ? settled.widths : columns.map((one) => widthOf(one, [this.#carriage.width, ...marks]));
 		const [found, ...others] = await Promise.all(
 			paths.map((path, i) =>
 				collationOf(page, stages, path, lead, widths, this.also, i === 0 ? flips : undefined)
@@ -190,10 +200,10 @@ export class Collating {
 	}
 
 	/** Asks how what is looked at is laid out in the columns that are shown. */
-	async #layOut({ page, stages, paths: [path], lead }: Looked, signal: AbortSignal): Promise<void> {
+	async #layOut({ page, stages, paths: [path], lead }: CollationRequest, signal: AbortSignal): Promise<void> {
 		if (!path) return;
 		const widths = this.columns.map(({ width }) => width).filter((width) => Number.isInteger(width / FINE));
-		const [laid, told] = [new Map<number, LaidOut>(), new Map<number, Told>()];
+		const [laid, told] = [new Map<number, LaidOut>(), new Map<number, ElementValues>()];
 		await layoutAt(page, stages, path, lead, widths, signal, (width, one, values) => {
 			laid.set(width, one);
 			if (values) told.set(width, values);
@@ -204,12 +214,12 @@ export class Collating {
 	}
 
 	/** Asks the frames over columns what values compute to, and what does nothing. */
-	async #ask(looked: Looked, signal: AbortSignal): Promise<void> {
-		const told = new Map<number, Told>();
+	async #ask(looked: CollationRequest, signal: AbortSignal): Promise<void> {
+		const told = new Map<number, ElementValues>();
 		for (const { width } of this.columns) {
 			const frame = looked.frameAt(width);
 			const one =
-				frame === undefined ? undefined : await toldBy({ ...looked, layout: looked.stages }, frame, width);
+				frame === undefined ? undefined : await valuesIn({ ...looked, layout: looked.stages }, frame, width);
 			if (signal.aborted) return;
 			if (one) told.set(width, one);
 		}

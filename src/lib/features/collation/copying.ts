@@ -1,7 +1,7 @@
 import { chain, done, refusalOf, refuse } from '$lib/core/text/index.ts';
 import { isPlace, type Row } from '$lib/core/collation/index.ts';
 import { ZERO, type Interval } from '$lib/core/interval/index.ts';
-import type { Collating, Looked, ShownColumn } from './collating.svelte.ts';
+import type { Collating, CollationRequest, ShownColumn } from './collating.svelte.ts';
 import { joined, type Collation, type Column } from '$lib/inquiry/collation.ts';
 import { deskOf } from '$lib/session/desk.ts';
 import type { Hand } from './hand.svelte.ts';
@@ -18,7 +18,7 @@ const named = (words: string, names: readonly string[]): string[] =>
 /** Writes into one column what another says, for every property that the element's own declarations set there. */
 export function copyColumn(
 	desk: Desk,
-	looked: Looked,
+	looked: CollationRequest,
 	collating: Collating,
 	from: ShownColumn,
 	to: ShownColumn
@@ -48,12 +48,12 @@ export function copyColumn(
 }
 
 /** A stretch of columns in which a row says one thing. */
-interface Stretch {
+interface ColumnRun {
 	readonly columns: readonly Column[];
 	readonly text: string;
 }
 
-function stretchesOf({ cells }: Row, columns: readonly Column[]): Stretch[] {
+function stretchesOf({ cells }: Row, columns: readonly Column[]): ColumnRun[] {
 	const found: { columns: Column[]; text: string }[] = [];
 	columns.forEach((column, i) => {
 		const cell = cells[i];
@@ -66,7 +66,7 @@ function stretchesOf({ cells }: Row, columns: readonly Column[]): Stretch[] {
 }
 
 /** Writes what a row says, band by band, as a sheet of that direction does: each value from where it begins. */
-function writeRow(desk: Desk, choice: Choice, name: string, stretches: readonly Stretch[]): boolean {
+function writeRow(desk: Desk, choice: Choice, name: string, stretches: readonly ColumnRun[]): boolean {
 	const direction = directionAt(desk, choice.target);
 	const ordered = direction === 'up' ? stretches : stretches.toReversed();
 	return ordered.every(({ columns, text }, i) => {

@@ -18,7 +18,7 @@ import type { ShownColumn } from './collating.svelte.ts';
 export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
 
 /** A value in the hand. */
-export interface Held {
+export interface PendingValue {
 	readonly row: Row;
 	readonly column: ShownColumn;
 	readonly cell: Cell;

@@ -13,7 +13,6 @@ import {
 	type IntervalSet
 } from '$lib/core/interval/index.ts';
 import { chain, refusalOf, type Edit, type Refusal } from '$lib/core/text/index.ts';
-import { carriage } from '$lib/session/carriage.svelte.ts';
 import type { Collating, ShownColumn } from './collating.svelte.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
@@ -30,7 +29,7 @@ import {
 	writeValue,
 	type Desk
 } from '$lib/writing/declaration.ts';
-import { intervalOf, once, widthsOf, withoutCells, type Extent, type Held } from './extent.ts';
+import { intervalOf, once, widthsOf, withoutCells, type Extent, type PendingValue } from './extent.ts';
 
 /** A collation, and the value of it that is in the hand. */
 export interface Table {
@@ -42,7 +41,7 @@ export interface Table {
 export class Hand {
 	readonly #site: SiteState;
 	readonly #collating: Collating;
-	held = $state.raw<Held | null>(null);
+	held = $state.raw<PendingValue | null>(null);
 	refusal = $state.raw<Refusal | null>(null);
 
 	constructor(site: SiteState, collating: Collating) {
@@ -86,7 +85,7 @@ export class Hand {
 			value: withFlag(cell.text, cell.from),
 			choices: choices.value,
 			into: 0,
-			at: carriage.width,
+			at: this.#site.carriage.width,
 			extent: this.#extentOf(cell.outcome, column, choices.value[0], desk)
 		};
 	}
@@ -136,7 +135,7 @@ export class Hand {
 	}
 
 	/** Changes what is in the hand, and tries it in all frames. */
-	put(change: Partial<Pick<Held, 'value' | 'extent' | 'into' | 'property' | 'at'>>): void {
+	put(change: Partial<Pick<PendingValue, 'value' | 'extent' | 'into' | 'property' | 'at'>>): void {
 		if (!this.held) return;
 		this.held = { ...this.held, ...change };
 		this.#try(this.held);
@@ -158,7 +157,7 @@ export class Hand {
 		return this.#sets !== null;
 	}
 
-	#try(held: Held): void {
+	#try(held: PendingValue): void {
 		const { row, column, extent, choices, into } = held;
 		const wished = wishedOf(held.property, held.value);
 		const choice = choices[into];

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { figure } from '$lib/core/box/index.ts';
 	import { printValue, type Change } from '$lib/core/curve/index.ts';
 	import { nameAt } from '$lib/core/html/index.ts';
@@ -6,7 +7,6 @@
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import Edges from '$lib/features/findings/Edges.svelte';
 	import { edgesOf } from '$lib/inquiry/follow.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { conditionsAt } from './causes.ts';
 	import ChangeCause from './ChangeCause.svelte';
@@ -23,6 +23,7 @@
 	}
 
 	let { page, following, explaining, as, onplace }: Props = $props();
+	const { carriage } = getSite();
 
 	const at = ({ kind, at, within, after }: Change): string =>
 		kind === 'knee' ? `${within > 1 ? '≈ ' : ''}${Math.round(at * 10) / 10}` : String(after);

@@ -1,11 +1,11 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import { printValue } from '$lib/core/curve/index.ts';
 	import { untrack } from 'svelte';
 	import { nameAt, type ElementPath } from '$lib/core/html/index.ts';
 	import { toNumber } from '$lib/core/interval/index.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import CurveChanges from './CurveChanges.svelte';
 	import { Explaining } from './explaining.svelte.ts';
 	import { BOX, type Following } from './following.svelte.ts';
@@ -29,6 +29,7 @@
 	}
 
 	let { site, page, following, bands, path, trace, onplace }: Props = $props();
+	const { carriage } = getSite();
 
 	/** Properties that are declared on what is selected. */
 	const asked = later({

@@ -1,5 +1,5 @@
 import { messageOf } from '$lib/core/text/index.ts';
-import type { Change, KnownValues, Piece } from '$lib/core/curve/index.ts';
+import type { Change, KnownValues, CurvePiece } from '$lib/core/curve/index.ts';
 import type { ElementPath } from '$lib/core/html/index.ts';
 import {
 	fromInterval,
@@ -45,7 +45,7 @@ export class Following {
 		null
 	);
 
-	get pieces(): readonly Piece[] {
+	get pieces(): readonly CurvePiece[] {
 		return this.#report.pieces;
 	}
 	get changes(): readonly Change[] {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { toNumber, type Interval } from '$lib/core/interval/index.ts';
 	import { widthBetween } from '$lib/core/sweep/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
@@ -7,7 +8,6 @@
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Swept } from './sweeping.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 	import { placeName } from '$lib/features/frames/placeName.ts';
@@ -26,6 +26,7 @@
 	}
 
 	let { page, swept, as, closes, onplace, onjoin }: Props = $props();
+	const { viewing } = getSite();
 
 	const { interval, places } = $derived(closes);
 	const [lo, hi] = $derived([toNumber(interval.lo), interval.hi ? toNumber(interval.hi) : Infinity]);

@@ -1,6 +1,5 @@
 <script lang="ts">
-	import { carriage } from '$lib/session/carriage.svelte.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
+	import { getSite } from '$lib/session/context.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
 
@@ -10,6 +9,7 @@
 	}
 
 	let { edges }: Props = $props();
+	const { carriage, viewing } = getSite();
 
 	const isPair = $derived(viewing.beside === 'narrower');
 </script>

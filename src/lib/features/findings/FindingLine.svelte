@@ -1,13 +1,12 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { intervals, type Interval } from '$lib/core/interval/index.ts';
 	import { wholePixels } from '$lib/core/media/index.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import type { FindingRow } from '$lib/inquiry/findings.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import FindingButton from './FindingButton.svelte';
 	import FindingDetail from './FindingDetail.svelte';
@@ -41,6 +40,7 @@
 		onjoin,
 		inner = false
 	}: Props = $props();
+	const { carriage, selectionView } = getSite();
 
 	const isCurrent = $derived(sweeping.chosen === row.key);
 

@@ -1,7 +1,7 @@
 import { printIntervalSet } from '$lib/core/interval/index.ts';
 import type { SeenVantage } from '$lib/core/vantage/index.ts';
 import type { FindingRow } from '$lib/inquiry/findings.ts';
-import type { coverage, Stretch } from '$lib/core/sweep/index.ts';
+import type { coverage, WidthRange } from '$lib/core/sweep/index.ts';
 
 /** What a report of findings says, as it is sent on. Widths are written as people read them: `700–<1000`. */
 export interface FindingsReport {
@@ -34,7 +34,7 @@ export interface FindingsReport {
 export const findingsReport = (
 	page: string,
 	vantage: SeenVantage,
-	{ from, to }: Stretch,
+	{ from, to }: WidthRange,
 	{ measured, of, unseen }: ReturnType<typeof coverage>,
 	rows: readonly FindingRow[],
 	at: string

@@ -3,7 +3,7 @@ import { store } from '$lib/session/store.ts';
 import { messageOf } from '$lib/core/text/index.ts';
 import type { KindSetting } from '$lib/core/findings/settings.ts';
 import { NOTHING, union, type IntervalSet } from '$lib/core/interval/index.ts';
-import { sidesOf, type Stretch } from '$lib/core/sweep/index.ts';
+import { sidesOf, type WidthRange } from '$lib/core/sweep/index.ts';
 import { PLAIN, seenVantage, NO_SWITCHES, type SeenVantage } from '$lib/core/vantage/index.ts';
 import { findingRows, type FindingRow, type Order } from '$lib/inquiry/findings.ts';
 import type { Phase } from '$lib/inquiry/rounds.ts';
@@ -17,7 +17,7 @@ import type { Stages } from '$lib/session/stages.svelte.ts';
 export const sweptAs = (
 	lead: SeenVantage,
 	plain: boolean
-): { readonly as: SeenVantage; readonly stretch: Stretch } => ({
+): { readonly as: SeenVantage; readonly stretch: WidthRange } => ({
 	as: { ...lead, width: WIDTH, height: plain ? HEIGHT : lead.height },
 	stretch: STRETCH
 });
@@ -37,14 +37,14 @@ const [WIDTH, HEIGHT] = [1280, 800];
 const PLAIN_AT = seenVantage(PLAIN, NO_SWITCHES);
 
 /** The widths that are swept unless others are set, CSS px. */
-export const STRETCH: Stretch = { from: 240, to: 2560 };
+export const STRETCH: WidthRange = { from: 240, to: 2560 };
 /** The widest that is swept, CSS px; and where widths other than the usual are kept. */
 const WIDEST = 8000;
 const WIDTHS_KEPT = 'vantaggio-swept-widths';
 const KEPT_STRETCH = z.object({ from: z.number().int().min(1), to: z.number().int().max(WIDEST) });
 
 /** The widths that were swept last in this browser; the usual ones where none were set. */
-function keptStretch(): Stretch {
+function keptStretch(): WidthRange {
 	try {
 		return KEPT_STRETCH.parse(JSON.parse(store.get(WIDTHS_KEPT) ?? ''));
 	} catch {
@@ -80,14 +80,14 @@ export class Sweeping {
 	/** Whether nothing is measured, quick or not. */
 	stopped = $state(false);
 	/** The widths that are swept, CSS px. */
-	#stretch = $state.raw<Stretch>(keptStretch());
+	#stretch = $state.raw<WidthRange>(keptStretch());
 
-	get stretch(): Stretch {
+	get stretch(): WidthRange {
 		return this.#stretch;
 	}
 
 	/** Sweeps other widths from now on: whole px, the first less than the last, within what a sweep can have. */
-	set stretch({ from, to }: Stretch) {
+	set stretch({ from, to }: WidthRange) {
 		const [a, b] = [from, to].map((px) => Math.min(WIDEST, Math.max(1, Math.round(px))));
 		if (a === undefined || b === undefined || !(a < b)) return;
 		this.#stretch = { from: a, to: b };
@@ -134,7 +134,7 @@ export class Sweeping {
 		return this.#report;
 	}
 	/** The runs of widths that are not measured. */
-	get unmeasured(): readonly Stretch[] {
+	get unmeasured(): readonly WidthRange[] {
 		return this.#report.unmeasured;
 	}
 	get phase(): Phase {
@@ -173,8 +173,10 @@ export class Sweeping {
 
 	/** Goes by other settings of kinds of finding from now on; whoever calls this follows nothing by it. */
 	setKinds(settings: readonly KindSetting[]): void {
-		untrack(() => this.swept)?.stages.measurer.setKinds(settings).catch((error: unknown) => {
-			this.trouble = messageOf(error);
-		});
+		untrack(() => this.swept)
+			?.stages.measurer.setKinds(settings)
+			.catch((error: unknown) => {
+				this.trouble = messageOf(error);
+			});
 	}
 }

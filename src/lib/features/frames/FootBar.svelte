@@ -1,9 +1,7 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { switchesInWords } from '$lib/core/vantage/index.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
-	import { before } from '$lib/session/before.svelte.ts';
-	import { states } from '$lib/session/states.svelte.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import type { Snippet } from 'svelte';
 	import Menu from '$lib/ui/Menu.svelte';
 	import Switches from './Switches.svelte';
@@ -19,6 +17,7 @@
 	}
 
 	let { site, inStep = $bindable(), vantagesHref, holds, onholds }: Props = $props();
+	const { before, states, viewing } = getSite();
 
 	let switches: Switches;
 
@@ -59,8 +58,8 @@
 		<select
 			aria-label="Seen while P is held"
 			value={before.revision ?? ''}
-			onfocus={() => before.look(site)}
-			onchange={(event) => before.choose(site, Number(event.currentTarget.value) || null)}
+			onfocus={() => before.look()}
+			onchange={(event) => before.choose(Number(event.currentTarget.value) || null)}
 		>
 			<option value="">as last saved</option>
 			{#each before.list as { number, message, at } (number)}

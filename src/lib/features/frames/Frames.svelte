@@ -1,10 +1,10 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { figure as px } from '$lib/core/box/index.ts';
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import { bandAt, type MediaSite } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import CropMarks from '$lib/ui/CropMarks.svelte';
 	import { textScale } from '$lib/ui/textScale.ts';
 	import type { SeenFrame } from './framing.svelte.ts';
@@ -25,6 +25,7 @@
 	}
 
 	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf, said }: Props = $props();
+	const { viewing } = getSite();
 
 	/** How wide a frame is drawn beside which all that is said of it has room, px. */
 	const WORDS = 440 * textScale;

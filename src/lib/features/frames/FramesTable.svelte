@@ -1,17 +1,13 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { messageOf } from '$lib/core/text/index.ts';
 	import { untrack, type Snippet } from 'svelte';
-	import type { Lie, Original } from '$lib/core/original/index.ts';
-	import { before } from '$lib/session/before.svelte.ts';
-	import { originals } from '$lib/features/originals/originals.svelte.ts';
+	import type { Alignment, Original } from '$lib/core/original/index.ts';
 	import { framesPainted } from '$lib/session/painted.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
-	import { tell } from '$lib/session/notices.svelte.ts';
+	import { notify } from '$lib/session/notices.svelte.ts';
 	import type { Stages } from '$lib/session/stages.svelte.ts';
-	import { stagedChanges, states } from '$lib/session/states.svelte.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import FootBar from './FootBar.svelte';
 	import Frames from './Frames.svelte';
 	import Ladder from './Ladder.svelte';
@@ -25,7 +21,7 @@
 		/** What frames, and places of conditions, are called. */
 		names: FrameNames;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
-		laid?: { readonly original: Original | undefined; readonly onlie: (lie: Lie) => void };
+		laid?: { readonly original: Original | undefined; readonly onlie: (lie: Alignment) => void };
 		/** The stages, once they are open. */
 		stages: Stages | null;
 		inStep: boolean;
@@ -50,15 +46,16 @@
 		onholds = () => undefined,
 		edited = null
 	}: Props = $props();
+	const { before, originals, selectionView, states, viewing } = getSite();
 	const { site, page, selected } = $derived(workbench);
 	const { select } = untrack(() => workbench);
 
 	const earlier = $derived(
 		viewing.before === 'edit' && edited
 			? new PageState(site, page.path, (path) => edited.get(path))
-			: new PageState(site, page.path, (path) => before.text(site, path))
+			: new PageState(site, page.path, (path) => before.text(path))
 	);
-	const staged = $derived(stagedChanges(site.kept.staged.list, page.path));
+	const staged = $derived(states.changes(site.kept.staged.list, page.path));
 	const pictures = $derived(site.kept.original.list);
 
 	let failure = $state<string | null>(null);
@@ -93,7 +90,7 @@
 
 	$effect(() => stages?.keepInStep(inStep));
 
-	$effect(() => originals.load(site.id, pictures));
+	$effect(() => originals.load(pictures));
 	$effect(() => {
 		const shown = framing.frames.flatMap(({ frame, vantage }) => {
 			const one = originals.shown(pictures, page.path, vantage.width);
@@ -137,7 +134,7 @@
 				if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
 				framesPainted(at);
 			},
-			(error: unknown) => tell(`The frames do not show the last change: ${messageOf(error)}`, true)
+			(error: unknown) => notify(`The frames do not show the last change: ${messageOf(error)}`, true)
 		);
 	}
 

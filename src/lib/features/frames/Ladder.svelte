@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import {
 		elementAt,
 		headingIn,
@@ -9,7 +10,6 @@
 		type PageElement
 	} from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { Laid } from './layout.ts';
 
 	interface Props {
@@ -22,6 +22,7 @@
 	}
 
 	let { page, path, lead, onselect }: Props = $props();
+	const { selectionView } = getSite();
 
 	/** Px of the margin: for a bar, for one with its words, and for all. */
 	const [BAR, WORDED, SELF, ROOM] = [8, 24, 10, 58];

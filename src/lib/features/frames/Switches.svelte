@@ -1,6 +1,8 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import Menu from '$lib/ui/Menu.svelte';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
+
+	const { viewing } = getSite();
 
 	let menu: Menu;
 

@@ -7,11 +7,8 @@ import {
 	type SeenVantage,
 	type Vantage
 } from '$lib/core/vantage/index.ts';
-import { carriage } from '$lib/session/carriage.svelte.ts';
-import { selectionView } from '$lib/session/selection.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { textScale } from '$lib/ui/textScale.ts';
-import { viewing } from '$lib/session/viewing.svelte.ts';
 import type { Placement, Viewport } from '$lib/stage/protocol.ts';
 import {
 	extent,
@@ -90,7 +87,7 @@ export class Framing {
 
 	#fit(room: Room): void {
 		this.#room = room;
-		if (!viewing.wide) this.#table = room;
+		if (!this.#site.viewing.wide) this.#table = room;
 	}
 
 	/** How much larger than the others chorus frames are drawn, by the names of their vantages. */
@@ -98,45 +95,56 @@ export class Framing {
 	readonly #chorus: readonly SeenVantage[] = $derived.by(() =>
 		this.#site.vantages.list
 			.filter(({ chorus }) => chorus)
-			.map(({ fields }) => seenVantage(fields, viewing.switches))
+			.map(({ fields }) => seenVantage(fields, this.#site.viewing.switches))
 	);
 	readonly #small: readonly Small[] = $derived.by(() =>
 		this.#others.map((vantage) => ({
 			name: vantage.name,
 			viewport: viewportOf(vantage),
-			size: viewing.beside !== null ? 3 : (this.#sizes[vantage.name] ?? 1)
+			size: this.#site.viewing.beside !== null ? 3 : (this.#sizes[vantage.name] ?? 1)
 		}))
 	);
 	/** What stands beside the lead: the chorus, or the lead itself one px narrower or between px. */
 	readonly #others: readonly SeenVantage[] = $derived.by(() => {
-		const { beside } = viewing;
+		const { beside } = this.#site.viewing;
 		if (beside === null) return this.#chorus;
-		const width = beside === 'narrower' ? carriage.width - 1 : beside;
+		const width = beside === 'narrower' ? this.#site.carriage.width - 1 : beside;
 		const vantage = this.#chosen ?? { ...PLAIN, height: this.#room.height };
 		return [
 			{
-				...seenVantage(vantage, viewing.switches),
+				...seenVantage(vantage, this.#site.viewing.switches),
 				name: beside === 'narrower' ? 'one px narrower' : 'between px',
 				width
 			}
 		];
 	});
-	readonly #chosen: Vantage | undefined = $derived.by(() => this.#site.vantages.named(viewing.lead));
+	readonly #chosen: Vantage | undefined = $derived.by(() =>
+		this.#site.vantages.named(this.#site.viewing.lead)
+	);
 	/** The lead's zoom: how much larger than a px of the screen a px of it may be drawn. */
-	readonly #zoom: number = $derived.by(() => viewing.switches.zoom ?? this.#chosen?.zoom ?? 1);
+	readonly #zoom: number = $derived.by(() => this.#site.viewing.switches.zoom ?? this.#chosen?.zoom ?? 1);
 	readonly lead: SeenVantage = $derived.by(() => {
 		const vantage = this.#chosen ?? {
 			...PLAIN,
-			height: leadHeight(this.#table, carriage.width * this.#zoom, this.#small, viewing.alone)
+			height: leadHeight(
+				this.#table,
+				this.#site.carriage.width * this.#zoom,
+				this.#small,
+				this.#site.viewing.alone
+			)
 		};
-		return { ...seenVantage(vantage, viewing.switches), name: 'lead', width: carriage.width };
+		return {
+			...seenVantage(vantage, this.#site.viewing.switches),
+			name: 'lead',
+			width: this.#site.carriage.width
+		};
 	});
 	/** The columns of a collation at the whole width; null where none is. */
 	columns = $state.raw<readonly FramedColumn[] | null>(null);
 	readonly #overColumns: readonly SeenFrame[] = $derived.by(() => {
 		const over = (this.columns ?? []).map(({ letter, width }) => {
-			const frame = width === carriage.width ? 'lead' : `column ${letter}`;
-			const box = selectionView.boxes.find((one) => one.frame === frame)?.boxes[0] ?? null;
+			const frame = width === this.#site.carriage.width ? 'lead' : `column ${letter}`;
+			const box = this.#site.selectionView.boxes.find((one) => one.frame === frame)?.boxes[0] ?? null;
 			return { frame, viewport: { ...viewportOf(this.lead), width }, box };
 		});
 		const laid = layColumns(this.#room, NAMES * 16 * textScale, over).map((one, i) => ({
@@ -148,7 +156,7 @@ export class Framing {
 	readonly frames: readonly SeenFrame[] = $derived.by(() => {
 		// What is asked of the lead is asked of its frame.
 		if (this.#overColumns.some(({ frame }) => frame === 'lead')) return this.#overColumns;
-		if (viewing.alone) {
+		if (this.#site.viewing.alone) {
 			const alone = layAlone(this.#room, viewportOf(this.lead), this.#zoom);
 			return [{ ...alone, vantage: this.lead }];
 		}

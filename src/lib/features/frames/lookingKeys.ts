@@ -1,13 +1,12 @@
 import { jump, type Bands } from '$lib/core/media/index.ts';
-import { carriage } from '$lib/session/carriage.svelte.ts';
 import type { Action, KeyMap, Press } from '$lib/session/keys.ts';
-import { selectionView } from '$lib/session/selection.svelte.ts';
-import type { Vantages } from '$lib/session/vantages.svelte.ts';
-import { viewing } from '$lib/session/viewing.svelte.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
 
-const step = (by: number) => (press: Press) => {
-	carriage.width += press.shift ? 10 * by : by;
-};
+const step =
+	({ carriage }: SiteState, by: number) =>
+	(press: Press) => {
+		carriage.width += press.shift ? 10 * by : by;
+	};
 
 /** An action for as long as its key is held; by a click, until the next. */
 function held(name: string, set: (on: boolean, shift: boolean) => void, withShift?: string): Action {
@@ -25,15 +24,15 @@ function held(name: string, set: (on: boolean, shift: boolean) => void, withShif
 }
 
 /** Makes the lead the next vantage in the list, after the last the plain window. */
-function next({ list }: Vantages, by: number): void {
-	const choices = [null, ...list.map(({ fields }) => fields)];
+function next({ vantages, viewing }: SiteState, by: number): void {
+	const choices = [null, ...vantages.list.map(({ fields }) => fields)];
 	const at = choices.findIndex((one) => (one?.name ?? null) === viewing.lead);
 	viewing.choose(choices.at((at + by) % choices.length) ?? null);
 }
 
 /** A digit for each of the first nine vantages, 0 for the plain window. */
-const digits = ({ list }: Vantages): [string, Action][] => [
-	...list
+const digits = ({ vantages, viewing }: SiteState): [string, Action][] => [
+	...vantages.list
 		.slice(0, 9)
 		.map(({ fields }, i): [string, Action] => [
 			String(i + 1),
@@ -44,17 +43,18 @@ const digits = ({ list }: Vantages): [string, Action][] => [
 
 /** The keys of the Bench that move the carriage and change the lead. */
 export const lookingKeys = (
-	vantages: Vantages,
+	site: SiteState,
 	bands: () => Bands,
 	edges: () => readonly number[],
 	toChorus: () => void
 ): KeyMap => ({
-	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', does: step(-1) },
-	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', does: step(1) },
+	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', does: step(site, -1) },
+	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', does: step(site, 1) },
 	b: {
 		name: 'Next breakpoint, or edge of the finding that is looked at',
 		withShift: 'Previous one',
 		does: ({ shift }) => {
+			const { carriage } = site;
 			const { width } = carriage;
 			const to = jump(bands().bands, width, shift ? -1 : 1, carriage.range);
 			// The edges of the finding that is looked at are stops too.
@@ -66,25 +66,25 @@ export const lookingKeys = (
 	v: {
 		name: 'Lead as the next vantage',
 		withShift: 'Lead as the previous vantage',
-		does: ({ shift }) => next(vantages, shift ? -1 : 1)
+		does: ({ shift }) => next(site, shift ? -1 : 1)
 	},
-	...Object.fromEntries(digits(vantages)),
+	...Object.fromEntries(digits(site)),
 	f: {
 		name: 'Lead alone at full size, or not',
 		withShift: 'To the frames beside the lead: + and − draw them larger and smaller, arrow keys move them',
-		does: ({ shift }) => (shift ? toChorus() : viewing.showAlone(!viewing.alone))
+		does: ({ shift }) => (shift ? toChorus() : site.viewing.showAlone(!site.viewing.alone))
 	},
-	x: { name: 'All switches off', does: () => viewing.allOff() },
-	u: { name: 'Use the page; Escape comes back', does: () => (viewing.use = true) },
+	x: { name: 'All switches off', does: () => site.viewing.allOff() },
+	u: { name: 'Use the page; Escape comes back', does: () => (site.viewing.use = true) },
 	// Elsewhere Escape closes dialogs and menus, which an action of the screen would keep it from.
-	...(viewing.use
-		? { escape: { name: 'Back from using the page', inFields: true, does: () => (viewing.use = false) } }
+	...(site.viewing.use
+		? { escape: { name: 'Back from using the page', inFields: true, does: () => (site.viewing.use = false) } }
 		: {}),
-	d: held('Distances around the selection, while held', (on) => (selectionView.distances = on)),
-	l: held('Keylines, while held', (on) => (viewing.keylines = on)),
+	d: held('Distances around the selection, while held', (on) => (site.selectionView.distances = on)),
+	l: held('Keylines, while held', (on) => (site.viewing.keylines = on)),
 	p: held(
 		'The page as last saved, or as the revision that is chosen, while held',
-		(on, shift) => (viewing.before = on ? (shift ? 'edit' : 'saved') : null),
+		(on, shift) => (site.viewing.before = on ? (shift ? 'edit' : 'saved') : null),
 		'The page before the last edit, while held'
 	)
 });

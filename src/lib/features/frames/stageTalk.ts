@@ -1,8 +1,7 @@
-import type { Lie, Original } from '$lib/core/original/index.ts';
+import type { Alignment, Original } from '$lib/core/original/index.ts';
 import { resolveAddress } from '$lib/core/site/index.ts';
-import { originals } from '$lib/features/originals/originals.svelte.ts';
-import { chooseWords, picked, selectionView } from '$lib/session/selection.svelte.ts';
-import type { StageTalk } from '$lib/session/stages.svelte.ts';
+import { picked } from '$lib/session/selection.svelte.ts';
+import type { ScreenTalk } from '$lib/session/stageKeeper.ts';
 import type { Workbench } from '$lib/session/workbench.ts';
 
 /** Who hears what a stage tells, as they are when it does. */
@@ -10,11 +9,11 @@ interface Hearers {
 	readonly workbench: () => Workbench;
 	/** The Original at the lead's width. */
 	readonly original: () => Original | undefined;
-	readonly onlie: (lie: Lie) => void;
+	readonly onlie: (lie: Alignment) => void;
 }
 
 /** What is done with what a stage tells of the frames. */
-export const stageTalk = ({ workbench, original, onlie }: Hearers): StageTalk => ({
+export const stageTalk = ({ workbench, original, onlie }: Hearers): ScreenTalk => ({
 	press: (press) => workbench().press(press),
 	/** Opens the page of a link that was used, where the site has it. */
 	open(href) {
@@ -23,16 +22,17 @@ export const stageTalk = ({ workbench, original, onlie }: Hearers): StageTalk =>
 		if (target.kind === 'site' && site.texts.get(target.path)?.kind === 'page') open(target.path);
 	},
 	pick(pick) {
-		const { select, selected } = workbench();
+		const { select, selected, site } = workbench();
+		const { selectionView } = site;
 		// With Shift a further word of the same element is chosen too.
-		if (!pick.shift || pick.word) chooseWords(pick);
+		if (!pick.shift || pick.word) selectionView.chooseWords(pick);
 		if (pick.word) return select([pick.path]);
 		const next = picked(selected, selectionView.clicked, pick);
 		selectionView.clicked = pick.path;
 		select(next);
 	},
 	point(point) {
-		const lie = originals.take(point, original());
+		const lie = workbench().site.originals.take(point, original());
 		if (lie) onlie(lie);
 	}
 });

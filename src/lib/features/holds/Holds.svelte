@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import {
 		complement,
@@ -14,7 +15,6 @@
 	import type { Hold } from '$lib/core/wake/hold.ts';
 	import { download } from '$lib/ui/download.ts';
 	import { heldInWords, reportPage } from '$lib/core/wake/report.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import type { Holding } from './holding.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Swept } from '$lib/features/findings/sweeping.svelte.ts';
@@ -32,6 +32,7 @@
 	}
 
 	let { site, holding, swept, bands, selected, name }: Props = $props();
+	const { carriage } = getSite();
 
 	const STRETCHES = ['this band', 'all but this band', 'from here up', 'under here', 'every width'] as const;
 	const SCOPES = { all: 'the whole page', inside: 'and all inside it', but: 'all but' } as const;

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { hasOnlyWords, sourceOfText, type MarkupWish } from '$lib/core/html/edit/index.ts';
+	import { getSite } from '$lib/session/context.ts';
+	import { hasOnlyWords, sourceOfText, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 	import {
 		classesOf,
 		elementAt,
@@ -12,7 +13,6 @@
 	import { wishMarkup } from './markup.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NewAttribute from './NewAttribute.svelte';
@@ -26,6 +26,7 @@
 	}
 
 	let { site, page, paths, proposal }: Props = $props();
+	const { selectionView } = getSite();
 
 	const picturesId = $props.id();
 
@@ -57,7 +58,7 @@
 
 	/** What became of a wish for markup that is given. */
 	let heard = $state('');
-	async function propose(wish: MarkupWish, notes: readonly string[] = []): Promise<void> {
+	async function propose(wish: MarkupRequest, notes: readonly string[] = []): Promise<void> {
 		heard = '';
 		const elements = 'together' in wish && wish.together ? ordered : chosen;
 		heard = await wishMarkup(site, page, proposal, elements, wish, notes);

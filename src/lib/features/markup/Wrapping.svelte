@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { MarkupWish } from '$lib/core/html/edit/index.ts';
+	import type { MarkupRequest } from '$lib/core/html/edit/index.ts';
 	import { CLASS_NAME } from '$lib/core/html/index.ts';
 	import Button from '$lib/ui/Button.svelte';
 
@@ -10,7 +10,7 @@
 		isRow: boolean;
 		/** Words of the source that are chosen; null for none. */
 		words: { readonly start: number; readonly end: number } | null;
-		onwish: (wish: MarkupWish) => void;
+		onwish: (wish: MarkupRequest) => void;
 	}
 
 	let { source, isRow, words, onwish }: Props = $props();

@@ -1,5 +1,5 @@
 import { done } from '$lib/core/text/index.ts';
-import { markupChanges, type MarkupWish } from '$lib/core/html/edit/index.ts';
+import { markupChanges, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf, wholeSelector } from '$lib/core/selector/index.ts';
@@ -9,7 +9,7 @@ import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 
-function wordsOf(wish: MarkupWish, count: number): string {
+function wordsOf(wish: MarkupRequest, count: number): string {
 	const on = count === 1 ? 'one element' : `${count} elements`;
 	switch (wish.kind) {
 		case 'attribute':
@@ -72,7 +72,7 @@ export async function wishMarkup(
 	page: PageState,
 	proposal: Proposal,
 	elements: readonly ElementPath[],
-	wish: MarkupWish,
+	wish: MarkupRequest,
 	notes: readonly string[] = []
 ): Promise<string> {
 	const { path } = page;

@@ -1,10 +1,10 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { messageOf } from '$lib/core/text/index.ts';
 	import type { ElementBox } from '$lib/core/box/index.ts';
-	import { firstLie, type Lie, type Original } from '$lib/core/original/index.ts';
+	import { initialAlignment, type Alignment, type Original } from '$lib/core/original/index.ts';
 	import { api } from '$lib/session/api.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
-	import { originals, type Mode } from './originals.svelte.ts';
+	import type { Mode } from '$lib/session/originals.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
@@ -17,10 +17,11 @@
 		current: Original | undefined;
 		/** The box of what is selected, against the page of the lead. */
 		box: ElementBox | undefined;
-		onlie: (lie: Lie) => void;
+		onlie: (lie: Alignment) => void;
 	}
 
 	let { site, page, current, box, onlie }: Props = $props();
+	const { carriage, originals } = getSite();
 
 	const MODES: readonly (readonly [Mode, string])[] = [
 		['off', 'off'],
@@ -45,7 +46,8 @@
 			try {
 				const { hash, width, height } = await api.keepOriginal(site.id, file);
 				const at = carriage.width;
-				const added: Original = { name: file.name, hash, width, height, page, at, ...firstLie(width, at) };
+				const lies = initialAlignment(width, at);
+				const added: Original = { name: file.name, hash, width, height, page, at, ...lies };
 				// One page has one Original at a width.
 				await kept.keep(
 					(list) => [...list.filter((one) => one.page !== page || one.at !== at), added],
@@ -161,7 +163,7 @@
 <NotKept list={kept} />
 {#if originals.trouble !== ''}
 	<Trouble sentence={originals.trouble} />
-	<Button look="quiet" onclick={() => originals.load(site.id, kept.list)}>Try again</Button>
+	<Button look="quiet" onclick={() => originals.load(kept.list)}>Try again</Button>
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { untrack } from 'svelte';
 	import {
 		elementAt,
@@ -10,7 +11,7 @@
 	import type { Unseen } from '$lib/core/presence/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import { picked, selectionView } from '$lib/session/selection.svelte.ts';
+	import { picked } from '$lib/session/selection.svelte.ts';
 	import OutlineItem from './OutlineItem.svelte';
 	import { keyOf, outlineRows, type OutlineRow } from './outlineRows.ts';
 	import { later } from '$lib/session/later.svelte.ts';
@@ -26,6 +27,7 @@
 	}
 
 	let { page, selected, onselect, unseen, lead }: Props = $props();
+	const { selectionView } = getSite();
 
 	/** Rows that are drawn at most. */
 	const MOST = 1500;

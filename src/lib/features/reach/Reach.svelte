@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import { candidatesFor, type Candidate, type Known, type Rung } from '$lib/core/selector/index.ts';
+	import { candidatesFor, type Candidate, type NameFacts, type Rung } from '$lib/core/selector/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { CaretRule } from '$lib/editor/caretRule.ts';
 	import { counted } from '$lib/inquiry/hits.ts';
@@ -21,7 +21,7 @@
 		/** The file in the sheet: where a new rule would stand. */
 		file: string;
 		/** What the site knows of names. */
-		known: Pick<Known, 'unsteady' | 'given'>;
+		known: Pick<NameFacts, 'unsteady' | 'given'>;
 		questions: ReachQuestions;
 		/** The rule at the caret, and a wish to write another selector there. */
 		rule: CaretRule | undefined;

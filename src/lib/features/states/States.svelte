@@ -1,10 +1,11 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { changeInWords, type StagedState } from '$lib/core/staged/index.ts';
 	import { freeName } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
-	import { PINNED_STATES, states } from '$lib/session/states.svelte.ts';
+	import { PINNED_STATES } from '$lib/session/states.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
 	import StagedForm from './StagedForm.svelte';
@@ -18,6 +19,7 @@
 	}
 
 	let { site, page, selected, named }: Props = $props();
+	const { states } = getSite();
 
 	const kept = $derived(site.kept.staged);
 	const here = $derived(kept.list.filter(({ page: only }) => only === null || only === page.path));

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { decider, type Candidate } from '$lib/core/cascade/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
-	import type { Piece } from '$lib/core/css/index.ts';
+	import type { MutablePart } from '$lib/core/css/index.ts';
 	import type { Bands } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
@@ -23,7 +23,7 @@
 		trace: (path: ElementPath, pseudo?: string) => Promise<Trace | null>;
 		onplace: (place: FilePlace) => void;
 		/** Takes a declaration out of force in all frames. */
-		onmute: (path: string, piece: Piece) => void;
+		onmute: (path: string, piece: MutablePart) => void;
 		onselect: (paths: readonly ElementPath[]) => void;
 	}
 

@@ -12,7 +12,7 @@ import type { Bands } from '$lib/core/media/index.ts';
 import type { Trace } from '$lib/inquiry/trace.ts';
 
 /** Widths over which the same decides a property. */
-export interface Stretch {
+export interface TraceSegment {
 	readonly from: Interval;
 	readonly to: Interval;
 	readonly outcome: Outcome;
@@ -32,8 +32,8 @@ const piecesOf = ({ cuts }: Trace, { bands }: Bands): Interval[] =>
 	});
 
 /** What decides a property, band by band; neighbours with the same answer together. */
-export function stretchesOf(trace: Trace, property: string, bands: Bands): Stretch[] {
-	const found: Stretch[] = [];
+export function stretchesOf(trace: Trace, property: string, bands: Bands): TraceSegment[] {
+	const found: TraceSegment[] = [];
 	for (const piece of piecesOf(trace, bands)) {
 		const there = trace.at(property, toNumber(inside(piece)));
 		if (!there) continue;
@@ -50,5 +50,5 @@ export function stretchesOf(trace: Trace, property: string, bands: Bands): Stret
 }
 
 /** The widths of a stretch, as they are written. */
-export const widthsOfStretch = ({ from, to }: Stretch): string =>
+export const widthsOfStretch = ({ from, to }: TraceSegment): string =>
 	printInterval({ lo: from.lo, loClosed: from.loClosed, hi: to.hi, hiClosed: to.hiClosed });

@@ -4,7 +4,7 @@
 	import { valueOn } from '$lib/core/length/index.ts';
 	import { textScale } from '$lib/ui/textScale.ts';
 	import ChartLines from './ChartLines.svelte';
-	import { apart, GRID, pointsOf, printSize, TOLD, type Drawn, type Stretch } from './drawing.ts';
+	import { apart, GRID, pointsOf, printSize, TOLD, type Drawn, type CurveSegment } from './drawing.ts';
 	import type { Hung } from './hung.svelte.ts';
 	import PegField from './PegField.svelte';
 
@@ -18,7 +18,7 @@
 		cuts: readonly number[];
 		band: readonly [from: number, to: number];
 		/** Stretches that are marked on a curve: where it cannot be zoomed. */
-		faults: readonly Stretch[];
+		faults: readonly CurveSegment[];
 		root: number;
 		/** The curve that is looked at. */
 		chosen: string;

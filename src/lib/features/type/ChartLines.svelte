@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { pointsOf, type Scene, type Stretch } from './drawing.ts';
+	import { pointsOf, type Scene, type CurveSegment } from './drawing.ts';
 
 	interface Props {
 		scene: Scene;
@@ -19,7 +19,7 @@
 	const path = (points: readonly (readonly [number, number])[]): string =>
 		points.map(([at, size], i) => `${i ? 'L' : 'M'}${x(at).toFixed(1)} ${y(size).toFixed(1)}`).join('');
 	const diamond = (at: number, size: number): string => `M${at} ${y(size) - 7}l7 7-7 7-7-7z`;
-	const faultPath = ({ of, from, to }: Stretch): string => {
+	const faultPath = ({ of, from, to }: CurveSegment): string => {
 		const one = drawn.find(({ id }) => id === of);
 		const within: readonly [number, number] = [Math.max(range[0], from), Math.min(range[1], to)];
 		return one ? pointsOf(one.curve, within).map(path).join('') : '';

@@ -1,7 +1,7 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { hierarchyNotes, lineChanges, lineWords, type TypeNote } from '$lib/core/type/index.ts';
 	import { within } from '$lib/core/length/index.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import { zoomSentence, type Checked } from '$lib/inquiry/textStyles.ts';
 	import { linesOfText } from './typeReading.svelte.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
@@ -20,6 +20,7 @@
 	}
 
 	let { setting, checked, root, onplace, onchoose }: Props = $props();
+	const { carriage } = getSite();
 
 	let least = $state(1.1);
 	const levels = $derived(

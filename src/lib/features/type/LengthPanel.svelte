@@ -1,7 +1,7 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { toNumber } from '$lib/core/interval/index.ts';
 	import { curveInWords, jointsOf, printWidth, within } from '$lib/core/length/index.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import type { Judged, LengthWish, Middle } from './lengthWish.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -15,6 +15,7 @@
 	}
 
 	let { setting, onproperty }: Props = $props();
+	const { carriage } = getSite();
 
 	/** Lengths that can be set, besides the text size. */
 	const LENGTHS =

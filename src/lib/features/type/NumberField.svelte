@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { judging } from './judging.ts';
 
 	interface Props {
@@ -16,6 +17,7 @@
 	}
 
 	let { label, value, problem, step = 1, size = 5, words = false, onput }: Props = $props();
+	const site = getSite();
 	const id = $props.id();
 
 	/** What was typed in and is no number. */
@@ -30,7 +32,7 @@
 	}
 
 	function pressed(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {
-		if (judging(event)) return;
+		if (judging(site, event)) return;
 		const input = event.currentTarget;
 		if (event.key === 'Enter') return put(input.value);
 		const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { printSize, type Peg } from './drawing.ts';
+	import { getSite } from '$lib/session/context.ts';
 	import { judging } from './judging.ts';
 
 	interface Props {
@@ -15,9 +16,10 @@
 	}
 
 	let { peg, at, left, root, colour, onsize, onchoose }: Props = $props();
+	const site = getSite();
 
 	function pressed(event: KeyboardEvent & { currentTarget: HTMLInputElement }): void {
-		if (judging(event)) return;
+		if (judging(site, event)) return;
 		const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];
 		if (by !== undefined) {
 			event.preventDefault();

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { readSizes, takeIn, toProperties, toTable, toTokens } from '$lib/core/scale/index.ts';
+	import { readSizes, importSizes, toProperties, toTable, toTokens } from '$lib/core/scale/index.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import { download } from '$lib/ui/download.ts';
@@ -17,7 +17,7 @@
 		const [file] = event.currentTarget.files ?? [];
 		event.currentTarget.value = '';
 		if (!file) return;
-		const taken = takeIn(readSizes(await file.text(), setting.root.px), scale);
+		const taken = importSizes(readSizes(await file.text(), setting.root.px), scale);
 		said = `${file.name}: ${taken.sentence}`;
 		const { scale: made } = taken;
 		if (made) setting.put(() => made);

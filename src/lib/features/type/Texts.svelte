@@ -1,8 +1,8 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { lineChanges, lineWords } from '$lib/core/type/index.ts';
 	import { linesOfText } from './typeReading.svelte.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import { curveInWords, within } from '$lib/core/length/index.ts';
 	import { through } from '$lib/core/scale/index.ts';
 	import { ratioWords, type TextStyle } from '$lib/inquiry/textStyles.ts';
@@ -26,6 +26,7 @@
 	}
 
 	let { setting, chosen, onchoose, onselect, onlength, onthrough, onplace, lineOf }: Props = $props();
+	const { carriage } = getSite();
 
 	const { now, styles } = $derived(setting.reading);
 	const asked = $derived((setting.reading.now?.texts ?? []).filter(({ size }) => !size.curve));

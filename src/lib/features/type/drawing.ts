@@ -39,7 +39,7 @@ export interface Drawn extends DrawnCurve {
 }
 
 /** A stretch of a curve, by its id. */
-export interface Stretch {
+export interface CurveSegment {
 	readonly of: string;
 	readonly from: number;
 	readonly to: number;
@@ -119,5 +119,5 @@ export interface Scene {
 		readonly pegs: readonly (Peg & { readonly top: number })[];
 	}[];
 	readonly knees: readonly Knee[];
-	readonly faults: readonly Stretch[];
+	readonly faults: readonly CurveSegment[];
 }

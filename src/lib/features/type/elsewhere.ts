@@ -1,6 +1,6 @@
 import { reachOf } from '$lib/session/reach.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
-import type { Looked } from './typeReading.svelte.ts';
+import type { SizesRequest } from './typeReading.svelte.ts';
 
 /** How many elements of how many pages rules hit. */
 export interface Elsewhere {
@@ -11,7 +11,7 @@ export interface Elsewhere {
 /** Counts what selectors hit on the other pages of a site. */
 export async function countElsewhere(
 	site: SiteState,
-	{ page, stages }: Looked,
+	{ page, stages }: SizesRequest,
 	selectors: readonly string[]
 ): Promise<Elsewhere> {
 	const { elsewhere } = await reachOf(site, page, stages, selectors);

@@ -1,17 +1,12 @@
-import { carriage } from '$lib/session/carriage.svelte.ts';
-import type { Vantages } from '$lib/session/vantages.svelte.ts';
-import { viewing } from '$lib/session/viewing.svelte.ts';
-
-/** The vantages that fields go through; the screen puts them here. */
-export const judgedIn: { vantages: Vantages | null } = { vantages: null };
+import type { SiteState } from '$lib/session/site.svelte.ts';
 
 /**
  * Keys by which a field changes the width at which a size is judged: Alt with arrows moves the carriage, Page Up and Page
  * Down go to the next vantage. True where it was one of them.
  */
-export function judging(event: KeyboardEvent): boolean {
+export function judging({ carriage, vantages, viewing }: SiteState, event: KeyboardEvent): boolean {
 	const along = event.altKey ? { ArrowLeft: -1, ArrowRight: 1 }[event.key] : undefined;
-	const list = judgedIn.vantages?.list ?? [];
+	const { list } = vantages;
 	const next = { PageUp: -1, PageDown: 1 }[event.key];
 	if (along === undefined && (next === undefined || list.length === 0)) return false;
 	event.preventDefault();

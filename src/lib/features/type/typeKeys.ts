@@ -1,10 +1,11 @@
 import type { KeyMap } from '$lib/session/keys.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Typesetting } from './typesetting.svelte.ts';
-import { viewing } from '$lib/session/viewing.svelte.ts';
 import type { Tab } from './tabs.ts';
 
 /** The keys of the Type screen, besides those that move the carriage and change the lead. */
 export const typeKeys = (
+	{ viewing }: SiteState,
 	setting: Typesetting,
 	toTab: (tab: Tab) => void,
 	toLength: () => void,

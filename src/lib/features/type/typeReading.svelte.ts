@@ -10,7 +10,7 @@ import type { Stages } from '$lib/session/stages.svelte.ts';
 import { bySize, stylesOf } from '$lib/inquiry/textStyles.ts';
 
 /** What is looked at. */
-export interface Looked {
+export interface SizesRequest {
 	readonly page: PageState;
 	readonly stages: Stages;
 	readonly lead: SeenVantage;
@@ -36,7 +36,7 @@ export const linesOfText = (
 
 /** How the engine lays texts out at some widths. */
 const laidTexts = (
-	{ page, stages, lead: as }: Looked,
+	{ page, stages, lead: as }: SizesRequest,
 	widths: readonly number[],
 	signal: AbortSignal
 ): AsyncGenerator<LaidTexts> =>
@@ -51,7 +51,7 @@ export class TypeReading {
 	laid = $state.raw<ReadonlyMap<number, LaidTexts>>(new Map());
 	/** Why the sizes, or the engine's lines, were not read; '' where they were. */
 	#troubles = $state.raw({ sizes: '', lines: '' });
-	looked = $state.raw<Looked | null>(null);
+	looked = $state.raw<SizesRequest | null>(null);
 
 	/** Texts by the size they have, the largest first. */
 	readonly styles = $derived.by(() => (this.now ? bySize(stylesOf(this.now)) : []));
@@ -107,7 +107,7 @@ export class TypeReading {
 
 	/** Reads the sizes anew, with what selectors hit. */
 	async read(
-		looked: Looked,
+		looked: SizesRequest,
 		selectors: readonly string[],
 		isTried: boolean,
 		signal: AbortSignal
@@ -126,7 +126,7 @@ export class TypeReading {
 	}
 
 	/** Lets the engine lay the texts out: at some widths, then where levels take more or fewer lines. */
-	async measure(looked: Looked, signal: AbortSignal): Promise<void> {
+	async measure(looked: SizesRequest, signal: AbortSignal): Promise<void> {
 		const laid = new Map<number, LaidTexts>();
 		await this.#try(
 			'lines',

@@ -25,7 +25,7 @@ import { decidedBy, resized, winnersOver, type Winner } from './decidedSizes.ts'
 import { countElsewhere, type Elsewhere } from './elsewhere.ts';
 import { Setting, type Work } from './setting.svelte.ts';
 import { takenNames } from './takenNames.ts';
-import type { Looked } from './typeReading.svelte.ts';
+import type { SizesRequest } from './typeReading.svelte.ts';
 import { tryEdit } from '$lib/session/trying.ts';
 import { takeOutAll } from '$lib/writing/declaration.ts';
 
@@ -90,7 +90,7 @@ export class Typesetting extends Setting {
 	#again = false;
 
 	/** Reads the sizes anew; on another page first without what is tried, which is tried again then. */
-	async look(looked: Looked, selectors: readonly string[], signal: AbortSignal): Promise<void> {
+	async look(looked: SizesRequest, selectors: readonly string[], signal: AbortSignal): Promise<void> {
 		if (this.edit && this.reading.looked?.page.path !== looked.page.path) {
 			this.#again = true;
 			// The sources change by it, for which this is called again.

@@ -5,7 +5,6 @@ import { allWidths, type EditOnPage, type WrittenDeclaration } from '$lib/core/w
 import type { Comparison } from '$lib/workers/comparison.ts';
 import type { Texts } from '$lib/workers/texts.ts';
 import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
-import { carriage } from '$lib/session/carriage.svelte.ts';
 import { deskOf } from '$lib/session/desk.ts';
 import { textWithErrands } from '$lib/session/errands.ts';
 import type { EditedPage } from '$lib/session/measurer.ts';
@@ -59,7 +58,7 @@ export class Waking {
 		if (files.length === 0) return;
 		const edited = { path: swept.page.path, before, after: now, files };
 		const { as } = sweptAs(swept.lead, swept.plain);
-		const meant = fromInterval(bandAt(swept.page.bands(as).bands, carriage.width).interval);
+		const meant = fromInterval(bandAt(swept.page.bands(as).bands, this.#site.carriage.width).interval);
 		this.busy = true;
 		this.trouble = '';
 		try {

@@ -1,11 +1,8 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { insist } from '$lib/session/insist.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { wishMarkup } from '$lib/features/markup/markup.ts';
-	import { originals } from '$lib/features/originals/originals.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
-	import { states } from '$lib/session/states.svelte.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import { untrack } from 'svelte';
@@ -13,6 +10,7 @@
 	import type { Tab } from './tabs.ts';
 
 	let { bench }: { bench: BenchState } = $props();
+	const { originals, selectionView, states, viewing } = getSite();
 	const { site, workbench, writing, watching, reach, trace } = untrack(() => bench);
 	const { select } = workbench;
 	const { page, selected, original, lead, bands, named, swept, rule, tab } = $derived(bench);

@@ -1,10 +1,9 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { insist } from '$lib/session/insist.ts';
 	import { asStorage, store } from '$lib/session/store.ts';
 	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
 	import { untrack } from 'svelte';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
@@ -17,6 +16,7 @@
 	import SheetPanel from './SheetPanel.svelte';
 
 	let { workbench }: { workbench: Workbench } = $props();
+	const { carriage, viewing } = getSite();
 	const { site, page, selected } = $derived(workbench);
 
 	const bench = untrack(() => new BenchState(workbench));

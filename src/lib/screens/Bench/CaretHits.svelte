@@ -1,10 +1,10 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { printPaths, type ElementPath } from '$lib/core/html/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import { caretRule, type CaretRule } from '$lib/editor/caretRule.ts';
 	import { counted, hitsOf } from '$lib/inquiry/hits.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import type { FileText } from '$lib/session/texts.svelte.ts';
 	import { later } from '$lib/session/later.svelte.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
@@ -23,6 +23,7 @@
 	}
 
 	let { page, file, selected, onselect, found, onwrite, rule = $bindable() }: Props = $props();
+	const { selectionView } = getSite();
 
 	/** How long the caret rests before it is asked, ms. */
 	const REST = 150;

@@ -3,7 +3,7 @@
 	import { EditorView, type Command } from '@codemirror/view';
 	import { untrack } from 'svelte';
 	import { setIdle } from '$lib/editor/deles.ts';
-	import type { Idle } from '$lib/inquiry/idle.ts';
+	import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 	import { setForce, type InForce } from '$lib/editor/force.ts';
 	import { setMuted } from '$lib/editor/muting.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
@@ -14,7 +14,7 @@
 		/** What of the file is in force, and where. */
 		inForce: InForce;
 		/** Its declarations that do nothing. */
-		idle: readonly Idle[];
+		idle: readonly IneffectiveDeclaration[];
 		/** The text has changed; called ahead of the editor's own work, so that stages lay out meanwhile. */
 		onedit: () => void;
 		/** A place to show, by offset; a new object for each time it is asked for. */

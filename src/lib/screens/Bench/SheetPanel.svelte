@@ -9,8 +9,7 @@
 	import { muteFile, muteOthers, toggleMute } from '$lib/editor/muting.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
-	import type { Idle } from '$lib/inquiry/idle.ts';
+	import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import { untrack } from 'svelte';
@@ -43,7 +42,7 @@
 	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
 	const rules = $derived(shown ? page.force(shown.path, lead) : []);
 	const said = $derived(shown ? page.said(shown.path, lead) : []);
-	const inForce = $derived({ rules, said, width: carriage.width, range: carriage.range });
+	const inForce = $derived({ rules, said, width: site.carriage.width, range: site.carriage.range });
 	const run = (command: Command) => () => sheet?.run(command);
 	const moves = $derived<[string, string, () => void][]>(
 		shown
@@ -99,7 +98,7 @@
 				: undefined,
 		about: ({ path }) => path,
 		rest: IDLE_REST,
-		ask: (asked): Promise<readonly Idle[]> => asked.idle(asked.path)
+		ask: (asked): Promise<readonly IneffectiveDeclaration[]> => asked.idle(asked.path)
 	});
 	const doNothing = $derived(judged.value ?? []);
 

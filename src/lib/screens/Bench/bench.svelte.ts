@@ -1,7 +1,7 @@
 import { untrack } from 'svelte';
 import { nameAt, type ElementPath } from '$lib/core/html/index.ts';
 import type { Interval, Rational } from '$lib/core/interval/index.ts';
-import type { Lie, Original } from '$lib/core/original/index.ts';
+import type { Alignment, Original } from '$lib/core/original/index.ts';
 import type { Unseen } from '$lib/core/presence/index.ts';
 import type { FilePlace } from '$lib/core/text/index.ts';
 import { seenVantage } from '$lib/core/vantage/index.ts';
@@ -10,17 +10,15 @@ import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
 import type { Table } from '$lib/features/collation/hand.svelte.ts';
 import { Framing, marked } from '$lib/features/frames/framing.svelte.ts';
 import { placeName } from '$lib/features/frames/placeName.ts';
-import type { Idle } from '$lib/inquiry/idle.ts';
+import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 import type { Instead } from '$lib/inquiry/instead.ts';
 import type { Trace } from '$lib/inquiry/trace.ts';
 import { NO_ANSWERS } from '$lib/session/answers.ts';
-import { carriage } from '$lib/session/carriage.svelte.ts';
 import { insist } from '$lib/session/insist.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import { reachOf, type Hits } from '$lib/session/reach.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
-import { viewing } from '$lib/session/viewing.svelte.ts';
 import type { Workbench } from '$lib/session/workbench.ts';
 import type { SpaceFound } from '$lib/stage/protocol.ts';
 import type { Place } from '$lib/ui/measure/places.ts';
@@ -49,10 +47,15 @@ export class BenchState {
 
 	readonly lead = $derived.by(() => this.framing.lead);
 	readonly bands = $derived.by(() => this.page.bands(this.lead));
-	readonly leadName = $derived(viewing.lead ?? 'Carriage');
+	readonly leadName = $derived.by(() => this.site.viewing.lead ?? 'Carriage');
 	readonly swept = $derived.by(
 		() =>
-			this.stages && { page: this.page, stages: this.stages, lead: this.lead, plain: viewing.lead === null }
+			this.stages && {
+				page: this.page,
+				stages: this.stages,
+				lead: this.lead,
+				plain: this.site.viewing.lead === null
+			}
 	);
 	/** What the lead's page looked like on paper, at its width. */
 	readonly original: Original | undefined = $derived.by(() =>
@@ -76,7 +79,7 @@ export class BenchState {
 	readonly isCollating = $derived.by(
 		() =>
 			this.tab === 'collation' ||
-			viewing.wide ||
+			this.site.viewing.wide ||
 			(this.tab === 'box' && this.#handed === this.selected && this.selected.length > 0)
 	);
 
@@ -100,12 +103,13 @@ export class BenchState {
 			if (this.isCollating) void this.writing.bringTable();
 		});
 		$effect(() => {
-			this.framing.columns = viewing.wide && this.writing.table ? this.writing.table.collating.shown : null;
+			this.framing.columns =
+				this.site.viewing.wide && this.writing.table ? this.writing.table.collating.shown : null;
 		});
 		$effect(() => this.#collate());
 		$effect(() => {
 			const vantages = () =>
-				this.site.vantages.list.map(({ fields }) => seenVantage(fields, viewing.switches));
+				this.site.vantages.list.map(({ fields }) => seenVantage(fields, this.site.viewing.switches));
 			this.site.answers = answersOf(this.site, this.page, vantages, this.stages, this.toPlace);
 			return () => (this.site.answers = NO_ANSWERS);
 		});
@@ -144,7 +148,7 @@ export class BenchState {
 						bands,
 						file: this.shown,
 						marks: marked(this.site).map(({ width }) => width),
-						range: carriage.range,
+						range: this.site.carriage.range,
 						frameAt: (width: number) => this.#frameAt(width)
 					}
 				: null;
@@ -154,7 +158,7 @@ export class BenchState {
 	}
 
 	#frameAt(width: number): string | undefined {
-		if (width === carriage.width) return 'lead';
+		if (width === this.site.carriage.width) return 'lead';
 		const column = this.framing.columns?.find((one) => one.width === width);
 		return column && `column ${column.letter}`;
 	}
@@ -182,12 +186,12 @@ export class BenchState {
 	}
 
 	/** The declarations of a file that do nothing in the lead; null while there are no frames. */
-	get idle(): ((file: string) => Promise<readonly Idle[]>) | null {
+	get idle(): ((file: string) => Promise<readonly IneffectiveDeclaration[]>) | null {
 		const { page, stages, lead } = this;
 		if (!stages) return null;
 		return async (file) => {
-			const { idleDeclarations } = await insist(() => import('$lib/inquiry/idle.ts'));
-			return idleDeclarations(page, stages, lead, file);
+			const { ineffectiveDeclarations } = await insist(() => import('$lib/inquiry/idle.ts'));
+			return ineffectiveDeclarations(page, stages, lead, file);
 		};
 	}
 
@@ -221,7 +225,7 @@ export class BenchState {
 	};
 
 	/** Lays the lead's Original otherwise. */
-	layOriginal = ({ x, y, scale }: Lie): void => {
+	layOriginal = ({ x, y, scale }: Alignment): void => {
 		const was = this.original;
 		if (!was || ![x, y, scale].every(Number.isFinite)) return;
 		void this.site.kept.original.keep(

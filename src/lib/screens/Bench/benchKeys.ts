@@ -2,7 +2,6 @@ import { tick } from 'svelte';
 import type FramesTable from '$lib/features/frames/FramesTable.svelte';
 import { lookingKeys } from '$lib/features/frames/lookingKeys.ts';
 import type { KeyMap } from '$lib/session/keys.ts';
-import { viewing } from '$lib/session/viewing.svelte.ts';
 import type { BenchState } from './bench.svelte.ts';
 import type SheetPanel from './SheetPanel.svelte';
 
@@ -15,14 +14,14 @@ export function benchKeys(
 ): KeyMap {
 	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
 	async function toSheet(menu: boolean): Promise<void> {
-		if (viewing.wide) viewing.drawer = true;
+		if (bench.site.viewing.wide) bench.site.viewing.drawer = true;
 		await tick();
 		if (menu) sheet()?.openGo();
 		else sheet()?.focus();
 	}
 	return {
 		...lookingKeys(
-			bench.site.vantages,
+			bench.site,
 			() => bench.bands,
 			() => bench.watching.stops,
 			() => frames()?.toChorus()
@@ -82,7 +81,8 @@ export function benchKeys(
 		c: {
 			name: 'Collation at the whole width: a column and a frame a band; again: back',
 			withShift: 'Collation under the sheet',
-			does: ({ shift }) => (shift ? (bench.tab = 'collation') : (viewing.wide = !viewing.wide))
+			does: ({ shift }) =>
+				shift ? (bench.tab = 'collation') : (bench.site.viewing.wide = !bench.site.viewing.wide)
 		},
 		t: {
 			name: 'States held in the frames',
@@ -99,7 +99,7 @@ export function benchKeys(
 			withShift: 'Reach: selectors for what is selected',
 			does: ({ shift }) => (shift ? (bench.tab = 'reach') : void bench.toRule())
 		},
-		...(bench.selected.length > 0 && !viewing.use
+		...(bench.selected.length > 0 && !bench.site.viewing.use
 			? { escape: { name: 'Nothing selected', does: () => bench.workbench.select([]) } }
 			: {})
 	};

@@ -4,17 +4,15 @@ import { complement, fromInterval, type IntervalSet } from '$lib/core/interval/i
 import { bandAt, type Bands } from '$lib/core/media/index.ts';
 import { messageOf } from '$lib/core/text/index.ts';
 import { seenVantage } from '$lib/core/vantage/index.ts';
-import { carriage } from '$lib/session/carriage.svelte.ts';
 import type { Following } from '$lib/features/curve/following.svelte.ts';
 import type { Holding } from '$lib/features/holds/holding.svelte.ts';
-import { tell } from '$lib/session/notices.svelte.ts';
+import { notify } from '$lib/session/notices.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Swept, Sweeping } from '$lib/features/findings/sweeping.svelte.ts';
-import { viewing } from '$lib/session/viewing.svelte.ts';
 import type { Waking } from '$lib/features/wake/waking.svelte.ts';
 
 /** What of the Bench decides what is measured. */
-interface Asked {
+interface WatchedBench {
 	readonly swept: () => Swept | null;
 	readonly bands: () => Bands;
 	readonly tab: () => string;
@@ -32,7 +30,7 @@ function afterRest(ms: number, does: (signal: AbortSignal) => Promise<void>): ()
 	const timer = setTimeout(
 		() =>
 			void does(gone.signal).catch((error: unknown) => {
-				if (!gone.signal.aborted) tell(messageOf(error));
+				if (!gone.signal.aborted) notify(messageOf(error));
 			}),
 		ms
 	);
@@ -45,7 +43,7 @@ function afterRest(ms: number, does: (signal: AbortSignal) => Promise<void>): ()
 /** What is measured of the page behind the Bench, each from when it is first wished for. */
 export class Watching {
 	readonly #site: SiteState;
-	readonly #asked: Asked;
+	readonly #asked: WatchedBench;
 	/** The texts as they were when the Bench opened: what the first edit is held against. */
 	readonly #opened: ReadonlyMap<string, string>;
 	/** What is wrong, width by width. */
@@ -75,7 +73,7 @@ export class Watching {
 	});
 
 	/** To be made while a component is set up. */
-	constructor(site: SiteState, asked: Asked) {
+	constructor(site: SiteState, asked: WatchedBench) {
 		this.#site = site;
 		this.#asked = asked;
 		this.#opened = new Map([...site.texts].map(([path, { text }]) => [path, text]));
@@ -128,7 +126,9 @@ export class Watching {
 	/** What is swept for findings: the lead, or the vantage that was chosen for it. */
 	#sweptAs(swept: Swept | null): Swept | null {
 		const chosen = this.#site.vantages.named(this.sweeping?.vantage ?? null);
-		return swept && chosen ? { ...swept, lead: seenVantage(chosen, viewing.switches), plain: false } : swept;
+		return swept && chosen
+			? { ...swept, lead: seenVantage(chosen, this.#site.viewing.switches), plain: false }
+			: swept;
 	}
 
 	async #bringSweeping(): Promise<void> {
@@ -148,7 +148,7 @@ export class Watching {
 
 	/** Holds the band where the carriage stands, or all but that, on the page. */
 	async hold(but: boolean): Promise<void> {
-		const band = fromInterval(bandAt(this.#asked.bands().bands, carriage.width).interval);
+		const band = fromInterval(bandAt(this.#asked.bands().bands, this.#site.carriage.width).interval);
 		const holding = await this.bringHolding();
 		const swept = this.#asked.swept();
 		if (!swept) return;

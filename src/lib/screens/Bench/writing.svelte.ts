@@ -26,7 +26,7 @@ export class Writing {
 			insist(() => import('$lib/features/collation/collating.svelte.ts')),
 			insist(() => import('$lib/features/collation/hand.svelte.ts'))
 		]);
-		const collating = new seen.Collating();
+		const collating = new seen.Collating(this.#site.carriage);
 		return (this.table ??= { collating, hand: new held.Hand(this.#site, collating) });
 	}
 

@@ -1,16 +1,15 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { untrack } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { toNumber } from '$lib/core/interval/index.ts';
 	import { bandAt, lengthContext } from '$lib/core/media/index.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
 	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import { sweptAs } from '$lib/features/findings/sweeping.svelte.ts';
 	import { checkedStyle, rootNote, stretchesIn } from '$lib/inquiry/textStyles.ts';
 	import { tryEdit } from '$lib/session/trying.ts';
 	import { Typesetting } from '$lib/features/type/typesetting.svelte.ts';
-	import { viewing } from '$lib/session/viewing.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
 	import FramesTable from '$lib/features/frames/FramesTable.svelte';
@@ -20,7 +19,6 @@
 	import Chart from '$lib/features/type/Chart.svelte';
 	import Head from '$lib/features/type/Head.svelte';
 	import { Hung } from '$lib/features/type/hung.svelte.ts';
-	import { judgedIn } from '$lib/features/type/judging.ts';
 	import Panel from '$lib/features/type/Panel.svelte';
 	import { SHOWN } from '$lib/features/type/shown.ts';
 	import type { Tab } from '$lib/features/type/tabs.ts';
@@ -28,6 +26,7 @@
 	import TypeFoot from '$lib/features/type/TypeFoot.svelte';
 
 	let { workbench }: { workbench: Workbench } = $props();
+	const { carriage, viewing } = getSite();
 	const { site, page, selected } = $derived(workbench);
 	const { show, select, bindKeys } = untrack(() => workbench);
 
@@ -47,10 +46,8 @@
 	let chosen = $state('');
 
 	$effect(() => {
-		judgedIn.vantages = site.vantages;
 		viewing.wide = false;
 		return () => {
-			judgedIn.vantages = null;
 			tryEdit(site.texts, null);
 		};
 	});
@@ -141,12 +138,13 @@
 	$effect(() => {
 		bindKeys({
 			...lookingKeys(
-				site.vantages,
+				site,
 				() => bands,
 				() => [],
 				() => frames?.toChorus()
 			),
 			...typeKeys(
+				site,
 				setting,
 				(to) => (tab = to),
 				toLength,

@@ -17,7 +17,7 @@ import { neighbourOf } from './order.ts';
 import { spelled } from './value.ts';
 
 /** A declaration as it is to be. */
-export interface Wished {
+export interface DeclarationRequest {
 	readonly property: string;
 	readonly value: string;
 	readonly important?: boolean;
@@ -30,16 +30,17 @@ const nameOf = (property: string): string => (property.startsWith('--') ? proper
 export const declarationIn = (block: Rule | AtRule, property: string): Declaration | undefined =>
 	block.children.filter(isDeclaration).findLast((one) => one.property === nameOf(property));
 
-const written = ({ value, important = false }: Wished): string => (important ? `${value} !important` : value);
+const written = ({ value, important = false }: DeclarationRequest): string =>
+	important ? `${value} !important` : value;
 
 /** A new declaration in a sheet's hand, without its semicolon. */
-export function declarationText(sheet: Sheet, wished: Wished): string {
+export function declarationText(sheet: Sheet, wished: DeclarationRequest): string {
 	const value = spelled(sheet, wished.value);
 	return `${wished.property}:${handOf(sheet).afterColon}${written({ ...wished, value })}`;
 }
 
 /** A new declaration, after the one that it is at home beside, or at the head of its block. */
-function inserted(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] {
+function inserted(sheet: Sheet, block: Rule | AtRule, wished: DeclarationRequest): Change[] {
 	const { source } = sheet;
 	const hand = handOf(sheet);
 	const text = declarationText(sheet, wished);
@@ -72,7 +73,7 @@ function inserted(sheet: Sheet, block: Rule | AtRule, wished: Wished): Change[] 
  * Sets a property straight in a rule (or in a condition within one): the value of the declaration that counts there is
  * replaced; where none is, one is added. No changes where it is so already, or where the block is left open.
  */
-export function setDeclaration(sheet: Sheet, block: Rule | AtRule, asked: Wished): Change[] {
+export function setDeclaration(sheet: Sheet, block: Rule | AtRule, asked: DeclarationRequest): Change[] {
 	const { source } = sheet;
 	const known = declarationIn(block, asked.property);
 	if (!known) return isClosed(source, block) ? inserted(sheet, block, asked) : [];
@@ -106,7 +107,7 @@ export function removeDeclaration({ source }: Sheet, declaration: Declaration): 
  * Takes a declaration out, and with it the rule and the conditions around it that nothing is left of. What holds or
  * has comments stays.
  */
-export function takeOut(sheet: Sheet, declaration: Declaration): Change[] {
+export function removeWithEmptied(sheet: Sheet, declaration: Declaration): Change[] {
 	const { source } = sheet;
 	let emptied: Rule | AtRule | undefined;
 	for (let at: Block = declaration.parent; at.kind !== 'sheet'; at = at.parent) {

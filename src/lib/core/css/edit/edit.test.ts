@@ -9,9 +9,9 @@ import {
 	renameDeclaration,
 	setDeclaration,
 	spreadRule,
-	takeOut,
+	removeWithEmptied,
 	writeInto,
-	type Wished
+	type DeclarationRequest
 } from './index.ts';
 
 const ruleOf = (sheet: Sheet, selector: string): Rule | undefined =>
@@ -119,7 +119,7 @@ describe('a declaration', () => {
 		const one = [...walk(sheet)].find(
 			(node): node is Declaration => node.kind === 'declaration' && sliceOf(source, node.span) === 'b: d'
 		);
-		expect(one && applyChanges(source, takeOut(sheet, one))).toBe(result);
+		expect(one && applyChanges(source, removeWithEmptied(sheet, one))).toBe(result);
 	});
 
 	it('is given another name', () => {
@@ -137,7 +137,7 @@ const WIDE = {
 	same: (query: string) => query === '(width >= 700px)',
 	before: (query: string) => query === '(width >= 900px)'
 };
-const GAP: Wished = { property: 'gap', value: '20px' };
+const GAP: DeclarationRequest = { property: 'gap', value: '20px' };
 
 /** Changes of writing into a sheet; `a` is what is overridden. */
 function changesOf(

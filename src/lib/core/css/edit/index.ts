@@ -3,8 +3,8 @@ export {
 	removeDeclaration,
 	renameDeclaration,
 	setDeclaration,
-	takeOut,
-	type Wished
+	removeWithEmptied,
+	type DeclarationRequest
 } from './declaration.ts';
 export { handOf } from './hand.ts';
 export { isFlowRelative } from './order.ts';

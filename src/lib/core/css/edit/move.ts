@@ -2,17 +2,17 @@ import { done, refuse, type Change, type Result } from '../../text/index.ts';
 import { orderNeeded } from '../prologue.ts';
 import { startWithComments, walk, type AtRule, type Block, type Rule, type Sheet } from '../index.ts';
 
-type Piece = Rule | AtRule;
+type MovableRule = Rule | AtRule;
 
 /** From a piece's first comment to its end. */
-interface Stretch {
+interface RuleExtent {
 	readonly start: number;
 	readonly end: number;
 }
 
 /** The innermost rule or at-rule that an offset lies in, its comments counted; undefined where it lies in none. */
-function pieceAt(sheet: Sheet, offset: number): Piece | undefined {
-	let found: Piece | undefined;
+function pieceAt(sheet: Sheet, offset: number): MovableRule | undefined {
+	let found: MovableRule | undefined;
 	for (const node of walk(sheet)) {
 		if (node.kind !== 'rule' && node.kind !== 'at-rule') continue;
 		const { start, end } = stretchOf(sheet, node);
@@ -21,13 +21,13 @@ function pieceAt(sheet: Sheet, offset: number): Piece | undefined {
 	return found;
 }
 
-const stretchOf = ({ source }: Sheet, node: Piece): Stretch => ({
+const stretchOf = ({ source }: Sheet, node: MovableRule): RuleExtent => ({
 	start: startWithComments(source, node),
 	end: node.span.end
 });
 
-const pieces = (block: Block): Piece[] =>
-	block.children.filter((node): node is Piece => node.kind === 'rule' || node.kind === 'at-rule');
+const pieces = (block: Block): MovableRule[] =>
+	block.children.filter((node): node is MovableRule => node.kind === 'rule' || node.kind === 'at-rule');
 
 /**
  * Moves the rule or at-rule at an offset, with its comments, so many places up (under 0) or down in its block; what stands
@@ -64,7 +64,7 @@ export function moveRule(
 	const isOpen = (end: number): boolean =>
 		siblings.some((one) => one.kind === 'at-rule' && !one.block && one.span.end === end) &&
 		source[end - 1] !== ';';
-	const text = ({ start, end }: Stretch): string => source.slice(start, end) + (isOpen(end) ? ';' : '');
+	const text = ({ start, end }: RuleExtent): string => source.slice(start, end) + (isOpen(end) ? ';' : '');
 	const between = slots.slice(1).map(({ start }, i) => source.slice(slots[i]?.end, start));
 	const [gap = ''] = between;
 	const [first, last] = [slots[0] ?? own, slots.at(-1) ?? own];

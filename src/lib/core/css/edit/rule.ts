@@ -10,7 +10,7 @@ import {
 	type Rule,
 	type Sheet
 } from '../node.ts';
-import { declarationText, setDeclaration, type Wished } from './declaration.ts';
+import { declarationText, setDeclaration, type DeclarationRequest } from './declaration.ts';
 import { closeOf, handOf, type Hand } from './hand.ts';
 import { commentsAfter, indentAt } from './line.ts';
 
@@ -47,11 +47,11 @@ const isMedia = (node: Node): node is AtRule =>
 	node.kind === 'at-rule' && node.name === 'media' && node.block !== null && !node.opaque;
 
 /** A rule's only declaration in a sheet's hand, with its semicolon where that has one. */
-const onlyDeclaration = (sheet: Sheet, wished: Wished): string =>
+const onlyDeclaration = (sheet: Sheet, wished: DeclarationRequest): string =>
 	declarationText(sheet, wished) + (handOf(sheet).lastSemicolon ? ';' : '');
 
 /** A rule as a sheet's hand sets it, every line after the first indented by `outer`. */
-function ruleText(sheet: Sheet, selector: string, wished: Wished, outer: string): string {
+function ruleText(sheet: Sheet, selector: string, wished: DeclarationRequest, outer: string): string {
 	const hand = handOf(sheet);
 	const declaration = onlyDeclaration(sheet, wished);
 	const open = `${selector.replace(/\n[^\S\n]*/g, `\n${outer}`)}${hand.beforeBrace}{`;
@@ -162,7 +162,7 @@ function homeOf(
  * sheet has its conditions, before those that are finer. Nothing that stands there is set otherwise, and no comment
  * is lost.
  */
-export function writeInto(sheet: Sheet, into: Into, wished: Wished): Written {
+export function writeInto(sheet: Sheet, into: Into, wished: DeclarationRequest): Written {
 	const { selector, condition } = into;
 	// Under a condition it overrides what its own rule says for every width.
 	const base = into.base ?? found(sheet, sheet, selector);

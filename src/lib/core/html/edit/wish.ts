@@ -7,7 +7,7 @@ import { setWords } from './text.ts';
 import { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';
 
 /** What is to be done to the HTML of elements. */
-export type MarkupWish =
+export type MarkupRequest =
 	| { readonly kind: 'attribute'; readonly name: string; readonly value: string | null }
 	/** A class is taken away. */
 	| { readonly kind: 'class'; readonly name: string }
@@ -22,7 +22,7 @@ export type MarkupWish =
 	| { readonly kind: 'duplicate' };
 
 /** The changes of a page's source that a wish for some of its elements comes to. */
-export function markupChanges(page: Page, elements: readonly PageElement[], wish: MarkupWish): Change[] {
+export function markupChanges(page: Page, elements: readonly PageElement[], wish: MarkupRequest): Change[] {
 	const each = (make: (element: PageElement) => Change[]): Change[] => elements.flatMap(make);
 	switch (wish.kind) {
 		case 'attribute':

@@ -5,11 +5,10 @@
 	import { perform, pressOf, releaseAll, type KeyMap, type Press } from '$lib/session/keys.ts';
 	import { onDestroy, untrack } from 'svelte';
 	import { printPaths, readPaths, type ElementPath, type Page } from '$lib/core/html/index.ts';
-	import { carriage } from '$lib/session/carriage.svelte.ts';
+	import { provideSite } from '$lib/session/context.ts';
 	import { FollowedSelections } from '$lib/session/followed.ts';
 	import { findsOf } from '$lib/screens/shell/finds.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-	import { selectionView } from '$lib/session/selection.svelte.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
 	import { SCREENS, screenOf } from '$lib/screens/index.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
@@ -23,6 +22,7 @@
 	let { data } = $props();
 
 	const site = $derived(data.site);
+	provideSite(() => site);
 	// Screens are one page: it goes when the site is left.
 	onDestroy(() => site.close());
 	const { screen, hasFrames, shown } = $derived(screenOf(route.params.screen));
@@ -135,8 +135,8 @@
 					screen: (to) => void goto(href(to, path, file, selected)),
 					page: (to) => void goto(href(screen, to, file)),
 					file: (to, offset) => void show({ path: to, offset }),
-					width: (px) => (carriage.width = px),
-					element: (to) => void select([to]).then(() => (selectionView.reveal = [...to]))
+					width: (px) => (site.carriage.width = px),
+					element: (to) => void select([to]).then(() => (site.selectionView.reveal = [...to]))
 				})
 			: []
 	);

@@ -1,10 +1,16 @@
 import { untrack } from 'svelte';
-import { store } from '$lib/session/store.ts';
-import type { ElementBox } from '$lib/core/box/index.ts';
-import { lieByPoints, onPicture, type Lie, type Original, type Point } from '$lib/core/original/index.ts';
-import type { PagePoint, ShownOriginal } from '$lib/stage/protocol.ts';
-import { messageOf } from '$lib/core/text/index.ts';
-import { api } from '$lib/session/api.ts';
+import { store } from './store.ts';
+import type { ElementBox } from '../core/box/index.ts';
+import {
+	alignByPoints,
+	onPicture,
+	type Alignment,
+	type Original,
+	type Point
+} from '../core/original/index.ts';
+import type { PagePoint, ShownOriginal } from '../stage/protocol.ts';
+import { messageOf } from '../core/text/index.ts';
+import { api } from './api.ts';
 
 export type Mode = 'off' | ShownOriginal['mode'];
 
@@ -38,7 +44,8 @@ const STEPS = {
 const MODE = 'vantaggio-original';
 
 /** How Originals are shown over the frames, and what is being done with them. */
-class Originals {
+export class Originals {
+	readonly #site: number;
 	mode = $state<Mode>('off');
 	/** From 0 to 1. */
 	strength = $state(Number(store.get(MODE)) || 0.5);
@@ -50,6 +57,10 @@ class Originals {
 	readonly #asked = new Set<string>();
 	/** Why a picture did not come, as a sentence; '' where all have come, or are coming. */
 	trouble = $state('');
+
+	constructor(site: number) {
+		this.#site = site;
+	}
 
 	/** What is to be clicked next; null where nothing is. */
 	get wants(): string | null {
@@ -75,7 +86,7 @@ class Originals {
 	}
 
 	/** Takes a point of the page; gives how the Original is to lie, where the task is done with it. */
-	take(point: PagePoint, original: Original | undefined): Lie | undefined {
+	take(point: PagePoint, original: Original | undefined): Alignment | undefined {
 		const { task } = this;
 		if (!task) return undefined;
 		if (task.kind === 'measure') {
@@ -93,7 +104,7 @@ class Originals {
 		if (task.kind === 'element' && task.box && a && b) {
 			const { left: x, top: y, width, height } = task.box;
 			this.end();
-			return lieByPoints(
+			return alignByPoints(
 				[a, b],
 				[
 					{ x, y },
@@ -103,7 +114,7 @@ class Originals {
 		}
 		if (task.kind === 'points' && a && b && c && d) {
 			this.end();
-			return lieByPoints([a, c], [b, d]);
+			return alignByPoints([a, c], [b, d]);
 		}
 		return undefined;
 	}
@@ -126,8 +137,8 @@ class Originals {
 		return { src, x, y, width: original.width * scale, height: original.height * scale, mode, strength };
 	}
 
-	/** Brings the pictures of a site's Originals; those of no Original of it are let go. */
-	load(site: number, list: readonly Original[]): void {
+	/** Brings the pictures of the site's Originals; those of no Original of it are let go. */
+	load(list: readonly Original[]): void {
 		const wanted = new Set(list.map(({ hash }) => hash));
 		for (const hash of this.#asked) if (!wanted.has(hash)) this.#asked.delete(hash);
 		this.trouble = '';
@@ -138,7 +149,7 @@ class Originals {
 			if (this.#asked.has(hash)) continue;
 			this.#asked.add(hash);
 			void api
-				.original(site, hash)
+				.original(this.#site, hash)
 				.then(dataAddress)
 				.then(
 					(src) => {
@@ -160,5 +171,3 @@ const dataAddress = (blob: Blob): Promise<string> =>
 		reader.onerror = () => reject(reader.error ?? new Error('The picture cannot be read.'));
 		reader.readAsDataURL(blob);
 	});
-
-export const originals = new Originals();
