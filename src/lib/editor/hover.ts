@@ -1,7 +1,7 @@
 import { insist } from '../session/insist.ts';
 import type { EditorState, Extension } from '@codemirror/state';
 import { EditorView, hoverTooltip } from '@codemirror/view';
-import { parseSheet, walk, type Rule, type Span } from '../core/css/index.ts';
+import { walk, type Rule, type Span } from '../core/css/index.ts';
 import { rationalFromNumber, toNumber } from '../core/interval/index.ts';
 import {
 	curveInWords,
@@ -129,7 +129,7 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
 	const within = ({ start, end }: Span): boolean => start <= at && at < end;
 	const hovered = ({ start, end }: Span, lines: readonly string[]): Hovered | null =>
 		lines.length > 0 ? { from: part.start + start, to: part.start + end, lines } : null;
-	for (const node of walk(parseSheet(source))) {
+	for (const node of walk(hostOf(state).site.parsers.sheet(source))) {
 		if (node.kind === 'declaration' && within(node.name)) {
 			const { purposeOf } = await insist(() => import('../core/grammar/index.ts'));
 			const purpose = purposeOf(node.property);

@@ -5,7 +5,7 @@ import type { SeenVantage } from '../core/vantage/index.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 import { casesOf } from './cases.ts';
-import { valuesFrom, type ElementValues } from './told.ts';
+import { valuesFrom, type ElementValues } from './elementValues.ts';
 
 /** What a measured page is kept from: its values are not the page's own. */
 const STILLED = /^(animation|transition)|^(content-visibility|scroll-behavior)$/;

@@ -15,7 +15,7 @@ export interface Press {
 /** What a key does, and how that is called. */
 export interface Action {
 	readonly name: string;
-	readonly does: (press: Press) => void;
+	readonly run: (press: Press) => void;
 	/** Whether a key that is no single character acts in fields and dialogs too. */
 	readonly inFields?: boolean;
 	/** What it does with Shift, where that is something else. */
@@ -74,7 +74,7 @@ export function perform(keys: KeyMap, press: Press): boolean {
 	const single = !command && letter.length === 1;
 	if (!action || (single && !singleKeys.on) || (!command && press.alt)) return false;
 	if (press.typing && !command && (single || !action.inFields)) return false;
-	action.does(press);
+	action.run(press);
 	return true;
 }
 
@@ -94,4 +94,4 @@ const PLAIN_PRESS: Press = {
 };
 
 /** Performs an action as its key would, by a click. */
-export const performAction = (action: Action, shift = false): void => action.does({ ...PLAIN_PRESS, shift });
+export const performAction = (action: Action, shift = false): void => action.run({ ...PLAIN_PRESS, shift });

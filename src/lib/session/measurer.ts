@@ -89,27 +89,27 @@ export class Measurer {
 	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
 		this.#asked = { selectors, containers };
 		// A thread that begins later is told then. Where it fails, what is measured with it says so.
-		if (this.#begun) this.#ask(undefined, (does) => does.ask(selectors, containers)).catch(() => undefined);
+		if (this.#begun) this.#ask(undefined, (remote) => remote.ask(selectors, containers)).catch(() => undefined);
 	}
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
 	askAt(job: LayoutJob): AsyncGenerator<UncheckedElement> {
 		return pushed((tell) =>
-			this.#ask(job.signal, (does, _, id) => this.#hear(id, tell, does.askAt(id, plain(job))))
+			this.#ask(job.signal, (remote, _, id) => this.#hear(id, tell, remote.askAt(id, plain(job))))
 		);
 	}
 
 	/** Lays a page out, and tells what is found in each layout. */
 	read(job: LayoutJob): AsyncGenerator<Read> {
 		return pushed((tell) =>
-			this.#ask(job.signal, (does, _, id) => this.#hear(id, tell, does.read(id, plain(job))))
+			this.#ask(job.signal, (remote, _, id) => this.#hear(id, tell, remote.read(id, plain(job))))
 		);
 	}
 
 	/** How the texts of a page are laid out at some widths. */
 	texts(asked: PageTexts, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
 		return pushed((tell) =>
-			this.#ask(signal, (does, texts, id) => this.#hear(id, tell, does.texts(id, sent(asked, texts), widths)))
+			this.#ask(signal, (remote, texts, id) => this.#hear(id, tell, remote.texts(id, sent(asked, texts), widths)))
 		);
 	}
 
@@ -120,16 +120,16 @@ export class Measurer {
 		signal: AbortSignal,
 		tell: (report: SweepReport) => void
 	): Promise<void> {
-		return this.#ask(signal, (does, texts, id) => {
+		return this.#ask(signal, (remote, texts, id) => {
 			this.#hearers.delete(this.#sweep);
 			this.#hearers.set((this.#sweep = id), tell);
-			return does.sweep(id, sent(asked, texts), how);
+			return remote.sweep(id, sent(asked, texts), how);
 		});
 	}
 
 	/** Tells anew what the sweep has found, by other settings. */
 	setKinds(settings: readonly KindSetting[]): Promise<void> {
-		return this.#ask(undefined, (does) => does.setKinds(settings));
+		return this.#ask(undefined, (remote) => remote.setKinds(settings));
 	}
 
 	/** Follows a value of an element over widths. */
@@ -139,14 +139,14 @@ export class Measurer {
 		signal: AbortSignal,
 		tell: (report: FollowReport) => void
 	): Promise<void> {
-		return this.#ask(signal, (does, texts, id) =>
-			this.#hear(id, tell, does.follow(id, sent(asked, texts), how))
+		return this.#ask(signal, (remote, texts, id) =>
+			this.#hear(id, tell, remote.follow(id, sent(asked, texts), how))
 		);
 	}
 
 	/** What takes more or fewer lines or rows at a change of a value of an element. */
 	broken(asked: PageTexts, path: ElementPath, change: Change, signal: AbortSignal): Promise<BrokenAt[]> {
-		return this.#ask(signal, (does, texts, id) => does.broken(id, sent(asked, texts), path, change));
+		return this.#ask(signal, (remote, texts, id) => remote.broken(id, sent(asked, texts), path, change));
 	}
 
 	/** What of a page is otherwise at a width than at a narrower and at a wider one; undefined where that is not known. */
@@ -155,14 +155,14 @@ export class Measurer {
 		widths: readonly [below: number, between: number, above: number],
 		signal: AbortSignal
 	): Promise<Unlike | undefined> {
-		return this.#ask(signal, (does, texts, id) => does.unlike(id, sent(asked, texts), widths));
+		return this.#ask(signal, (remote, texts, id) => remote.unlike(id, sent(asked, texts), widths));
 	}
 
 	/** What an edit touches on a page. */
 	edit({ path, before, after, files }: EditedPage, as: SeenVantage): Promise<EditOnPage> {
-		return this.#ask(undefined, (does, texts) => {
+		return this.#ask(undefined, (remote, texts) => {
 			const [was, is] = texts.send(before, after);
-			return does.edit({ path, before: was, after: is, files, as });
+			return remote.edit({ path, before: was, after: is, files, as });
 		});
 	}
 
@@ -173,13 +173,13 @@ export class Measurer {
 		how: CompareOptions,
 		signal: AbortSignal
 	): AsyncGenerator<Comparison> {
-		const id = await this.#ask(signal, async (does, texts, id) => {
+		const id = await this.#ask(signal, async (remote, texts, id) => {
 			const [was, is] = texts.send(before, after);
-			await does.compare(id, { path, before: was, after: is, files, as }, how);
+			await remote.compare(id, { path, before: was, after: is, files, as }, how);
 			return id;
 		});
 		while (!signal.aborted) {
-			const told = await this.#ask(undefined, (does) => does.next(id));
+			const told = await this.#ask(undefined, (remote) => remote.next(id));
 			if (!told || signal.aborted) return;
 			yield told;
 		}
@@ -187,18 +187,18 @@ export class Measurer {
 
 	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
 	hold(asked: PageTexts, widths: IntervalSet, stretch: WidthRange): Promise<string> {
-		return this.#ask(undefined, (does, texts, id) => does.hold(id, sent(asked, texts), widths, stretch));
+		return this.#ask(undefined, (remote, texts, id) => remote.hold(id, sent(asked, texts), widths, stretch));
 	}
 
 	/** What of a hold is not as it was. */
 	changed(asked: PageTexts, hold: Hold, signal?: AbortSignal): Promise<Changed[]> {
-		return this.#ask(signal, (does, texts, id) => does.changed(id, sent(asked, texts), hold));
+		return this.#ask(signal, (remote, texts, id) => remote.changed(id, sent(asked, texts), hold));
 	}
 
 	/** The report on a hold, by what changed of it. */
 	holdReport(asked: PageTexts, hold: Hold, changed: readonly Changed[]): Promise<HoldReport> {
 		const at = new Date().toISOString();
-		return this.#ask(undefined, (does, texts) => does.holdReport(sent(asked, texts), hold, changed, at));
+		return this.#ask(undefined, (remote, texts) => remote.holdReport(sent(asked, texts), hold, changed, at));
 	}
 
 	/** Ends its thread and its stages: nothing is measured any more. */
@@ -214,15 +214,15 @@ export class Measurer {
 	/** Asks the thread something by a number of its own, and stops that when the signal says so. */
 	#ask<R>(
 		signal: AbortSignal | undefined,
-		of: (does: Remote<Measuring>, texts: TextSender, id: number) => Promise<R>
+		of: (remote: Remote<Measuring>, texts: TextSender, id: number) => Promise<R>
 	): Promise<R> {
 		if (this.#closed) return Promise.reject(new Error('What measured pages is closed.'));
 		const id = ++this.#last;
-		return this.#thread.ask((does, texts) => {
-			if (this.#begun?.by !== texts) this.#begin(does, texts);
-			const stop = (): void => void does.stop(id);
+		return this.#thread.ask((remote, texts) => {
+			if (this.#begun?.by !== texts) this.#begin(remote, texts);
+			const stop = (): void => void remote.stop(id);
 			signal?.addEventListener('abort', stop, { once: true });
-			const asked = of(does, texts, id);
+			const asked = of(remote, texts, id);
 			if (signal?.aborted) stop();
 			return asked;
 		});
@@ -239,7 +239,7 @@ export class Measurer {
 	}
 
 	/** Tells a thread that has just begun where it measures; messages come in order. */
-	#begin(does: Remote<Measuring>, by: TextSender): void {
+	#begin(remote: Remote<Measuring>, by: TextSender): void {
 		this.#begun?.port.close();
 		const { port1: port, port2 } = new MessageChannel();
 		this.#begun = { by, port };
@@ -260,8 +260,8 @@ export class Measurer {
 		};
 		expose(window, port);
 		const { site, prefix, stages } = this.#setup;
-		void does.begin({ site, prefix, stages, version }, transfer(port2, [port2]));
-		if (this.#asked) void does.ask(this.#asked.selectors, this.#asked.containers);
+		void remote.begin({ site, prefix, stages, version }, transfer(port2, [port2]));
+		if (this.#asked) void remote.ask(this.#asked.selectors, this.#asked.containers);
 	}
 }
 

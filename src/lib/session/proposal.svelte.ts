@@ -37,7 +37,7 @@ export class Proposal {
 			this.refusal = made;
 			return;
 		}
-		const edit = desk.working.edit(made.value.does);
+		const edit = desk.working.edit(made.value.summary);
 		if (edit.files.length === 0) {
 			this.refusal = refuse('That is so already: nothing would change.');
 			return;

@@ -31,20 +31,20 @@ class Reader {
 		{ table, limit }: SupportAsked
 	): Promise<readonly TextRemark[]> {
 		const ask = () =>
-			this.#remarking.ask(async (does, texts) => {
+			this.#remarking.ask(async (remote, texts) => {
 				if (table && (this.#told?.by !== texts || this.#told.table !== table)) {
 					this.#told = { by: texts, table };
-					await does.takeTable(table);
+					await remote.takeTable(table);
 				}
 				const [sent] = texts.send(new Map([[path, text]]));
-				return does.remarks(path, sent, kind, limit);
+				return remote.remarks(path, sent, kind, limit);
 			});
 		const first = await ask();
 		if (first.unknown.length === 0) return first.remarks;
 		const answers = first.unknown.map(
 			([property, value]) => [property, value, CSS.supports(property, value)] as const
 		);
-		await this.#remarking.ask((does) => does.takeAnswers(answers));
+		await this.#remarking.ask((remote) => remote.takeAnswers(answers));
 		return answers.every(([, , taken]) => taken) ? first.remarks : (await ask()).remarks;
 	}
 
@@ -60,8 +60,8 @@ class Reader {
 		const giveUp = (): void => this.#searching.end();
 		signal.addEventListener('abort', giveUp);
 		try {
-			const found = await this.#searching.ask(async (does, sender): Promise<Result<SearchFound>> =>
-				does.search(sender.send(texts)[0], search, most)
+			const found = await this.#searching.ask(async (remote, sender): Promise<Result<SearchFound>> =>
+				remote.search(sender.send(texts)[0], search, most)
 			);
 			if (!found.ok) throw new Error(found.sentence);
 			return found.value;

@@ -7,9 +7,9 @@ class Stand extends EventTarget {
 	readonly #channel = new MessageChannel();
 	isGone = false;
 
-	constructor(does: object) {
+	constructor(remote: object) {
 		super();
-		expose(does, this.#channel.port2);
+		expose(remote, this.#channel.port2);
 		this.#channel.port1.onmessage = ({ data }) =>
 			this.dispatchEvent(new MessageEvent('message', { data: data as unknown }));
 	}
@@ -28,9 +28,9 @@ class Stand extends EventTarget {
 const never = (): Promise<never> => new Promise(() => undefined);
 function threads() {
 	const begun: Stand[] = [];
-	const does = { twice: (n: number) => 2 * n, refuse: () => Promise.reject(new Error('No.')), never };
-	const thread = new Thread<typeof does>(() => {
-		const stand = new Stand(does);
+	const remote = { twice: (n: number) => 2 * n, refuse: () => Promise.reject(new Error('No.')), never };
+	const thread = new Thread<typeof remote>(() => {
+		const stand = new Stand(remote);
 		begun.push(stand);
 		return stand as unknown as Worker;
 	});
@@ -40,31 +40,31 @@ function threads() {
 test('one is begun when it is first asked, and answers what it is asked, errors too', async () => {
 	const { thread, begun } = threads();
 	expect(begun).toHaveLength(0);
-	expect(await thread.ask((does) => does.twice(4))).toBe(8);
-	await expect(thread.ask((does) => does.refuse())).rejects.toThrow('No.');
-	expect(await thread.ask((does) => does.twice(5))).toBe(10);
+	expect(await thread.ask((remote) => remote.twice(4))).toBe(8);
+	await expect(thread.ask((remote) => remote.refuse())).rejects.toThrow('No.');
+	expect(await thread.ask((remote) => remote.twice(5))).toBe(10);
 	expect(begun).toHaveLength(1);
 	thread.end();
 });
 
 test('where it fails or is ended, what it was asked is refused with the reason, and another is begun', async () => {
 	const { thread, begun } = threads();
-	const asked = thread.ask((does) => does.never());
+	const asked = thread.ask((remote) => remote.never());
 	begun[0]?.dispatchEvent(Object.assign(new Event('error'), { message: '' }));
 	await expect(asked).rejects.toThrow('A part of the application could not be loaded.');
-	const again = thread.ask((does) => does.never());
+	const again = thread.ask((remote) => remote.never());
 	thread.end(new Error('It takes too long.'));
 	await expect(again).rejects.toThrow('It takes too long.');
 	let texts: unknown;
 	expect(
-		await thread.ask((does, sender) => {
+		await thread.ask((remote, sender) => {
 			texts = sender;
-			return does.twice(1);
+			return remote.twice(1);
 		})
 	).toBe(2);
-	await thread.ask((does, sender) => {
+	await thread.ask((remote, sender) => {
 		expect(sender).toBe(texts);
-		return does.twice(1);
+		return remote.twice(1);
 	});
 	expect(begun.map(({ isGone }) => isGone)).toEqual([true, true, false]);
 	thread.end();
@@ -72,7 +72,7 @@ test('where it fails or is ended, what it was asked is refused with the reason, 
 
 test('while its script does not come it is asked again', async () => {
 	const { thread, begun } = threads();
-	const asked = thread.ask((does) => (begun.length > 1 ? does.twice(3) : does.never()));
+	const asked = thread.ask((remote) => (begun.length > 1 ? remote.twice(3) : remote.never()));
 	// What the browser says of a script that it could not load.
 	begun[0]?.dispatchEvent(new Event('error'));
 	expect(await asked).toBe(6);

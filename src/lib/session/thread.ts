@@ -4,7 +4,7 @@ import { insist } from './insist.ts';
 
 /** A worker at work, and the texts that it has been sent. */
 interface Begun<X> {
-	readonly does: Remote<X>;
+	readonly remote: Remote<X>;
 	readonly texts: TextSender;
 	/** What refuses each question that has no answer yet. */
 	readonly waiting: Set<(why: Error) => void>;
@@ -30,7 +30,7 @@ export class Thread<X> {
 	 *
 	 * @throws {Error} what the answer throws; why the worker failed, or was ended meanwhile
 	 */
-	ask<R>(of: (does: Remote<X>, texts: TextSender) => Promise<R>): Promise<R> {
+	ask<R>(of: (remote: Remote<X>, texts: TextSender) => Promise<R>): Promise<R> {
 		return insist(() => this.#askOnce(of));
 	}
 
@@ -39,11 +39,11 @@ export class Thread<X> {
 		this.#begun?.end(why);
 	}
 
-	#askOnce<R>(of: (does: Remote<X>, texts: TextSender) => Promise<R>): Promise<R> {
-		const { does, texts, waiting } = (this.#begun ??= this.#start());
+	#askOnce<R>(of: (remote: Remote<X>, texts: TextSender) => Promise<R>): Promise<R> {
+		const { remote, texts, waiting } = (this.#begun ??= this.#start());
 		return new Promise<R>((resolve, reject) => {
 			waiting.add(reject);
-			of(does, texts)
+			of(remote, texts)
 				.then(resolve, reject)
 				.finally(() => waiting.delete(reject));
 		});
@@ -53,12 +53,12 @@ export class Thread<X> {
 		const worker = this.#make();
 		const waiting = new Set<(why: Error) => void>();
 		const begun: Begun<X> = {
-			does: wrap<X>(worker),
+			remote: wrap<X>(worker),
 			texts: new TextSender(),
 			waiting,
 			end: (why) => {
 				// What is not released keeps the worker, and what hears it, for good.
-				begun.does[releaseProxy]();
+				begun.remote[releaseProxy]();
 				worker.terminate();
 				if (this.#begun === begun) this.#begun = undefined;
 				for (const refuse of waiting) refuse(why);

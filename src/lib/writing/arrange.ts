@@ -33,7 +33,7 @@ export const reselect = (desk: Desk, chosen: Chosen, selector: string, note: str
 		desk,
 		chosen,
 		({ from }) => done({ changes: [{ start: chosen.from - from, end: chosen.to - from, text: selector }] }),
-		() => done({ does: `The rule is for ${selector}.`, notes: [note] })
+		() => done({ summary: `The rule is for ${selector}.`, notes: [note] })
 	);
 
 /** Parts the block at the caret in two. */
@@ -42,7 +42,7 @@ export const part = (desk: Desk, chosen: Chosen): Proposed =>
 		desk,
 		chosen,
 		({ sheet, from }) => partBlock(sheet, chosen.from - from),
-		() => done({ does: 'The block is two of the same condition or selector, parted here.', notes: [] })
+		() => done({ summary: 'The block is two of the same condition or selector, parted here.', notes: [] })
 	);
 
 /** Brings the blocks that are like the one at the caret into that. */
@@ -54,7 +54,7 @@ export const join = (desk: Desk, chosen: Chosen): Proposed =>
 		({ count, between }) => {
 			const note = `${counted(between, 'block')} of others between them: what is as strong there may win or lose now. The frames show it.`;
 			return done({
-				does: `${counted(count, 'block')} of one kind become one, at the caret’s.`,
+				summary: `${counted(count, 'block')} of one kind become one, at the caret’s.`,
 				notes: between > 0 ? [note] : []
 			});
 		}
@@ -81,7 +81,7 @@ export function splitBand(
 	const ends = [band.lo, band.hi].map((end) => (end ? printRational(end) : '')).join('–');
 	if (count === 0) return refuse(`No block of ours begins or ends with the band ${ends}.`);
 	return done({
-		does: `The band ${ends} is two, parted at ${printRational(at)}: ${counted(count, 'block')} with a copy.`,
+		summary: `The band ${ends} is two, parted at ${printRational(at)}: ${counted(count, 'block')} with a copy.`,
 		notes: []
 	});
 }
@@ -94,7 +94,7 @@ export const move = (desk: Desk, chosen: Chosen, by: number): Proposed =>
 		({ sheet, from }) => moveRule(sheet, chosen.from - from, by),
 		({ places, offset }, { from }) =>
 			done({
-				does: `The rule goes ${counted(places, 'place')} ${by < 0 ? 'up' : 'down'}, with its comment.`,
+				summary: `The rule goes ${counted(places, 'place')} ${by < 0 ? 'up' : 'down'}, with its comment.`,
 				notes: ['What is as strong on the way may win or lose now. The frames show it.'],
 				shown: { path: chosen.file, offset: from + offset }
 			})
@@ -106,7 +106,7 @@ export const comment = (desk: Desk, chosen: Chosen, words: string): Proposed =>
 		desk,
 		chosen,
 		({ sheet, from }) => commentOver(sheet, chosen.from - from, chosen.to - from, words),
-		() => done({ does: 'A comment stands over the rules.', notes: [] })
+		() => done({ summary: 'A comment stands over the rules.', notes: [] })
 	);
 
 /** Moves the selected rules, under their conditions, to the end of another file; or into a layer of their own file. */
@@ -135,13 +135,13 @@ export function carry(desk: Desk, chosen: Chosen, to: { file: string } | { layer
 			return done(
 				layer === undefined
 					? {
-							does: `${what} to the end of ${target}.`,
+							summary: `${what} to the end of ${target}.`,
 							notes: [
 								'What is as strong in the files between may win or lose now; pages that have only one of the two files gain or lose it. The frames show it.'
 							]
 						}
 					: {
-							does: `${what} into the layer ${layer}.`,
+							summary: `${what} into the layer ${layer}.`,
 							notes: ['Rules outside of layers win over it, flags aside. The frames show it.']
 						}
 			);
@@ -238,7 +238,7 @@ export function nameValue(
 		if (!written.ok) return refuse(written.sentence, { path: file, offset: home.from + written.place });
 		desk.working.change(file, shifted(written.value.changes, home.from));
 	}
-	return done({ does: `${value} is ${name}, in ${counted(count, 'place')}.`, notes: [] });
+	return done({ summary: `${value} is ${name}, in ${counted(count, 'place')}.`, notes: [] });
 }
 
 /** Puts the value of a custom property back wherever it is asked for, and takes the property out. */
@@ -271,7 +271,7 @@ export function valueBack(desk: Desk, name: string, files: readonly string[]): P
 	}
 	const note = `${only.file} is given: ${name} stays there.`;
 	return done({
-		does: `${name} is ${value} again, in ${counted(count, 'place')}.`,
+		summary: `${name} is ${value} again, in ${counted(count, 'place')}.`,
 		notes: desk.isGiven(only.file) ? [note] : []
 	});
 }

@@ -3,7 +3,7 @@ import type { FilePlace, Result } from '../core/text/index.ts';
 /** What a wish comes to, or why it cannot be. */
 export type Proposed = Result<{
 	/** A sentence on what it does, and what else is to be known. */
-	readonly does: string;
+	readonly summary: string;
 	readonly notes: readonly string[];
 	/** What is to be shown once it is made: by its place then. */
 	readonly shown?: FilePlace;

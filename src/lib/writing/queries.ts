@@ -60,7 +60,7 @@ export function closing(desk: Desk, texts: Texts, sources: Sources, from: Ration
 	});
 	const count = writeQueries(desk, places, changes);
 	return done({
-		does: `${printRational(from) === printRational(to) ? `One half holds at ${printRational(to)}` : `Nothing is left between ${printRational(from)} and ${printRational(to)}`}: ${inPlaces(count)}.`,
+		summary: `${printRational(from) === printRational(to) ? `One half holds at ${printRational(to)}` : `Nothing is left between ${printRational(from)} and ${printRational(to)}`}: ${inPlaces(count)}.`,
 		notes: []
 	});
 }
@@ -88,7 +88,7 @@ export function gathering(
 	const count = writeQueries(desk, places, changes);
 	const note = `${never === 1 ? '1 condition holds' : `${never} conditions hold`} at no width then: what was between the two.`;
 	return done({
-		does: `What changes at ${froms.map(printRational).join(', ')} changes at ${printRational(to)}: ${inPlaces(count)}.`,
+		summary: `What changes at ${froms.map(printRational).join(', ')} changes at ${printRational(to)}: ${inPlaces(count)}.`,
 		notes: never > 0 ? [note] : []
 	});
 }
@@ -103,6 +103,6 @@ export function naming(desk: Desk, texts: Texts, sources: Sources, at: Rational,
 		EM
 	);
 	const count = writeQueries(desk, places, changes);
-	const does = name.trim() === '' ? 'has no name' : `is called ${name.trim()}`;
-	return done({ does: `${printRational(at)} ${does}: ${inPlaces(count)}.`, notes: [] });
+	const summary = name.trim() === '' ? 'has no name' : `is called ${name.trim()}`;
+	return done({ summary: `${printRational(at)} ${summary}: ${inPlaces(count)}.`, notes: [] });
 }

@@ -26,7 +26,7 @@ export const wrap = (desk: Desk, chosen: Chosen, interval: Interval, join: boole
 			});
 			return changes.length > 0 ? done({ changes }) : refuse('The selection touches no rule of a sheet.', at);
 		},
-		() => done({ does: `The selected rules hold ${printInterval(interval)} alone.`, notes: [] })
+		() => done({ summary: `The selected rules hold ${printInterval(interval)} alone.`, notes: [] })
 	);
 
 /** Takes the innermost `@media` around a place of a file away from what stands in it. */
@@ -39,5 +39,5 @@ export const unwrap = (desk: Desk, chosen: Chosen): Proposed =>
 			const changes = unwrapRules(sheet, at, handOf(sheet).indent);
 			return changes.length > 0 ? done({ changes }) : refuse('The caret is in no @media.', at);
 		},
-		() => done({ does: 'What stands in the condition holds without it.', notes: [] })
+		() => done({ summary: 'What stands in the condition holds without it.', notes: [] })
 	);

@@ -1,6 +1,9 @@
 import { expect, it } from 'vitest';
 import { caretAt } from './index.ts';
 
+/** A sheet so long that it is read by parts. */
+const ABOVE = '@media (x) { a { b: c } }\na { b: "}" }\n'.repeat(300);
+
 it.each([
 	['|', 'selector', ''],
 	['na|', 'selector', 'na'],
@@ -22,7 +25,10 @@ it.each([
 	['a { b: "c;{" ; d|', 'property', 'd']
 ])('%s', (marked, kind, word) => {
 	const offset = marked.indexOf('|');
-	const caret = caretAt(marked.replace('|', ''), offset);
+	const text = marked.replace('|', '');
+	const caret = caretAt(text, offset);
 	const found = caret?.kind === 'value' ? `value ${caret.property}` : caret?.kind;
 	expect([found, caret?.word ?? '']).toEqual([kind, word]);
+	const below = caretAt(ABOVE + text, ABOVE.length + offset);
+	expect(below).toEqual(caret && { ...caret, from: caret.from + ABOVE.length });
 });

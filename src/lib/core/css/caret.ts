@@ -1,3 +1,4 @@
+import { partStart } from './parts.ts';
 import { skipSpace, T, textOf, tokensOf } from './tokens.ts';
 
 /** What may be written at a place of a sheet, and what of it is there already. */
@@ -17,7 +18,8 @@ const WORD = /[-\w\u0080-\uffff]*$/;
  * comment, a string or an address.
  */
 export function caretAt(source: string, offset: number): Caret | undefined {
-	const before = source.slice(0, offset);
+	const begin = partStart(source, offset);
+	const before = source.slice(begin, offset);
 	const tokens = tokensOf(before);
 	const last = tokens.count - 1;
 	const lastType = last >= 0 ? tokens.types[last] : undefined;
@@ -46,7 +48,7 @@ export function caretAt(source: string, offset: number): Caret | undefined {
 	if (word.startsWith('--') && brackets > 0) return { kind: 'custom-property', from, word };
 	if (first < tokens.count && tokens.types[first] === T.AtKeyword) {
 		const name = textOf(tokens, first).toLowerCase();
-		if (first === last) return { kind: 'at-rule', from: tokens.starts[first] as number, word: name };
+		if (first === last) return { kind: 'at-rule', from: begin + (tokens.starts[first] as number), word: name };
 		return name === '@media' ? { kind: 'media', from, word } : undefined;
 	}
 	const mark = source[from - 1];

@@ -121,3 +121,14 @@ export function partsOf(text: string): readonly string[] {
 	if (latest?.text !== text) latest = { text, parts: partsIn(text) ?? [text] };
 	return latest.parts;
 }
+
+/** Where the part of a sheet begins that an offset lies in: nothing that stands before it is open there. */
+export function partStart(text: string, offset: number): number {
+	let start = 0;
+	// What comes last may be open at its end.
+	for (const { length } of partsOf(text).slice(0, -1)) {
+		if (start + length > offset) break;
+		start += length;
+	}
+	return start;
+}

@@ -11,7 +11,7 @@ import {
 	type Page,
 	type PageElement
 } from '../html/index.ts';
-import { changesFor, isDone, isKnownAs, knownBy, text, wishSchema, type ErrandRequest } from './wish.ts';
+import { changesFor, isDone, isKnownAs, knownBy, text, wishSchema, type ErrandRequest } from './errandRequest.ts';
 
 /** What is to be done to an element of given markup at its host; until then frames alone have it. */
 export const errandSchema = z.strictObject({

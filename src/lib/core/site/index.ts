@@ -7,6 +7,6 @@ export { importsOf } from './imports.ts';
 export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } from './references.ts';
 export { sheetsOfPage, type SheetUse } from './sheets.ts';
 export { parsers, sourcesOf, type Parsers, type Sources } from './sources.ts';
-export * from './said.ts';
-export { namesOfPage, type PageNames } from './words.ts';
+export * from './conditionNotes.ts';
+export { namesOfPage, type PageNames } from './pageNames.ts';
 export { queryPlaces, type QueryPlace } from './queryPlaces.ts';

@@ -46,7 +46,7 @@
 		hand.drop();
 		proposal.propose((desk) =>
 			chain(withoutCells(desk, needless), () =>
-				done({ does: `${needless.length} needless: out.`, notes: [] })
+				done({ summary: `${needless.length} needless: out.`, notes: [] })
 			)
 		);
 	}

@@ -20,7 +20,7 @@ import { flipsOf, type Flips } from '$lib/inquiry/flips.ts';
 import { layoutAt } from '$lib/inquiry/layoutAt.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
-import { valuesIn, type ElementValues } from '$lib/inquiry/told.ts';
+import { valuesIn, type ElementValues } from '$lib/inquiry/elementValues.ts';
 
 /** What is looked at: where a collation comes from. */
 export interface CollationRequest {

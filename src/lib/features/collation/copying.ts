@@ -42,8 +42,8 @@ export function copyColumn(
 		(written.ok ? copied : left).push(row.name);
 	}
 	return done({
-		does: `${from.letter} is copied into ${to.letter}: ${copied.length === 1 ? '1 property' : `${copied.length} properties`}`,
-		notes: named(`Left as they are, since ${from.letter} does not say them itself`, left)
+		summary: `${from.letter} is copied into ${to.letter}: ${copied.length === 1 ? '1 property' : `${copied.length} properties`}`,
+		notes: named(`Left as they are, since ${from.letter} summary not say them itself`, left)
 	});
 }
 
@@ -101,7 +101,7 @@ function copyLook(
 	const { target } = choice;
 	const where = target.kind === 'rule' ? target.selector : 'the style attribute';
 	return done({
-		does: `${copied.length === 1 ? '1 property' : `${copied.length} properties`} into ${where}`,
+		summary: `${copied.length === 1 ? '1 property' : `${copied.length} properties`} into ${where}`,
 		notes: [
 			...named('Its place was left out', place),
 			...named('Not the same in every band, so left out', left)

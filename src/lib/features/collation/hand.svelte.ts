@@ -169,8 +169,8 @@ export class Hand {
 		);
 		this.refusal = refusalOf(written);
 		const where = choice.target.kind === 'style' ? 'the style attribute' : choice.target.selector;
-		const does = `${wished.property}: ${wished.value} into ${where}`;
-		this.#setTrial(written.ok ? desk.working.edit(does) : null);
+		const summary = `${wished.property}: ${wished.value} into ${where}`;
+		this.#setTrial(written.ok ? desk.working.edit(summary) : null);
 	}
 
 	/** The declarations under conditions, of the same selector, that would keep a value from holding everywhere. */

@@ -58,7 +58,7 @@
 		const { proposal } = await onpropose();
 		proposal.propose((desk) =>
 			chain(takeOutAll(desk, [from]), () =>
-				done({ does: `${from.property}: ${from.written} goes.`, notes: [] })
+				done({ summary: `${from.property}: ${from.written} goes.`, notes: [] })
 			)
 		);
 	}
@@ -66,8 +66,8 @@
 		const { proposal } = await onpropose();
 		if (!remedy) return;
 		const { property, value } = remedy;
-		const does = `${property}: ${value} beside ${from.property}: ${from.written}.`;
-		proposal.propose((desk) => chain(setBeside(desk, from, remedy), () => done({ does, notes: [] })));
+		const summary = `${property}: ${value} beside ${from.property}: ${from.written}.`;
+		proposal.propose((desk) => chain(setBeside(desk, from, remedy), () => done({ summary, notes: [] })));
 	}
 
 	let reason = $state('');

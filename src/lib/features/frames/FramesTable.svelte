@@ -21,7 +21,7 @@
 		/** What frames, and places of conditions, are called. */
 		names: FrameNames;
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
-		laid?: { readonly original: Original | undefined; readonly onlie: (lie: Alignment) => void };
+		laid?: { readonly original: Original | undefined; readonly onalign: (alignment: Alignment) => void };
 		/** The stages, once they are open. */
 		stages: Stages | null;
 		inStep: boolean;
@@ -70,7 +70,7 @@
 	const talk = stageTalk({
 		workbench: () => workbench,
 		original: () => laid?.original,
-		onlie: (lie) => laid?.onlie(lie)
+		onalign: (alignment) => laid?.onalign(alignment)
 	});
 
 	/** Shows the stages over an element, for as long as it is there. */

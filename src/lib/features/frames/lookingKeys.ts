@@ -18,7 +18,7 @@ function held(name: string, set: (on: boolean, shift: boolean) => void, withShif
 	return {
 		name,
 		...(withShift ? { withShift } : {}),
-		does: ({ key, shift }) => put(key === '' ? !on : true, shift),
+		run: ({ key, shift }) => put(key === '' ? !on : true, shift),
 		released: () => put(false)
 	};
 }
@@ -36,9 +36,9 @@ const digits = ({ vantages, viewing }: SiteState): [string, Action][] => [
 		.slice(0, 9)
 		.map(({ fields }, i): [string, Action] => [
 			String(i + 1),
-			{ name: `Lead as ${fields.name}`, does: () => viewing.choose(fields) }
+			{ name: `Lead as ${fields.name}`, run: () => viewing.choose(fields) }
 		]),
-	['0', { name: 'Lead as a plain window', does: () => viewing.choose(null) }]
+	['0', { name: 'Lead as a plain window', run: () => viewing.choose(null) }]
 ];
 
 /** The keys of the Bench that move the carriage and change the lead. */
@@ -48,12 +48,12 @@ export const lookingKeys = (
 	edges: () => readonly number[],
 	toChorus: () => void
 ): KeyMap => ({
-	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', does: step(site, -1) },
-	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', does: step(site, 1) },
+	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', run: step(site, -1) },
+	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', run: step(site, 1) },
 	b: {
 		name: 'Next breakpoint, or edge of the finding that is looked at',
 		withShift: 'Previous one',
-		does: ({ shift }) => {
+		run: ({ shift }) => {
 			const { carriage } = site;
 			const { width } = carriage;
 			const to = jump(bands().bands, width, shift ? -1 : 1, carriage.range);
@@ -66,19 +66,19 @@ export const lookingKeys = (
 	v: {
 		name: 'Lead as the next vantage',
 		withShift: 'Lead as the previous vantage',
-		does: ({ shift }) => next(site, shift ? -1 : 1)
+		run: ({ shift }) => next(site, shift ? -1 : 1)
 	},
 	...Object.fromEntries(digits(site)),
 	f: {
 		name: 'Lead alone at full size, or not',
 		withShift: 'To the frames beside the lead: + and − draw them larger and smaller, arrow keys move them',
-		does: ({ shift }) => (shift ? toChorus() : site.viewing.showAlone(!site.viewing.alone))
+		run: ({ shift }) => (shift ? toChorus() : site.viewing.showAlone(!site.viewing.alone))
 	},
-	x: { name: 'All switches off', does: () => site.viewing.allOff() },
-	u: { name: 'Use the page; Escape comes back', does: () => (site.viewing.use = true) },
+	x: { name: 'All switches off', run: () => site.viewing.allOff() },
+	u: { name: 'Use the page; Escape comes back', run: () => (site.viewing.use = true) },
 	// Elsewhere Escape closes dialogs and menus, which an action of the screen would keep it from.
 	...(site.viewing.use
-		? { escape: { name: 'Back from using the page', inFields: true, does: () => (site.viewing.use = false) } }
+		? { escape: { name: 'Back from using the page', inFields: true, run: () => (site.viewing.use = false) } }
 		: {}),
 	d: held('Distances around the selection, while held', (on) => (site.selectionView.distances = on)),
 	l: held('Keylines, while held', (on) => (site.viewing.keylines = on)),

@@ -9,11 +9,11 @@ interface Hearers {
 	readonly workbench: () => Workbench;
 	/** The Original at the lead's width. */
 	readonly original: () => Original | undefined;
-	readonly onlie: (lie: Alignment) => void;
+	readonly onalign: (alignment: Alignment) => void;
 }
 
 /** What is done with what a stage tells of the frames. */
-export const stageTalk = ({ workbench, original, onlie }: Hearers): ScreenTalk => ({
+export const stageTalk = ({ workbench, original, onalign }: Hearers): ScreenTalk => ({
 	press: (press) => workbench().press(press),
 	/** Opens the page of a link that was used, where the site has it. */
 	open(href) {
@@ -32,7 +32,7 @@ export const stageTalk = ({ workbench, original, onlie }: Hearers): ScreenTalk =
 		select(next);
 	},
 	point(point) {
-		const lie = workbench().site.originals.take(point, original());
-		if (lie) onlie(lie);
+		const alignment = workbench().site.originals.take(point, original());
+		if (alignment) onalign(alignment);
 	}
 });

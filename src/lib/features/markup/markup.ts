@@ -82,7 +82,7 @@ export async function wishMarkup(
 		const parsed = parsePage(working.text(path) ?? '');
 		const found = elements.flatMap((one) => elementAt(parsed, one) ?? []);
 		working.change(path, markupChanges(parsed, found, wish));
-		return done({ does: wordsOf(wish, found.length), notes });
+		return done({ summary: wordsOf(wish, found.length), notes });
 	});
 	const after = proposal.textAfter(path);
 	if (after === undefined) return proposal.refusal?.sentence ?? '';

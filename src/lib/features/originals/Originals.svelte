@@ -5,23 +5,22 @@
 	import { initialAlignment, type Alignment, type Original } from '$lib/core/original/index.ts';
 	import { api } from '$lib/session/api.ts';
 	import type { Mode } from '$lib/session/originals.svelte.ts';
-	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
-		site: SiteState;
 		page: string;
 		/** The Original that the lead shows, or would; where it has one at its width. */
 		current: Original | undefined;
 		/** The box of what is selected, against the page of the lead. */
 		box: ElementBox | undefined;
-		onlie: (lie: Alignment) => void;
+		onalign: (alignment: Alignment) => void;
 	}
 
-	let { site, page, current, box, onlie }: Props = $props();
-	const { carriage, originals } = getSite();
+	let { page, current, box, onalign }: Props = $props();
+	const site = getSite();
+	const { carriage, originals } = site;
 
 	const MODES: readonly (readonly [Mode, string])[] = [
 		['off', 'off'],
@@ -146,7 +145,7 @@
 					type="number"
 					{step}
 					value={Math.round(current[key] * 1000) / 1000}
-					onchange={(event) => onlie({ ...current, [key]: event.currentTarget.valueAsNumber })}
+					onchange={(event) => onalign({ ...current, [key]: event.currentTarget.valueAsNumber })}
 				/>
 				{words}
 			</label>

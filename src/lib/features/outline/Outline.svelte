@@ -101,11 +101,11 @@
 			Enter: () => select(row, event.ctrlKey || event.metaKey),
 			' ': () => select(row, event.ctrlKey || event.metaKey)
 		};
-		const does = act[event.key];
-		if (!does) return;
+		const perform = act[event.key];
+		if (!perform) return;
 		event.preventDefault();
 		event.stopPropagation();
-		does();
+		perform();
 	}
 
 	const outline = (row: OutlineRow | null): void =>

@@ -15,23 +15,23 @@ export const typeKeys = (
 	s: {
 		name: 'A scale for all sizes',
 		withShift: 'The sizes as they are',
-		does: ({ shift }) => setting.choose(shift ? 'sizes' : 'scale')
+		run: ({ shift }) => setting.choose(shift ? 'sizes' : 'scale')
 	},
-	o: { name: 'One length: the text size of what is selected', does: toLength },
+	o: { name: 'One length: the text size of what is selected', run: toLength },
 	z: {
 		name: 'Undo what was set',
 		withShift: 'Set it again',
-		does: ({ shift }) => (shift ? setting.redo() : setting.undo())
+		run: ({ shift }) => (shift ? setting.redo() : setting.undo())
 	},
-	e: { name: 'To the first peg; Tab goes on', does: toPegs },
-	q: { name: 'Write what is tried into the sheet', does: write },
-	c: { name: 'Checks', withShift: 'Sizes', does: ({ shift }) => toTab(shift ? 'texts' : 'checks') },
+	e: { name: 'To the first peg; Tab goes on', run: toPegs },
+	q: { name: 'Write what is tried into the sheet', run: write },
+	c: { name: 'Checks', withShift: 'Sizes', run: ({ shift }) => toTab(shift ? 'texts' : 'checks') },
 	i: {
 		name: 'Lines that would change',
 		withShift: 'What is set',
-		does: ({ shift }) => toTab(shift ? 'set' : 'lines')
+		run: ({ shift }) => toTab(shift ? 'set' : 'lines')
 	},
 	...(setting.work !== 'sizes' && !viewing.use
-		? { escape: { name: 'Let go of what is tried', does: () => setting.drop() } }
+		? { escape: { name: 'Let go of what is tried', run: () => setting.drop() } }
 		: {})
 });

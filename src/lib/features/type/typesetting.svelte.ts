@@ -165,8 +165,8 @@ export class Typesetting extends Setting {
 			writeSizes({ desk, files: this.files, home: this.into }, declared, this.#comment())
 		);
 		this.refusal = refusalOf(written);
-		const does = this.work === 'scale' ? 'the type scale' : `${this.length?.property ?? ''}, fluid`;
-		const edit = written.ok ? desk.working.edit(does) : null;
+		const summary = this.work === 'scale' ? 'the type scale' : `${this.length?.property ?? ''}, fluid`;
+		const edit = written.ok ? desk.working.edit(summary) : null;
 		this.#set(edit && edit.files.some(({ changes }) => changes.length > 0) ? edit : null);
 	}
 

@@ -186,7 +186,7 @@ export class Waking {
 				if (!written.ok) return written;
 			}
 			return done({
-				does: `What was written holds in ${printIntervalSet(fromInterval(band))} alone.`,
+				summary: `What was written holds in ${printIntervalSet(fromInterval(band))} alone.`,
 				notes: []
 			});
 		});

@@ -88,7 +88,7 @@
 					{/await}
 				{:else if tab === 'original'}
 					{#await insist(() => import('$lib/features/originals/Originals.svelte')) then { default: Originals }}
-						<Originals {site} page={page.path} current={original} {box} onlie={bench.layOriginal} />
+						<Originals page={page.path} current={original} {box} onalign={bench.alignOriginal} />
 					{/await}
 				{:else if tab === 'findings'}
 					{#await insist(() => import('$lib/features/findings/Findings.svelte')) then { default: Findings }}

@@ -88,7 +88,7 @@
 					{workbench}
 					framing={bench.framing}
 					names={{ lead: bench.leadName, placeOf: bench.placeOf }}
-					laid={{ original: bench.original, onlie: bench.layOriginal }}
+					laid={{ original: bench.original, onalign: bench.alignOriginal }}
 					onholds={() => void watching.bringHolding()}
 					edited={waking?.wake?.edited.before ?? null}
 				>

@@ -224,8 +224,8 @@ export class BenchState {
 		return this.writing.bringTable();
 	};
 
-	/** Lays the lead's Original otherwise. */
-	layOriginal = ({ x, y, scale }: Alignment): void => {
+	/** Aligns the lead's Original otherwise. */
+	alignOriginal = ({ x, y, scale }: Alignment): void => {
 		const was = this.original;
 		if (!was || ![x, y, scale].every(Number.isFinite)) return;
 		void this.site.kept.original.keep(

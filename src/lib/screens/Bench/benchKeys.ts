@@ -29,78 +29,78 @@ export function benchKeys(
 		s: {
 			name: 'Scroll in step, or not',
 			withShift: 'What can be muted: a letter chooses',
-			does: ({ shift }) => (shift ? sheet()?.openMute() : toggleInStep())
+			run: ({ shift }) => (shift ? sheet()?.openMute() : toggleInStep())
 		},
 		e: {
 			name: 'To the sheet',
 			withShift: 'What the sheet can go to and move: a letter chooses',
-			does: ({ shift }) => void toSheet(shift)
+			run: ({ shift }) => void toSheet(shift)
 		},
 		a: {
 			name: 'Search all files',
 			withShift: 'Arrange the rules at the caret: part, join, move, name',
-			does: ({ shift }) => (shift ? bench.arrange() : sheet()?.search())
+			run: ({ shift }) => (shift ? bench.arrange() : sheet()?.search())
 		},
 		g: {
 			name: 'Fold what is not in force here',
 			withShift: 'Unfold all',
-			does: ({ shift }) => sheet()?.fold(!shift)
+			run: ({ shift }) => sheet()?.fold(!shift)
 		},
 		q: {
 			name: 'Wrap the selected rules into a condition',
 			withShift: 'Take the condition around the caret away',
-			does: ({ shift }) => sheet()?.wrap(!shift)
+			run: ({ shift }) => sheet()?.wrap(!shift)
 		},
-		'.': { name: 'Next element that the rule at the caret hits', does: () => sheet()?.step(1) },
-		',': { name: 'Element before that it hits', does: () => sheet()?.step(-1) },
+		'.': { name: 'Next element that the rule at the caret hits', run: () => sheet()?.step(1) },
+		',': { name: 'Element before that it hits', run: () => sheet()?.step(-1) },
 		m: {
 			name: 'Mute what the caret is in, in all frames, or bring it back',
 			withShift: 'Bring everything muted back',
-			does: ({ shift }) => sheet()?.mute(shift ? 'back' : 0)
+			run: ({ shift }) => sheet()?.mute(shift ? 'back' : 0)
 		},
 		y: {
 			name: 'Switches for all frames',
 			withShift: 'Curve: where a value of what is selected changes',
-			does: ({ shift }) => (shift ? (bench.tab = 'curve') : frames()?.openSwitches())
+			run: ({ shift }) => (shift ? (bench.tab = 'curve') : frames()?.openSwitches())
 		},
 		z: {
 			name: 'To the ladder: arrow keys go to what is around, in and beside the selection',
 			withShift: 'Outline of the page',
-			does: ({ shift }) => (shift ? (bench.tab = 'outline') : frames()?.toLadder())
+			run: ({ shift }) => (shift ? (bench.tab = 'outline') : frames()?.toLadder())
 		},
 		i: {
 			name: 'Box of what is selected',
 			withShift: 'Markup of what is selected',
-			does: ({ shift }) => (bench.tab = shift ? 'markup' : 'box')
+			run: ({ shift }) => (bench.tab = shift ? 'markup' : 'box')
 		},
 		h: {
 			name: 'Hold this band as it is',
 			withShift: 'Hold all but this band',
-			does: ({ shift }) => void bench.watching.hold(shift)
+			run: ({ shift }) => void bench.watching.hold(shift)
 		},
 		c: {
 			name: 'Collation at the whole width: a column and a frame a band; again: back',
 			withShift: 'Collation under the sheet',
-			does: ({ shift }) =>
+			run: ({ shift }) =>
 				shift ? (bench.tab = 'collation') : (bench.site.viewing.wide = !bench.site.viewing.wide)
 		},
 		t: {
 			name: 'States held in the frames',
 			withShift: 'Trace: how the values of what is selected come about',
-			does: ({ shift }) => (bench.tab = shift ? 'trace' : 'states')
+			run: ({ shift }) => (bench.tab = shift ? 'trace' : 'states')
 		},
 		o: {
 			name: 'Originals of the page',
 			withShift: 'Findings: what is wrong, with its widths',
-			does: ({ shift }) => (bench.tab = shift ? 'findings' : 'original')
+			run: ({ shift }) => (bench.tab = shift ? 'findings' : 'original')
 		},
 		r: {
 			name: 'To the rule of what is selected; again to the next',
 			withShift: 'Reach: selectors for what is selected',
-			does: ({ shift }) => (shift ? (bench.tab = 'reach') : void bench.toRule())
+			run: ({ shift }) => (shift ? (bench.tab = 'reach') : void bench.toRule())
 		},
 		...(bench.selected.length > 0 && !bench.site.viewing.use
-			? { escape: { name: 'Nothing selected', does: () => bench.workbench.select([]) } }
+			? { escape: { name: 'Nothing selected', run: () => bench.workbench.select([]) } }
 			: {})
 	};
 }

@@ -25,11 +25,11 @@ const [WAKE_REST, SWEEP_REST] = [700, 400];
 const QUIET = 10_000;
 
 /** Does something after a rest, unless what it depends on changes meanwhile; then what was begun is given up. */
-function afterRest(ms: number, does: (signal: AbortSignal) => Promise<void>): () => void {
+function afterRest(ms: number, work: (signal: AbortSignal) => Promise<void>): () => void {
 	const gone = new AbortController();
 	const timer = setTimeout(
 		() =>
-			void does(gone.signal).catch((error: unknown) => {
+			void work(gone.signal).catch((error: unknown) => {
 				if (!gone.signal.aborted) notify(messageOf(error));
 			}),
 		ms

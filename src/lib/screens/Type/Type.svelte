@@ -55,9 +55,9 @@
 	/** How long things are left alone before they are looked at, ms. */
 	const PAUSE = 120;
 	/** Does something after a pause, unless what brought it has changed by then. */
-	function afterPause(does: (signal: AbortSignal) => Promise<void>): () => void {
+	function afterPause(work: (signal: AbortSignal) => Promise<void>): () => void {
 		const gone = new AbortController();
-		const timer = setTimeout(() => void does(gone.signal), PAUSE);
+		const timer = setTimeout(() => void work(gone.signal), PAUSE);
 		return () => {
 			clearTimeout(timer);
 			gone.abort();

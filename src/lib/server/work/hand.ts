@@ -36,11 +36,11 @@ export function hand({ megabytes, seconds }: Bounds) {
 	function perform(task: keyof Tasks, input: unknown): Promise<unknown> {
 		const at = (worker ??= begin());
 		return new Promise((resolve, reject) => {
-			const settle = (does: () => void): void => {
+			const settle = (perform: () => void): void => {
 				clearTimeout(timer);
 				at.removeAllListeners('message');
 				at.removeAllListeners('error');
-				does();
+				perform();
 			};
 			const end = (error: Error): void => {
 				if (worker === at) worker = undefined;

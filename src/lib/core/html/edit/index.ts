@@ -2,5 +2,5 @@ export { sourceOfText } from './chosen.ts';
 export { ATTRIBUTE_NAME, setAttribute, takeClass } from './attribute.ts';
 export { duplicate, moveAmong } from './place.ts';
 export { hasOnlyWords, setWords } from './text.ts';
-export { markupChanges, type MarkupRequest } from './wish.ts';
+export { markupChanges, type MarkupRequest } from './markupRequest.ts';
 export { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';

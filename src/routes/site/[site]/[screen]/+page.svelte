@@ -38,19 +38,19 @@
 	let place = $state.raw<FilePlace | null>(null);
 	const allKeys = $derived<KeyMap>({
 		...keys,
-		save: { name: 'Save all', does: () => void site.saveAll() },
-		'/': { name: 'Find anything', does: () => (finding = true) },
+		save: { name: 'Save all', run: () => void site.saveAll() },
+		'/': { name: 'Find anything', run: () => (finding = true) },
 		j: {
 			name: 'Back: selection, page or screen before',
 			withShift: 'To the choice of the page',
-			does: ({ shift }) => (shift ? masthead?.toPages() : history.back())
+			run: ({ shift }) => (shift ? masthead?.toPages() : history.back())
 		},
 		k: {
 			name: 'Forward again',
 			withShift: 'What is muted: a letter brings it back',
-			does: ({ shift }) => (shift ? masthead?.openMuted() : history.forward())
+			run: ({ shift }) => (shift ? masthead?.openMuted() : history.forward())
 		},
-		'?': { name: 'All keys', does: () => (keysOpen = true) }
+		'?': { name: 'All keys', run: () => (keysOpen = true) }
 	});
 
 	// Before the screen that shows the stages goes, they are put aside for the next.
