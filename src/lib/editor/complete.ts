@@ -128,7 +128,7 @@ async function complete(
 	const bracket = caret.kind === 'media' && text[caret.from - 1] === '(' ? 1 : 0;
 	return {
 		from: offset + caret.from - bracket,
-		options: await optionsFor(caret, hostOf(context.state).site.answers.words()),
+		options: await optionsFor(caret, await hostOf(context.state).site.answers.pageNames()),
 		validFor: /^[-@(\w]*$/
 	};
 }

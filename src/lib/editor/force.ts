@@ -24,6 +24,8 @@ import { hostOf } from './host.ts';
 
 /** What is in force at which widths, and where the carriage stands. */
 export interface InForce {
+	/** The text that it is told of; null before anything is told. */
+	readonly text: string | null;
 	readonly rules: readonly Force[];
 	/** What each `@media` comes to, in words. */
 	readonly said: readonly ConditionNote[];

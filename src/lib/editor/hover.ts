@@ -58,13 +58,13 @@ function lengthLines(expression: Expression, vantages: readonly Vantage[]): stri
 	return lines.length > 0 ? [...lines, ...goes, ...root] : null;
 }
 
-function wordsAt(state: EditorState, offset: number): Hovered | null {
+async function wordsAt(state: EditorState, offset: number): Promise<Hovered | null> {
 	const { answers } = hostOf(state).site;
 	const line = state.doc.lineAt(offset);
 	const at = offset - line.from;
 	for (const match of line.text.matchAll(/--[\w-]+/g)) {
 		if (match.index > at || match.index + match[0].length < at) continue;
-		const value = answers.words().customProperties.get(match[0]);
+		const value = (await answers.pageNames()).customProperties.get(match[0]);
 		const said = value === undefined ? 'given a value in no sheet of this page' : `first given: ${value}`;
 		const from = line.from + match.index;
 		return { from, to: from + match[0].length, lines: [`${match[0]} ${said}`] };
@@ -150,7 +150,7 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
 export const hovers = (kind: 'page' | 'sheet'): Extension => [
 	hoverTooltip(async (view, offset) => {
 		const { answers } = hostOf(view.state).site;
-		const found = wordsAt(view.state, offset) ?? (await nodeAt(view.state, kind, offset));
+		const found = (await wordsAt(view.state, offset)) ?? (await nodeAt(view.state, kind, offset));
 		if (!found) return null;
 		return {
 			pos: found.from,

@@ -1,5 +1,5 @@
 import type { Rational } from '../core/interval/index.ts';
-import type { PageNames } from '../core/site/index.ts';
+import { NO_NAMES, type PageNames } from '../core/site/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import type { HitCounts, Hitting } from '../inquiry/hits.ts';
 
@@ -10,7 +10,7 @@ export interface PageAnswers extends Hitting {
 	/** Outlines in all frames what a selector hits; '' for nothing. */
 	outline(selector: string): void;
 	/** What the page in the frames has names for. */
-	words(): PageNames;
+	pageNames(): Promise<PageNames>;
 	/** The vantages in which a length is told. */
 	vantages(): readonly Vantage[];
 	/** Shows where the page's sheets define a custom property; false where they do not. */
@@ -24,14 +24,7 @@ export const NO_ANSWERS: PageAnswers = {
 	names: () => ({ classes: [], ids: [] }),
 	textHits: () => Promise.resolve([]),
 	outline: () => undefined,
-	words: () => ({
-		classes: [],
-		ids: [],
-		tags: [],
-		styled: new Map(),
-		customProperties: new Map(),
-		conditions: []
-	}),
+	pageNames: () => Promise.resolve(NO_NAMES),
 	vantages: () => [],
 	showDefinition: () => false
 };

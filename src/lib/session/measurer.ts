@@ -23,20 +23,13 @@ import type {
 	CompareOptions,
 	FollowOptions,
 	MeasuringWindow,
-	PageRequest,
 	SweepOptions,
 	UncheckedElement
 } from '../workers/requests.ts';
 import type { Texts, TextSender } from '../workers/texts.ts';
+import { sent, type PageTexts } from './pageTexts.ts';
 import { pushed } from './pushed.ts';
 import { Thread } from './thread.ts';
-
-/** A page of some texts, as a vantage. */
-export interface PageTexts {
-	readonly path: string;
-	readonly texts: Texts;
-	readonly as: SeenVantage;
-}
 
 /** A page before an edit of some files, and after it. */
 export interface EditedPage {
@@ -89,7 +82,8 @@ export class Measurer {
 	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
 		this.#asked = { selectors, containers };
 		// A thread that begins later is told then. Where it fails, what is measured with it says so.
-		if (this.#begun) this.#ask(undefined, (remote) => remote.ask(selectors, containers)).catch(() => undefined);
+		if (this.#begun)
+			this.#ask(undefined, (remote) => remote.ask(selectors, containers)).catch(() => undefined);
 	}
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
@@ -109,7 +103,9 @@ export class Measurer {
 	/** How the texts of a page are laid out at some widths. */
 	texts(asked: PageTexts, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
 		return pushed((tell) =>
-			this.#ask(signal, (remote, texts, id) => this.#hear(id, tell, remote.texts(id, sent(asked, texts), widths)))
+			this.#ask(signal, (remote, texts, id) =>
+				this.#hear(id, tell, remote.texts(id, sent(asked, texts), widths))
+			)
 		);
 	}
 
@@ -271,10 +267,4 @@ const plain = ({ content, viewport, widths, priority = 0 }: LayoutJob): LayoutJo
 	viewport,
 	widths,
 	priority
-});
-
-const sent = ({ path, texts, as }: PageTexts, sender: TextSender): PageRequest => ({
-	path,
-	texts: sender.send(texts)[0],
-	as
 });

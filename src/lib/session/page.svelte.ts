@@ -6,23 +6,20 @@ import { frameContents, solvers } from '../core/page/index.ts';
 import type { InquiredPage } from '../inquiry/page.ts';
 import {
 	conditionsOfPage,
-	conditionNotes,
-	forceOf,
 	sheetsOfPage,
 	sourcesOf,
-	type Force,
 	type PageConditions,
-	type ConditionNote,
 	type SheetUse,
 	type Sources,
-	namesOfPage,
 	type PageNames
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import type { PageContent, StagedChange } from '../stage/protocol.ts';
 import type { PageAnswers } from './answers.ts';
+import type { FileForce } from '../workers/reading.ts';
 import type { Texts } from '../workers/texts.ts';
 import { errandsDone } from './errands.ts';
+import { reader } from './reader.ts';
 import type { SiteState } from './site.svelte.ts';
 
 const NOTHING_STAGED: readonly StagedChange[] = [];
@@ -84,22 +81,17 @@ export class PageState implements InquiredPage {
 		return offsetBefore(at, this.#site.texts.get(file)?.trial ?? []);
 	}
 
-	/** The rules of a file, by their places in it, with the widths at which they are in force on this page. */
-	force(file: string, vantage: Vantage): Force[] {
-		return forceOf(file, this.conditions.places, this.sources, this.#solver(vantage)).map(
-			({ span, widths }) => ({
-				span: { start: this.inFile(file, span.start), end: this.inFile(file, span.end) },
+	/** What of a file is in force on this page as a vantage, by places in the file as it is now. */
+	async force(file: string, as: SeenVantage): Promise<FileForce> {
+		const inFile = (offset: number): number => this.inFile(file, offset);
+		const { rules, notes } = await reader.force({ path: this.path, texts: this.texts, as }, file);
+		return {
+			rules: rules.map(({ span: { start, end }, widths }) => ({
+				span: { start: inFile(start), end: inFile(end) },
 				widths
-			})
-		);
-	}
-
-	/** What the `@media` of a file come to on this page, in words, by their places in it. */
-	said(file: string, vantage: Vantage): ConditionNote[] {
-		return conditionNotes(file, this.conditions.places, this.sources, this.#solver(vantage)).map((one) => ({
-			...one,
-			at: this.inFile(file, one.at)
-		}));
+			})),
+			notes: notes.map((one) => ({ ...one, at: inFile(one.at) }))
+		};
 	}
 
 	/** The widths of a vantage at which a list of media queries holds. */
@@ -108,8 +100,8 @@ export class PageState implements InquiredPage {
 	}
 
 	/** What the page and its sheets have names for. */
-	words(): PageNames {
-		return namesOfPage(this.page, this.conditions, this.sources);
+	names(): Promise<PageNames> {
+		return reader.names(this.path, this.texts);
 	}
 
 	/** The page with another text of one of its files, made of the one that is in force. */

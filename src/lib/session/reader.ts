@@ -1,7 +1,9 @@
 import type { Result, Search } from '../core/text/index.ts';
 import type { SupportTable } from '../core/support/index.ts';
-import type { Reading, SearchFound, TextRemark } from '../workers/reading.ts';
+import type { PageNames } from '../core/site/index.ts';
+import type { FileForce, Reading, SearchFound, TextRemark } from '../workers/reading.ts';
 import type { Texts } from '../workers/texts.ts';
+import { sent, type PageTexts } from './pageTexts.ts';
 import { Thread } from './thread.ts';
 
 const reading = (): Worker =>
@@ -16,7 +18,7 @@ export interface SupportAsked {
 /** How long a search may take, ms: a pattern may be one whose matching never ends. */
 const PATIENCE = 5000;
 
-/** Reads texts in threads of their own: one for remarks, one for searches, which is ended where a search takes too long. */
+/** Reads texts in threads of their own: one for all that is said of texts, one for searches, which is ended where a search takes too long. */
 class Reader {
 	readonly #remarking = new Thread<Reading>(reading);
 	readonly #searching = new Thread<Reading>(reading);
@@ -46,6 +48,16 @@ class Reader {
 		);
 		await this.#remarking.ask((remote) => remote.takeAnswers(answers));
 		return answers.every(([, , taken]) => taken) ? first.remarks : (await ask()).remarks;
+	}
+
+	/** What of a file is in force on a page, by places in the texts that are given. */
+	force(page: PageTexts, file: string): Promise<FileForce> {
+		return this.#remarking.ask((remote, texts) => remote.force(sent(page, texts), file));
+	}
+
+	/** What a page and its sheets have names for. */
+	names(path: string, texts: Texts): Promise<PageNames> {
+		return this.#remarking.ask((remote, sender) => remote.names(path, sender.send(texts)[0]));
 	}
 
 	/**

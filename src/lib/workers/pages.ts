@@ -37,8 +37,13 @@ export class Pages {
 	readonly solver = solvers();
 
 	/** @throws {Error} where a text is named that was never sent */
+	texts(sent: SentTexts): Texts {
+		return this.#keeper.take(sent);
+	}
+
+	/** @throws {Error} as `texts` does */
 	page(path: string, sent: SentTexts): PageOfTexts {
-		const texts = this.#keeper.take(sent);
+		const texts = this.texts(sent);
 		return { model: this.#model({ path, ids: sent.ids, texts }), texts };
 	}
 

@@ -1,6 +1,8 @@
 import { done } from '../core/text/index.ts';
 import { expect, test } from 'vitest';
 import { Reading } from './reading.ts';
+import { printIntervalSet } from '../core/interval/index.ts';
+import { NO_SWITCHES, PLAIN, seenVantage } from '../core/vantage/index.ts';
 import { TextSender } from './texts.ts';
 
 function reader() {
@@ -9,6 +11,7 @@ function reader() {
 		structuredClone(sender.send(new Map(Object.entries(texts)))[0]);
 	return {
 		reading,
+		send,
 		remarks: (text: string, kind: 'page' | 'sheet' = 'sheet', limit: string | null = null) =>
 			structuredClone(reading.remarks('a', send({ a: text }), kind, limit)),
 		search: (texts: Record<string, string>, words: string, most = 9, pattern = false) =>
@@ -50,6 +53,32 @@ test('what not every engine has had since a date is said once the table is there
 	reading.takeTable({ 'properties.gap': '2017-10-17' });
 	expect(said()).toBe(1);
 	expect(remarks('a { gap: 1px }').remarks).toEqual([]);
+});
+
+test('what is in force, and what names there are, are told of the texts that were sent last', () => {
+	const { reading, send } = reader();
+	const page = { 'a.html': '<link rel=stylesheet href=a.css media="(width < 900px)"><p class=x id=y>' };
+	const css =
+		'p { top: 0 }\n@media (width >= 600px) { .z { --n: 1px } }\n@media (width >= 900px) { b { top: 0 } }';
+	const as = seenVantage(PLAIN, NO_SWITCHES);
+	const force = (text: string) => {
+		const texts = send({ ...page, 'a.css': text });
+		const { rules, notes } = structuredClone(reading.force({ path: 'a.html', texts, as }, 'a.css'));
+		return [
+			rules.map(({ span, widths }) => `${span.start} ${printIntervalSet(widths)}`),
+			notes.map(({ at, words }) => `${at} ${words}`)
+		];
+	};
+	expect(force(css)).toEqual([
+		['0 <900', '13 600–<900', '39 600–<900', '57 no width', '83 no width'],
+		['36 600–<900', '80 never: what is around it holds <900']
+	]);
+	// As a change of what it has, with the places moved by it.
+	expect(force(`/**/${css.replace('600', '700')}`)[1]?.[0]).toBe('40 700–<900');
+	const names = structuredClone(reading.names('a.html', send({ ...page, 'a.css': css })));
+	expect(names).toMatchObject({ classes: ['x'], ids: ['y'], tags: expect.arrayContaining(['p']) });
+	expect([...names.customProperties]).toEqual([['--n', '1px']]);
+	expect([...names.styled.keys()]).toEqual(['z']);
 });
 
 test('a search counts everything and lists the first lines', () => {

@@ -2,6 +2,14 @@ import { LRUCache } from 'lru-cache';
 import { parseSheet, type Sheet } from '../core/css/index.ts';
 import { lint } from '../core/grammar/index.ts';
 import { pageNotes, parsePage, styleSpans } from '../core/html/index.ts';
+import {
+	conditionNotes,
+	forceOf,
+	namesOfPage,
+	type ConditionNote,
+	type Force,
+	type PageNames
+} from '../core/site/index.ts';
 import { supportRemarks, type SupportTable } from '../core/support/index.ts';
 import {
 	done,
@@ -13,7 +21,9 @@ import {
 	type Result,
 	type Search
 } from '../core/text/index.ts';
-import { TextKeeper, type SentTexts } from './texts.ts';
+import { Pages } from './pages.ts';
+import type { PageRequest } from './requests.ts';
+import type { SentTexts } from './texts.ts';
 
 /** Something that is said of a place of a text. */
 export interface TextRemark {
@@ -26,6 +36,12 @@ export interface Remarks {
 	readonly remarks: readonly TextRemark[];
 	/** Declarations that only the engine can judge: the window tells whether it takes them, and asks again. */
 	readonly unknown: readonly (readonly [property: string, value: string])[];
+}
+
+/** What of a file is in force on a page, at which widths, and what its conditions come to; by places in the text. */
+export interface FileForce {
+	readonly rules: readonly Force[];
+	readonly notes: readonly ConditionNote[];
 }
 
 /** One match of a search as it is listed. */
@@ -50,7 +66,7 @@ const MOST_OF_LINE = 200;
 
 /** Reads texts: what is wrong in them, and where something is in them. */
 export class Reading {
-	readonly #keeper = new TextKeeper();
+	readonly #pages = new Pages();
 	/** Whether the engine takes a declaration, by its text. */
 	readonly #taken = new LRUCache<string, boolean>({ max: MOST_ANSWERS });
 	#table: SupportTable | null = null;
@@ -70,7 +86,7 @@ export class Reading {
 	 * it does not take, and, with a date (ISO 8601), what not every engine has had since then.
 	 */
 	remarks(path: string, sent: SentTexts, kind: 'page' | 'sheet', limit: string | null): Remarks {
-		const text = this.#keeper.take(sent).get(path) ?? '';
+		const text = this.#pages.texts(sent).get(path) ?? '';
 		const unknown: [string, string][] = [];
 		const supports = (property: string, value: string): boolean => {
 			const known = this.#taken.get(`${property}:${value}`);
@@ -98,9 +114,25 @@ export class Reading {
 		return { remarks: [...ofPage, ...ofSheets], unknown };
 	}
 
+	/** What of a file is in force on a page as a vantage, at whichever of its widths. */
+	force({ path, texts, as }: PageRequest, file: string): FileForce {
+		const { conditions, sources } = this.#pages.page(path, texts).model;
+		const [{ places }, solve] = [conditions, this.#pages.solver(as)];
+		return {
+			rules: forceOf(file, places, sources, solve),
+			notes: conditionNotes(file, places, sources, solve)
+		};
+	}
+
+	/** What a page and its sheets have names for. */
+	names(path: string, texts: SentTexts): PageNames {
+		const { page, conditions, sources } = this.#pages.page(path, texts).model;
+		return namesOfPage(page, conditions, sources);
+	}
+
 	/** Searches texts; refused where the search cannot be read. At most `most` lines are listed. */
 	search(sent: SentTexts, search: Search, most: number): Result<SearchFound> {
-		const texts = this.#keeper.take(sent);
+		const texts = this.#pages.texts(sent);
 		const expression = expressionOf(search);
 		if (!expression.ok) return expression;
 		const counts: [string, number][] = [];

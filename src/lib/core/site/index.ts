@@ -8,5 +8,5 @@ export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } fr
 export { sheetsOfPage, type SheetUse } from './sheets.ts';
 export { parsers, sourcesOf, type Parsers, type Sources } from './sources.ts';
 export * from './conditionNotes.ts';
-export { namesOfPage, type PageNames } from './pageNames.ts';
+export { namesOfPage, NO_NAMES, type PageNames } from './pageNames.ts';
 export { queryPlaces, type QueryPlace } from './queryPlaces.ts';

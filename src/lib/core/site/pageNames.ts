@@ -17,6 +17,16 @@ export interface PageNames {
 	readonly conditions: readonly string[];
 }
 
+/** No names at all. */
+export const NO_NAMES: PageNames = {
+	classes: [],
+	ids: [],
+	tags: [],
+	styled: new Map(),
+	customProperties: new Map(),
+	conditions: []
+};
+
 /** The names of a page's elements and of what its sheets define. */
 export function namesOfPage(page: Page, { places }: PageConditions, sources: Sources): PageNames {
 	const classes = new Set<string>();

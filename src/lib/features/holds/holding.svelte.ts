@@ -5,7 +5,7 @@ import { storeWidths, widthsFrom } from '$lib/core/interval/store.ts';
 import type { Hold } from '$lib/core/wake/hold.ts';
 import { allWidths, type Changed } from '$lib/core/wake/index.ts';
 import type { HoldReport } from '$lib/core/wake/report.ts';
-import type { PageTexts } from '$lib/session/measurer.ts';
+import type { PageTexts } from '$lib/session/pageTexts.ts';
 import { PageState } from '$lib/session/page.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { namesNow } from '$lib/session/pageNames.ts';
 	import { CLASS_NAME, classesOf, elementAt, likeIt, type ElementPath } from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -13,6 +14,7 @@
 	}
 
 	let { page, paths, give }: Props = $props();
+	const names = namesNow(() => page);
 
 	let name = $state('');
 	let onto = $state<'these' | 'section' | 'page'>('these');
@@ -33,7 +35,7 @@
 	const taken = $derived.by(() => {
 		if (wished === '' || problem) return '';
 		const count = page.page.elements.filter((one) => classesOf(one).includes(wished)).length;
-		const styled = page.words().styled.has(wished);
+		const styled = names.value?.styled.has(wished) ?? false;
 		if (count === 0 && !styled) return 'Nothing on this page has it yet, and no sheet names it.';
 		const has = count === 0 ? 'No element' : count === 1 ? 'One element' : `${count} elements`;
 		return `${has} of this page ${count > 1 ? 'have' : 'has'} it already${styled ? ', and a sheet has rules for it' : ''}.`;

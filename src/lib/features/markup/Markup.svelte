@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { namesNow } from '$lib/session/pageNames.ts';
 	import { getSite } from '$lib/session/context.ts';
 	import { hasOnlyWords, sourceOfText, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 	import {
@@ -26,6 +27,7 @@
 	}
 
 	let { site, page, paths, proposal }: Props = $props();
+	const names = namesNow(() => page);
 	const { selectionView } = getSite();
 
 	const picturesId = $props.id();
@@ -72,7 +74,7 @@
 
 	/** The sheets of the page that name a class. */
 	function pointing(name: string): string[] {
-		const sheets = [...(page.words().styled.get(name) ?? [])];
+		const sheets = [...(names.value?.styled.get(name) ?? [])];
 		return sheets.length === 0
 			? []
 			: [`${sheets.join(', ')} ${sheets.length === 1 ? 'has' : 'have'} rules for .${name}.`];

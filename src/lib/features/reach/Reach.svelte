@@ -11,6 +11,7 @@
 	import { reached, type ReachQuestions, type ReachRow } from './reachRows.ts';
 	import ReachTable from './ReachTable.svelte';
 	import { later } from '$lib/session/later.svelte.ts';
+	import { namesNow } from '$lib/session/pageNames.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
@@ -43,9 +44,15 @@
 
 	const path = $derived(paths[0] ?? []);
 	const element = $derived(elementAt(page.page, path));
-	const words = $derived(page.words());
+	const names = namesNow(() => page);
 	const all = $derived(
-		element ? candidatesFor(element, { ...known, styled: words.styled, elements: page.page.elements }) : []
+		element
+			? candidatesFor(element, {
+					...known,
+					styled: names.value?.styled ?? null,
+					elements: page.page.elements
+				})
+			: []
 	);
 	const selectorAtCaret = $derived(rule?.span ? rule.selector : '');
 

@@ -76,17 +76,9 @@
 		});
 	});
 
-	/** How long after the last keystroke what is in force is looked at anew, ms: frames come first. */
-	const REST = 80;
-	let rested = $state.raw(untrack(() => file.text));
 	$effect(() => {
-		const { text } = file;
-		const timer = setTimeout(() => (rested = text), text === untrack(() => rested) ? 0 : REST);
-		return () => clearTimeout(timer);
-	});
-
-	$effect(() => {
-		if (file.text !== rested) return;
+		// What was told of another text stands where the editor has moved it to.
+		if (file.text !== inForce.text) return;
 		const effects = setForce.of(inForce);
 		if (shown === file) untrack(() => view?.dispatch({ effects }));
 	});

@@ -14,6 +14,7 @@
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import { untrack } from 'svelte';
 	import type { BenchState } from './bench.svelte.ts';
+	import { inForceOf } from './inForce.svelte.ts';
 	import Sheet from './Sheet.svelte';
 	import SheetBar from './SheetBar.svelte';
 	import { later } from '$lib/session/later.svelte.ts';
@@ -40,9 +41,7 @@
 		return [...new Set([...used.toReversed(), page.path, ...sheets])].filter((path) => site.texts.has(path));
 	});
 	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
-	const rules = $derived(shown ? page.force(shown.path, lead) : []);
-	const said = $derived(shown ? page.said(shown.path, lead) : []);
-	const inForce = $derived({ rules, said, width: site.carriage.width, range: site.carriage.range });
+	const inForce = untrack(() => inForceOf(bench, () => shown));
 	const run = (command: Command) => () => sheet?.run(command);
 	const moves = $derived<[string, string, () => void][]>(
 		shown
@@ -101,6 +100,7 @@
 		ask: (asked): Promise<readonly IneffectiveDeclaration[]> => asked.idle(asked.path)
 	});
 	const doNothing = $derived(judged.value ?? []);
+	const trouble = $derived(inForce.error || judged.error || null);
 
 	let leftovers = $state(false);
 	let hits = $state<CaretHits>();
@@ -142,7 +142,7 @@
 	export const openMute = (): void => muteMenu?.open();
 
 	/** Folds what is not in force at the carriage, or unfolds all. */
-	export const fold = (on: boolean): void => sheet?.run(on ? foldOthers(inForce) : unfoldAll);
+	export const fold = (on: boolean): void => sheet?.run(on ? foldOthers(inForce.value) : unfoldAll);
 
 	/** Opens the search over all files, for what is selected in the sheet. */
 	export function search(): void {
@@ -160,7 +160,7 @@
 					compiled: locked
 				</p>
 			{:else if shown.isGiven}<p class="given">given: locked</p>{/if}
-			{#if heard}<p role="status">{heard}</p>{/if}
+			{#if heard ?? trouble}<p role="status">{heard ?? trouble}</p>{/if}
 			<button type="button" onclick={bench.arrange}>Arrange…</button>
 			<Menu label="Mute" bind:this={muteMenu}>
 				{#each mutes as [name, key, act] (name)}
@@ -173,7 +173,7 @@
 				{/each}
 			</Menu>
 		</SheetBar>
-		<Sheet bind:this={sheet} file={shown} {inForce} idle={doNothing} goto={place} {onedit} />
+		<Sheet bind:this={sheet} file={shown} inForce={inForce.value} idle={doNothing} goto={place} {onedit} />
 		<Guarded name="What the rule hits">
 			<CaretHits
 				bind:this={hits}

@@ -51,7 +51,7 @@ export const answersOf = (
 	stages: Stages | null,
 	show: (place: FilePlace) => void
 ): PageAnswers => ({
-	words: () => page.words(),
+	pageNames: () => page.names(),
 	vantages,
 	outline: (selector) => stages?.outline(selector),
 	names: (file) => namesOf(pagesWith(site, file).map(([, one]) => one)),
@@ -87,13 +87,20 @@ export async function rulesOf(
 	lead: SeenVantage
 ): Promise<FilePlace[]> {
 	const here = rationalFromNumber(lead.width);
-	const rules = page.conditions.places.flatMap(({ file, text, offset }) => {
-		const inForce = new Set(
-			page.force(file, lead).flatMap(({ span, widths }) => (contains(widths, here) ? [span.start] : []))
-		);
+	const { places } = page.conditions;
+	const inForce = new Map(
+		await Promise.all(
+			[...new Set(places.map(({ file }) => file))].map(async (file) => {
+				const { rules: all } = await page.force(file, lead);
+				const starts = all.flatMap(({ span, widths }) => (contains(widths, here) ? [span.start] : []));
+				return [file, new Set(starts)] as const;
+			})
+		)
+	);
+	const rules = places.flatMap(({ file, text, offset }) => {
 		return [...walk(page.sources.sheet(text))].flatMap((node) => {
 			const at = page.inFile(file, offset + node.span.start);
-			return node.kind === 'rule' && inForce.has(at)
+			return node.kind === 'rule' && inForce.get(file)?.has(at)
 				? { path: file, offset: at, selector: wholeSelector(text, node) }
 				: [];
 		});
