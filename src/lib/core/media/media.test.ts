@@ -281,3 +281,15 @@ it.each([
 	if (!threshold) throw new Error('There is no threshold.');
 	expect(toleratedPx(threshold, lengthContext(PLAIN))).toEqual(px === null ? null : { px, side });
 });
+
+it.each([
+	'(min-width: 37.5em) and (max-width: calc(100vh + 10px)), print',
+	'not all and (orientation: portrait)',
+	'(300px < width <= 40rem) or (hover: none)',
+	'(min-resolution: 1.5dppx) and (aspect-ratio > 4/3)'
+])('%s is plain data, which means the same after it was cloned', (text) => {
+	const list = parseMediaQueryList(text);
+	const cloned = structuredClone(list);
+	expect(cloned).toEqual(list);
+	for (const vantage of [PLAIN, ...SHIPPED]) expect(solve(cloned, vantage)).toEqual(solve(list, vantage));
+});
