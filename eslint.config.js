@@ -11,7 +11,7 @@ const ROOMS = {
 	'api.ts': ['core'],
 	'http.ts': ['api.ts'],
 	probe: ['core'],
-	'stage/protocol.ts': ['probe'],
+	'stage/protocol.ts': ['core', 'probe'],
 	'stage/host': ['core', 'probe', 'stage/protocol.ts'],
 	'stage/client': ['core', 'stage/protocol.ts'],
 	server: ['core', 'api.ts'],

@@ -14,7 +14,8 @@ import {
 	type PageNames
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
-import type { PageContent, StagedChange } from '../stage/protocol.ts';
+import type { StagedChange } from '../core/staged/index.ts';
+import type { PageContent } from '../stage/protocol.ts';
 import type { PageAnswers } from './answers.ts';
 import type { FileForce } from '../workers/reading.ts';
 import type { Texts } from '../workers/texts.ts';

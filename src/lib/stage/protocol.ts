@@ -1,3 +1,5 @@
+import type { FrameContent, StyleText } from '../core/page/index.ts';
+import type { StagedChange } from '../core/staged/index.ts';
 import type { ElementBox } from '../probe/box.ts';
 import type { ElementAnswer, Moving } from '../probe/cascade.ts';
 import type { ContainingBlock } from '../probe/containing.ts';
@@ -11,19 +13,8 @@ export type { ContainingBlock, ElementAnswer, ElementFacts, Moving, FactsFound, 
 
 /** What the application and a stage say to each other. */
 
-/** A page as a frame is given it. */
-export interface PageContent {
-	/** Its address on the stage, from the root: relative addresses start there. */
-	readonly address: string;
-	/** Its source, of which a frame puts in what cannot run or load. */
-	readonly html: string;
-	readonly sheets: readonly SheetText[];
-	/** Rules that come after every sheet of the page. */
-	readonly rules: string;
-	/** Whether films play, stand still, or have not come. */
-	readonly films: 'play' | 'still' | 'none';
-	/** Whether the page is laid out from right to left, whatever it says itself. */
-	readonly rightToLeft: boolean;
+/** A page as a frame is given it, and what is asked about it. Of its source a frame puts in what cannot run or load. */
+export interface PageContent extends FrameContent {
 	/** Changes that are made to it before it is shown: what a script would have done. */
 	readonly staged: readonly StagedChange[];
 	/** Container conditions that are asked about with each measurement, for an element and all around it. */
@@ -37,15 +28,7 @@ export interface PageContent {
 	readonly values?: { readonly longhands: readonly string[]; readonly selectors: readonly string[] };
 	/** An element that is followed: in place of what is found, its box and these longhands are read. */
 	readonly followed?: { readonly path: readonly number[]; readonly longhands: readonly string[] };
-	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
-	readonly taps: boolean;
 }
-
-/** A change of a class or attribute on all elements that a selector hits. */
-export type StagedChange = { readonly selector: string; readonly name: string } & (
-	| { readonly kind: 'add-class' | 'remove-class' | 'remove' }
-	| { readonly kind: 'set'; readonly value: string }
-);
 
 /** A picture that is laid on a page: its box, CSS px of the page, and how it shows. */
 export interface ShownOriginal {
@@ -73,12 +56,6 @@ export interface Pin {
 	readonly path: readonly number[];
 	readonly state: 'hover' | 'focus' | 'active';
 	readonly frame: string | null;
-}
-
-/** The text for a `<style>` of the page. */
-export interface SheetText {
-	readonly element: readonly number[];
-	readonly text: string;
 }
 
 /** The viewport of a frame: CSS px of the page, and device pixels for one of them. */
@@ -205,7 +182,7 @@ export interface StageHost {
 	/** Gives frames a page, in place of the one they had; scroll is kept. Resolves when they have been painted. */
 	write(frames: readonly string[], content: PageContent): Promise<Painted>;
 	/** Replaces sheets of the page that frames have. Resolves when they have been painted. */
-	restyle(frames: readonly string[], sheets: readonly SheetText[]): Promise<Painted>;
+	restyle(frames: readonly string[], sheets: readonly StyleText[]): Promise<Painted>;
 	/** Whether scrolling one frame scrolls the others to the same element; so it is from the start. */
 	keepInStep(on: boolean): void;
 	/** Whether pointer and keys go to the pages: nothing is sent, links tell where they lead, scripts do not run. */

@@ -1,2 +1,2 @@
-export { frameContents, type FrameContent } from './content.ts';
+export { frameContents, type FrameContent, type StyleText } from './content.ts';
 export { pageModel, solvers, type PageModel } from './model.ts';

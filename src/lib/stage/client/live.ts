@@ -1,4 +1,5 @@
-import type { PageContent, Painted, Placement, SheetText } from '../protocol.ts';
+import type { PageContent, Painted, Placement } from '../protocol.ts';
+import type { StyleText } from '../../core/page/index.ts';
 import type { Stage } from './stage.ts';
 
 /** What the live frames are to show: each in its place, each its page as its vantage reads it. */
@@ -7,7 +8,7 @@ export interface Scene {
 	readonly contents: ReadonlyMap<string, PageContent>;
 }
 
-const sameElement = (a: SheetText, b: SheetText): boolean => a.element.join() === b.element.join();
+const sameElement = (a: StyleText, b: StyleText): boolean => a.element.join() === b.element.join();
 
 /** Whether two values are one; lists, which are made anew each time, by what is in them. */
 const sameValue = (a: unknown, b: unknown): boolean =>
@@ -18,8 +19,8 @@ const samePage = (a: PageContent, b: PageContent): boolean =>
 	(Object.keys(a) as (keyof PageContent)[]).every((key) => key === 'sheets' || sameValue(a[key], b[key]));
 
 /** The sheets of `next` whose text is another than before; null where the sheets are not the same ones. */
-function changedSheets(before: readonly SheetText[], next: readonly SheetText[]): SheetText[] | null {
-	if (before.length !== next.length || !next.every((sheet, i) => sameElement(sheet, before[i] as SheetText)))
+function changedSheets(before: readonly StyleText[], next: readonly StyleText[]): StyleText[] | null {
+	if (before.length !== next.length || !next.every((sheet, i) => sameElement(sheet, before[i] as StyleText)))
 		return null;
 	return next.filter((sheet, i) => sheet.text !== before[i]?.text);
 }
@@ -63,7 +64,7 @@ export function liveFrames(stage: Stage) {
 		if (arrangement !== arranged) begin(host.arrange(placements), () => (arranged = ''));
 		arranged = arrangement;
 		const rewrite = new Groups<PageContent>();
-		const restyle = new Groups<readonly SheetText[]>();
+		const restyle = new Groups<readonly StyleText[]>();
 		for (const id of ids) {
 			const page = contents.get(id);
 			if (!page) continue;

@@ -1,3 +1,4 @@
+import type { StyleText } from '../../core/page/index.ts';
 import { isElement, own } from '../../probe/own.ts';
 import { expose } from 'comlink';
 import {
@@ -7,7 +8,6 @@ import {
 	type PageContent,
 	type Painted,
 	type Placement,
-	type SheetText,
 	type StageHost,
 	type StageListener
 } from '../protocol.ts';
@@ -146,7 +146,7 @@ const host: StageHost = {
 		for (const id of ids) frameOf(id).write(content);
 		return painted();
 	},
-	restyle(ids: readonly string[], sheets: readonly SheetText[]) {
+	restyle(ids: readonly string[], sheets: readonly StyleText[]) {
 		for (const id of ids) frameOf(id).restyle(sheets);
 		selected.changed();
 		// Layout begins now, rather than with the screen's next update.

@@ -6,7 +6,8 @@ import { findFacts } from '../../probe/facts.ts';
 import { elementByPath } from '../../probe/path.ts';
 import { buffersOf, readSnapshot } from '../../probe/snapshot.ts';
 import { readingsOf } from '../../core/findings/index.ts';
-import type { Measured, PageContent, Read, SheetText, Viewport } from '../protocol.ts';
+import type { Measured, PageContent, Read, Viewport } from '../protocol.ts';
+import type { StyleText } from '../../core/page/index.ts';
 import { followedIn } from '../../probe/followed.ts';
 import { valuesOf } from '../../probe/values.ts';
 import { fineness, pageFrame, type PageFrame } from './pageFrame.ts';
@@ -75,7 +76,7 @@ function answersTo(document: Document, content: PageContent, asking: Asking): Pa
 }
 
 /** The sheets in which one page differs from another, where it is the same else; undefined where it is another page. */
-function changedSheets(before: PageContent, after: PageContent): SheetText[] | undefined {
+function changedSheets(before: PageContent, after: PageContent): StyleText[] | undefined {
 	const besides = (page: PageContent): string =>
 		JSON.stringify({
 			...page,

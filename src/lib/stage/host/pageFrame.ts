@@ -5,7 +5,8 @@ import { doctypeOf, inertPage } from './inertPage.ts';
 import { hushLinks } from './links.ts';
 import { pictureChoice } from './pictures.ts';
 import { stage } from './staged.ts';
-import type { FrameKey, PageContent, Placement, SheetText, Viewport } from '../protocol.ts';
+import type { FrameKey, PageContent, Placement, Viewport } from '../protocol.ts';
+import type { StyleText } from '../../core/page/index.ts';
 
 export interface PageFrame {
 	readonly box: HTMLElement;
@@ -18,7 +19,7 @@ export interface PageFrame {
 	write(content: PageContent): void;
 	/** Rules over all others, for a while; empty for none. */
 	overlay(rules: string): void;
-	restyle(sheets: readonly SheetText[]): void;
+	restyle(sheets: readonly StyleText[]): void;
 	/**
 	 * Has the page laid out from nothing, as if it were opened at the present size: what engines keep of the layout
 	 * before can lead to another one.
@@ -155,7 +156,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		own(document).adoptedStyleSheets = sheetOf(text);
 	}
 
-	function fill(sheets: readonly SheetText[]): void {
+	function fill(sheets: readonly StyleText[]): void {
 		const document = inner();
 		for (const { element, text } of sheets) {
 			const style = elementByPath(document, element);

@@ -1,5 +1,5 @@
 import { own } from '../../probe/own.ts';
-import type { StagedChange } from '../protocol.ts';
+import type { StagedChange } from '../../core/staged/index.ts';
 
 /** Makes the changes of staged states on a page; a selector that cannot be read hits nothing. */
 export function stage(document: Document, changes: readonly StagedChange[]): void {
