@@ -48,7 +48,8 @@ export function caretAt(source: string, offset: number): Caret | undefined {
 	if (word.startsWith('--') && brackets > 0) return { kind: 'custom-property', from, word };
 	if (first < tokens.count && tokens.types[first] === T.AtKeyword) {
 		const name = textOf(tokens, first).toLowerCase();
-		if (first === last) return { kind: 'at-rule', from: begin + (tokens.starts[first] as number), word: name };
+		if (first === last)
+			return { kind: 'at-rule', from: begin + (tokens.starts[first] as number), word: name };
 		return name === '@media' ? { kind: 'media', from, word } : undefined;
 	}
 	const mark = source[from - 1];

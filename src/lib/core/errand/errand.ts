@@ -11,7 +11,15 @@ import {
 	type Page,
 	type PageElement
 } from '../html/index.ts';
-import { changesFor, isDone, isKnownAs, knownBy, text, wishSchema, type ErrandRequest } from './errandRequest.ts';
+import {
+	changesFor,
+	isDone,
+	isKnownAs,
+	knownBy,
+	text,
+	wishSchema,
+	type ErrandRequest
+} from './errandRequest.ts';
 
 /** What is to be done to an element of given markup at its host; until then frames alone have it. */
 export const errandSchema = z.strictObject({

@@ -71,7 +71,9 @@
 		if (relying.length === 0) return hand.takeOut([cell]);
 		hand.drop();
 		proposal.propose((desk) =>
-			chain(withoutCells(desk, [cell]), () => done({ summary: `${name}: ${cell.text} goes.`, notes: relying }))
+			chain(withoutCells(desk, [cell]), () =>
+				done({ summary: `${name}: ${cell.text} goes.`, notes: relying })
+			)
 		);
 	}
 

@@ -8,6 +8,7 @@
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Menu from '$lib/ui/Menu.svelte';
+	import TextInput from '$lib/ui/TextInput.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -64,13 +65,7 @@
 		{#if paths.length > 1}<span>and {paths.length - 1} more: ≠ where they differ</span>{/if}
 	</p>
 	<form onsubmit={ask}>
-		<input
-			bind:value={word}
-			placeholder="a property"
-			aria-label="Property to have a row"
-			spellcheck="false"
-			autocomplete="off"
-		/>
+		<TextInput bind:value={word} placeholder="a property" aria-label="Property to have a row" />
 	</form>
 	<label><input type="checkbox" bind:checked={collating.parted} /> every band</label>
 	<label><input type="checkbox" bind:checked={collating.computing} /> computed</label>
@@ -147,15 +142,6 @@
 
 	.into {
 		padding: 0 0.5rem;
-	}
-
-	form input {
-		width: 8rem;
-		min-height: 1.625rem;
-		padding: 0 0.375rem;
-		border: 1px solid var(--hair);
-		background: var(--sheet);
-		font: 0.8125rem/1.2 var(--mono);
 	}
 
 	.act {

@@ -34,8 +34,9 @@
 	/** Who has the class already. */
 	const taken = $derived.by(() => {
 		if (wished === '' || problem) return '';
+		if (!names.value) return names.error;
 		const count = page.page.elements.filter((one) => classesOf(one).includes(wished)).length;
-		const styled = names.value?.styled.has(wished) ?? false;
+		const styled = names.value.styled.has(wished);
 		if (count === 0 && !styled) return 'Nothing on this page has it yet, and no sheet names it.';
 		const has = count === 0 ? 'No element' : count === 1 ? 'One element' : `${count} elements`;
 		return `${has} of this page ${count > 1 ? 'have' : 'has'} it already${styled ? ', and a sheet has rules for it' : ''}.`;

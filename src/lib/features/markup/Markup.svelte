@@ -18,6 +18,7 @@
 	import Button from '$lib/ui/Button.svelte';
 	import NewAttribute from './NewAttribute.svelte';
 	import Wrapping from './Wrapping.svelte';
+	import TextInput from '$lib/ui/TextInput.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -74,7 +75,8 @@
 
 	/** The sheets of the page that name a class. */
 	function pointing(name: string): string[] {
-		const sheets = [...(names.value?.styled.get(name) ?? [])];
+		if (!names.value) return names.error === '' ? [] : [names.error];
+		const sheets = [...(names.value.styled.get(name) ?? [])];
 		return sheets.length === 0
 			? []
 			: [`${sheets.join(', ')} ${sheets.length === 1 ? 'has' : 'have'} rules for .${name}.`];
@@ -120,11 +122,11 @@
 					<tr>
 						<th scope="row"><code>{one}</code></th>
 						<td>
-							<input
+							<TextInput
+								width="calc(100% - 2.5rem)"
 								value={now}
 								aria-label="Value of {one}"
 								list={PICTURE.test(one) ? picturesId : undefined}
-								spellcheck="false"
 								onchange={(event) => propose({ kind: 'attribute', name: one, value: typed(event) })}
 							/>
 							<button
@@ -141,8 +143,8 @@
 				<tr>
 					<th scope="row">words</th>
 					<td>
-						<input
-							class="long"
+						<TextInput
+							width="calc(100% - 2.5rem)"
 							value={wordsIn(element)}
 							aria-label="Words in it"
 							onchange={(event) => propose({ kind: 'words', words: typed(event) })}
@@ -209,19 +211,6 @@
 	td {
 		height: 1.75rem;
 		border-bottom: 1px solid var(--hair);
-	}
-
-	input {
-		width: 8rem;
-		min-height: 1.5rem;
-		padding: 0 0.375rem;
-		border: 1px solid var(--hair);
-		background: var(--sheet);
-		font: 0.8125rem/1.2 var(--mono);
-	}
-
-	td input {
-		width: calc(100% - 2.5rem);
 	}
 
 	.chip {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { ATTRIBUTE_NAME } from '$lib/core/html/edit/index.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import TextInput from '$lib/ui/TextInput.svelte';
 
 	interface Props {
 		onadd: (name: string, value: string) => void;
@@ -18,20 +19,8 @@
 </script>
 
 <form onsubmit={add}>
-	<input
-		bind:value={name}
-		placeholder="attribute"
-		aria-label="Name of a new attribute"
-		spellcheck="false"
-		autocomplete="off"
-	/>
-	<input
-		bind:value
-		placeholder="value"
-		aria-label="Value of a new attribute"
-		spellcheck="false"
-		autocomplete="off"
-	/>
+	<TextInput bind:value={name} placeholder="attribute" aria-label="Name of a new attribute" />
+	<TextInput bind:value placeholder="value" aria-label="Value of a new attribute" />
 	<Button look="quiet" type="submit" disabled={name.trim() === ''}>Give it</Button>
 </form>
 
@@ -42,14 +31,5 @@
 		gap: 0.25rem 0.625rem;
 		align-items: center;
 		min-height: 1.75rem;
-	}
-
-	input {
-		width: 8rem;
-		min-height: 1.5rem;
-		padding: 0 0.375rem;
-		border: 1px solid var(--hair);
-		background: var(--sheet);
-		font: 0.8125rem/1.2 var(--mono);
 	}
 </style>

@@ -2,6 +2,7 @@
 	import type { MarkupRequest } from '$lib/core/html/edit/index.ts';
 	import { CLASS_NAME } from '$lib/core/html/index.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import TextInput from '$lib/ui/TextInput.svelte';
 
 	interface Props {
 		/** The page's text. */
@@ -24,20 +25,8 @@
 </script>
 
 <p>
-	<input
-		class="tag"
-		bind:value={tag}
-		aria-label="Tag to wrap it into"
-		spellcheck="false"
-		autocomplete="off"
-	/>
-	<input
-		bind:value={className}
-		placeholder="class"
-		aria-label="Class of that tag"
-		spellcheck="false"
-		autocomplete="off"
-	/>
+	<TextInput width="5rem" bind:value={tag} aria-label="Tag to wrap it into" />
+	<TextInput bind:value={className} placeholder="class" aria-label="Class of that tag" />
 	<Button look="quiet" disabled={!canWrap} onclick={() => onwish({ kind: 'wrap', wrapper, together: false })}
 		>Wrap</Button
 	>
@@ -60,18 +49,5 @@
 		gap: 0.25rem 0.625rem;
 		align-items: center;
 		min-height: 1.75rem;
-	}
-
-	input {
-		width: 8rem;
-		min-height: 1.5rem;
-		padding: 0 0.375rem;
-		border: 1px solid var(--hair);
-		background: var(--sheet);
-		font: 0.8125rem/1.2 var(--mono);
-	}
-
-	.tag {
-		width: 5rem;
 	}
 </style>

@@ -12,6 +12,7 @@
 	import { EM, PLAIN } from '$lib/core/vantage/index.ts';
 	import PlaceList from './PlaceList.svelte';
 	import type { Places, Shift } from './places.ts';
+	import TextInput from '../TextInput.svelte';
 
 	interface Props extends Places {
 		thresholds: readonly Threshold[];
@@ -81,10 +82,10 @@
 				<form onsubmit={(event) => go(event, threshold)}>
 					<label>
 						{points.length > 1 ? words : ''} everywhere to
-						<input
+						<TextInput
+							width="4.5rem"
 							name="to"
 							inputmode="decimal"
-							autocomplete="off"
 							aria-label="Width to which {words} goes everywhere, px"
 						/> px
 					</label>
@@ -92,14 +93,7 @@
 				<form onsubmit={(event) => name(event, at)}>
 					<label>
 						called
-						<input
-							class="name"
-							name="name"
-							value={called}
-							maxlength="60"
-							autocomplete="off"
-							aria-label="Name of {words}"
-						/>
+						<TextInput name="name" value={called} maxlength={60} aria-label="Name of {words}" />
 					</label>
 				</form>
 				{#if near.length > 0}
@@ -187,19 +181,6 @@
 
 	p {
 		width: 100%;
-	}
-
-	input {
-		width: 4.5rem;
-		min-height: 1.5rem;
-		padding: 0 0.25rem;
-		border: 1px solid var(--hair);
-		background: var(--sheet);
-		font: 0.8125rem/1.2 var(--mono);
-	}
-
-	.name {
-		width: 8rem;
 	}
 
 	button {

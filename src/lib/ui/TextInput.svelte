@@ -1,0 +1,23 @@
+<script lang="ts">
+	import type { HTMLInputAttributes } from 'svelte/elements';
+
+	interface Props extends HTMLInputAttributes {
+		/** Its width, a length of CSS. */
+		width?: string;
+	}
+
+	let { value = $bindable(), width = '8rem', ...rest }: Props = $props();
+</script>
+
+<!-- A field for something that is written in a file: nobody's spelling, and nothing that a browser remembers. -->
+<input bind:value style:width spellcheck="false" autocomplete="off" {...rest} />
+
+<style>
+	input {
+		min-height: 1.5rem;
+		padding: 0 0.375rem;
+		border: 1px solid var(--hair);
+		background: var(--sheet);
+		font: 0.8125rem/1.2 var(--mono);
+	}
+</style>
