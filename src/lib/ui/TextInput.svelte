@@ -9,7 +9,7 @@
 	let { value = $bindable(), width = '8rem', ...rest }: Props = $props();
 </script>
 
-<!-- A field for something that is written in a file: nobody's spelling, and nothing that a browser remembers. -->
+<!-- A field for code: no spelling is checked in it, and no browser suggests what was typed before. -->
 <input bind:value style:width spellcheck="false" autocomplete="off" {...rest} />
 
 <style>
