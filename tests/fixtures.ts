@@ -73,12 +73,15 @@ export const test = base.extend<ForOne, ForWorker>({
 		await use(context);
 		// Whatever a test has opened, kept and been allowed ends with it.
 		const pages = context.pages();
+		const origins = new Set(pages.map((page) => new URL(page.url()).origin));
 		const blank = await context.newPage();
+		// A page that is still there would be at work on what is cleared.
+		for (const page of pages) await page.close();
 		const session = await context.newCDPSession(blank);
-		for (const origin of new Set(pages.map((page) => new URL(page.url()).origin)))
+		for (const origin of origins)
 			if (origin !== 'null')
 				await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
-		for (const page of pages) await page.close();
+		await blank.close();
 		await context.clearPermissions();
 		expect(errors, 'errors on the page or in the console').toEqual([]);
 	},

@@ -68,3 +68,23 @@ test('where the browser keeps nothing, nothing is known, and nothing fails', asy
 	await kept.keep(readings(400));
 	expect(await kept.known()).toEqual(new Map());
 });
+
+test('where the browser closes its store meanwhile, nothing fails, and no rejection is left unheard', async () => {
+	const unheard = vi.fn();
+	process.on('unhandledRejection', unheard);
+	const closing = function (this: IDBObjectStore): never {
+		this.transaction.abort();
+		throw new DOMException('Connection is closing.', 'UnknownError');
+	};
+	const kept = await keptReadings('a');
+	const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(closing);
+	await kept.keep(readings(400));
+	put.mockRestore();
+	const getAll = vi.spyOn(IDBObjectStore.prototype, 'getAll').mockImplementation(closing);
+	expect(await kept.known()).toEqual(new Map());
+	getAll.mockRestore();
+	await kept.keep(readings(500));
+	expect(await known('a')).toEqual([500]);
+	process.off('unhandledRejection', unheard);
+	expect(unheard.mock.calls).toEqual([]);
+});

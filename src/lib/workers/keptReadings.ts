@@ -45,6 +45,13 @@ function database(): Promise<IDBPDatabase<Schema>> {
 	return opened;
 }
 
+/** A transaction whose failure is told by what is asked of it: where the browser closes the store, its end is heard too. */
+async function begin<M extends IDBTransactionMode>(mode: M) {
+	const transaction = (await database()).transaction(['kept', 'portions'], mode);
+	transaction.done.catch(() => undefined);
+	return transaction;
+}
+
 async function hashOf(text: string): Promise<string> {
 	const hash = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
 	return [...new Uint8Array(hash)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
@@ -52,7 +59,7 @@ async function hashOf(text: string): Promise<string> {
 
 /** Notes that something is used, with so much more of it and what that is; lets go of others where there is too much. */
 async function use(hash: string, more: number, portion?: Portion): Promise<void> {
-	const transaction = (await database()).transaction(['kept', 'portions'], 'readwrite');
+	const transaction = await begin('readwrite');
 	const [kept, portions] = [transaction.objectStore('kept'), transaction.objectStore('portions')];
 	const all = new Map<string, Kept>();
 	for (let cursor = await kept.openCursor(); cursor; cursor = await cursor.continue())
@@ -92,7 +99,8 @@ export async function keptReadings(of: string): Promise<KeptReadings> {
 			const known = new Map<number, Readings>();
 			try {
 				if (hash === undefined) return known;
-				for (const one of await (await database()).getAll('portions', portionsOf(hash)))
+				const portions = (await begin('readonly')).objectStore('portions');
+				for (const one of await portions.getAll(portionsOf(hash)))
 					for (const [width, readings] of PORTION.safeParse(one).data ?? []) known.set(width, readings);
 				if (known.size > 0) await use(hash, 0);
 			} catch {
