@@ -10,7 +10,6 @@ import {
 } from '../core/original/index.ts';
 import type { PagePoint, ShownOriginal } from '../stage/protocol.ts';
 import { messageOf } from '../core/text/index.ts';
-import { api } from './api.ts';
 
 export type Mode = 'off' | ShownOriginal['mode'];
 
@@ -45,7 +44,7 @@ const MODE = 'vantaggio-original';
 
 /** How Originals are shown over the frames, and what is being done with them. */
 export class Originals {
-	readonly #site: number;
+	readonly #fetch: (hash: string) => Promise<Blob>;
 	mode = $state<Mode>('off');
 	/** From 0 to 1. */
 	strength = $state(Number(store.get(MODE)) || 0.5);
@@ -58,8 +57,9 @@ export class Originals {
 	/** Why a picture did not come, as a sentence; '' where all have come, or are coming. */
 	trouble = $state('');
 
-	constructor(site: number) {
-		this.#site = site;
+	/** `fetch`: brings the bytes of a picture by its hash. */
+	constructor(fetch: (hash: string) => Promise<Blob>) {
+		this.#fetch = fetch;
 	}
 
 	/** What is to be clicked next; null where nothing is. */
@@ -148,8 +148,7 @@ export class Originals {
 		for (const { hash } of list) {
 			if (this.#asked.has(hash)) continue;
 			this.#asked.add(hash);
-			void api
-				.original(this.#site, hash)
+			void this.#fetch(hash)
 				.then(dataAddress)
 				.then(
 					(src) => {

@@ -2,8 +2,6 @@ import { expect, test, vi } from 'vitest';
 import type { Original } from '../core/original/index.ts';
 import { Originals } from './originals.svelte.ts';
 
-const answers = vi.hoisted(() => [] as (() => Promise<Blob>)[]);
-vi.mock('./api.ts', () => ({ api: { original: () => answers.shift()?.() } }));
 vi.stubGlobal(
 	'FileReader',
 	class {
@@ -17,7 +15,8 @@ vi.stubGlobal(
 );
 
 test('a picture that does not come is said, and asked for again', async () => {
-	const originals = new Originals(1);
+	const answers: (() => Promise<Blob>)[] = [];
+	const originals = new Originals(async () => answers.shift()?.() ?? new Blob());
 	const list = [{ hash: 'h' } as Original];
 	answers.push(() => Promise.reject(new Error('The server does not answer.')));
 	originals.load(list);

@@ -101,7 +101,7 @@ export class SiteState {
 		this.id = record.id;
 		this.stageKeeper = new StageKeeper(record.id, (boxes) => (this.selectionView.boxes = boxes));
 		this.before = new Before(record.id, (path) => this.texts.get(path)?.saved);
-		this.originals = new Originals(record.id);
+		this.originals = new Originals((hash) => api.original(record.id, hash));
 		this.name = record.name;
 		this.tab = tab;
 		this.files = record.files;
