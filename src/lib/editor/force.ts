@@ -24,7 +24,7 @@ import { hostOf } from './host.ts';
 
 /** What is in force at which widths, and where the carriage stands. */
 export interface InForce {
-	/** The text that it is told of; null before anything is told. */
+	/** The text that the rules and notes belong to; null until there is an answer. */
 	readonly text: string | null;
 	readonly rules: readonly Force[];
 	/** What each `@media` comes to, in words. */

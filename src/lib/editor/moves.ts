@@ -1,7 +1,7 @@
 import { foldEffect, unfoldAll } from '@codemirror/language';
 import { EditorSelection, type EditorState, type Extension } from '@codemirror/state';
 import { EditorView, keymap, type Command } from '@codemirror/view';
-import { parseSheet, sliceOf, walk } from '../core/css/index.ts';
+import { sliceOf, walk, type Sheet } from '../core/css/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
 import { rulesShown, type InForce } from './force.ts';
 import { hostOf } from './host.ts';
@@ -66,11 +66,10 @@ export const toDefinition: Command = (view) => {
 };
 
 /** The offset at which a sheet first gives a custom property; undefined where it does not. */
-export function definitionIn(text: string, name: string): number | undefined {
-	const sheet = parseSheet(text);
+export function definitionIn(sheet: Sheet, name: string): number | undefined {
 	for (const node of walk(sheet)) {
 		if (node.kind === 'declaration' && node.property === name) return node.span.start;
-		if (node.kind === 'at-rule' && node.name === 'property' && sliceOf(text, node.prelude) === name) {
+		if (node.kind === 'at-rule' && node.name === 'property' && sliceOf(sheet.source, node.prelude) === name) {
 			return node.span.start;
 		}
 	}

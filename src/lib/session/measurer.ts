@@ -81,7 +81,7 @@ export class Measurer {
 	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
 	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
 		this.#asked = { selectors, containers };
-		// A thread that begins later is told then. Where it fails, what is measured with it says so.
+		// A thread that starts later gets these when it starts. If this fails, so does the next measurement, which reports it.
 		if (this.#begun)
 			this.#ask(undefined, (remote) => remote.ask(selectors, containers)).catch(() => undefined);
 	}

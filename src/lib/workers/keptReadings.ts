@@ -45,7 +45,7 @@ function database(): Promise<IDBPDatabase<Schema>> {
 	return opened;
 }
 
-/** A transaction whose failure is told by what is asked of it: where the browser closes the store, its end is heard too. */
+/** Begins a transaction. Its requests report a failure; `done`, which rejects as well when the browser closes the store, is handled here. */
 async function begin<M extends IDBTransactionMode>(mode: M) {
 	const transaction = (await database()).transaction(['kept', 'portions'], mode);
 	transaction.done.catch(() => undefined);

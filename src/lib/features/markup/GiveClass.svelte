@@ -1,11 +1,14 @@
 <script lang="ts">
-	import { namesNow } from '$lib/session/pageNames.ts';
+	import type { PageNames } from '$lib/core/site/index.ts';
+	import type { Later } from '$lib/session/later.svelte.ts';
 	import { CLASS_NAME, classesOf, elementAt, likeIt, type ElementPath } from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Field from '$lib/ui/Field.svelte';
 
 	interface Props {
+		/** What the page and its sheets have names for. */
+		names: Later<PageNames>;
 		page: PageState;
 		/** The selected elements. */
 		paths: readonly ElementPath[];
@@ -13,8 +16,7 @@
 		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
 	}
 
-	let { page, paths, give }: Props = $props();
-	const names = namesNow(() => page);
+	let { page, names, paths, give }: Props = $props();
 
 	let name = $state('');
 	let onto = $state<'these' | 'section' | 'page'>('these');

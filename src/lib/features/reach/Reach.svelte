@@ -141,7 +141,7 @@
 		oncopy={(selector) => void copy(selector)}
 		onoutline={(selector) => page.answers.outline(selector)}
 	/>
-	<GiveClass {page} {paths} {give} />
+	<GiveClass {page} {names} {paths} {give} />
 {:else}
 	<p>The page has no such element any more.</p>
 {/if}

@@ -70,7 +70,7 @@ export const answersOf = (
 	},
 	showDefinition(name) {
 		for (const { file, text, offset } of page.conditions.places) {
-			const at = definitionIn(text, name);
+			const at = definitionIn(page.sources.sheet(text), name);
 			if (at === undefined) continue;
 			show({ path: file, offset: offset + at });
 			return true;
