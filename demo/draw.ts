@@ -56,7 +56,7 @@ const film = await page.evaluate(
 		const pen = canvas.getContext('2d') as CanvasRenderingContext2D;
 		const recorder = new MediaRecorder(canvas.captureStream(6), {
 			mimeType: 'video/webm;codecs=vp8',
-			videoBitsPerSecond: 250_000
+			videoBitsPerSecond: 1_000_000
 		});
 		const parts: Blob[] = [];
 		recorder.ondataavailable = (event) => parts.push(event.data);
