@@ -121,15 +121,15 @@ export class SiteState {
 			.filter(({ text }) => text !== null)
 			.map(
 				(file) =>
-					new FileText(
-						file,
-						(changed, transactions) => {
+					new FileText(file, {
+						changed: (changed, transactions) => {
 							this.#drafts.note(changed);
 							for (const one of transactions) followStep(this.texts, changed, one);
 						},
-						() => this.given.has(file.path),
-						(kind, path) => setup(this, kind, path)
-					)
+						isGiven: () => this.given.has(file.path),
+						setup: (kind, path) => setup(this, kind, path),
+						readAhead: ({ kind, latest }) => void this.parsers[kind](latest)
+					})
 			);
 		this.texts = new Map(texts.map((file) => [file.path, file]));
 		this.#saved.onmessage = ({ data }) => {

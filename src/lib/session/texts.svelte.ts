@@ -1,4 +1,5 @@
 import { EditorState, type Extension, type Transaction, type TransactionSpec } from '@codemirror/state';
+import { untrack } from 'svelte';
 import type { FileRecord } from '../api.ts';
 import { applyChanges, blanked, type Change } from '../core/text/index.ts';
 import type { MutablePart } from '../core/css/index.ts';
@@ -15,6 +16,17 @@ const PATIENCE = 1200;
 /** What an editor needs of a text that is shown in it. */
 export type EditorSetup = (kind: FileText['kind'], path: string) => Extension;
 
+/** What the site that a text belongs to does with it. */
+interface TextOwner {
+	/** The text was changed. */
+	readonly changed: (file: FileText, transactions: readonly Transaction[]) => void;
+	/** Whether it came with the page and is left alone. */
+	readonly isGiven: () => boolean;
+	readonly setup: EditorSetup;
+	/** Reads what the editor has of it, so that it is read already when it is brought up to that. */
+	readonly readAhead: (file: FileText) => void;
+}
+
 /** A page's or sheet's text as it is being written; every change is a transaction here. */
 export class FileText {
 	readonly path: string;
@@ -24,15 +36,15 @@ export class FileText {
 	saved = $state('');
 	base = $state('');
 	#text = $state('');
-	/** Whether the text is behind the editor's, and since when. */
-	#behind: number | null = null;
+	/** Whether the text is behind the editor's: somebody is typing in a long text. */
+	isBehind = $state(false);
+	/** Since when it is, ms. */
+	#behindSince = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	readonly dirty = $derived(this.text !== this.saved);
-	readonly #changed: (file: FileText, transactions: readonly Transaction[]) => void;
-	readonly #given: () => boolean;
-	readonly #setup: EditorSetup;
+	readonly #owner: TextOwner;
 	/** What is given is changed by nothing but a newer save of it. */
-	readonly #lock = EditorState.changeFilter.of(() => !this.#given());
+	readonly #lock = EditorState.changeFilter.of(() => !this.isGiven);
 	#opened = false;
 	/** Pieces that are out of force in the frames, by their places in `text`; never in what is saved. */
 	muted = $state.raw<readonly MutablePart[]>([]);
@@ -63,7 +75,7 @@ export class FileText {
 
 	/** Whether it came with the page and is left alone. */
 	get isGiven(): boolean {
-		return this.#given();
+		return this.#owner.isGiven();
 	}
 
 	/** Whether an editor has shown it, so that what was done to it can be taken back. */
@@ -71,14 +83,10 @@ export class FileText {
 		return this.#opened;
 	}
 
-	get isBehind(): boolean {
-		return this.#behind !== null;
-	}
-
 	/** Brings the text up to the editor's. */
 	settle(): void {
 		clearTimeout(this.#timer);
-		this.#behind = null;
+		this.isBehind = false;
 		const text = this.latest;
 		if (text === this.#text) return;
 		this.#text = text;
@@ -87,25 +95,25 @@ export class FileText {
 
 	#settleSoon(): void {
 		const now = performance.now();
-		this.#behind ??= now;
+		if (!untrack(() => this.isBehind)) this.#behindSince = now;
+		this.isBehind = true;
 		clearTimeout(this.#timer);
-		const left = this.#behind + PATIENCE - now;
-		this.#timer = setTimeout(() => this.settle(), Math.max(0, Math.min(PAUSE, left)));
+		const left = this.#behindSince + PATIENCE - now;
+		this.#timer = setTimeout(() => this.#settleInSteps(), Math.max(0, Math.min(PAUSE, left)));
 	}
 
-	constructor(
-		{ path, kind, hash, text }: FileRecord,
-		changed: (file: FileText, transactions: readonly Transaction[]) => void,
-		given: () => boolean,
-		setup: EditorSetup
-	) {
+	/** Reads the text, and brings it up to that in a task of its own: a letter typed meanwhile is seen between the two. */
+	#settleInSteps(): void {
+		this.#owner.readAhead(this);
+		this.#timer = setTimeout(() => this.settle());
+	}
+
+	constructor({ path, kind, hash, text }: FileRecord, owner: TextOwner) {
 		this.path = path;
 		this.kind = kind === 'page' ? 'page' : 'sheet';
 		this.saved = text ?? '';
 		this.base = hash;
-		this.#changed = changed;
-		this.#given = given;
-		this.#setup = setup;
+		this.#owner = owner;
 		this.state = EditorState.create({ doc: this.saved, extensions: this.#lock });
 		this.#text = this.saved;
 	}
@@ -118,7 +126,7 @@ export class FileText {
 		this.state = EditorState.create({
 			doc,
 			selection,
-			extensions: [this.#setup(this.kind, this.path), this.#lock]
+			extensions: [this.#owner.setup(this.kind, this.path), this.#lock]
 		});
 	}
 
@@ -139,7 +147,7 @@ export class FileText {
 		if (this.trial.length > 0) this.trial = [];
 		if (this.state.doc.length > LONG) this.#settleSoon();
 		else this.settle();
-		this.#changed(this, transactions);
+		this.#owner.changed(this, transactions);
 	}
 
 	/** Takes over a transaction that was made outside of the editor. */

@@ -7,6 +7,7 @@
 	import type { Workbench } from '$lib/session/workbench.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
+	import { turns } from '$lib/ui/turns.svelte.ts';
 	import FramesTable from '$lib/features/frames/FramesTable.svelte';
 	import { LEAST_COLUMN, marked, NAMES } from '$lib/features/frames/framing.svelte.ts';
 	import { pagesOf } from './answers.ts';
@@ -26,6 +27,8 @@
 	const { bands, swept } = $derived(bench);
 	const shift = writing.shift(() => bench.bands);
 
+	/** The frames come first, then the sheet, then what is below it. */
+	const turn = turns(3);
 	let sheet = $state<SheetPanel>();
 	let frames = $state<FramesTable>();
 	const IN_STEP = 'vantaggio-in-step';
@@ -81,54 +84,54 @@
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across" storage={asStorage}>
 		<Pane defaultSize={61} minSize={30}>
 			<Guarded name="The frames">
-				<FramesTable
-					bind:this={frames}
-					bind:stages={bench.stages}
-					bind:inStep
-					{workbench}
-					framing={bench.framing}
-					names={{ lead: bench.leadName, placeOf: bench.placeOf }}
-					laid={{ original: bench.original, onalign: bench.alignOriginal }}
-					onholds={() => void watching.bringHolding()}
-					edited={waking?.wake?.edited.before ?? null}
-				>
-					{#snippet holds()}
-						{#if swept && holding}
-							{#await insist(() => import('$lib/features/holds/Holds.svelte')) then { default: Holds }}
-								<Guarded name="Holds">
-									{#if swept && holding}
-										<Holds {site} {holding} {swept} {bands} {selected} name={bench.selectedName} />
-									{/if}
-								</Guarded>
-							{/await}
-						{/if}
-					{/snippet}
-					{#snippet below()}
-						{#if !selected[0]}
-							<p class="nothing">
-								Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
-							</p>
-						{:else if table && edits}
-							{#await insist(() => import('$lib/features/collation/Collation.svelte')) then { default: Collation }}
-								<Guarded name="The Collation">
-									{#if table && edits}
-										<Collation
-											wide
-											{page}
-											paths={selected}
-											{...table}
-											{site}
-											proposal={edits.proposal}
-											reach={bench.reach}
-											onplace={bench.toPlace}
-											rooms={{ column: LEAST_COLUMN, names: NAMES }}
-										/>
-									{/if}
-								</Guarded>
-							{/await}
-						{/if}
-					{/snippet}
-				</FramesTable>
+				{#if turn.done > 0}<FramesTable
+						bind:this={frames}
+						bind:stages={bench.stages}
+						bind:inStep
+						{workbench}
+						framing={bench.framing}
+						names={{ lead: bench.leadName, placeOf: bench.placeOf }}
+						laid={{ original: bench.original, onalign: bench.alignOriginal }}
+						onholds={() => void watching.bringHolding()}
+						edited={waking?.wake?.edited.before ?? null}
+					>
+						{#snippet holds()}
+							{#if swept && holding}
+								{#await insist(() => import('$lib/features/holds/Holds.svelte')) then { default: Holds }}
+									<Guarded name="Holds">
+										{#if swept && holding}
+											<Holds {site} {holding} {swept} {bands} {selected} name={bench.selectedName} />
+										{/if}
+									</Guarded>
+								{/await}
+							{/if}
+						{/snippet}
+						{#snippet below()}
+							{#if !selected[0]}
+								<p class="nothing">
+									Find something (<kbd>/</kbd>), or <kbd>C</kbd> and a click in a frame, to see it band by band.
+								</p>
+							{:else if table && edits}
+								{#await insist(() => import('$lib/features/collation/Collation.svelte')) then { default: Collation }}
+									<Guarded name="The Collation">
+										{#if table && edits}
+											<Collation
+												wide
+												{page}
+												paths={selected}
+												{...table}
+												{site}
+												proposal={edits.proposal}
+												reach={bench.reach}
+												onplace={bench.toPlace}
+												rooms={{ column: LEAST_COLUMN, names: NAMES }}
+											/>
+										{/if}
+									</Guarded>
+								{/await}
+							{/if}
+						{/snippet}
+					</FramesTable>{/if}
 			</Guarded>
 		</Pane>
 		<PaneResizer class="across" aria-label="Width of the sheet" />
@@ -136,12 +139,12 @@
 			<PaneGroup direction="vertical" autoSaveId="vantaggio-down" storage={asStorage}>
 				<Pane defaultSize={64} minSize={20}>
 					<Guarded name="The sheet">
-						<SheetPanel bind:this={sheet} {bench} onedit={() => frames?.show()} />
+						{#if turn.done > 1}<SheetPanel bind:this={sheet} {bench} onedit={() => frames?.show()} />{/if}
 					</Guarded>
 				</Pane>
 				<PaneResizer class="down" aria-label="Height of the sheet" />
 				<Pane defaultSize={36} minSize={8}>
-					<Below {bench} />
+					{#if turn.done > 2}<Below {bench} />{/if}
 				</Pane>
 			</PaneGroup>
 		</Pane>

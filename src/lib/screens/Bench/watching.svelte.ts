@@ -58,6 +58,10 @@ export class Watching {
 	readonly #isTrying: boolean = $derived.by(() =>
 		[...this.#site.texts.values()].some(({ trial }) => trial.length > 0)
 	);
+	/** Whether somebody is typing in a long text: what is measured then takes time from the typing, and is soon out of date. */
+	readonly #isTyping: boolean = $derived.by(() =>
+		[...this.#site.texts.values()].some(({ isBehind }) => isBehind)
+	);
 
 	/** What is measured, the same for as long as only the carriage moves. */
 	#last: Swept | null = null;
@@ -85,7 +89,7 @@ export class Watching {
 		$effect(() => {
 			const { sweeping } = this;
 			const swept = this.#sweptAs(this.#still);
-			if (!sweeping || !swept || sweeping.stopped) return;
+			if (!sweeping || !swept || sweeping.stopped || this.#isTyping) return;
 			void [swept.page.conditions, sweeping.paused, sweeping.stretch];
 			return afterRest(SWEEP_REST, (signal) => sweeping.sweep(swept, signal));
 		});
@@ -93,7 +97,7 @@ export class Watching {
 		$effect(() => {
 			const { following } = this;
 			const [swept, path] = [this.#still, asked.selected()];
-			if (!following || !swept || !path || asked.tab() !== 'curve') return;
+			if (!following || !swept || !path || asked.tab() !== 'curve' || this.#isTyping) return;
 			void [swept.page.conditions, following.property];
 			return afterRest(SWEEP_REST, (signal) => following.follow(swept, path, signal));
 		});
@@ -105,14 +109,14 @@ export class Watching {
 		$effect(() => {
 			const swept = this.#still;
 			const isEdited = [...site.texts.values()].some(({ dirty }) => dirty) || this.waking !== null;
-			if (!swept || this.#isTrying || !isEdited) return;
+			if (!swept || this.#isTrying || this.#isTyping || !isEdited) return;
 			void swept.page.conditions;
 			return afterRest(WAKE_REST, (signal) => this.#wake(swept, signal));
 		});
 		$effect(() => {
 			const { waking } = this;
 			const rest = waking?.rest;
-			if (!waking || !rest || !this.#isQuiet) return;
+			if (!waking || !rest || !this.#isQuiet || this.#isTyping) return;
 			return afterRest(QUIET, (signal) => waking.complete(rest, signal));
 		});
 	}

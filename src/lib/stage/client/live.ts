@@ -18,6 +18,14 @@ const sameValue = (a: unknown, b: unknown): boolean =>
 const samePage = (a: PageContent, b: PageContent): boolean =>
 	(Object.keys(a) as (keyof PageContent)[]).every((key) => key === 'sheets' || sameValue(a[key], b[key]));
 
+/** Whether two lists are of the same sheets with the same texts. */
+const sameSheets = (a: readonly StyleText[], b: readonly StyleText[]): boolean =>
+	a.length === b.length &&
+	a.every((sheet, i) => {
+		const other = b[i];
+		return other !== undefined && sameElement(sheet, other) && sheet.text === other.text;
+	});
+
 /** The sheets of `next` whose text is another than before; null where the sheets are not the same ones. */
 function changedSheets(before: readonly StyleText[], next: readonly StyleText[]): StyleText[] | null {
 	if (before.length !== next.length || !next.every((sheet, i) => sameElement(sheet, before[i] as StyleText)))
@@ -27,16 +35,18 @@ function changedSheets(before: readonly StyleText[], next: readonly StyleText[])
 
 /** Frames that are to be given the same, so that it is sent once. */
 class Groups<X> {
-	readonly #groups = new Map<string, { frames: string[]; of: X }>();
+	readonly all: { readonly frames: string[]; readonly of: X }[] = [];
+	readonly #isSame: (a: X, b: X) => boolean;
 
-	add(of: X, frame: string): void {
-		const key = JSON.stringify(of);
-		const group = this.#groups.get(key);
-		if (group) group.frames.push(frame);
-		else this.#groups.set(key, { frames: [frame], of });
+	constructor(isSame: (a: X, b: X) => boolean) {
+		this.#isSame = isSame;
 	}
 
-	all = (): Iterable<{ frames: string[]; of: X }> => this.#groups.values();
+	add(of: X, frame: string): void {
+		const group = this.all.find((one) => this.#isSame(one.of, of));
+		if (group) group.frames.push(frame);
+		else this.all.push({ frames: [frame], of });
+	}
 }
 
 /**
@@ -63,8 +73,8 @@ export function liveFrames(stage: Stage) {
 		const arrangement = JSON.stringify(placements);
 		if (arrangement !== arranged) begin(host.arrange(placements), () => (arranged = ''));
 		arranged = arrangement;
-		const rewrite = new Groups<PageContent>();
-		const restyle = new Groups<readonly StyleText[]>();
+		const rewrite = new Groups<PageContent>((a, b) => samePage(a, b) && sameSheets(a.sheets, b.sheets));
+		const restyle = new Groups(sameSheets);
 		for (const id of ids) {
 			const page = contents.get(id);
 			if (!page) continue;
@@ -78,8 +88,8 @@ export function liveFrames(stage: Stage) {
 		const forget = (frames: readonly string[]) => (): void => {
 			for (const id of frames) shown.delete(id);
 		};
-		for (const { frames, of } of rewrite.all()) begin(host.write(frames, of), forget(frames));
-		for (const { frames, of } of restyle.all()) begin(host.restyle(frames, of), forget(frames));
+		for (const { frames, of } of rewrite.all) begin(host.write(frames, of), forget(frames));
+		for (const { frames, of } of restyle.all) begin(host.restyle(frames, of), forget(frames));
 		return Math.max(0, ...(await Promise.all(work)));
 	}
 

@@ -18,6 +18,7 @@
 	import Stale from '$lib/screens/shell/Stale.svelte';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Spine from '$lib/ui/Spine.svelte';
+	import { turns } from '$lib/ui/turns.svelte.ts';
 
 	let { data } = $props();
 
@@ -31,6 +32,7 @@
 	const path = $derived(pages.find((one) => one === asked) ?? firstPage(pages));
 	const page = $derived(new PageState(site, path));
 	let file = $derived(route.url.searchParams.get('file') ?? '');
+	const turn = turns(1);
 	let keys = $state.raw<KeyMap>({});
 	let keysOpen = $state(false);
 	let masthead = $state<Masthead>();
@@ -208,7 +210,9 @@
 	{#key screen}
 		<Guarded name="The screen">
 			{#key site}
-				{#if 'component' in shown}
+				{#if turn.done === 0}
+					<!-- First what stands around every screen. -->
+				{:else if 'component' in shown}
 					<shown.component {workbench} />
 				{:else}
 					<!-- Scripts of other screens than the first come when they are gone to. -->
