@@ -39,16 +39,30 @@ export interface Cases {
 
 const asked = new WeakMap<Layout, Asking>();
 
-/** What a page's sheets declare and what is asked about it, for as long as its conditions, and so its texts, stay. */
-const known = new WeakMap<PageConditions, { readonly cascade: PageCascade; readonly asking: Asking }>();
+/** What a page's sheets declare, for as long as its conditions, and so its texts, stay. */
+const cascades = new WeakMap<PageConditions, PageCascade>();
 
-function cascadeOfPage(page: InquiredPage): { readonly cascade: PageCascade; readonly asking: Asking } {
-	let found = known.get(page.conditions);
-	if (!found) {
-		const cascade = cascadeOf(page.page, page.path, page.sources);
-		known.set(page.conditions, (found = { cascade, asking: askingOf(cascade) }));
-	}
+function cascadeOfPage({ page, path, sources, conditions }: InquiredPage): PageCascade {
+	let found = cascades.get(conditions);
+	if (!found) cascades.set(conditions, (found = cascadeOf(page, path, sources)));
 	return found;
+}
+
+/** What is asked about what sheets declare. */
+const askings = new WeakMap<PageCascade, Asking>();
+
+function askingOfCascade(cascade: PageCascade): Asking {
+	let found = askings.get(cascade);
+	if (!found) askings.set(cascade, (found = askingOf(cascade)));
+	return found;
+}
+
+/** Reads ahead what `casesOf` needs of a page, in pieces between which the thread can do what else is waiting. */
+export async function readCascade(page: InquiredPage, { pause }: Pick<Layout, 'pause'>): Promise<void> {
+	const cascade = cascadeOfPage(page);
+	await pause();
+	askingOfCascade(cascade);
+	await pause();
 }
 
 /** The `@container` conditions of a page, each once. */
@@ -62,7 +76,8 @@ const containersOf = (cascade: PageCascade): string[] => [
 
 /** Tells a stage what is asked about a page from now on, and how its answers are read. */
 export function casesOf(page: InquiredPage, layout: Layout, vantage: Vantage): Cases {
-	const { asking, cascade } = cascadeOfPage(page);
+	const cascade = cascadeOfPage(page);
+	const asking = askingOfCascade(cascade);
 	const of = page.page;
 	const { engine } = layout;
 	const containers = containersOf(cascade);

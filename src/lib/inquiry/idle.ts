@@ -10,7 +10,7 @@ import { sliceOf } from '../core/css/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import type { ElementFacts, FactsFound } from '../stage/protocol.ts';
-import { casesOf, type Cases } from './cases.ts';
+import { casesOf, readCascade, type Cases } from './cases.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
@@ -96,6 +96,7 @@ export async function ineffectiveDeclarations(
 	vantage: Vantage,
 	file: string
 ): Promise<IneffectiveDeclaration[]> {
+	await readCascade(page, layout);
 	const cases = casesOf(page, layout, vantage);
 	const { cascade, engine } = cases;
 	const asked = cascade.declared.flatMap((declared) => {

@@ -47,6 +47,8 @@ export interface Layout {
 	readonly engine: BrowserEngine;
 	/** What the addresses of a page's files begin with. */
 	readonly prefix: string;
+	/** Lets the thread do what else is waiting, between two pieces of work that would hold it for long together. */
+	pause(): Promise<void>;
 	/** Lays a page out at widths out of sight, and tells of each layout what is asked about an element. */
 	askAt(job: LayoutJob): AsyncIterable<LaidElement>;
 	/** The same, and tells what is found in each layout. */

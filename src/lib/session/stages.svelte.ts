@@ -252,6 +252,7 @@ export async function openStages(
 		matching: async (frame, path, selectors) =>
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
 		engine: (engine ??= engineOf(document)),
+		pause: () => new Promise((resolve) => setTimeout(resolve)),
 		measurer,
 		async *askAt(job) {
 			for await (const { facts: found, computed: values, ...one } of measurer.askAt(job))
