@@ -17,6 +17,7 @@ import {
 	rationalFromNumber,
 	toNumber,
 	type Interval,
+	type IntervalSet,
 	type Rational
 } from '../core/interval/index.ts';
 import type { Force, ConditionNote } from '../core/site/index.ts';
@@ -118,19 +119,24 @@ function draw(doc: Text, { rules, said, width, range }: InForce): Drawn {
 	const place = (at: number): number =>
 		(100 * Math.log(Math.min(range[1], Math.max(range[0], at)) / range[0])) / Math.log(range[1] / range[0]);
 	const here = rationalFromNumber(width);
+	const barOf = (widths: IntervalSet): Bar => {
+		const stretches = intervals(widths).map(
+			({ lo, hi }) => [place(toNumber(lo)), place(hi ? toNumber(hi) : Infinity)] as const
+		);
+		const ends = intervals(widths).flatMap((one) => endsOf(one, place));
+		return new Bar(stretches, place(width), contains(widths, here), printIntervalSet(widths), ends, range);
+	};
+	/** Most rules are in force at the same widths as others. */
+	const made = new Map<IntervalSet, Bar>();
 	const bars = new Map<number, Range<GutterMarker>>();
 	const pale = new Set<number>();
 	for (const { span, widths } of rules) {
 		if (span.end > doc.length) continue;
 		const first = doc.lineAt(span.start);
-		const holds = contains(widths, here);
-		const stretches = intervals(widths).map(
-			({ lo, hi }) => [place(toNumber(lo)), place(hi ? toNumber(hi) : Infinity)] as const
-		);
-		const ends = intervals(widths).flatMap((one) => endsOf(one, place));
-		const bar = new Bar(stretches, place(width), holds, printIntervalSet(widths), ends, range);
+		const bar = made.get(widths) ?? barOf(widths);
+		made.set(widths, bar);
 		if (!bars.has(first.from)) bars.set(first.from, bar.range(first.from));
-		if (holds) continue;
+		if (bar.holds) continue;
 		const last = doc.lineAt(span.end).number;
 		for (let n = first.number; n <= last; n++) pale.add(doc.line(n).from);
 	}

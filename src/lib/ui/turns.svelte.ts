@@ -1,12 +1,16 @@
 /**
- * Counts up, from 0 when a component is set up, by one after each task of the browser: parts that are shown one after the
- * other do not hold the thread in one piece. To be called while the component is set up.
+ * Counts up, from 0 when a component is set up, by one after each task of the browser: what is done in turn does not hold
+ * the thread in one piece. Each piece of work that is given is done before its turn is counted. To be called while the
+ * component is set up.
  */
-export function turns(most: number): { readonly done: number } {
+export function turns(most: number, ...work: readonly (() => void)[]): { readonly done: number } {
 	let done = $state(0);
 	$effect(() => {
 		if (done === most) return;
-		const timer = setTimeout(() => done++);
+		const timer = setTimeout(() => {
+			work[done]?.();
+			done++;
+		});
 		return () => clearTimeout(timer);
 	});
 	return {

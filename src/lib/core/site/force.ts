@@ -28,8 +28,11 @@ export function forceOf(
 		const around = within.map(({ queries }) => solve(queries)).reduce(intersection, EVERYTHING);
 		for (const { span, widths } of forceIn(sources.sheet(text), around, sources, solve)) {
 			const start = span.start + offset;
-			const before = found.get(start)?.widths ?? NOTHING;
-			found.set(start, { span: { start, end: span.end + offset }, widths: union(before, widths) });
+			const before = found.get(start)?.widths;
+			found.set(start, {
+				span: { start, end: span.end + offset },
+				widths: before ? union(before, widths) : widths
+			});
 		}
 	}
 	return [...found.values()];

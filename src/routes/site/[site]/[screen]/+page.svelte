@@ -32,7 +32,12 @@
 	const path = $derived(pages.find((one) => one === asked) ?? firstPage(pages));
 	const page = $derived(new PageState(site, path));
 	let file = $derived(route.url.searchParams.get('file') ?? '');
-	const turn = turns(1);
+	/** First comes what stands around every screen, then the page is read, and then the screen is shown. */
+	const turn = turns(
+		2,
+		() => page.page,
+		() => page.conditions
+	);
 	let keys = $state.raw<KeyMap>({});
 	let keysOpen = $state(false);
 	let masthead = $state<Masthead>();
@@ -91,6 +96,7 @@
 	/** The page as it was when what is followed was last right, by its file. */
 	let last: { readonly path: string; readonly page: Page } | undefined;
 	$effect(() => {
+		if (turn.done < 2) return;
 		const now = { path: page.path, page: page.page };
 		untrack(() => {
 			const before = last;
@@ -210,8 +216,8 @@
 	{#key screen}
 		<Guarded name="The screen">
 			{#key site}
-				{#if turn.done === 0}
-					<!-- First what stands around every screen. -->
+				{#if turn.done < 2}
+					<!-- Not yet. -->
 				{:else if 'component' in shown}
 					<shown.component {workbench} />
 				{:else}
