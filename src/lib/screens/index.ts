@@ -1,9 +1,11 @@
 import type { Component } from 'svelte';
+import type { FramesView } from '$lib/features/frames/view.svelte.ts';
 import type { Workbench } from '$lib/session/workbench.ts';
 import Bench from './Bench/Bench.svelte';
 import { SCREEN_NAMES, type ScreenName } from './names.ts';
 
-type ScreenComponent = Component<{ workbench: Workbench }>;
+/** `view` is what all screens with frames share. */
+type ScreenComponent = Component<{ workbench: Workbench; view: FramesView }>;
 
 /** A screen of the application: the spine, addresses and Find have it from here. */
 export interface Screen {
@@ -18,29 +20,21 @@ export interface Screen {
 		{ readonly component: ScreenComponent } | { readonly load: () => Promise<{ default: ScreenComponent }> };
 }
 
+const screen = (of: ScreenName, name: string, shown: Screen['shown']): Screen => ({
+	screen: of,
+	name,
+	hasFrames: SCREEN_NAMES[of],
+	shown
+});
+
 /** What an address without a known screen leads to. */
-const FIRST: Screen = {
-	screen: 'bench',
-	name: 'Bench',
-	hasFrames: SCREEN_NAMES.bench,
-	shown: { component: Bench }
-};
+const FIRST = screen('bench', 'Bench', { component: Bench });
 
 /** Every screen, in the order of the spine. */
 export const SCREENS: readonly Screen[] = [
 	FIRST,
-	{
-		screen: 'type',
-		name: 'Type',
-		hasFrames: SCREEN_NAMES.type,
-		shown: { load: () => import('./Type/Type.svelte') }
-	},
-	{
-		screen: 'site',
-		name: 'Site',
-		hasFrames: SCREEN_NAMES.site,
-		shown: { load: () => import('./Site/Site.svelte') }
-	}
+	screen('type', 'Type', { load: () => import('./Type/Type.svelte') }),
+	screen('site', 'Site', { load: () => import('./Site/Site.svelte') })
 ];
 
 /** The screen that an address names. */

@@ -5,26 +5,20 @@
 	import type { Alignment, Original } from '$lib/core/original/index.ts';
 	import { framesPainted } from '$lib/session/painted.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
-	import type { Workbench } from '$lib/session/workbench.ts';
 	import { notify } from '$lib/session/notices.svelte.ts';
-	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import FootBar from './FootBar.svelte';
 	import Frames from './Frames.svelte';
 	import Ladder from './Ladder.svelte';
-	import { placementOf, type Framing } from './framing.svelte.ts';
-	import type { FrameNames } from './names.ts';
+	import { placementOf } from './framing.svelte.ts';
 	import { stageTalk } from './stageTalk.ts';
+	import type { FramesView } from './view.svelte.ts';
 
 	interface Props {
-		workbench: Workbench;
-		framing: Framing;
-		/** What frames, and places of conditions, are called. */
-		names: FrameNames;
+		view: FramesView;
+		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
+		said?: (width: number) => { readonly whole: string; readonly short: string };
 		/** The Original at the lead's width, and a wish to lay it otherwise. */
 		laid?: { readonly original: Original | undefined; readonly onalign: (alignment: Alignment) => void };
-		/** The stages, once they are open. */
-		stages: Stages | null;
-		inStep: boolean;
 		/** What stands around the frames where they are over the columns of a collation. */
 		below?: Snippet;
 		/** What is held, in a menu; and a wish to see it. */
@@ -34,21 +28,12 @@
 		edited?: ReadonlyMap<string, string> | null;
 	}
 
-	let {
-		workbench,
-		framing,
-		names,
-		laid,
-		stages = $bindable(),
-		inStep = $bindable(),
-		below,
-		holds,
-		onholds = () => undefined,
-		edited = null
-	}: Props = $props();
+	let { view, said, laid, below, holds, onholds = () => undefined, edited = null }: Props = $props();
+	const { framing, workbench } = untrack(() => view);
 	const { before, originals, selectionView, states, viewing } = getSite();
 	const { site, page, selected } = $derived(workbench);
-	const { select } = untrack(() => workbench);
+	const { stages } = $derived(view);
+	const { select } = workbench;
 
 	const earlier = $derived(
 		viewing.before === 'edit' && edited
@@ -78,17 +63,17 @@
 		let gone = false;
 		untrack(() => site.stageKeeper.take(parent, workbench.config, talk)).then(
 			(opened) => {
-				if (!gone) stages = opened;
+				if (!gone) view.stages = opened;
 			},
 			(error: unknown) => (failure = messageOf(error))
 		);
 		return () => {
 			gone = true;
-			stages = null;
+			view.stages = null;
 		};
 	}
 
-	$effect(() => stages?.keepInStep(inStep));
+	$effect(() => stages?.keepInStep(view.inStep));
 
 	$effect(() => originals.load(pictures));
 	$effect(() => {
@@ -159,10 +144,10 @@
 		<Frames
 			bind:this={drawn}
 			{page}
-			lead={framing.lead}
-			leadName={names.lead}
-			placeOf={names.placeOf}
-			said={names.said}
+			lead={view.lead}
+			leadName={view.leadName}
+			placeOf={view.placeOf}
+			{said}
 			frames={framing.frames}
 			onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
 			onresize={(name, by) => framing.resize(name, by)}
@@ -175,7 +160,7 @@
 	<FootBar
 		bind:this={foot}
 		{site}
-		bind:inStep
+		bind:inStep={view.inStep}
 		vantagesHref="{workbench.href('site')}#vantages"
 		{holds}
 		{onholds}

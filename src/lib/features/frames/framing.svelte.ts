@@ -177,10 +177,13 @@ export class Framing {
 		store.set(SIZES, JSON.stringify(this.#sizes));
 	}
 
-	/** `few` where one frame beside the lead is enough. */
-	constructor(site: SiteState, few = false) {
-		this.#site = site;
+	/** Whether one frame beside the lead is enough. */
+	set few(few: boolean) {
 		this.#fit({ ...this.#room, few });
+	}
+
+	constructor(site: SiteState) {
+		this.#site = site;
 	}
 }
 

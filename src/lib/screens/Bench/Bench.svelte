@@ -1,96 +1,77 @@
 <script lang="ts">
 	import { getSite } from '$lib/session/context.ts';
 	import { insist } from '$lib/session/insist.ts';
-	import { asStorage, store } from '$lib/session/store.ts';
+	import { asStorage } from '$lib/session/store.ts';
 	import { Pane, PaneGroup, PaneResizer } from 'paneforge';
-	import { untrack } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import type { Workbench } from '$lib/session/workbench.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
-	import Measure from '$lib/ui/measure/Measure.svelte';
 	import { turns } from '$lib/ui/turns.svelte.ts';
 	import FramesTable from '$lib/features/frames/FramesTable.svelte';
-	import { LEAST_COLUMN, marked, NAMES } from '$lib/features/frames/framing.svelte.ts';
+	import { LEAST_COLUMN, NAMES } from '$lib/features/frames/framing.svelte.ts';
+	import type { FramesView } from '$lib/features/frames/view.svelte.ts';
 	import { pagesOf } from './answers.ts';
 	import { BenchState } from './bench.svelte.ts';
 	import { benchKeys } from './benchKeys.ts';
 	import Below from './Below.svelte';
 	import SheetPanel from './SheetPanel.svelte';
 
-	let { workbench }: { workbench: Workbench } = $props();
-	const { carriage, viewing } = getSite();
+	let { workbench, view }: { workbench: Workbench; view: FramesView } = $props();
+	const { viewing } = getSite();
 	const { site, page, selected } = $derived(workbench);
 
-	const bench = untrack(() => new BenchState(workbench));
+	const bench = untrack(() => new BenchState(view));
 	const { writing, watching } = bench;
 	const { table, edits } = $derived(writing);
 	const { waking, holding } = $derived(watching);
 	const { bands, swept } = $derived(bench);
 	const shift = writing.shift(() => bench.bands);
+	const reach = $derived(table?.hand.held ? table.hand.reach : (waking?.wake?.widths ?? null));
+	const held = $derived(watching.isHolding ? (holding?.widthsOn(page.path) ?? null) : null);
+	$effect.pre(() => {
+		const stretches = { reach, held, found: watching.found };
+		view.onMeasure = { onshift: shift, onjoin: bench.join, stretches, hung };
+	});
+	onDestroy(() => (view.onMeasure = {}));
 
 	/** The frames come first, then the sheet, then what is below it. */
 	const turn = turns(3);
 	let sheet = $state<SheetPanel>();
 	let frames = $state<FramesTable>();
-	const IN_STEP = 'vantaggio-in-step';
-	let inStep = $state(store.get(IN_STEP) !== 'no');
-	$effect(() => void store.set(IN_STEP, inStep ? 'yes' : 'no'));
 
 	$effect(() => {
 		const keys = benchKeys(
 			bench,
 			() => sheet,
-			() => frames,
-			() => (inStep = !inStep)
+			() => frames
 		);
 		workbench.bindKeys(keys);
 		return () => workbench.bindKeys({});
 	});
 </script>
 
-<Measure
-	{bands}
-	others={page.conditions.others}
-	width={carriage.width}
-	range={carriage.range}
-	vantages={marked(site)}
-	onwidth={(width) => (carriage.width = width)}
-	places={{
-		onplace: ({ file, span }) => bench.toPlace({ path: file, offset: span.start }),
-		placeOf: bench.placeOf,
-		onshift: shift,
-		onjoin: bench.join
-	}}
-	stretches={{
-		reach: table?.hand.held ? table.hand.reach : (waking?.wake?.widths ?? null),
-		held: watching.isHolding ? (holding?.widthsOn(page.path) ?? null) : null,
-		found: watching.found
-	}}
->
+{#snippet hung()}
 	{#if edits}
 		{#await insist(() => import('$lib/features/arrange/EditCards.svelte')) then { default: EditCards }}
 			<Guarded name="What is tried">
 				{#if edits}<EditCards
 						{edits}
 						{site}
-						{bands}
+						bands={view.bands}
 						pagesOf={(files) => pagesOf(site, files)}
 						onplace={workbench.show}
 					/>{/if}
 			</Guarded>
 		{/await}
 	{/if}
-</Measure>
+{/snippet}
 <main class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}>
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across" storage={asStorage}>
 		<Pane defaultSize={61} minSize={30}>
 			<Guarded name="The frames">
 				{#if turn.done > 0}<FramesTable
 						bind:this={frames}
-						bind:stages={bench.stages}
-						bind:inStep
-						{workbench}
-						framing={bench.framing}
-						names={{ lead: bench.leadName, placeOf: bench.placeOf }}
+						{view}
 						laid={{ original: bench.original, onalign: bench.alignOriginal }}
 						onholds={() => void watching.bringHolding()}
 						edited={waking?.wake?.edited.before ?? null}

@@ -3,13 +3,13 @@ import { nameAt, type ElementPath } from '$lib/core/html/index.ts';
 import type { Interval, Rational } from '$lib/core/interval/index.ts';
 import type { Alignment, Original } from '$lib/core/original/index.ts';
 import type { Unseen } from '$lib/core/presence/index.ts';
-import type { FilePlace } from '$lib/core/text/index.ts';
-import { seenVantage } from '$lib/core/vantage/index.ts';
+import type { Bands } from '$lib/core/media/index.ts';
+import { seenVantage, type SeenVantage } from '$lib/core/vantage/index.ts';
 import type { CaretRule } from '$lib/editor/caretRule.ts';
 import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
 import type { Table } from '$lib/features/collation/hand.svelte.ts';
-import { Framing, marked } from '$lib/features/frames/framing.svelte.ts';
-import { placeName } from '$lib/features/frames/placeName.ts';
+import { marked, type Framing } from '$lib/features/frames/framing.svelte.ts';
+import type { FramesView } from '$lib/features/frames/view.svelte.ts';
 import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 import type { Instead } from '$lib/inquiry/instead.ts';
 import type { Trace } from '$lib/inquiry/trace.ts';
@@ -21,7 +21,6 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 import type { Workbench } from '$lib/session/workbench.ts';
 import type { SpaceFound } from '$lib/stage/protocol.ts';
-import type { Place } from '$lib/ui/measure/places.ts';
 import type { Chosen } from '$lib/writing/within.ts';
 import { answersOf, rulesOf } from './answers.ts';
 import type { Tab } from './tabs.ts';
@@ -32,11 +31,11 @@ import { Writing } from './writing.svelte.ts';
 export class BenchState {
 	readonly workbench: Workbench;
 	readonly site: SiteState;
+	readonly view: FramesView;
+	readonly toPlace: FramesView['toPlace'];
 	readonly framing: Framing;
 	readonly writing: Writing;
 	readonly watching: Watching;
-	/** The stages; null until they are open. */
-	stages = $state.raw<Stages | null>(null);
 	/** The panel below the sheet that is shown. */
 	tab = $state<Tab>('box');
 	/** The rule at the sheet's caret, and the file that is shown there. */
@@ -45,9 +44,6 @@ export class BenchState {
 	/** What is selected while a value of it is wished to the hand from elsewhere. */
 	#handed = $state.raw<readonly ElementPath[] | null>(null);
 
-	readonly lead = $derived.by(() => this.framing.lead);
-	readonly bands = $derived.by(() => this.page.bands(this.lead));
-	readonly leadName = $derived.by(() => this.site.viewing.lead ?? 'Carriage');
 	readonly swept = $derived.by(
 		() =>
 			this.stages && {
@@ -71,7 +67,7 @@ export class BenchState {
 			new Map(
 				this.framing.frames.map(({ frame, vantage }) => [
 					frame,
-					frame === 'lead' ? this.leadName : vantage.name
+					frame === 'lead' ? this.view.leadName : vantage.name
 				])
 			)
 	);
@@ -87,10 +83,13 @@ export class BenchState {
 	readonly #over = $derived.by(() => this.framing.columns?.map(({ width }) => width).join() ?? '');
 
 	/** To be made while the Bench is set up. */
-	constructor(workbench: Workbench) {
+	constructor(view: FramesView) {
+		const { workbench, framing, toPlace } = view;
+		this.view = view;
 		this.workbench = workbench;
 		this.site = workbench.site;
-		this.framing = new Framing(this.site);
+		this.framing = framing;
+		this.toPlace = toPlace;
 		this.writing = new Writing(this.site);
 		this.watching = new Watching(this.site, {
 			swept: () => this.swept,
@@ -105,6 +104,7 @@ export class BenchState {
 		$effect(() => {
 			this.framing.columns =
 				this.site.viewing.wide && this.writing.table ? this.writing.table.collating.shown : null;
+			return () => (this.framing.columns = null);
 		});
 		$effect(() => this.#collate());
 		$effect(() => {
@@ -125,6 +125,19 @@ export class BenchState {
 
 	get page(): PageState {
 		return this.workbench.page;
+	}
+
+	/** The stages; null until they are open. */
+	get stages(): Stages | null {
+		return this.view.stages;
+	}
+
+	get lead(): SeenVantage {
+		return this.view.lead;
+	}
+
+	get bands(): Bands {
+		return this.view.bands;
 	}
 
 	get selected(): readonly ElementPath[] {
@@ -162,11 +175,6 @@ export class BenchState {
 		const column = this.framing.columns?.find((one) => one.width === width);
 		return column && `column ${column.letter}`;
 	}
-
-	/** Shows a place of the page’s sources, which errands of the page may have moved, in its file. */
-	toPlace = ({ path, offset, ...how }: FilePlace): void =>
-		this.workbench.show({ path, offset: this.page.inFile(path, offset), ...how });
-	placeOf = (place: Place): string => placeName(this.page, place);
 
 	/** What selectors hit on the page in the frames and on the others. */
 	reach = (selectors: readonly string[]): Promise<Hits> =>

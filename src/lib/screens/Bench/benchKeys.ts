@@ -9,8 +9,7 @@ import type SheetPanel from './SheetPanel.svelte';
 export function benchKeys(
 	bench: BenchState,
 	sheet: () => SheetPanel | undefined,
-	frames: () => FramesTable | undefined,
-	toggleInStep: () => void
+	frames: () => FramesTable | undefined
 ): KeyMap {
 	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
 	async function toSheet(menu: boolean): Promise<void> {
@@ -29,7 +28,7 @@ export function benchKeys(
 		s: {
 			name: 'Scroll in step, or not',
 			withShift: 'What can be muted: a letter chooses',
-			run: ({ shift }) => (shift ? sheet()?.openMute() : toggleInStep())
+			run: ({ shift }) => (shift ? sheet()?.openMute() : (bench.view.inStep = !bench.view.inStep))
 		},
 		e: {
 			name: 'To the sheet',

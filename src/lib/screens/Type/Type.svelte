@@ -1,21 +1,18 @@
 <script lang="ts">
 	import { getSite } from '$lib/session/context.ts';
-	import { untrack } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { toNumber } from '$lib/core/interval/index.ts';
 	import { bandAt, lengthContext } from '$lib/core/media/index.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
-	import type { Stages } from '$lib/session/stages.svelte.ts';
 	import { sweptAs } from '$lib/features/findings/sweeping.svelte.ts';
 	import { checkedStyle, rootNote, stretchesIn } from '$lib/inquiry/textStyles.ts';
 	import { tryEdit } from '$lib/session/trying.ts';
 	import { Typesetting } from '$lib/features/type/typesetting.svelte.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
-	import Measure from '$lib/ui/measure/Measure.svelte';
 	import FramesTable from '$lib/features/frames/FramesTable.svelte';
-	import { Framing, marked } from '$lib/features/frames/framing.svelte.ts';
+	import type { FramesView } from '$lib/features/frames/view.svelte.ts';
 	import { lookingKeys } from '$lib/features/frames/lookingKeys.ts';
-	import { placeName } from '$lib/features/frames/placeName.ts';
 	import Chart from '$lib/features/type/Chart.svelte';
 	import Head from '$lib/features/type/Head.svelte';
 	import { Hung } from '$lib/features/type/hung.svelte.ts';
@@ -25,20 +22,18 @@
 	import { typeKeys } from '$lib/features/type/typeKeys.ts';
 	import TypeFoot from '$lib/features/type/TypeFoot.svelte';
 
-	let { workbench }: { workbench: Workbench } = $props();
+	let { workbench, view }: { workbench: Workbench; view: FramesView } = $props();
 	const { carriage, viewing } = getSite();
 	const { site, page, selected } = $derived(workbench);
 	const { show, select, bindKeys } = untrack(() => workbench);
 
-	const framing = untrack(() => new Framing(site, true));
+	const { framing } = untrack(() => view);
+	framing.few = true;
+	onDestroy(() => (framing.few = false));
 	const setting = untrack(() => new Typesetting(site));
 	const { reading } = setting;
 	const hung = new Hung(setting);
-	const lead = $derived(framing.lead);
-	const bands = $derived(page.bands(lead));
-	const leadName = $derived(viewing.lead ?? 'Carriage');
-	let stages = $state.raw<Stages | null>(null);
-	let inStep = $state(true);
+	const { lead, bands, stages } = $derived(view);
 	let frames = $state<FramesTable>();
 	let chart = $state<Chart>();
 	let tab = $state<Tab>('texts');
@@ -93,7 +88,6 @@
 		void setting.edit;
 		return afterPause((signal) => setting.count(signal));
 	});
-	$effect(() => stages?.keepInStep(inStep));
 
 	const heights = $derived(lengthContext(as).heights);
 	/** The sizes with a larger text size in the browser. */
@@ -156,18 +150,6 @@
 	});
 </script>
 
-<Measure
-	{bands}
-	others={page.conditions.others}
-	width={carriage.width}
-	range={carriage.range}
-	vantages={marked(site)}
-	onwidth={(width) => (carriage.width = width)}
-	places={{
-		onplace: ({ file, span }) => show({ path: file, offset: page.inFile(file, span.start) }),
-		placeOf: (place) => placeName(page, place)
-	}}
-/>
 <main>
 	<Head {setting} onlength={toLength} />
 	<Guarded name="The chart">
@@ -187,18 +169,7 @@
 	</Guarded>
 	<div class="below">
 		<Guarded name="The frames">
-			<FramesTable
-				bind:this={frames}
-				bind:stages
-				bind:inStep
-				{workbench}
-				{framing}
-				names={{
-					lead: leadName,
-					placeOf: (place) => placeName(page, place),
-					said: (width) => reading.said(width)
-				}}
-			/>
+			<FramesTable bind:this={frames} {view} said={(width) => reading.said(width)} />
 		</Guarded>
 		<Panel
 			{setting}

@@ -16,7 +16,7 @@
 	import Keys from '$lib/screens/shell/Keys.svelte';
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
 	import Stale from '$lib/screens/shell/Stale.svelte';
-	import Guarded from '$lib/ui/Guarded.svelte';
+	import Work from '$lib/screens/shell/Work.svelte';
 	import Spine from '$lib/ui/Spine.svelte';
 	import { turns } from '$lib/ui/turns.svelte.ts';
 
@@ -26,7 +26,8 @@
 	provideSite(() => site);
 	// Screens are one page: it goes when the site is left.
 	onDestroy(() => site.close());
-	const { screen, hasFrames, shown } = $derived(screenOf(route.params.screen));
+	const shown = $derived(screenOf(route.params.screen));
+	const { screen, hasFrames } = $derived(shown);
 	const pages = $derived(site.files.filter(({ kind }) => kind === 'page').map(({ path }) => path));
 	const asked = $derived(route.url.searchParams.get('page'));
 	const path = $derived(pages.find((one) => one === asked) ?? firstPage(pages));
@@ -58,17 +59,6 @@
 			run: ({ shift }) => (shift ? masthead?.openMuted() : history.forward())
 		},
 		'?': { name: 'All keys', run: () => (keysOpen = true) }
-	});
-
-	// Before the screen that shows the stages goes, they are put aside for the next.
-	$effect.pre(() => {
-		void screen;
-		const { stageKeeper } = site;
-		return () => stageKeeper.leave();
-	});
-	$effect.pre(() => {
-		const { stageKeeper } = site;
-		return () => stageKeeper.close();
 	});
 
 	/** The page a visitor would come to first. */
@@ -213,21 +203,8 @@
 		onfind={() => (finding = true)}
 		onpage={(chosen) => goto(href(screen, chosen, file))}
 	/>
-	{#key screen}
-		<Guarded name="The screen">
-			{#key site}
-				{#if turn.done < 2}
-					<!-- Not yet. -->
-				{:else if 'component' in shown}
-					<shown.component {workbench} />
-				{:else}
-					<!-- Scripts of other screens than the first come when they are gone to. -->
-					{#await insist(shown.load) then { default: Shown }}
-						<Shown {workbench} />
-					{/await}
-				{/if}
-			{/key}
-		</Guarded>
+	{#key site}
+		{#if turn.done === 2}<Work {workbench} screen={shown} />{/if}
 	{/key}
 	<Stale {site} />
 	{#if finding}<Find {finds} onclose={() => (finding = false)} />{/if}

@@ -1,0 +1,55 @@
+import type { Snippet } from 'svelte';
+import type { FilePlace } from '$lib/core/text/index.ts';
+import type { Stages } from '$lib/session/stages.svelte.ts';
+import { store } from '$lib/session/store.ts';
+import type { Workbench } from '$lib/session/workbench.ts';
+import type { MeasuredPlaces, Place, Stretches } from '$lib/ui/measure/places.ts';
+import { Framing } from './framing.svelte.ts';
+import { placeName } from './placeName.ts';
+
+/** What a screen adds to the Measure. */
+export interface OnMeasure extends Pick<MeasuredPlaces, 'onshift' | 'onjoin'> {
+	/** Widths that stand out. */
+	readonly stretches?: Stretches;
+	/** What hangs under it. */
+	readonly hung?: Snippet;
+}
+
+const IN_STEP = 'vantaggio-in-step';
+
+/** What all screens with frames look at: the frames, the stages that lay them out, and the Measure over them. */
+export class FramesView {
+	readonly workbench: Workbench;
+	readonly framing: Framing;
+	/** The stages; null until they are open. */
+	stages = $state.raw<Stages | null>(null);
+	/** What the screen that is shown adds to the Measure; what is read of it is read anew whenever it changes. */
+	onMeasure = $state.raw<OnMeasure>({});
+	#inStep = $state(store.get(IN_STEP) !== 'no');
+
+	readonly lead = $derived.by(() => this.framing.lead);
+	readonly bands = $derived.by(() => this.workbench.page.bands(this.lead));
+	readonly leadName = $derived.by(() => this.workbench.site.viewing.lead ?? 'Carriage');
+
+	constructor(workbench: Workbench) {
+		this.workbench = workbench;
+		this.framing = new Framing(workbench.site);
+	}
+
+	/** Whether frames scroll in step; kept with the browser. */
+	get inStep(): boolean {
+		return this.#inStep;
+	}
+
+	set inStep(on: boolean) {
+		this.#inStep = on;
+		store.set(IN_STEP, on ? 'yes' : 'no');
+	}
+
+	/** Shows a place of the page's sources, which errands of the page may have moved, in its file. */
+	toPlace = ({ path, offset, ...how }: FilePlace): void => {
+		const { page, show } = this.workbench;
+		show({ path, offset: page.inFile(path, offset), ...how });
+	};
+	placeOf = (place: Place): string => placeName(this.workbench.page, place);
+}

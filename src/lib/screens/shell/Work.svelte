@@ -1,0 +1,69 @@
+<script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
+	import { insist } from '$lib/session/insist.ts';
+	import type { Workbench } from '$lib/session/workbench.ts';
+	import { untrack } from 'svelte';
+	import { marked } from '$lib/features/frames/framing.svelte.ts';
+	import { FramesView } from '$lib/features/frames/view.svelte.ts';
+	import type { Screen } from '$lib/screens/index.ts';
+	import Guarded from '$lib/ui/Guarded.svelte';
+	import Measure from '$lib/ui/measure/Measure.svelte';
+
+	interface Props {
+		workbench: Workbench;
+		screen: Screen;
+	}
+
+	let { workbench, screen }: Props = $props();
+	const { carriage } = getSite();
+	const { site, page } = $derived(workbench);
+
+	/** It stays while screens come and go. */
+	const view = untrack(() => new FramesView(workbench));
+	const { onMeasure } = $derived(view);
+
+	// Before the screen that shows the stages goes, they are put aside for the next.
+	$effect.pre(() => {
+		void screen;
+		const { stageKeeper } = site;
+		return () => stageKeeper.leave();
+	});
+	$effect.pre(() => {
+		const { stageKeeper } = site;
+		return () => stageKeeper.close();
+	});
+</script>
+
+{#if screen.hasFrames}
+	<Guarded name="The Measure">
+		<Measure
+			bands={view.bands}
+			others={page.conditions.others}
+			width={carriage.width}
+			range={carriage.range}
+			vantages={marked(site)}
+			onwidth={(width) => (carriage.width = width)}
+			places={{
+				onplace: ({ file, span }) => view.toPlace({ path: file, offset: span.start }),
+				placeOf: view.placeOf,
+				onshift: onMeasure.onshift,
+				...(onMeasure.onjoin ? { onjoin: onMeasure.onjoin } : {})
+			}}
+			stretches={onMeasure.stretches ?? {}}
+		>
+			{@render onMeasure.hung?.()}
+		</Measure>
+	</Guarded>
+{/if}
+{#key screen}
+	<Guarded name="The screen">
+		{#if 'component' in screen.shown}
+			<screen.shown.component {workbench} {view} />
+		{:else}
+			<!-- Scripts of other screens than the first come when they are gone to. -->
+			{#await insist(screen.shown.load) then { default: Shown }}
+				<Shown {workbench} {view} />
+			{/await}
+		{/if}
+	</Guarded>
+{/key}
