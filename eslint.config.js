@@ -64,7 +64,7 @@ const CORE = {
 	json: [],
 	original: [],
 	remember: [],
-	staged: [],
+	staged: ['text'],
 	text: [],
 	css: ['remember', 'text'],
 	html: ['css', 'text'],

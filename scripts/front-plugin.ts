@@ -10,7 +10,7 @@ export const frontPlugin = (): Plugin => ({
 	config: () => ({ server: { allowedHosts: true, host: '127.0.0.1', port: 4870 } }),
 	configureServer(server) {
 		const locked = takeFolder(dataFolder());
-		if (locked !== null) throw new Error(locked);
+		if (!locked.ok) throw new Error(locked.sentence);
 		server.middlewares.use(createFront(withStageToken(process.env, stageSalt(dataFolder()))));
 	}
 });

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { test as base, chromium, expect, type BrowserContext, type Frame, type Page } from '@playwright/test';
 import { LAUNCH, VIEWPORT } from './launch.ts';
 import { bring, freshDemo, Server, withServer } from './server.ts';
+import { keepAccount } from './rest.ts';
 
 export { bring, expect, freshDemo, Server, type Page };
 
@@ -62,6 +63,7 @@ export const test = base.extend<ForOne, ForWorker>({
 		async ({}, use) => {
 			const folder = await mkdtemp(join(tmpdir(), 'vantaggio-profile-'));
 			const context = await chromium.launchPersistentContext(folder, { ...LAUNCH, viewport: VIEWPORT });
+			await keepAccount(context);
 			await use({ context, errors: errorsOf(context) });
 			await context.close();
 			await rm(folder, { recursive: true, force: true });
@@ -112,11 +114,38 @@ export const inFrames = <X>(page: Page, work: () => X): Promise<X[] | null> =>
 const isComplete = (): boolean =>
 	Object.getOwnPropertyDescriptor(Document.prototype, 'readyState')?.get?.call(document) === 'complete';
 
+/** What the application marks when its frames show a page. */
+const PAINTED = 'vantaggio: frames painted';
+
+/** Waits until the frames of an application that was just opened show the page, and are so many. */
+export async function framesShown(page: Page, count?: number): Promise<void> {
+	await page.evaluate(
+		(mark) =>
+			new Promise<void>((resolve) => {
+				new PerformanceObserver((list, observer) => {
+					if (list.getEntriesByName(mark).length === 0) return;
+					observer.disconnect();
+					resolve();
+				}).observe({ type: 'mark', buffered: true });
+			}),
+		PAINTED
+	);
+	await new Promise<void>((resolve) => {
+		const look = (): void => {
+			if (count !== undefined && pageFrames(page).length !== count) return;
+			page.off('frameattached', look).off('framenavigated', look).off('framedetached', look);
+			resolve();
+		};
+		page.on('frameattached', look).on('framenavigated', look).on('framedetached', look);
+		look();
+	});
+	for (const frame of pageFrames(page)) expect(await frame.evaluate(isComplete)).toBe(true);
+}
+
 /** Opens the Bench of a site and waits until its four frames have the page. */
 export async function openBench(page: Page, server: Server, site = 1, query = ''): Promise<void> {
 	await page.goto(`${server.url}/site/${site}/bench${query}`);
-	await expect.poll(() => pageFrames(page).length).toBe(4);
-	await expect.poll(async () => (await inFrames(page, isComplete))?.join()).toBe('true,true,true,true');
+	await framesShown(page, 4);
 }
 
 /** Clicks an element of a frame that is drawn smaller than it is, where the driver's own click misses. */

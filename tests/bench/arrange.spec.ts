@@ -1,4 +1,5 @@
 import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const FILES = {
 	'index.html':
@@ -40,22 +41,22 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 	await page.getByRole('button', { name: 'Part its block here' }).click();
 	await expect(proposed(page)).toContainText('.x { left: 2px; }');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('\t.x { top: 1px; }\n\n\t.x { left: 2px; }\n}');
+	expect(await settled(page, () => shownText(page))).toContain(
+		'\t.x { top: 1px; }\n\n\t.x { left: 2px; }\n}'
+	);
 	await at(page, 'b {');
 	await page.getByLabel('Comment over it').fill('bold at sea');
 	await page.keyboard.press('Enter');
 	await proposed(page).getByRole('button', { name: 'Write it' }).click();
-	await expect.poll(() => shownText(page)).toContain('/* bold at sea */\nb { color');
+	expect(await settled(page, () => shownText(page))).toContain('/* bold at sea */\nb { color');
 	await at(page, '@media (width');
 	await page.getByRole('button', { name: 'Join blocks of its kind' }).click();
 	await expect(proposed(page)).toContainText('2 blocks of one kind become one');
 	await expect(proposed(page)).toContainText('1 block of others between them');
 	await page.keyboard.press('Enter');
-	await expect
-		.poll(() => shownText(page))
-		.toMatch(
-			/b \{ color: #0a7; \}\n\n@media \(width >= 700px\) \{\n\t\.x \{ top: 1px; \}[^@]*\tb \{ top: 3px; \}\n\}\n$/
-		);
+	expect(await settled(page, () => shownText(page))).toMatch(
+		/b \{ color: #0a7; \}\n\n@media \(width >= 700px\) \{\n\t\.x \{ top: 1px; \}[^@]*\tb \{ top: 3px; \}\n\}\n$/
+	);
 
 	// Into another file and folder: its picture is found from there too, and one undo brings both files back.
 	await at(page, 'color');
@@ -63,12 +64,16 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 	await expect(proposed(page)).toContainText('It reaches 2 pages: index.html, other.html.');
 	await page.keyboard.press('Enter');
 	await page.getByRole('tab', { name: /b.css/ }).click();
-	await expect.poll(() => shownText(page)).toContain('.x { color: #0a7; background: url("css/sea.png"); }');
+	expect(await settled(page, () => shownText(page))).toContain(
+		'.x { color: #0a7; background: url("css/sea.png"); }'
+	);
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+z');
-	await expect.poll(() => shownText(page)).toBe('p { color: #0a7; }\n');
+	expect(await settled(page, () => shownText(page))).toBe('p { color: #0a7; }\n');
 	await page.getByRole('tab', { name: /a.css/ }).click();
-	await expect.poll(() => shownText(page)).toContain('.x { color: #0a7; background: url("sea.png"); }');
+	expect(await settled(page, () => shownText(page))).toContain(
+		'.x { color: #0a7; background: url("sea.png"); }'
+	);
 
 	// A band is parted in all rules of it; what is in force stays so.
 	await at(page, 'color');
@@ -76,7 +81,9 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 	await page.keyboard.press('Enter');
 	await expect(proposed(page)).toContainText('The band 700– is two, parted at 850: 1 block with a copy.');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toMatch(/@media \(width >= 850px\) \{\n\t\.x \{ top: 1px; \}/);
+	expect(await settled(page, () => shownText(page))).toMatch(
+		/@media \(width >= 850px\) \{\n\t\.x \{ top: 1px; \}/
+	);
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+z');
 
@@ -87,7 +94,7 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 	await page.getByLabel('Into the layer').fill('look');
 	await page.keyboard.press('Enter');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('@layer look {\n\t.x { color: #0a7;');
+	expect(await settled(page, () => shownText(page))).toContain('@layer look {\n\t.x { color: #0a7;');
 });
 
 test('a value gets a name wherever it is known, and goes back', async ({ page, server }) => {
@@ -101,12 +108,26 @@ test('a value gets a name wherever it is known, and goes back', async ({ page, s
 	await expect(proposed(page)).toContainText('#0a7 is --sea, in 2 places.');
 	await expect(proposed(page)).toContainText(':root { --sea: #0a7; }');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('b { color: var(--sea); }');
-	await expect.poll(() => colour(page)).toBe('rgb(0, 170, 119)');
+	expect(await settled(page, () => shownText(page))).toContain('b { color: var(--sea); }');
+	expect(await settled(page, () => colour(page))).toBe('rgb(0, 170, 119)');
 	await at(page, 'color: var');
 	await page.getByRole('button', { name: 'Back to its value' }).click();
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toBe(before);
+	expect(await settled(page, () => shownText(page))).toBe(before);
+});
+
+test('a long sheet is typed in while it is asked what is to be done there', async ({ page, server }) => {
+	const site = await bring(server, {
+		...FILES,
+		'b.css': `p { color: #0a7; }\n/* ${'long '.repeat(10_000)}*/\n`
+	});
+	await openBench(page, server, site, '?page=index.html&file=b.css');
+	await at(page, 'color');
+	await page.locator('.cm-content').focus();
+	await page.keyboard.press('Control+Home');
+	await page.keyboard.type('q, ');
+	await expect(page.getByLabel('#0a7 everywhere as')).toBeVisible();
+	expect(await settled(page, () => shownText(page))).toContain('q, p { color: #0a7; }');
 });
 
 test('breakpoints are brought together, joined, named and closed; one block’s end goes alone', async ({
@@ -128,7 +149,7 @@ test('breakpoints are brought together, joined, named and closed; one block’s 
 	await page.getByTitle('Both halves hold here: close it').click();
 	await expect(proposed(page)).toContainText('One half holds at 700: 1 place.');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('(max-width: 699.98px)');
+	expect(await settled(page, () => shownText(page))).toContain('(max-width: 699.98px)');
 
 	const number = page.getByRole('button', { name: /^Threshold 699.98/ });
 	const of = (at: string) => page.getByRole('group', { name: `Breakpoint ${at}` });
@@ -136,17 +157,19 @@ test('breakpoints are brought together, joined, named and closed; one block’s 
 	await of('700').getByRole('button', { name: 'Bring together at 700' }).click();
 	await expect(proposed(page)).toContainText('What changes at 720 changes at 700: 1 place.');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('(min-width: 700px) { p { top: 3px }');
+	expect(await settled(page, () => shownText(page))).toContain('(min-width: 700px) { p { top: 3px }');
 	await page.getByRole('button', { name: /^Threshold 699.98/ }).focus();
 	await of('700').getByLabel('Name of 700').fill('quay');
 	await page.keyboard.press('Enter');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('(max-width: 699.98px /* quay */)');
-	await expect.poll(() => shownText(page)).toContain('(min-width: 700px /* quay */) { p { top: 3px }');
+	expect(await settled(page, () => shownText(page))).toContain('(max-width: 699.98px /* quay */)');
+	expect(await settled(page, () => shownText(page))).toContain(
+		'(min-width: 700px /* quay */) { p { top: 3px }'
+	);
 	await page.getByRole('button', { name: 'Threshold 900' }).focus();
 	await of('900').getByRole('button', { name: '700', exact: true }).click();
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('(min-width: 700px) { p { top: 4px }');
+	expect(await settled(page, () => shownText(page))).toContain('(min-width: 700px) { p { top: 4px }');
 
 	// The end of the first bar: this block alone, drawn to what is there.
 	const bar = page.getByTitle('in force: ≤699.98').first();
@@ -161,8 +184,8 @@ test('breakpoints are brought together, joined, named and closed; one block’s 
 	await expect(card).toContainText('this block alone: 1 place in 1 file');
 	await card.getByLabel('Width of the threshold, px').fill('600');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('(max-width: 599.98px /* quay */)');
-	await expect.poll(() => shownText(page)).toContain('(min-width: 700px /* quay */)');
+	expect(await settled(page, () => shownText(page))).toContain('(max-width: 599.98px /* quay */)');
+	expect(await settled(page, () => shownText(page))).toContain('(min-width: 700px /* quay */)');
 });
 
 test('a rule is moved among its neighbours, further while it is shown, and the caret goes with it', async ({
@@ -181,15 +204,15 @@ test('a rule is moved among its neighbours, further while it is shown, and the c
 	await expect(proposed(page)).toContainText('The rule goes 1 place down, with its comment.');
 	await page.keyboard.press('Alt+PageDown');
 	await expect(proposed(page)).toContainText('The rule goes 2 places down');
-	await expect.poll(() => colour(page)).toBe('rgb(255, 0, 0)');
+	expect(await settled(page, () => colour(page))).toBe('rgb(255, 0, 0)');
 	await page.keyboard.press('Escape');
-	await expect.poll(() => colour(page)).toBe('rgb(0, 0, 255)');
+	expect(await settled(page, () => colour(page))).toBe('rgb(0, 0, 255)');
 	await page.keyboard.press('Alt+PageDown');
 	await expect(proposed(page)).toBeVisible();
 	await page.keyboard.press('Alt+PageDown');
 	await page.keyboard.press('Enter');
-	await expect
-		.poll(() => shownText(page))
-		.toBe('/* The second. */\np.x { top: 0; }\n\n.x { color: blue; }\n\n.x { color: red; }\n');
+	expect(await settled(page, () => shownText(page))).toBe(
+		'/* The second. */\np.x { top: 0; }\n\n.x { color: blue; }\n\n.x { color: red; }\n'
+	);
 	await expect(page.locator('.cm-activeLine')).toContainText('red');
 });

@@ -1,5 +1,6 @@
 import type { Locator } from '@playwright/test';
 import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 /** What is said of the space at each side: its length, what it ends at, and what it is made up of. */
 const spaces = async (page: Page): Promise<string[]> => {
@@ -41,23 +42,19 @@ test('the space at each side says what it ends at and where it comes from; width
 </style><body><div class=stack><p class=a>a</p><p class=b>b</p><p>c</p></div><div class=row><i class=c></i><i class=d></i></div>`
 	});
 	await openBench(page, server, site, '?page=index.html&at=1.0.1');
-	await expect
-		.poll(() => spaces(page))
-		.toEqual([
-			'above | 24 | p.a | both margins, collapsed 24',
-			'right | 20 | the edge of div.stack | its padding 20',
-			'below | 6 | p | own margin 6',
-			'left | 592 | the edge of div.stack | its padding 20 + own auto margin 572'
-		]);
+	expect(await settled(page, () => spaces(page))).toEqual([
+		'above | 24 | p.a | both margins, collapsed 24',
+		'right | 20 | the edge of div.stack | its padding 20',
+		'below | 6 | p | own margin 6',
+		'left | 592 | the edge of div.stack | its padding 20 + own auto margin 572'
+	]);
 	await page.goto(`${server.url}/site/${site}/bench?page=index.html&at=1.1.0`);
-	await expect
-		.poll(() => spaces(page))
-		.toEqual([
-			'above | 40 | the edge of div.row | line height, alignment or free room 40',
-			'right | 45 | i.d | own margin 5 + gap 30 + its margin 10',
-			'below | 40 | the edge of div.row | line height, alignment or free room 40',
-			'left | 0 | the edge of div.row | nothing'
-		]);
+	expect(await settled(page, () => spaces(page))).toEqual([
+		'above | 40 | the edge of div.row | line height, alignment or free room 40',
+		'right | 45 | i.d | own margin 5 + gap 30 + its margin 10',
+		'below | 40 | the edge of div.row | line height, alignment or free room 40',
+		'left | 0 | the edge of div.row | nothing'
+	]);
 
 	await page.goto(`${server.url}/site/${site}/bench?page=index.html&at=1.0.1`);
 	await page.getByText('Vantaggio', { exact: true }).click();
@@ -90,10 +87,10 @@ test('a bar is pulled: tried in the frames at once, written on Enter; percentage
 	const tried = await field.inputValue();
 	const [, left = ''] = /^0 20px 0 (\d+px)$/.exec(tried) ?? [];
 	expect(parseFloat(left)).toBeGreaterThan(22);
-	await expect.poll(padding).toBe(left);
+	expect(await settled(page, padding)).toBe(left);
 	await expect(panel.getByRole('combobox', { name: /^Into/ })).toContainText('.x in a.css');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain(`padding: ${tried};`);
+	expect(await settled(page, () => shownText(page))).toContain(`padding: ${tried};`);
 	await expect(field).toHaveCount(0);
 
 	await page.keyboard.press('Escape');
@@ -109,7 +106,7 @@ test('a bar is pulled: tried in the frames at once, written on Enter; percentage
 	const card = page.getByRole('dialog', { name: 'What would be written' });
 	await expect(card).toContainText('p.y stands 20 px off at the bottom by it');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).not.toContain('margin-bottom');
+	expect(await settled(page, () => shownText(page))).not.toContain('margin-bottom');
 });
 
 test('the height is pulled like the width; padding and gap name what stands off by them', async ({
@@ -131,14 +128,14 @@ test('the height is pulled like the width; padding and gap name what stands off 
 	const tried = await panel.locator('input.field').inputValue();
 	expect(parseFloat(tried)).toBeGreaterThan(60);
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain(`height: ${tried};`);
+	expect(await settled(page, () => shownText(page))).toContain(`height: ${tried};`);
 	// By the flow, as the sheet names its sides.
 	await pull(page, panel.locator('figure', { hasText: 'width' }).locator('.border'), 10);
 	await expect(panel.locator('.hand')).toContainText('border-inline-start-width');
 	await page.keyboard.press('Enter');
-	await expect
-		.poll(() => shownText(page))
-		.toMatch(/border-inline-start: 20px solid; border-inline-start-width: \d+px/);
+	expect(await settled(page, () => shownText(page))).toMatch(
+		/border-inline-start: 20px solid; border-inline-start-width: \d+px/
+	);
 
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+C');

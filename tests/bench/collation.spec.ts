@@ -1,4 +1,5 @@
 import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const SHEET = `.card {
   padding: 10px;
@@ -70,9 +71,9 @@ test('a column a band: what goes on, what differs, what is said anyway; several 
 	await expect(card).toContainText('color: black;');
 	expect(await shownText(page)).toBe(SHEET);
 	await page.keyboard.press('Enter');
-	await expect
-		.poll(() => shownText(page))
-		.toBe(SHEET.replace('    color: black;\n    padding: 30', '    padding: 30'));
+	expect(await settled(page, () => shownText(page))).toBe(
+		SHEET.replace('    color: black;\n    padding: 30', '    padding: 30')
+	);
 	await page.getByLabel('Property to have a row').fill('gap');
 	await page.keyboard.press('Enter');
 	await expect(cell(page, 'gap', 'A')).toHaveAccessibleName('gap, A: not said');
@@ -87,11 +88,11 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 	await expect(into(page)).toContainText('2 here · 1 on 1 other page');
 	await expect(over(page)).toHaveValue('up');
 	await field(page, 'padding', 'B').fill('44px');
-	await expect.poll(() => padding(page)).toBe('44px');
+	expect(await settled(page, () => padding(page))).toBe('44px');
 	await expect(into(page)).toContainText('changes 700–<1000');
 	expect(await shownText(page)).toBe(SHEET);
 	await page.keyboard.press('Escape');
-	await expect.poll(() => padding(page)).toBe('20px');
+	expect(await settled(page, () => padding(page))).toBe('20px');
 	await expect(cell(page, 'padding', 'B')).toBeFocused();
 
 	// Here only: the same selector, in a block of its own for that band, before the wider one.
@@ -105,29 +106,27 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 		'@media (width >= 1000px)',
 		'@media (700px <= width < 1000px) {\n  .card {\n    padding: 45px;\n  }\n}\n\n@media (width >= 1000px)'
 	);
-	await expect.poll(() => shownText(page)).toBe(written);
+	expect(await settled(page, () => shownText(page))).toBe(written);
 	await expect(cell(page, 'padding', 'B')).toContainText('45px');
-	await expect.poll(() => padding(page)).toBe('45px');
+	expect(await settled(page, () => padding(page))).toBe('45px');
 
 	// Everywhere: what says otherwise goes.
 	await cell(page, 'padding', 'A').click();
 	await over(page).selectOption('everywhere');
 	await field(page, 'padding', 'A').fill('7px');
 	await field(page, 'padding', 'A').press('Enter');
-	await expect
-		.poll(() => shownText(page))
-		.toBe(
-			'.card {\n  padding: 7px;\n  color: black;\n}\n\n@media (width >= 1000px) {\n  .card {\n    color: black;\n  }\n}\n'
-		);
+	expect(await settled(page, () => shownText(page))).toBe(
+		'.card {\n  padding: 7px;\n  color: black;\n}\n\n@media (width >= 1000px) {\n  .card {\n    color: black;\n  }\n}\n'
+	);
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+z');
-	await expect.poll(() => shownText(page)).toBe(written);
+	expect(await settled(page, () => shownText(page))).toBe(written);
 
 	// An override is taken out with the block that held it alone.
 	await expect(cell(page, 'padding', 'B')).toContainText('45px');
 	await cell(page, 'padding', 'B').focus();
 	await page.keyboard.press('Delete');
-	await expect.poll(() => shownText(page)).toBe(SHEET);
+	expect(await settled(page, () => shownText(page))).toBe(SHEET);
 });
 
 test('what cannot be taken says so: a value, a broken place, a stronger rule, a given sheet', async ({
@@ -156,7 +155,7 @@ test('what cannot be taken says so: a value, a broken place, a stronger rule, a 
 	await page.keyboard.press('Home');
 	await page.keyboard.press('ArrowUp');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('.card { gap: 2px !important }');
+	expect(await settled(page, () => shownText(page))).toContain('.card { gap: 2px !important }');
 
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+End');
@@ -176,21 +175,21 @@ test('a value of a style attribute is edited there; at the whole width each band
 	await page.keyboard.press('c');
 	await expect(cell(page, 'margin-top', 'A')).toContainText('4px style');
 	const live = () => pageFrames(page);
-	await expect
-		.poll(async () =>
+	expect(
+		await settled(page, async () =>
 			(await Promise.all(live().map((frame) => frame.evaluate(() => innerWidth)))).sort((a, b) => a - b)
 		)
-		.toEqual([320, 812, 1280]);
+	).toEqual([320, 812, 1280]);
 	await cell(page, 'margin-top', 'A').click();
 	await expect(into(page).getByRole('combobox', { name: /^Into/ })).toHaveValue('0');
 	await field(page, 'margin-top', 'A').fill('9px');
 	for (const frame of live())
-		await expect
-			.poll(() => frame.locator('[style]').evaluate((one) => getComputedStyle(one).marginTop))
-			.toBe('9px');
+		expect(
+			await settled(page, () => frame.locator('[style]').evaluate((one) => getComputedStyle(one).marginTop))
+		).toBe('9px');
 	await page.keyboard.press('Enter');
 	await page.keyboard.press('c');
-	await expect.poll(() => live().length).toBe(4);
+	expect(await settled(page, () => live().length)).toBe(4);
 	await page.getByRole('tab', { name: /index.html/ }).click();
 	await expect(page.locator('.cm-content')).toContainText('<div class=card style="margin-top: 9px">');
 });
@@ -229,13 +228,13 @@ test('a column is copied into another, and a look without its place; several ele
 	const card = page.getByRole('dialog', { name: 'What would be written' });
 	await expect(card).toContainText('2 properties into .berth');
 	await expect(card).toContainText('Its place was left out: left.');
-	await expect
-		.poll(() =>
+	expect(
+		await settled(page, () =>
 			pageFrames(page)[0]
 				?.locator('.berth')
 				.evaluate((one) => getComputedStyle(one).color)
 		)
-		.toBe('rgb(0, 0, 255)');
+	).toBe('rgb(0, 0, 255)');
 	await page.keyboard.press('Escape');
 	await expect(card).toHaveCount(0);
 
@@ -253,10 +252,10 @@ test('a column is copied into another, and a look without its place; several ele
 	await page.getByRole('button', { name: 'what A says' }).click();
 	await expect(card).toContainText('A is copied into B: 2 properties');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('    color: red;\n    padding: 2px;\n');
+	expect(await settled(page, () => shownText(page))).toContain('    color: red;\n    padding: 2px;\n');
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+z');
-	await expect.poll(() => shownText(page)).toContain('    color: blue;\n    padding: 9px;\n');
+	expect(await settled(page, () => shownText(page))).toContain('    color: blue;\n    padding: 9px;\n');
 });
 
 test('a threshold goes everywhere at once, with its other half, and back as one step', async ({
@@ -315,7 +314,9 @@ test('a stretch in which neither half of a breakpoint holds is closed as the she
 	const card = page.getByRole('dialog', { name: 'What would be written' });
 	await expect(card).toContainText('Nothing is left between 599 and 600: 1 place.');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('@media (max-width: 599.98px) { p { top: 1px } }');
+	expect(await settled(page, () => shownText(page))).toContain(
+		'@media (max-width: 599.98px) { p { top: 1px } }'
+	);
 });
 
 test('a stretch narrower than a pixel is a column too, by cascade and by layout', async ({
@@ -381,7 +382,7 @@ test('a value begun while a long text is behind goes where it stands then', asyn
 	await color.click();
 	await page.locator('input.field').fill('blue');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('/* a line more */\n.x { color: blue; }\n.y');
+	expect(await settled(page, () => shownText(page))).toContain('/* a line more */\n.x { color: blue; }\n.y');
 });
 
 test('with twenty bands at 1024 px the band in hand stays in sight, with its frame at the selection', async ({
@@ -427,7 +428,7 @@ test('with twenty bands at 1024 px the band in hand stays in sight, with its fra
 			await expect(frame.locator('.x')).toBeInViewport({ ratio: 1, timeout: 1_000 });
 	}).toPass();
 	await field(page, 'padding', 'L').press('Enter');
-	await expect
-		.poll(() => shownText(page))
-		.toMatch(/\(1300px <= width < 1400px\) \{\s*\.x \{ padding: 77px; \}\s*\}/);
+	expect(await settled(page, () => shownText(page))).toMatch(
+		/\(1300px <= width < 1400px\) \{\s*\.x \{ padding: 77px; \}\s*\}/
+	);
 });

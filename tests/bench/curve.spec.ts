@@ -1,4 +1,5 @@
-import { bring, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { bring, expect, framesShown, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const SITE = {
 	'index.html':
@@ -50,10 +51,10 @@ test('where a value changes is told with its curve and what makes each change, a
 	const had = await measured();
 	await page.route(/\/\/stage-[1-9]/, (route) => route.abort());
 	await page.reload();
-	await expect.poll(() => pageFrames(page).length).toBe(4);
+	await framesShown(page, 4);
 	await page.keyboard.press('Shift+Y');
 	await follow(page, 'padding-top');
-	await expect.poll(measured).toBeGreaterThanOrEqual(had);
+	expect(await settled(page, measured)).toBeGreaterThanOrEqual(had);
 	await expect(changes(page)).toHaveText([/^700 0px → 30px/]);
 });
 

@@ -1,4 +1,5 @@
 import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 test('anything is found by its words and gone to; back and forward walk the same way', async ({
 	page,
@@ -20,7 +21,7 @@ test('anything is found by its words and gone to; back and forward walk the same
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('dialog')).toHaveCount(0);
 	await expect(selected).toHaveText(name);
-	await expect.poll(() => lead?.evaluate(() => scrollY > 0)).toBe(true);
+	expect(await settled(page, () => lead?.evaluate(() => scrollY > 0))).toBe(true);
 
 	// A rule, with the caret there.
 	await find('.sail .words h2');
@@ -75,14 +76,14 @@ test('menus open by key and a letter chooses; frames beside the lead are drawn a
 	const first = frames.getByRole('button', { name: /^Handset/ });
 	await expect(first).toBeFocused();
 	await page.keyboard.press('ArrowRight');
-	await expect.poll(names).toEqual(['Slate', 'Handset', 'Notebook']);
+	expect(await settled(page, names)).toEqual(['Slate', 'Handset', 'Notebook']);
 	await expect(first).toBeFocused();
 	const width = async (): Promise<number> =>
 		(await page.locator('.frame', { has: page.getByRole('button', { name: /^Handset/ }) }).boundingBox())
 			?.width ?? 0;
 	const before = await width();
 	await page.keyboard.press('+');
-	await expect.poll(width).toBeGreaterThan(before);
+	expect(await settled(page, width)).toBeGreaterThan(before);
 
 	await page.keyboard.press('Shift+E');
 	const go = page.getByRole('button', { name: 'Rules that hit nothing' });

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { FindingsReport } from '../../src/lib/features/findings/report.ts';
 import { bring, expect, inFrames, openBench, pageFrames, test } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 test('what is wrong is listed with its widths, shown where it begins, and gone once it is mended', async ({
 	page,
@@ -27,7 +28,7 @@ test('what is wrong is listed with its widths, shown where it begins, and gone o
 	);
 
 	await panel.getByRole('button', { name: /passes the edge/ }).click();
-	await expect.poll(() => pageFrames(page)[0]?.evaluate(() => innerWidth)).toBe(240);
+	expect(await settled(page, () => pageFrames(page)[0]?.evaluate(() => innerWidth))).toBe(240);
 	await expect(page).toHaveURL(/at=1\.1\.0(%2C|,)1\.1/);
 	await expect(page.locator('.stretch.found')).toHaveCount(1);
 
@@ -64,17 +65,17 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 	await panel.getByRole('button', { name: /Neither/ }).click();
 	await expect(panel).toContainText('At 599.5 3 elements are as on neither side: p.wide, p.lone');
 	await panel.getByRole('button', { name: 'See it at 599.5' }).click();
-	await expect
-		.poll(() =>
+	expect(
+		await settled(page, () =>
 			inFrames(page, () => [
 				document.documentElement.getBoundingClientRect().width,
 				getComputedStyle(document.querySelector('p') as Element).color
 			])
 		)
-		.toEqual([
-			[599, 'rgb(255, 0, 0)'],
-			[599.5, 'rgb(0, 0, 0)']
-		]);
+	).toEqual([
+		[599, 'rgb(255, 0, 0)'],
+		[599.5, 'rgb(0, 0, 0)']
+	]);
 	await panel.getByRole('button', { name: '2 × p.wide' }).click();
 	await panel.getByRole('button', { name: /“Sky” reaches/ }).click();
 	const width = page.getByLabel('Width of the carriage, px');
@@ -85,7 +86,7 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 	}
 	await panel.getByRole('button', { name: '513', exact: true }).click();
 	await panel.getByRole('button', { name: 'One px narrower beside it' }).click();
-	await expect.poll(() => inFrames(page, () => innerWidth)).toEqual([513, 512]);
+	expect(await settled(page, () => inFrames(page, () => innerWidth))).toEqual([513, 512]);
 	await panel.getByRole('button', { name: 'Chorus again' }).click();
 
 	await panel.getByLabel(/It is meant so at 240–512, since/).fill('a strip that is slid by hand');
@@ -142,9 +143,12 @@ test('a stage that hangs in the middle of a sweep is opened again, and the sweep
 	const seen = /(\d+) of 2321/.exec(await panel.getByRole('status').first().innerText())?.[1];
 	// Until it is opened again what is not measured is not said to be.
 	await expect(panel.getByRole('status').first()).toContainText('1 found.');
-	await expect
-		.poll(async () => /(\d+) of 2321/.exec(await panel.getByRole('status').first().innerText())?.[1])
-		.not.toBe(seen);
+	expect(
+		await settled(
+			page,
+			async () => /(\d+) of 2321/.exec(await panel.getByRole('status').first().innerText())?.[1]
+		)
+	).not.toBe(seen);
 	await expect(panel.getByRole('listitem')).toHaveText([/240–2512\s*The page scrolls sideways/]);
 	await expect(panel.getByRole('alert')).toHaveCount(0);
 });

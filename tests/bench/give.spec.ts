@@ -1,4 +1,5 @@
 import { bring, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const SAVE = `<!doctype html><meta charset=utf-8><link rel=stylesheet href=a.css>
 <body><section><h2>Tides</h2><p>High at six</p><p>Low at noon</p></section><section id="sec-8f3a21" style="color: red"><h2>Fares</h2><p>Two</p></section></body>`;
@@ -179,7 +180,7 @@ test('where the markup is given every other change of it is an errand too: in th
 		pageFrames(page)[0]?.locator('p').allTextContents() ?? Promise.resolve([]);
 	await markup.getByRole('button', { name: 'Later', exact: true }).click();
 	await expect(markup).toContainText('the frames have it, and the Site screen lists the errand.');
-	await expect.poll(words).toEqual(['Low at noon', 'High at six', 'Two']);
+	expect(await settled(page, words)).toEqual(['Low at noon', 'High at six', 'Two']);
 	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.1.1');
 	await page.keyboard.press('Shift+I');
 	await markup.getByLabel('Tag to wrap it into').fill('div');

@@ -1,4 +1,5 @@
 import { bring, expect, openBench, pageFrames, shownText, test } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const PAGE = `<!doctype html>
 <link rel=stylesheet href=a.css>
@@ -25,39 +26,39 @@ test('attributes, classes, words, wrappers and copies are shown before they are 
 	// A class that a sheet has rules for is taken away: tried in the frames, and let go.
 	await page.getByRole('button', { name: 'day ×' }).click();
 	await expect(card).toContainText('a.css has rules for .day.');
-	await expect.poll(() => lead?.locator('.day').count()).toBe(0);
+	expect(await settled(page, () => lead?.locator('.day').count())).toBe(0);
 	await page.keyboard.press('Escape');
-	await expect.poll(() => lead?.locator('.day').count()).toBe(1);
+	expect(await settled(page, () => lead?.locator('.day').count())).toBe(1);
 	expect(await text()).toBe(PAGE);
 
 	await page.getByLabel('Words in it').fill('only 3 < 4');
 	await page.getByLabel('Words in it').press('Tab');
 	await expect(card).toContainText('only 3 &lt; 4');
 	await page.keyboard.press('Enter');
-	await expect.poll(text).toContain('<li class="fare day">only 3 &lt; 4</li>');
+	expect(await settled(page, text)).toContain('<li class="fare day">only 3 &lt; 4</li>');
 
 	await page.getByLabel('Name of a new attribute').fill('lang');
 	await page.getByLabel('Value of a new attribute').fill('en');
 	await page.keyboard.press('Enter');
 	await card.getByRole('button', { name: 'Write it' }).click();
-	await expect.poll(text).toContain('<li class="fare day" lang="en">');
+	expect(await settled(page, text)).toContain('<li class="fare day" lang="en">');
 
 	await page.getByRole('button', { name: 'Later', exact: true }).click();
 	await page.keyboard.press('Enter');
-	await expect
-		.poll(text)
-		.toContain('<li class="fare" id="night">from 4.10</li>\n    <li class="fare day" lang="en">');
+	expect(await settled(page, text)).toContain(
+		'<li class="fare" id="night">from 4.10</li>\n    <li class="fare day" lang="en">'
+	);
 	// What is selected stays selected.
 	await expect(page.getByText('li.fare.day').first()).toBeVisible();
 	await page.getByRole('button', { name: 'Duplicate' }).click();
 	await page.keyboard.press('Enter');
-	await expect.poll(() => lead?.locator('.day').count()).toBe(2);
+	expect(await settled(page, () => lead?.locator('.day').count())).toBe(2);
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+z');
 	await page.keyboard.press('Control+z');
-	await expect
-		.poll(text)
-		.toContain('<li class="fare day" lang="en">only 3 &lt; 4</li>\n    <li class="fare" id="night">');
+	expect(await settled(page, text)).toContain(
+		'<li class="fare day" lang="en">only 3 &lt; 4</li>\n    <li class="fare" id="night">'
+	);
 
 	// Words chosen in the source go into a tag of their own.
 	await page.locator('.cm-line', { hasText: 'from 4.10' }).click();
@@ -68,7 +69,7 @@ test('attributes, classes, words, wrappers and copies are shown before they are 
 	await page.getByRole('button', { name: 'Wrap “from”' }).click();
 	await expect(card).toContainText('<small>from</small> 4.10');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => lead?.locator('small').count()).toBe(1);
+	expect(await settled(page, () => lead?.locator('small').count())).toBe(1);
 });
 
 test('words are chosen in a frame, rules that hit otherwise are named, pictures are chosen; a compiled sheet is locked', async ({
@@ -115,7 +116,7 @@ test('words are chosen in a frame, rules that hit otherwise are named, pictures 
 	await page.getByLabel('Tag to wrap it into').fill('i');
 	await page.getByRole('button', { name: 'Wrap “at six”' }).click();
 	await page.keyboard.press('Enter');
-	await expect.poll(() => shownText(page)).toContain('</b> <i>at six</i></p>');
+	expect(await settled(page, () => shownText(page))).toContain('</b> <i>at six</i></p>');
 
 	await page.getByRole('tabpanel').getByRole('button', { name: 'Unwrap' }).click();
 	const card = page.getByRole('dialog', { name: 'What would be written' });

@@ -1,4 +1,5 @@
 import { expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const carriage = (page: Page) => page.getByRole('slider', { name: 'Carriage' });
 const at = (page: Page, width: number) =>
@@ -15,7 +16,7 @@ test('the carriage is typed, stepped, dragged and jumped, and the lead follows a
 	await field.fill('500');
 	await field.press('Enter');
 	await at(page, 500);
-	await expect.poll(() => pageFrames(page)[0]?.evaluate(() => innerWidth)).toBe(500);
+	expect(await settled(page, () => pageFrames(page)[0]?.evaluate(() => innerWidth))).toBe(500);
 	await page.keyboard.press('n');
 	await at(page, 499);
 	await page.keyboard.press('Shift+W');
@@ -43,7 +44,7 @@ test('the carriage is typed, stepped, dragged and jumped, and the lead follows a
 	const dragged = Number(await carriage(page).getAttribute('aria-valuenow'));
 	expect(dragged).toBeGreaterThan(900);
 	expect(dragged).toBeLessThan(1500);
-	await expect.poll(() => pageFrames(page)[0]?.evaluate(() => innerWidth)).toBe(dragged);
+	expect(await settled(page, () => pageFrames(page)[0]?.evaluate(() => innerWidth))).toBe(dragged);
 	await page.getByTitle('Make the lead Handset, the carriage at 390 px').click();
 	await at(page, 390);
 	await expect(page.getByText(/^390 × 780 · \d+ %$/)).toBeVisible();

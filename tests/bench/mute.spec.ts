@@ -1,5 +1,5 @@
 import type { Frame } from '@playwright/test';
-import { bring, clickIn, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, clickIn, expect, framesShown, openBench, pageFrames, test } from '../fixtures.ts';
 
 const SITE = {
 	'index.html':
@@ -85,7 +85,7 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 	await all('color', 'rgb(0, 0, 0)');
 	await all('word-spacing', '3px');
 	await page.reload();
-	await expect.poll(() => pageFrames(page).length).toBe(4);
+	await framesShown(page, 4);
 	await all('color', 'rgb(1, 2, 3)');
 	await all('margin-top', '7px');
 });

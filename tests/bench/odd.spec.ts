@@ -1,4 +1,5 @@
-import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, expect, framesShown, openBench, pageFrames, test } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 /** Types at the end of the sheet that is shown, and waits until the lead's first paragraph has the width. */
 const WIDTH = '321px';
@@ -34,7 +35,7 @@ test('a sheet of a megabyte on one line, and one of ten thousand open braces, ar
 	await page.getByRole('tab', { name: 'long.css' }).click();
 	await page.getByRole('slider', { name: 'Carriage' }).focus();
 	await page.keyboard.press('ArrowRight');
-	await expect.poll(() => lead.evaluate(() => innerWidth)).toBe(813);
+	expect(await settled(page, () => lead.evaluate(() => innerWidth))).toBe(813);
 });
 
 test('a page whose root is cut, zoomed or turned, and one whose picture never comes, are shown calmly', async ({
@@ -54,13 +55,13 @@ test('a page whose root is cut, zoomed or turned, and one whose picture never co
 	await page.route('**/slow.png', () => undefined);
 	for (const path of ['a.html', 'b.html', 'c.html']) {
 		await page.goto(`${server.url}/site/${site}/bench?page=${path}`);
-		await expect.poll(() => pageFrames(page).length).toBe(4);
+		await framesShown(page, 4);
 		const [lead] = pageFrames(page);
 		if (!lead) throw new Error('There is no lead.');
 		await expect(lead.locator('p')).toBeAttached();
 		const before = await lead.evaluate(() => innerWidth);
 		await page.keyboard.press('w');
-		await expect.poll(() => lead.evaluate(() => innerWidth)).toBe(before + 1);
+		expect(await settled(page, () => lead.evaluate(() => innerWidth))).toBe(before + 1);
 		await page.keyboard.press('Shift+N');
 		await page.keyboard.press('l');
 		await page.locator('.cm-content').click();
@@ -106,7 +107,7 @@ test('twenty thousand elements, three thousand rules on one, two hundred levels 
 	await expect(panel).toContainText(/19\d{3} elements|20\d{3} elements/);
 	await page.keyboard.press('z');
 	await page.keyboard.press('ArrowUp');
-	await expect.poll(() => new URL(page.url()).searchParams.get('at')).toBe(path.slice(0, -2));
+	expect(await settled(page, () => new URL(page.url()).searchParams.get('at'))).toBe(path.slice(0, -2));
 
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+End');

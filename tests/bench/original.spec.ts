@@ -2,6 +2,7 @@ import type { Frame } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { bring, clickIn, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const PICTURE = join(import.meta.dirname, '../../demo/site/img/ramp-480.webp');
 
@@ -39,7 +40,7 @@ test('an Original is dropped in, shown, lined up by points and by an element, me
 	await expect(page.getByText('This is no picture that can be read; nothing was imported.')).toBeVisible();
 	await page.locator('input[type=file]').setInputFiles(PICTURE);
 	await expect(page.getByRole('button', { name: '812 ramp-480.webp' })).toBeVisible();
-	await expect.poll(() => lies(page, lead)).toEqual([0, 0, 812]);
+	expect(await settled(page, () => lies(page, lead))).toEqual([0, 0, 812]);
 	// Other widths have none.
 	await expect(page.frameLocator('.table iframe').first().locator('img')).toHaveCount(1);
 
@@ -51,7 +52,7 @@ test('an Original is dropped in, shown, lined up by points and by an element, me
 		await clickIn(page, 'Carriage', lead, point);
 	}
 	await expect(page.getByText('ramp-480.webp lined up')).toHaveCount(0);
-	await expect.poll(async () => (await lies(page, lead))[2]).toBeGreaterThan(1600);
+	expect(await settled(page, async () => (await lies(page, lead))[2])).toBeGreaterThan(1600);
 	const [x, , width] = (await lies(page, lead)) as [number, number, number];
 	expect(Math.abs(width - 480 * before * 2)).toBeLessThan(10);
 	expect(Math.abs(x - (21 - 101 * 2))).toBeLessThan(6);
@@ -61,15 +62,15 @@ test('an Original is dropped in, shown, lined up by points and by an element, me
 	await page.getByRole('button', { name: 'Line up with the selection' }).click();
 	await clickIn(page, 'Carriage', lead, '#a');
 	await clickIn(page, 'Carriage', lead, '#d');
-	await expect.poll(async () => (await lies(page, lead))[2]).toBeLessThan(1400);
+	expect(await settled(page, async () => (await lies(page, lead))[2])).toBeLessThan(1400);
 
 	// It goes with the page's scrolling; a figure can be typed.
 	await page.getByLabel('from the left, px').fill('40');
 	await page.keyboard.press('Tab');
-	await expect.poll(async () => (await lies(page, lead))[0]).toBe(40);
+	expect(await settled(page, async () => (await lies(page, lead))[0])).toBe(40);
 	const [, top] = (await lies(page, lead)) as [number, number];
 	await lead.evaluate(() => scrollTo(0, 200));
-	await expect.poll(async () => (await lies(page, lead))[1]).toBe(top - 200);
+	expect(await settled(page, async () => (await lies(page, lead))[1])).toBe(top - 200);
 	await lead.evaluate(() => scrollTo(0, 0));
 	for (const words of ['under the page', 'wiped', 'off']) {
 		await page.getByLabel(words, { exact: true }).check();
@@ -91,7 +92,7 @@ test('an Original is dropped in, shown, lined up by points and by an element, me
 	await tab.click();
 	await expect(page.getByRole('button', { name: '812 ramp-480.webp' })).toBeVisible();
 	await page.getByLabel('over it').check();
-	await expect.poll(async () => (await lies(page, pageFrames(page)[0] as Frame))[0]).toBe(40);
+	expect(await settled(page, async () => (await lies(page, pageFrames(page)[0] as Frame))[0])).toBe(40);
 	await page.getByRole('button', { name: 'Take away' }).click();
 	await expect(page.getByRole('button', { name: '812 ramp-480.webp' })).toHaveCount(0);
 });
@@ -119,15 +120,15 @@ test('a picture dropped onto the sheet comes into the site, its address to the c
 	await page.locator('.cm-content').dispatchEvent('drop', { dataTransfer: transfer });
 	await expect(page.locator('.cm-line').first()).toContainText('background: url("../img/ramp-shot.webp")');
 	const [lead] = pageFrames(page) as [Frame];
-	await expect
-		.poll(() =>
+	expect(
+		await settled(page, () =>
 			lead.evaluate(
 				async () =>
 					(await fetch('img/ramp-shot.webp').catch(() => null))?.status ??
 					getComputedStyle(document.querySelector('p') as Element).backgroundImage
 			)
 		)
-		.toContain('img/ramp-shot.webp');
+	).toContain('img/ramp-shot.webp');
 	await page.keyboard.press('Control+s');
 	await expect(page.getByText('revision 3')).toBeVisible();
 });

@@ -1,5 +1,6 @@
 import type { Frame } from '@playwright/test';
 import { bring, clickIn, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const SHEET = `main { width: 600px; padding: 0 20px; margin: 0 }
 .card { padding: 10px 15px; margin: 30px 12px 8px; border: 2px solid; width: 200px; float: left }
@@ -119,11 +120,13 @@ test('the lead stands alone at full size by F, and back; chorus frames grow and 
 	const slate = page.locator('.frame', { hasText: 'Slate' });
 	const before = (await slate.boundingBox())?.height ?? 0;
 	await slate.getByRole('button', { name: 'Larger' }).click();
-	await expect.poll(async () => (await slate.boundingBox())?.height ?? 0).toBeGreaterThan(before * 1.1);
+	expect(await settled(page, async () => (await slate.boundingBox())?.height ?? 0)).toBeGreaterThan(
+		before * 1.1
+	);
 	await slate.getByRole('button', { name: 'Earlier in the row' }).click();
-	await expect.poll(names).toEqual(['Slate', 'Handset', 'Notebook']);
+	expect(await settled(page, names)).toEqual(['Slate', 'Handset', 'Notebook']);
 	const grown = (await slate.boundingBox())?.height ?? 0;
 	await page.reload();
-	await expect.poll(names).toEqual(['Slate', 'Handset', 'Notebook']);
+	expect(await settled(page, names)).toEqual(['Slate', 'Handset', 'Notebook']);
 	expect((await slate.boundingBox())?.height).toBeCloseTo(grown, 0);
 });

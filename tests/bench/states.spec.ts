@@ -1,5 +1,15 @@
 import type { Frame } from '@playwright/test';
-import { bring, clickIn, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
+import {
+	bring,
+	clickIn,
+	expect,
+	framesShown,
+	openBench,
+	pageFrames,
+	test,
+	type Page,
+	type Server
+} from '../fixtures.ts';
 
 const RED = 'rgb(255, 0, 0)';
 
@@ -40,7 +50,7 @@ test('a staged state is made in the frames alone, kept with the site, and change
 
 	// It is there again after a reload, off until it is switched on; X switches it off.
 	await page.reload();
-	await expect.poll(() => pageFrames(page).length).toBe(4);
+	await framesShown(page, 4);
 	const [again] = pageFrames(page) as [Frame];
 	await page.getByRole('tab', { name: 'States' }).click();
 	await expect(again.locator('nav')).toHaveCSS('display', 'none');

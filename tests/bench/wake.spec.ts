@@ -1,4 +1,5 @@
 import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const SHEET = `body { margin: 0 }
 .card { padding: 10px; color: black; }
@@ -46,15 +47,15 @@ test('an edit in a band is told with its elements and exact widths, there and on
 	await width.fill('800');
 	await width.press('Enter');
 	await page.getByText('Vantaggio', { exact: true }).click();
-	await expect.poll(() => padding(page)).toBe('24px');
+	expect(await settled(page, () => padding(page))).toBe('24px');
 	await page.keyboard.down('Shift');
 	await page.keyboard.down('P');
-	await expect.poll(() => padding(page)).toBe('20px');
+	expect(await settled(page, () => padding(page))).toBe('20px');
 	await page.keyboard.up('P');
 	await page.keyboard.up('Shift');
-	await expect.poll(() => padding(page)).toBe('24px');
+	expect(await settled(page, () => padding(page))).toBe('24px');
 	await wake(page).getByRole('button', { name: 'Take it back' }).click();
-	await expect.poll(() => shownText(page)).toBe(SHEET);
+	expect(await settled(page, () => shownText(page))).toBe(SHEET);
 	await expect(wake(page)).toContainText('div.card, 700–<1000');
 });
 
@@ -78,9 +79,9 @@ test('what an edit changed beyond the band that was meant comes first, and it is
 		'holds in ≥1000 alone'
 	);
 	await page.keyboard.press('Enter');
-	await expect
-		.poll(() => shownText(page))
-		.toMatch(/\.note \{ width: 300px; \}[^]*width >= 1000px[^]*width: 400px/);
+	expect(await settled(page, () => shownText(page))).toMatch(
+		/\.note \{ width: 300px; \}[^]*width >= 1000px[^]*width: 400px/
+	);
 	await expect(wake(page)).toContainText('p.note, 240–<1000');
 	// What changes nothing says so, with how many widths were looked at.
 	await after(page, 'color: ');

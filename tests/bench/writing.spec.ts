@@ -1,4 +1,5 @@
 import { bring, clickIn, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const CSS = `.a { width: 100px; opacity: .5 }
 
@@ -53,10 +54,10 @@ test('a number is nudged by keys and pointer, frames follow, and Escape puts it 
 	await page.keyboard.press('Shift+Alt+ArrowUp');
 	await page.keyboard.press('Control+Alt+ArrowDown');
 	await expect(lines(page).first()).toContainText('width: 110.9px');
-	await expect.poll(width).toBeCloseTo(110.9, 1);
+	expect(await settled(page, width)).toBeCloseTo(110.9, 1);
 	await page.keyboard.press('Escape');
 	await expect(lines(page).first()).toContainText('width: 100px');
-	await expect.poll(width).toBe(100);
+	expect(await settled(page, width)).toBe(100);
 
 	const [x, y] = await lines(page)
 		.first()
@@ -110,7 +111,7 @@ test('rules are wrapped into a condition in the sheet’s own hand, undone as on
 		'/* Wide. */\n.b { color: red }',
 		'@media (width < 700px) {\n\t/* Wide. */\n\t.b { color: red }\n}'
 	);
-	await expect.poll(() => textOf(page)).toBe(wrapped);
+	expect(await settled(page, () => textOf(page))).toBe(wrapped);
 	await expect(pageFrames(page)[0]?.locator('.b') ?? page.locator('none')).toHaveCSS('color', 'rgb(0, 0, 0)');
 	await expect(pageFrames(page)[1]?.locator('.b') ?? page.locator('none')).toHaveCSS(
 		'color',
@@ -119,10 +120,10 @@ test('rules are wrapped into a condition in the sheet’s own hand, undone as on
 	await page.getByRole('button', { name: 'Unwrap' }).click();
 	await expect(card).toBeVisible();
 	await page.keyboard.press('Enter');
-	await expect.poll(() => textOf(page)).toBe(CSS);
+	expect(await settled(page, () => textOf(page))).toBe(CSS);
 	await lines(page).first().click();
 	await page.keyboard.press('Control+z');
-	await expect.poll(() => textOf(page)).toBe(wrapped);
+	expect(await settled(page, () => textOf(page))).toBe(wrapped);
 
 	await caretAfter(page, 0, '.a');
 	await page.getByText('Wrap', { exact: true }).click();
@@ -130,7 +131,7 @@ test('rules are wrapped into a condition in the sheet’s own hand, undone as on
 	await page.getByRole('button', { name: '≥700', exact: true }).first().click();
 	await expect(card).toBeVisible();
 	await page.keyboard.press('Enter');
-	await expect.poll(() => textOf(page)).toMatch(/\n\t\.a \{ width: 100px; opacity: \.5 \}\n\}\n$/);
+	expect(await settled(page, () => textOf(page))).toMatch(/\n\t\.a \{ width: 100px; opacity: \.5 \}\n\}\n$/);
 });
 
 test('every key is in one list, acts by a click there, and single letters can be switched off', async ({
@@ -165,14 +166,14 @@ test('switches change every frame, are named while on, and go off with one key',
 	await page.getByRole('radio', { name: '200 %' }).check();
 	await page.getByLabel('right to left').check();
 	await expect(page.getByText('text 24 px · zoom 200 % · right to left')).toBeVisible();
-	await expect.poll(size).toEqual(['24px', 195, 'rtl']);
+	expect(await settled(page, size)).toEqual(['24px', 195, 'rtl']);
 	await page.keyboard.press('Escape');
 	await page
 		.locator('.frames')
 		.first()
 		.click({ position: { x: 5, y: 5 } });
 	await page.keyboard.press('x');
-	await expect.poll(size).toEqual(['16px', 390, '']);
+	expect(await settled(page, size)).toEqual(['16px', 390, '']);
 	await expect(page.getByText('zoom 200 %', { exact: false })).toHaveCount(0);
 });
 
@@ -313,9 +314,9 @@ test('rules are gone to, moved with their comments and folded by what is in forc
 	await page.keyboard.press('Alt+PageDown');
 	await expect(page.getByRole('dialog', { name: 'What would be written' })).toBeVisible();
 	await page.keyboard.press('Enter');
-	await expect.poll(text).toMatch(/^@media[\s\S]*\}\n\/\* first \*\/\n\.x \{/);
+	expect(await settled(page, text)).toMatch(/^@media[\s\S]*\}\n\/\* first \*\/\n\.x \{/);
 	await page.keyboard.press('Control+z');
-	await expect.poll(text).toMatch(/^\/\* first \*\//);
+	expect(await settled(page, text)).toMatch(/^\/\* first \*\//);
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('q');
 	await expect(page.locator('details[open] .stretches button').first()).toBeFocused();
@@ -335,9 +336,9 @@ test('rules are gone to, moved with their comments and folded by what is in forc
 	await expect(page.getByText('3 places in 2 files')).toBeVisible();
 	await page.getByRole('button', { name: 'Replace all' }).click();
 	await expect(page.getByText('3 places replaced in 2 files')).toBeVisible();
-	await expect.poll(text).toContain('.y { top: 0 }');
+	expect(await settled(page, text)).toContain('.y { top: 0 }');
 	await page.getByRole('button', { name: 'Take it back' }).click();
-	await expect.poll(text).toContain('.x { top: 0 }');
+	expect(await settled(page, text)).toContain('.x { top: 0 }');
 });
 
 test('a search that cannot be read, or does not end, is said, and the next one finds', async ({

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { SHIPPED, type Vantage } from '../../src/lib/core/vantage/index.ts';
 import { LAUNCH } from '../launch.ts';
-import { bring, expect, freshDemo, pageFrames, test, type Server } from '../fixtures.ts';
+import { bring, expect, framesShown, freshDemo, pageFrames, test, type Server } from '../fixtures.ts';
 import { fromFolder, originOf, plainServer, realPage, startAs } from './vantage/real.ts';
 import { isReady, LONGHANDS, readPage, type Reading } from './vantage/reading.ts';
 
@@ -109,10 +109,8 @@ async function show(server: Server, site: number, vantages: readonly Vantage[]):
 
 async function framesOf(page: Page, server: Server, site: number, path: string, count: number) {
 	await page.goto(`${server.url}/site/${site}/bench?page=${path}`);
-	await expect.poll(() => pageFrames(page).length).toBe(count + 1);
-	const frames = pageFrames(page).slice(1);
-	for (const frame of frames) await frame.waitForLoadState('load');
-	return frames;
+	await framesShown(page, count + 1);
+	return pageFrames(page).slice(1);
 }
 
 /** Differences by what they are, with how often. */
@@ -181,6 +179,7 @@ test('a frame is laid out and styled as a page of its own in a browser started a
 				const frame = frames[i];
 				if (!frame) throw new Error('A frame is missing.');
 				const asked = { longhands: LONGHANDS, every };
+				// A page in a frame hears no event, and has no promise of its films.
 				await expect.poll(() => frame.evaluate(isReady)).toBe(true);
 				const here = JSON.parse(await frame.evaluate(readPage, asked)) as Reading;
 				const real = reals[i] as Page;

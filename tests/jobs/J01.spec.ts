@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, boxIn, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J01: words beside a round picture stand at its mid-height, with twice the words too; stacked on narrow as before', async ({
 	page,
@@ -33,7 +34,7 @@ test('J01: words beside a round picture stand at its mid-height, with twice the 
 	await work.select('bakery', 'div.words');
 	await work.collate('padding-top', '0');
 	for (const vantage of ['Slate', 'Notebook'] as const)
-		await expect.poll(() => gaps(vantage)).toBeLessThanOrEqual(1);
+		expect(await settled(page, () => gaps(vantage))).toBeLessThanOrEqual(1);
 	expect(await stacked()).toEqual(narrow);
 
 	// Twice the words, put in with their markup as it is.
@@ -47,7 +48,7 @@ test('J01: words beside a round picture stand at its mid-height, with twice the 
 		await page.getByRole('dialog').getByRole('button', { name: 'Write it' }).click();
 	});
 	for (const vantage of ['Slate', 'Notebook'] as const)
-		await expect.poll(() => gaps(vantage)).toBeLessThanOrEqual(1);
+		expect(await settled(page, () => gaps(vantage))).toBeLessThanOrEqual(1);
 	await expect(page.getByRole('tab', { name: /layout.css/ })).toBeVisible();
 	expect(await work.actions()).toBeLessThanOrEqual(19);
 });

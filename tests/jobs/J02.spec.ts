@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, frameOf, panel, traced } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J02: two pairs of steppers told apart, the space found in a style attribute, the leftover found and taken out', async ({
 	page,
@@ -28,7 +29,7 @@ test('J02: two pairs of steppers told apart, the space found in a style attribut
 			.evaluate((one) => getComputedStyle(one).marginTop);
 	expect(await margin()).toBe('-8px');
 	await culprit.getByRole('button', { name: 'mute it' }).click();
-	await expect.poll(margin).toBe('0px');
+	expect(await settled(page, margin)).toBe('0px');
 	await expect(page.getByText('1 muted')).toBeVisible();
 	expect(await work.actions()).toBeLessThanOrEqual(12);
 
@@ -40,11 +41,11 @@ test('J02: two pairs of steppers told apart, the space found in a style attribut
 		.getByRole('button', { name: /^margin-top, / })
 		.focus();
 	await page.keyboard.press('Delete');
-	await expect.poll(margin).toBe('0px');
+	expect(await settled(page, margin)).toBe('0px');
 	await work.select('steppers', 'div.steppers.wide-only');
 	await work.collate('margin-top', '12px');
-	await expect
-		.poll(() => frameOf(page, 'Notebook').locator('.wide-only').getAttribute('style'))
-		.toBe('margin-top: 12px');
+	expect(
+		await settled(page, () => frameOf(page, 'Notebook').locator('.wide-only').getAttribute('style'))
+	).toBe('margin-top: 12px');
 	expect(await work.actions()).toBeLessThanOrEqual(22);
 });

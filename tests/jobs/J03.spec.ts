@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, draftOf, foundOn, wake } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J03: three badges whole on the pier at every width; a shift for handset that also moved wide is seen and taken back', async ({
 	page,
@@ -19,7 +20,7 @@ test('J03: three badges whole on the pier at every width; a shift for handset th
 	await expect(wake(page)).toContainText('Also beyond the carriage’s band');
 	await expect(wake(page)).toContainText('span.badge.delay');
 	await wake(page).getByRole('button', { name: 'Take it back' }).click();
-	await expect.poll(() => draftOf(server, 'css/layout.css')).not.toContain('40px');
+	expect(await settled(page, () => draftOf(server, 'css/layout.css'))).not.toContain('40px');
 
 	await work.write(
 		'@media (width < 600px) {\n  .pier { display: flex; flex-direction: column; }\n  .badge { position: static; }\n}\n'

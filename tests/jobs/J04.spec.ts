@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, boxIn, frameOf, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J04: from 860 type at 120 %, 7 % at the sides, the map beside its words as equal halves and in its own shape; narrower nothing moves', async ({
 	page,
@@ -16,7 +17,7 @@ test('J04: from 860 type at 120 %, 7 % at the sides, the map beside its words as
 					[left, top + scrollY, width, height].map((side) => Math.round(4 * side) / 4).join(' ')
 				)
 		);
-	await expect.poll(() => boxIn(page, 'Notebook', '.harbour .map')).not.toBeNull();
+	expect(await settled(page, () => boxIn(page, 'Notebook', '.harbour .map'))).not.toBeNull();
 	const before = { Handset: await boxes('Handset'), Slate: await boxes('Slate') };
 
 	const from860 = { extent: 'from the width', at: 860 };

@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, boxIn, draftOf, foundOn, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J05: a boat’s picture wider than its column stays inside, in its own ratio', async ({
 	page,
@@ -18,18 +19,18 @@ test('J05: a boat’s picture wider than its column stays inside, in its own rat
 		return (picture?.right ?? NaN) + 17 - ((card?.left ?? NaN) + column);
 	};
 	for (const vantage of ['Handset', 'Notebook'] as const)
-		await expect.poll(() => spill(vantage)).toBeGreaterThan(10);
+		expect(await settled(page, () => spill(vantage))).toBeGreaterThan(10);
 	await work.select('img.boat', 'img.boat');
 	await work.collate('max-width', '100%');
 	await work.collate('height', 'auto', { into: /^\.card \.boat in/ });
 	for (const vantage of ['Handset', 'Slate', 'Notebook'] as const) {
-		await expect.poll(() => spill(vantage)).toBeLessThanOrEqual(0.1);
+		expect(await settled(page, () => spill(vantage))).toBeLessThanOrEqual(0.1);
 		const picture = await boxIn(page, vantage, '.boat');
 		expect((picture?.width ?? 0) / (picture?.height ?? 1)).toBeCloseTo(640 / 400, 2);
 	}
-	await expect
-		.poll(() => draftOf(server, 'css/layout.css'))
-		.toContain('.card .boat {\n  width: 420px;\n  max-width: 100%;\n  height: auto;\n}');
+	expect(await settled(page, () => draftOf(server, 'css/layout.css'))).toContain(
+		'.card .boat {\n  width: 420px;\n  max-width: 100%;\n  height: auto;\n}'
+	);
 	expect(await work.actions()).toBeLessThanOrEqual(15);
 	// No width at which it passes its column’s edge, or has another shape than its own.
 	const found = await foundOn(page);

@@ -1,6 +1,7 @@
 import { expect, freshDemo, test } from '../fixtures.ts';
 
 import { atWork, frameOf, panel, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J07: automatic margins centre the words in every row that asks for it; a second row is centred by asking alone; padding for one band of one of them', async ({
 	page,
@@ -29,7 +30,7 @@ test('J07: automatic margins centre the words in every row that asks for it; a s
 	expect(await off('Notebook')).toBeGreaterThan(1);
 	await ask('div.beside');
 	for (const vantage of ['Slate', 'Notebook'] as const)
-		await expect.poll(() => off(vantage)).toBeLessThan(0.1);
+		expect(await settled(page, () => off(vantage))).toBeLessThan(0.1);
 	await page.keyboard.press('Control+s');
 	await expect(page.getByText(/Saved · revision 2/)).toBeVisible();
 	const before = await work.actions();
@@ -38,7 +39,7 @@ test('J07: automatic margins centre the words in every row that asks for it; a s
 	work = await atWork(page, server, 'boats.html', 'css/layout.css', site);
 	await ask('div.beside');
 	for (const vantage of ['Slate', 'Notebook'] as const)
-		await expect.poll(() => off(vantage)).toBeLessThan(0.1);
+		expect(await settled(page, () => off(vantage))).toBeLessThan(0.1);
 	const padding = (vantage: Beside) =>
 		frameOf(page, vantage)
 			.locator('.beside .words')
@@ -49,7 +50,7 @@ test('J07: automatic margins centre the words in every row that asks for it; a s
 		extent: 'under the width',
 		at: 700
 	});
-	await expect.poll(() => padding('Handset')).toBe('12px');
+	expect(await settled(page, () => padding('Handset'))).toBe('12px');
 	expect([await padding('Slate'), await padding('Notebook')]).toEqual(['0px', '0px']);
 	expect(before + (await work.actions())).toBeLessThanOrEqual(32);
 });

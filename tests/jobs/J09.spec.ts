@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, frameOf, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J09: a heading on its side from 720 up, level below; without the condition it stands on its side there too', async ({
 	page,
@@ -23,8 +24,8 @@ test('J09: a heading on its side from 720 up, level below; without the condition
 	await work.select('h2.side', 'h2.side');
 	await work.collate('writing-mode', 'horizontal-tb', { extent: 'under the width', at: 720 });
 	await work.collate('float', 'none', { extent: 'under the width', at: 720 });
-	await expect.poll(async () => (await stands('Handset')).writingMode).toBe('horizontal-tb');
-	await expect.poll(async () => (await stands('Handset')).below).toBeGreaterThanOrEqual(0);
+	expect(await settled(page, async () => (await stands('Handset')).writingMode)).toBe('horizontal-tb');
+	expect(await settled(page, async () => (await stands('Handset')).below)).toBeGreaterThanOrEqual(0);
 	for (const vantage of ['Slate', 'Notebook'] as const) {
 		const { writingMode: mode, right } = await stands(vantage);
 		expect([mode, right >= 0]).toEqual(['vertical-rl', true]);
@@ -35,6 +36,6 @@ test('J09: a heading on its side from 720 up, level below; without the condition
 	await expect(page.locator('.cm-activeLine')).toContainText('.story .side');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await work.ask('m');
-	await expect.poll(async () => (await stands('Handset')).writingMode).toBe('vertical-rl');
+	expect(await settled(page, async () => (await stands('Handset')).writingMode)).toBe('vertical-rl');
 	expect(await work.actions()).toBeLessThanOrEqual(22);
 });

@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, boxIn, draftOf, frameOf, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J10: a notice over the sea: equal margins though a style attribute sets the top, the whole width on narrow, no sideways scroll', async ({
 	page,
@@ -18,36 +19,36 @@ test('J10: a notice over the sea: equal margins though a style attribute sets th
 		];
 		return [(notice?.top ?? 0) - (banner?.top ?? 0), (banner?.right ?? 0) - (notice?.right ?? 0)] as const;
 	};
-	await expect.poll(() => spill('Handset')).toBeGreaterThan(0);
+	expect(await settled(page, () => spill('Handset'))).toBeGreaterThan(0);
 	const [above, beside] = await gaps('Notebook');
 	expect(above - beside).toBeCloseTo(24, 1);
 
 	// The style attribute is edited where it stands.
 	await work.select('Weather at sea', 'div.notice');
 	await work.collate('top', '0');
-	await expect
-		.poll(async () => {
+	expect(
+		await settled(page, async () => {
 			const [top, right] = await gaps('Notebook');
 			return Math.abs(top - right);
 		})
-		.toBeLessThan(0.02);
+	).toBeLessThan(0.02);
 
 	await work.collate('width', 'auto', { into: /^\.notice in/, extent: 'under the width', at: 700 });
-	await expect.poll(() => spill('Handset')).toBeLessThanOrEqual(0);
+	expect(await settled(page, () => spill('Handset'))).toBeLessThanOrEqual(0);
 	const slate = { into: /^\.notice in/, extent: 'here only' };
 	await work.collate('position', 'relative', slate);
 	await work.collate('width', 'auto', slate);
-	await expect
-		.poll(async () => {
+	expect(
+		await settled(page, async () => {
 			const [notice, banner] = [
 				await boxIn(page, 'Slate', '.banner .notice'),
 				await boxIn(page, 'Slate', '.banner')
 			];
 			return (notice?.width ?? 0) / (banner?.width ?? 1);
 		})
-		.toBeGreaterThan(0.7);
+	).toBeGreaterThan(0.7);
 	const notice = await boxIn(page, 'Notebook', '.banner .notice');
 	expect(notice?.bottom).toBeLessThan(720);
-	await expect.poll(() => draftOf(server, 'home.html')).toContain('style="top: 0"');
+	expect(await settled(page, () => draftOf(server, 'home.html'))).toContain('style="top: 0"');
 	expect(await work.actions()).toBeLessThanOrEqual(24);
 });

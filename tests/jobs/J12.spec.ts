@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, draftOf, frameOf, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J12: piers along a route: on wide every second one is the mirror image of the others, the line through all marks; narrow as it was', async ({
 	page,
@@ -40,13 +41,13 @@ test('J12: piers along a route: on wide every second one is the mirror image of 
 	await work.write(
 		'@media (min-width: 1000px) {\n.route li::before { left: auto; right: -7.5px; }\n.route li:nth-child(even) { margin-left: 50%; padding: 0 0 28px 20px; text-align: left; }\n.route li:nth-child(even)::before { right: auto; left: -7.5px; }\n}'
 	);
-	await expect.poll(async () => (await piers('Notebook'))[1]?.align).toBe('left');
+	expect(await settled(page, async () => (await piers('Notebook'))[1]?.align)).toBe('left');
 	const [first, second, third, last] = await piers('Notebook');
 	expect(second?.left).toBeCloseTo(-(first?.right ?? NaN), 3);
 	expect(second?.right).toBeCloseTo(-(first?.left ?? NaN), 3);
 	for (const pier of [first, second, third, last]) expect(pier?.mark).toBeCloseTo(0, 1);
 	expect([third, last].map((one) => one?.align)).toEqual(['right', 'left']);
 	expect({ Handset: await piers('Handset'), Slate: await piers('Slate') }).toEqual(narrow);
-	await expect.poll(() => draftOf(server, 'css/layout.css')).toContain('.route li { width: 50%;');
+	expect(await settled(page, () => draftOf(server, 'css/layout.css'))).toContain('.route li { width: 50%;');
 	expect(await work.actions()).toBeLessThanOrEqual(52);
 });

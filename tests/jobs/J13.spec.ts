@@ -2,6 +2,7 @@ import { expect, test } from '../fixtures.ts';
 import { carriageTo, openType, panel, sizeIn } from '../type/setting.ts';
 import { actionsOn } from './actions.ts';
 import { draftOf } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J13: a fluid title from three numbers, each judged at its own width on the page, both knees read off, zoom checked', async ({
 	page,
@@ -25,14 +26,14 @@ test('J13: a fluid title from three numbers, each judged at its own width on the
 		await page.keyboard.press('PageDown');
 	await field('smallest, px').fill('28');
 	await field('smallest, px').press('Enter');
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(28, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(28, 1);
 	await expect(field('smallest: judged at, px of width')).toHaveValue('390');
 	// The largest, on the notebook.
 	for (let i = 0; i < 9 && (await carriage.inputValue()) !== '1280'; i++)
 		await page.keyboard.press('PageDown');
 	await field('largest, px').fill('60');
 	await field('largest, px').press('Enter');
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(60, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(60, 1);
 	// The middle by the window alone does not meet them there, and says so at once.
 	const middle = page.getByRole('combobox', { name: 'Middle' });
 	await carriageTo(page, 768);
@@ -55,14 +56,12 @@ test('J13: a fluid title from three numbers, each judged at its own width on the
 		[1600, 60]
 	] as const) {
 		await actions.aside(() => carriageTo(page, width));
-		await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(size, 1);
+		expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(size, 1);
 	}
 	await expect(await panel(page, 'Checks')).toContainText('every size reaches 200 % by zoom');
 	await page.getByRole('button', { name: 'Write into base.css' }).click();
-	await expect
-		.poll(() => draftOf(server, 'css/base.css'))
-		.toMatch(
-			/\/\* Judged at: 28px at 390, 60px at 1280[^*]*\*\/\n(?:\/\*[^*]*\*\/\n)?h1 \{[^}]*font-size: clamp\(1\.75rem, 0\.87\d*rem \+ 3\.59\d*vw, 3\.75rem\)/
-		);
+	expect(await settled(page, () => draftOf(server, 'css/base.css'))).toMatch(
+		/\/\* Judged at: 28px at 390, 60px at 1280[^*]*\*\/\n(?:\/\*[^*]*\*\/\n)?h1 \{[^}]*font-size: clamp\(1\.75rem, 0\.87\d*rem \+ 3\.59\d*vw, 3\.75rem\)/
+	);
 	expect(await actions.count()).toBeLessThanOrEqual(24);
 });

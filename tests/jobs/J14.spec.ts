@@ -1,6 +1,7 @@
 import { expect, test } from '../fixtures.ts';
 import { carriageTo } from '../type/setting.ts';
 import { atWork, frameOf, panel, reached, traced, wake, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J14: a size set on the wrapper does nothing where the child has its own, and both places say so', async ({
 	page,
@@ -46,7 +47,7 @@ test('J14: a size set on the wrapper does nothing where the child has its own, a
 	const wide = [await size('Slate'), await size('Notebook')];
 	expect(await size('Handset')).toBe('38.4px');
 	await work.collate('font-size', '1.5rem', { extent: 'under the width', at: 560 });
-	await expect.poll(() => size('Handset')).toBe('24px');
+	expect(await settled(page, () => size('Handset'))).toBe('24px');
 	expect([await size('Slate'), await size('Notebook')]).toEqual(wide);
 	await expect(page.getByRole('button', { name: /^Threshold .*560/ })).toBeVisible();
 	expect(await work.actions()).toBeLessThanOrEqual(18);

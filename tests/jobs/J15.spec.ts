@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, draftOf, frameOf, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J15: boats one, two, three a row at the widths that are meant, pictures of one shape, the alt of each its own', async ({
 	page,
@@ -30,10 +31,10 @@ test('J15: boats one, two, three a row at the widths that are meant, pictures of
 		['Slate', 2],
 		['Notebook', 3]
 	] as const)
-		await expect.poll(() => rows(vantage)).toEqual({ count, shapes: ['1.600 cover'] });
+		expect(await settled(page, () => rows(vantage))).toEqual({ count, shapes: ['1.600 cover'] });
 	// In the block that was there, not a second one.
-	await expect
-		.poll(() => draftOf(server, 'css/layout.css'))
-		.toMatch(/\(min-width: 1000px\) \{\n {2}\.cards \{ grid-template-columns: repeat\(3, 1fr\); \}\n\}/);
+	expect(await settled(page, () => draftOf(server, 'css/layout.css'))).toMatch(
+		/\(min-width: 1000px\) \{\n {2}\.cards \{ grid-template-columns: repeat\(3, 1fr\); \}\n\}/
+	);
 	expect(await work.actions()).toBeLessThanOrEqual(36);
 });

@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, frameOf, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J16: the winter notice takes another picture on narrow; the placeholder for slate is pointed out, the picture on wide stays', async ({
 	page,
@@ -20,7 +21,7 @@ test('J16: the winter notice takes another picture on narrow; the placeholder fo
 		extent: 'under the width',
 		at: 700
 	});
-	await expect.poll(() => picture('Handset')).toEqual(['light-tall.svg', 'cover']);
+	expect(await settled(page, () => picture('Handset'))).toEqual(['light-tall.svg', 'cover']);
 	expect(await picture('Notebook')).toEqual(['winter.webp', 'cover']);
 	expect(await picture('Slate')).toEqual(['PLACEHOLDER-slate.webp', 'cover']);
 	expect(await work.actions()).toBeLessThanOrEqual(10);

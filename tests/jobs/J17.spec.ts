@@ -1,6 +1,7 @@
 import { expect, openBench, test } from '../fixtures.ts';
 import { carriageTo, openType, panel, sizeIn } from '../type/setting.ts';
 import { atWork, draftOf } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J17: a whole type scale from body and ratio at both ends, written at once, with size classes beside levels', async ({
 	page,
@@ -29,7 +30,7 @@ test('J17: a whole type scale from body and ratio at both ends, written at once,
 		[2, 'h3.name'],
 		[0, 'body']
 	] as const) {
-		await expect.poll(() => sizeIn(page, selector)).toBeCloseTo(at820(step), 1);
+		expect(await settled(page, () => sizeIn(page, selector))).toBeCloseTo(at820(step), 1);
 		const shown = String(Number(at820(step).toFixed(1)));
 		await expect(page.locator('.read', { hasText: new RegExp(`^${shown}$`) })).toBeVisible();
 	}
@@ -39,11 +40,11 @@ test('J17: a whole type scale from body and ratio at both ends, written at once,
 	await expect(winner).toContainText(/css:\d+/);
 	await winner.getByRole('button', { name: 'take it out too' }).click();
 	await expect(winner).toHaveCount(0);
-	await expect.poll(() => sizeIn(page, '.notice h2')).toBeCloseTo(at820(3), 1);
+	expect(await settled(page, () => sizeIn(page, '.notice h2'))).toBeCloseTo(at820(3), 1);
 	await page.getByRole('button', { name: 'Write into base.css' }).click();
 
 	const base = () => draftOf(server, 'css/base.css');
-	await expect.poll(base).toContain('--size-title: clamp(2.074rem, ');
+	expect(await settled(page, base)).toContain('--size-title: clamp(2.074rem, ');
 	const text = await base();
 	// One block, each element's own rule where it stood, what it said from 1400 on gone with it.
 	expect(text).toMatch(/--step: 1\.25;\n {2}--size-title: clamp\([^;]+;\n {2}--size-heading: /);
@@ -63,6 +64,6 @@ test('J17: a whole type scale from body and ratio at both ends, written at once,
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('dialog', { name: 'What would be written' })).toContainText('size-title');
 	await page.keyboard.press('Enter');
-	await expect.poll(() => sizeIn(page, 'h3.size-title')).toBeCloseTo(await sizeIn(page, 'h1'), 2);
+	expect(await settled(page, () => sizeIn(page, 'h3.size-title'))).toBeCloseTo(await sizeIn(page, 'h1'), 2);
 	expect(await work.actions()).toBeLessThanOrEqual(22);
 });

@@ -1,5 +1,6 @@
 import { expect, test } from '../fixtures.ts';
 import { atWork, frameOf, reached, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J19: all pictures, this section’s, this one: the reach counted before writing; an id of the host’s refused with its reason', async ({
 	page,
@@ -30,7 +31,7 @@ test('J19: all pictures, this section’s, this one: the reach counted before wr
 	const wide = await share('Notebook');
 	await work.select('img', 'img');
 	await work.collate('width', '72%', { into: /^\.sail img in/, extent: 'under the width', at: 560 });
-	await expect.poll(() => share('Handset')).toBeCloseTo(0.72, 3);
+	expect(await settled(page, () => share('Handset'))).toBeCloseTo(0.72, 3);
 	expect(await share('Notebook')).toBe(wide);
 	expect(await work.actions()).toBeLessThanOrEqual(17);
 });

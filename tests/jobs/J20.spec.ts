@@ -1,6 +1,7 @@
 import { expect, test } from '../fixtures.ts';
 import { openType, panel } from '../type/setting.ts';
 import { atWork, frameOf, type Beside } from './bench.ts';
+import { settled } from '../rest.ts';
 
 test('J20: “from” before a fare at 0.6 of the fare’s size in every vantage, nested in a relative size too', async ({
 	page,
@@ -18,8 +19,8 @@ test('J20: “from” before a fare at 0.6 of the fare’s size in every vantage
 	await work.select('from', 'span.from');
 	await work.collate('font-size', '0.6em', { into: /\.from in|new: \.from/, extent: 'everywhere' });
 	for (const vantage of ['Handset', 'Slate', 'Notebook'] as const) {
-		await expect.poll(() => ratio(vantage, '.card .from')).toBeCloseTo(0.6, 4);
-		await expect.poll(() => ratio(vantage, '.fare .child .from')).toBeCloseTo(0.6, 4);
+		expect(await settled(page, () => ratio(vantage, '.card .from'))).toBeCloseTo(0.6, 4);
+		expect(await settled(page, () => ratio(vantage, '.fare .child .from'))).toBeCloseTo(0.6, 4);
 	}
 	expect(await work.actions()).toBeLessThanOrEqual(9);
 

@@ -1,5 +1,6 @@
 import { bring, expect, test, type Page } from '../fixtures.ts';
 import { atWork, draftOf, frameOf, panel, reached, traced } from './bench.ts';
+import { settled } from '../rest.ts';
 
 /** A small site as saved from a host: its markup and its sheet are the host's, one sheet is ours. */
 const BATHS = {
@@ -61,11 +62,11 @@ test('J02 where the markup is given: the pairs told apart, the style attribute n
 			.evaluate((one) => getComputedStyle(one).marginTop);
 	expect(await margin()).toBe('-9px');
 	await culprit.getByRole('button', { name: 'mute it' }).click();
-	await expect.poll(margin).toBe('0px');
+	expect(await settled(page, margin)).toBe('0px');
 	// The same space for the pair on narrow, band by band, in a sheet of ours.
 	await work.collate('margin-top', '12px', { extent: 'everywhere' });
-	await expect.poll(margin).toBe('12px');
-	await expect.poll(() => draftOf(empty, 'index.html', site)).toBe('');
+	expect(await settled(page, margin)).toBe('12px');
+	expect(await settled(page, () => draftOf(empty, 'index.html', site))).toBe('');
 });
 
 test('J08 where the markup is given: the film of this page alone, by a class that is an errand', async ({
@@ -136,6 +137,6 @@ test('J14, J18, J19 where the markup is given: the size that does not reach, wha
 	await work.collate('max-width', '72%', { extent: 'under the width', at: 560 });
 	await expect(narrow.locator('img')).toHaveCSS('max-width', '72%');
 	await expect(frameOf(page, 'Slate').locator('img')).toHaveCSS('max-width', 'none');
-	await expect.poll(() => draftOf(empty, 'own.css', site)).toContain('560px');
+	expect(await settled(page, () => draftOf(empty, 'own.css', site))).toContain('560px');
 	for (const path of ['index.html', 'host.css']) expect(await draftOf(empty, path, site)).toBe('');
 });

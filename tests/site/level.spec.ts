@@ -1,4 +1,5 @@
 import { bring, expect, inFrames, test, type Page, type Server } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const files = (i: number): Record<string, string> => ({
 	'index.html': `<!doctype html><link rel=stylesheet href=a.css><h1>Site ${i}</h1>${'<p class=x>words <b>and</b> more</p>'.repeat(40)}`,
@@ -58,14 +59,16 @@ test('thirty sites opened and left, and two hundred edits: what is in use levels
 	const opened: Use[] = [];
 	const open = async (i: number): Promise<void> => {
 		await follow(page, `/site/${sites[i]}/bench`);
-		await expect.poll(async () => [...new Set(await inFrames(page, says))].join()).toBe(`Site ${i}`);
+		expect(await settled(page, async () => [...new Set(await inFrames(page, says))].join())).toBe(
+			`Site ${i}`
+		);
 	};
 	for (const i of sites.keys()) {
 		await open(i);
 		if (i % 10 < 9) continue;
 		// What comes in quiet time has come with its last part: one thread that measures, of this site alone.
 		const measuring = (): number => page.workers().filter((one) => one.url().includes('measuring')).length;
-		await expect.poll(measuring).toBe(1);
+		expect(await settled(page, measuring)).toBe(1);
 		opened.push(await inUse(page, alone));
 	}
 	const [ten, , thirty] = opened as [Use, Use, Use];
@@ -83,7 +86,8 @@ test('thirty sites opened and left, and two hundred edits: what is in use levels
 	for (let i = 1; i <= 200; i++) {
 		await page.keyboard.press('Control+End');
 		await page.keyboard.insertText(`\nh1 { line-height: ${i}px }`);
-		if (i % 10 === 0) await expect.poll(async () => (await inFrames(page, lineHeight))?.[0]).toBe(`${i}px`);
+		if (i % 10 === 0)
+			expect(await settled(page, async () => (await inFrames(page, lineHeight))?.[0])).toBe(`${i}px`);
 		await page.keyboard.press('Control+z');
 		if (i % 100 === 0) edited.push(await inUse(page, alone));
 	}

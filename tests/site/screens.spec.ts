@@ -1,4 +1,13 @@
-import { bring, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
+import {
+	bring,
+	expect,
+	framesShown,
+	openBench,
+	pageFrames,
+	test,
+	type Page,
+	type Server
+} from '../fixtures.ts';
 
 /** Sites that are unlike the demo, by what is odd in them. Any error on the page or in the console fails the test. */
 const page = (
@@ -61,7 +70,7 @@ async function everyScreen(page: Page, server: Server, site: number): Promise<vo
 		await page.getByRole('navigation').getByRole('link', { name: screen }).click();
 		await expect(page).toHaveURL(new RegExp(`/${screen.toLowerCase()}\\?`));
 	}
-	await expect.poll(() => pageFrames(page).length).toBeGreaterThan(0);
+	await framesShown(page);
 	await page.getByText('Vantaggio', { exact: true }).click();
 	for (const work of ['', 's', 'o']) {
 		if (work) await page.keyboard.press(work);

@@ -2,7 +2,7 @@ import { mkdir, mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { unzipSync, zipSync } from 'fflate';
-import { bring, expect, pageFrames, test } from '../fixtures.ts';
+import { bring, expect, framesShown, pageFrames, test } from '../fixtures.ts';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 
@@ -23,7 +23,7 @@ test('a first visit says what to drop and offers the demo', { tag: '@smoke' }, a
 	await page.goto(empty.url);
 	await expect(page.getByRole('heading', { name: 'Open a page of yours' })).toBeVisible();
 	await page.getByRole('button', { name: 'Open the demo' }).click();
-	await expect.poll(() => pageFrames(page).length).toBe(4);
+	await framesShown(page, 4);
 	await expect(page.locator('header')).toContainText('Ombry Ferries');
 	await page.goto(empty.url);
 	await expect(page).toHaveURL(/\/site\/\d+\/bench/);
@@ -34,7 +34,7 @@ test('a zip is chosen, told apart, and named where something did not come along'
 	const folder = await mkdtemp(join(tmpdir(), 'vantaggio-zip-'));
 	await writeFile(join(folder, 'yard.zip'), ZIP);
 	await page.locator('input[accept]').setInputFiles(join(folder, 'yard.zip'));
-	await expect.poll(() => pageFrames(page).length).toBe(4);
+	await framesShown(page, 4);
 	await expect(pageFrames(page)[0]?.locator('p') ?? page.locator('none')).toHaveCSS(
 		'color',
 		'rgb(255, 0, 0)'
@@ -85,7 +85,7 @@ test('a folder is dropped with all that is in it; a drop without a page is refus
 		'yard/one.html': '<p id=dropped>dropped<link rel=stylesheet href=look/a.css>',
 		'yard/look/a.css': 'p { color: rgb(1, 2, 3) }'
 	});
-	await expect.poll(() => pageFrames(page).length).toBe(4);
+	await framesShown(page, 4);
 	await expect(pageFrames(page)[0]?.locator('#dropped') ?? page.locator('none')).toHaveCSS(
 		'color',
 		'rgb(1, 2, 3)'

@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { unzipSync, strFromU8 } from 'fflate';
 import { Sequelize } from 'sequelize';
-import { bring, expect, openBench, pageFrames, Server, shownText, test } from '../fixtures.ts';
+import { bring, expect, framesShown, openBench, pageFrames, Server, shownText, test } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 /** What a server says that does not start. */
 const refusalOf = (server: Server): Promise<string> =>
@@ -66,8 +67,8 @@ test('a full disk is said, loses nothing, and stops nothing: there is room again
 			await rm(filler);
 			await server.start();
 			await page.reload();
-			await expect.poll(() => pageFrames(page).length).toBe(4);
-			await expect.poll(() => shownText(page)).toContain('p { width: 123px }');
+			await framesShown(page, 4);
+			expect(await settled(page, () => shownText(page))).toContain('p { width: 123px }');
 			await page.keyboard.press('Control+s');
 			await expect(page.getByText('✓ Saved · revision 2')).toBeVisible();
 		} finally {

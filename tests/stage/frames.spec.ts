@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parsePage } from '../../src/lib/core/html/index.ts';
 import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const MESSY = `<!DOCTYPE html><p>one<div>two<table><div>fostered</div><tr><td>x<b>y</table></b></div><ul><li>a<li>b<noscript><i>n</i></noscript>
 <svg><g><path/></g><foreignObject><p>in</p></foreignObject></svg><math><mi>x</mi></math><select><option>a<option>b</select><template><p>t</p></template><a>1<a>2</a><p><em>m</p>n</em><frame><style>p{}`;
@@ -59,7 +60,7 @@ test('frames take the viewport of their vantage, pictures by its density', async
 			)
 		);
 	const picture = 'ramp-960.webp';
-	await expect.poll(look).toEqual([
+	expect(await settled(page, look)).toEqual([
 		{ size: expect.stringMatching(/^\d+ × \d+$/), density: 1, resolution: true, picture: 'ramp-480.webp' },
 		{ size: '390 × 780', density: 3, resolution: true, picture },
 		{ size: '768 × 1024', density: 2, resolution: true, picture },
@@ -106,12 +107,12 @@ test('scrolling one frame scrolls the others to the same element, unless switche
 	await near(handset);
 	await near(slate);
 	await handset?.evaluate(() => scrollTo({ top: 0, behavior: 'instant' }));
-	await expect.poll(() => lead?.evaluate(() => scrollY)).toBe(0);
+	expect(await settled(page, () => lead?.evaluate(() => scrollY))).toBe(0);
 	await page.getByLabel('scroll in step').uncheck();
 	await lead?.evaluate(() => scrollTo({ top: 300, behavior: 'instant' }));
-	await expect.poll(() => lead?.evaluate(() => scrollY)).toBe(300);
+	expect(await settled(page, () => lead?.evaluate(() => scrollY))).toBe(300);
 	await page.getByLabel('scroll in step').check();
 	await slate?.evaluate(() => scrollTo({ top: 200, behavior: 'instant' }));
-	await expect.poll(() => slate?.evaluate(() => scrollY)).toBe(200);
-	await expect.poll(() => handset?.evaluate(() => scrollY)).toBeGreaterThan(0);
+	expect(await settled(page, () => slate?.evaluate(() => scrollY))).toBe(200);
+	expect(await settled(page, () => handset?.evaluate(() => scrollY))).toBeGreaterThan(0);
 });

@@ -1,4 +1,4 @@
-import { bring, clickIn, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, clickIn, expect, framesShown, openBench, pageFrames, test } from '../fixtures.ts';
 
 /** Every name that documents and forms have members of, as the browser at hand has them. */
 function memberNames(): string[] {
@@ -44,6 +44,6 @@ test('a page whose elements have the names of members of documents and forms is 
 	await expect(page.getByText(/The page scrolls sideways/).first()).toBeVisible();
 	// The page is written once more, over its own names.
 	await page.reload();
-	await expect.poll(() => pageFrames(page).length).toBe(4);
+	await framesShown(page, 4);
 	for (const frame of pageFrames(page)) await expect(frame.locator('#p')).toHaveCSS('width', '700px');
 });

@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { bring, errorsOf, expect, openBench, pageFrames, test } from '../fixtures.ts';
 import { LAUNCH } from '../launch.ts';
 import { hostileFiles } from './hostile.ts';
+import { settled } from '../rest.ts';
 
 /** A server elsewhere that counts who comes: requests, and connections without any. */
 async function outside(): Promise<{ address: string; seen: string[]; server: HttpServer }> {
@@ -145,11 +146,13 @@ test('where stages cannot be reached, frames are shown all the same, and the mas
 	await expect(notice).toBeVisible();
 	const frames = () =>
 		page.frames().filter((frame) => frame.parentFrame()?.parentFrame() === page.mainFrame());
-	await expect.poll(() => frames().length).toBe(4);
+	expect(await settled(page, () => frames().length)).toBe(4);
 	await expect(frames()[0]?.locator('h1').first() ?? page.locator('none')).toHaveText(
 		'Six islands, one slow morning'
 	);
-	await expect.poll(() => frames()[0]?.evaluate(() => document.images[0]?.naturalWidth)).toBeGreaterThan(0);
+	expect(
+		await settled(page, () => frames()[0]?.evaluate(() => document.images[0]?.naturalWidth))
+	).toBeGreaterThan(0);
 	await page.getByRole('button', { name: 'Understood' }).click();
 	await expect(notice).toBeHidden();
 	expect(errors).toEqual([]);

@@ -2,8 +2,18 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Frame } from '@playwright/test';
-import { bring, errorsOf, expect, openBench, pageFrames, test, type Server } from '../fixtures.ts';
+import {
+	bring,
+	errorsOf,
+	expect,
+	framesShown,
+	openBench,
+	pageFrames,
+	test,
+	type Server
+} from '../fixtures.ts';
 import { LAUNCH } from '../launch.ts';
+import { settled } from '../rest.ts';
 
 /**
  * Markup that makes a browser connect to a host, or look its name up, without any script; `@` stands for the host. Told
@@ -162,7 +172,7 @@ test('no click and no key takes a frame away; a fragment is gone to on the page'
 	for (const keys of ['Enter', 'Control+Enter', 'Shift+Enter', 'Alt+Enter']) await page.keyboard.press(keys);
 	expect(await lead.evaluate(() => scrollY)).toBe(0);
 	await lead.locator('#self').click();
-	await expect.poll(() => lead.evaluate(() => scrollY)).toBeGreaterThan(1000);
+	expect(await settled(page, () => lead.evaluate(() => scrollY))).toBeGreaterThan(1000);
 	await lead.evaluate(() => scrollTo(0, 0));
 	// With a base, a bare fragment leads to another page.
 	await lead.locator('#frag').click();
@@ -178,6 +188,6 @@ test('a frame whose page something took away is made anew, and says so', async (
 	// As an error page of the browser would.
 	await lead.evaluate(() => location.replace('data:text/html,gone')).catch(() => undefined);
 	await expect(page.getByText('A page had left its frame; it was loaded again.')).toBeVisible();
-	await expect.poll(() => pageFrames(page).length).toBe(4);
+	await framesShown(page, 4);
 	for (const frame of pageFrames(page)) await expect(frame.locator('#goal')).toHaveText('goal');
 });

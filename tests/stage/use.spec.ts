@@ -1,5 +1,6 @@
 import type { Frame } from '@playwright/test';
 import { bring, clickIn, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const open = async (page: Page, server: Server): Promise<[Frame, Frame, Frame]> => {
 	const site = await bring(server, {
@@ -23,7 +24,7 @@ test('a page is used with U: boxes tick, details open, other frames follow; Esca
 	await page.keyboard.press('u');
 	await expect(page.getByText('using the page, Esc to leave')).toBeVisible();
 	await lead.locator('summary').click();
-	for (const frame of [lead, handset, slate]) await expect.poll(() => isOpen(frame)).toBe(true);
+	for (const frame of [lead, handset, slate]) expect(await settled(page, () => isOpen(frame))).toBe(true);
 	await lead.locator('#c').click();
 	for (const frame of [lead, handset, slate]) await expect(frame.locator('#c')).toBeChecked();
 	await page.keyboard.press('Tab');

@@ -1,9 +1,9 @@
-import { expect, pageFrames, type Page, type Server } from '../fixtures.ts';
+import { expect, framesShown, pageFrames, type Page, type Server } from '../fixtures.ts';
 
 /** Opens the Type screen of a site and waits until the page's sizes are read. */
 export async function openType(page: Page, server: Server, site = 1, query = ''): Promise<void> {
 	await page.goto(`${server.url}/site/${site}/type${query}`);
-	await expect.poll(() => pageFrames(page).length).toBeGreaterThan(0);
+	await framesShown(page);
 	await expect(page.getByText(/\d+ texts? of this page/)).toBeVisible();
 }
 

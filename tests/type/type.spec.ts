@@ -1,6 +1,7 @@
 import { draftOf } from '../jobs/bench.ts';
 import { bring, expect, test, type Page } from '../fixtures.ts';
 import { carriageTo, openType, panel, sizeIn } from './setting.ts';
+import { settled } from '../rest.ts';
 
 const SITE = {
 	'other.html': '<!doctype html><link rel=stylesheet href=a.css><body><h1>Another</h1><p>words</p></body>',
@@ -62,24 +63,24 @@ test('a scale is tried in the frames, dragged, undone, and written in place; wha
 	await page.keyboard.press('s');
 	await expect(wake(page)).toContainText(/if written: [1-9] texts change size here/);
 	await carriageTo(page, 1280);
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(18 * (4 / 3) ** 4, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(18 * (4 / 3) ** 4, 1);
 	// A figure typed in, by keys further, and back.
 	await peg(page, 'title, wide end, px').fill('60');
 	await peg(page, 'title, wide end, px').press('Enter');
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(60, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(60, 1);
 	await peg(page, 'title, wide end, px').press('Shift+ArrowUp');
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(61, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(61, 1);
 	await page.getByRole('button', { name: 'Undo' }).click();
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(60, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(60, 1);
 	await page.getByRole('button', { name: /title, wide end: back to the scale/ }).click();
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(18 * (4 / 3) ** 4, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(18 * (4 / 3) ** 4, 1);
 	// Ratios by name; what cannot be meant is a sentence, and nothing is tried.
 	await page.getByLabel('Ratio at the wide end, by name').selectOption('perfect fifth');
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(18 * 1.5 ** 4, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(18 * 1.5 ** 4, 1);
 	await page.getByLabel('Ratio at the wide end', { exact: true }).fill('1');
 	await page.keyboard.press('Enter');
 	await expect(page.getByText('A ratio of 1 makes no step larger').first()).toBeVisible();
-	await expect.poll(() => sizeIn(page, 'h1')).toBeCloseTo(102.4, 1);
+	expect(await settled(page, () => sizeIn(page, 'h1'))).toBeCloseTo(102.4, 1);
 	await page.getByLabel('Ratio at the wide end', { exact: true }).fill('4:3');
 	await page.keyboard.press('Enter');
 	// A peg is dragged with the pointer: the frames follow.
@@ -95,10 +96,7 @@ test('a scale is tried in the frames, dragged, undone, and written in place; wha
 	const lines = await panel(page, 'Lines');
 	await expect(lines).toContainText('h1 { font-size: var(--size-title); }');
 	await page.getByRole('button', { name: 'Write into a.css' }).click();
-	await expect
-		.poll(() => draftOf(server, 'a.css', site))
-		.toBe(
-			`:root {
+	expect(await settled(page, () => draftOf(server, 'a.css', site))).toBe(`:root {
   --size-title: clamp(2.074rem, 1.494rem + 2.577vw, 3.556rem);
   --size-heading: clamp(1.728rem, 1.361rem + 1.632vw, 2.667rem);
   --size-subhead: clamp(1.44rem, 1.221rem + 0.974vw, 2rem);
@@ -119,17 +117,16 @@ h2 { font-size: var(--size-heading); }
 h3 { font-size: var(--size-subhead); }
 
 small { font-size: var(--size-small); }
-`
-		);
+`);
 	// It is taken back as one step, and written again by a key.
 	await page.getByRole('button', { name: 'Take it back' }).click();
-	await expect.poll(() => draftOf(server, 'a.css', site)).not.toContain('--size-title');
+	expect(await settled(page, () => draftOf(server, 'a.css', site))).not.toContain('--size-title');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('s');
 	await expect(wake(page)).toContainText('if written');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('q');
-	await expect.poll(() => draftOf(server, 'a.css', site)).toContain('--size-title');
+	expect(await settled(page, () => draftOf(server, 'a.css', site))).toContain('--size-title');
 	// The scale is kept with the site: written once more, nothing changes.
 	await page.reload();
 	await expect(page.getByText(/texts of this page/)).toBeVisible();
@@ -161,7 +158,7 @@ test('a size in steps becomes one line through them, is kept over a reload, and 
 	await most.fill('36');
 	await most.press('Enter');
 	await carriageTo(page, 1200);
-	await expect.poll(() => sizeIn(page, 'h2')).toBeCloseTo(36, 1);
+	expect(await settled(page, () => sizeIn(page, 'h2'))).toBeCloseTo(36, 1);
 	await page.reload();
 	await expect(page.getByText(/texts of this page/)).toBeVisible();
 	await (await panel(page, 'Sizes')).getByRole('button', { name: /^h2/ }).click();
@@ -184,7 +181,7 @@ test('a size in steps becomes one line through them, is kept over a reload, and 
 	// On another page it is tried as well, against what that page is without it.
 	await page.getByLabel('Page', { exact: true }).selectOption('other.html');
 	await expect(wake(page)).toContainText('if written: 1 text changes size here; its rules hit');
-	await expect.poll(() => sizeIn(page, 'p')).toBeCloseTo(20.25, 1);
+	expect(await settled(page, () => sizeIn(page, 'p'))).toBeCloseTo(20.25, 1);
 });
 
 test('a name that a sheet has for something else is said, and nothing is tried', async ({ page, server }) => {

@@ -3,7 +3,7 @@ import { lookup } from 'mrmime';
 import type { AddedFile, PictureRecord } from '$lib/api.ts';
 import { change } from './database.ts';
 import { sortFiles } from './import/kinds.ts';
-import { pathRefusal } from './import/entry.ts';
+import { checkPath } from './import/entry.ts';
 import { LIMITS, megabytes } from './import/limits.ts';
 import { Blob, File, Revision } from './models.ts';
 import { Problem } from './problem.ts';
@@ -70,8 +70,9 @@ function freePath(wished: string, taken: ReadonlySet<string>): string {
  * same picture under the same path is there already.
  */
 export async function addPicture(siteId: number, wished: string, bytes: Uint8Array): Promise<AddedFile> {
-	const refusal = pathRefusal(wished);
-	if (refusal) throw new Problem(400, `${wished || 'The picture'} was not imported: ${refusal}.`);
+	const checked = checkPath(wished);
+	if (!checked.ok)
+		throw new Problem(400, `${wished || 'The picture'} was not imported: ${checked.sentence}.`);
 	const sorted = (await sortFiles([{ path: wished, bytes }])).kinds[0];
 	if (sorted?.kind !== 'picture') throw new Problem(400, `${wished} is no picture; it was not imported.`);
 	const { kind, width, height } = sorted;

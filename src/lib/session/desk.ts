@@ -3,15 +3,17 @@ import type { SiteState } from './site.svelte.ts';
 import { Working } from '../writing/working.ts';
 import type { Desk } from '../writing/declaration.ts';
 
+/** A desk with the texts of a site as all else goes by them; a long one that is being typed in may be a moment behind. */
+export const deskAsRead = ({ texts, given }: SiteState): Desk => ({
+	working: new Working((path) => texts.get(path)?.text),
+	kind: (path) => texts.get(path)?.kind ?? 'sheet',
+	isGiven: (path) => given.has(path)
+});
+
 /** A desk with the texts of a site as they are now. */
 export function deskOf(site: SiteState): Desk {
-	const { texts, given } = site;
-	for (const file of texts.values()) file.settle();
-	return {
-		working: new Working((path) => texts.get(path)?.text),
-		kind: (path) => texts.get(path)?.kind ?? 'sheet',
-		isGiven: (path) => given.has(path)
-	};
+	for (const file of site.texts.values()) file.settle();
+	return deskAsRead(site);
 }
 
 /** The lines that an edit changes in a file. */

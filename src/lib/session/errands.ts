@@ -1,27 +1,29 @@
 import { errandFor, errandIn, unsteadyNames, wishesToHost, withErrands } from '../core/errand/index.ts';
 import type { MarkupRequest } from '../core/html/edit/index.ts';
 import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
-import { decodeText, type Decoder } from '../core/text/index.ts';
+import { chain, decodeText, done, refuse, type Decoder, type Result } from '../core/text/index.ts';
 import type { SiteState } from './site.svelte.ts';
 
-/** Makes errands of a wish for elements of a given page: in the frames at once. Says in a sentence what was done. */
+/** Makes errands of a wish for elements of a given page: in the frames at once. The sentence says what was done. */
 export async function errandsTo(
 	site: SiteState,
 	path: string,
 	paths: readonly ElementPath[],
 	wish: MarkupRequest
-): Promise<string> {
+): Promise<Result<string>> {
 	const page = parsePage(textWithErrands(site, path, site.texts.get(path)?.text ?? ''));
 	const wishes = wishesToHost(
 		page,
 		paths.flatMap((one) => elementAt(page, one) ?? []),
 		wish
 	);
-	if (!wishes) return `${path} is given, and its host is told of words within one element only.`;
+	if (!wishes) return refuse(`${path} is given, and its host is told of words within one element only.`);
 	const errands = wishes.map(([element, one]) => errandFor(path, element, one));
 	const kept = await site.kept.errand.keep((list) => [...list, ...errands], 'an errand');
-	if (!kept) return site.kept.errand.trouble ?? 'The errand was not kept.';
-	return `${path} is given: the frames have it, and the Site screen lists ${errands.length === 1 ? 'the errand' : `${errands.length} errands`}.`;
+	const listed = errands.length === 1 ? 'the errand' : `${errands.length} errands`;
+	return chain(kept, () =>
+		done(`${path} is given: the frames have it, and the Site screen lists ${listed}.`)
+	);
 }
 
 /** The text of a page with what its errands ask for, while its markup is given, and the changes of each of them. */
@@ -48,21 +50,25 @@ const DECODER: Decoder = {
 
 /**
  * Takes a newer save of a page in as a change of its text, not saved yet: what it proves unsteady is kept, and
- * errands that it has done are ticked off. Says so in sentences.
+ * errands that it has done are ticked off. The sentences say so.
  */
-export async function takeNewerSave(site: SiteState, path: string, bytes: Uint8Array): Promise<string> {
+export async function takeNewerSave(
+	site: SiteState,
+	path: string,
+	bytes: Uint8Array
+): Promise<Result<string>> {
 	const { text } = decodeText(bytes, DECODER);
 	const file = site.texts.get(path);
-	if (!file) return 'The page is not there any more.';
+	if (!file) return refuse('The page is not there any more.');
 	file.settle();
-	if (file.text === text) return `It is ${path} as it is here.`;
+	if (file.text === text) return done(`It is ${path} as it is here.`);
 	const [before, after] = [parsePage(file.text), parsePage(text)];
 	const proved = unsteadyNames(path, before, after);
 	const known = new Set(site.kept.unsteady.list.map(({ kind, name }) => `${kind} ${name}`));
 	const fresh = proved.filter(({ kind, name }) => !known.has(`${kind} ${name}`));
 	if (fresh.length > 0) await site.kept.unsteady.keep((list) => [...list, ...fresh], 'unsteady names');
 	const ofPage = site.kept.errand.list.filter(({ page, done }) => page === path && !done);
-	const done = ofPage.filter((errand) => errandIn(after, errand).done);
+	const ticked = ofPage.filter((errand) => errandIn(after, errand).done);
 	if (ofPage.length > 0) {
 		await site.kept.errand.keep(
 			(list) => list.map((one) => (one.page === path ? errandIn(after, one) : one)),
@@ -71,13 +77,12 @@ export async function takeNewerSave(site: SiteState, path: string, bytes: Uint8A
 	}
 	file.replace(text);
 	const named = proved.map(({ kind, name }) => `the ${kind} ${name}`);
-	return [
+	const sentences = [
 		`A newer save of ${path} is in its place; nothing is saved yet.`,
 		proved.length > 0
 			? `It proves unsteady: ${named.slice(0, 5).join(', ')}${named.length > 5 ? ` and ${named.length - 5} more` : ''}.`
 			: '',
-		done.length > 0 ? `${done.length === 1 ? 'One errand is' : `${done.length} errands are`} done.` : ''
-	]
-		.filter(Boolean)
-		.join(' ');
+		ticked.length > 0 ? `${ticked.length === 1 ? 'One errand is' : `${ticked.length} errands are`} done.` : ''
+	];
+	return done(sentences.filter(Boolean).join(' '));
 }

@@ -1,4 +1,4 @@
-import { messageOf } from '../core/text/index.ts';
+import { DONE, messageOf, refuse, type Result } from '../core/text/index.ts';
 import { Refused } from '../http.ts';
 
 /** A list as the server has it, with what a change of it is based on. */
@@ -43,21 +43,21 @@ export class KeptList<Row, Wish = Row> {
 
 	/**
 	 * Keeps another list in place of the present one, made from it once what was changed before is kept; `name` says in
-	 * a few words what is done. False where it was not kept, and `trouble` says why.
+	 * a few words what is done. Where that is refused, `trouble` says why too, until something is kept.
 	 */
-	keep(make: Change<Row, Wish>['make'], name: string): Promise<boolean> {
+	keep(make: Change<Row, Wish>['make'], name: string): Promise<Result> {
 		const turn = this.#last.then(() => this.#keepNow({ make, name }));
 		this.#last = turn;
 		return turn;
 	}
 
-	/** Tries once more what was not kept; false where that failed too, or there is nothing. */
-	keepAgain(): Promise<boolean> {
+	/** Tries once more what was not kept. */
+	keepAgain(): Promise<Result> {
 		const failed = this.#failed;
-		return failed ? this.keep(failed.make, failed.name) : Promise.resolve(false);
+		return failed ? this.keep(failed.make, failed.name) : Promise.resolve(refuse('Everything is kept.'));
 	}
 
-	async #keepNow(change: Change<Row, Wish>): Promise<boolean> {
+	async #keepNow(change: Change<Row, Wish>): Promise<Result> {
 		const before = this.list;
 		this.#age++;
 		try {
@@ -66,12 +66,13 @@ export class KeptList<Row, Wish = Row> {
 			this.trouble = null;
 			this.#failed = null;
 			this.#ways.kept();
-			return true;
+			return DONE;
 		} catch (error) {
-			this.trouble = messageOf(error);
+			const sentence = messageOf(error);
+			this.trouble = sentence;
 			this.#failed = change;
 			if (error instanceof Refused && error.status === 409) await this.#readAnew();
-			return false;
+			return refuse(sentence);
 		}
 	}
 
@@ -83,7 +84,7 @@ export class KeptList<Row, Wish = Row> {
 
 	async undo(): Promise<void> {
 		const { before } = this;
-		if (before && (await this.keep(() => before.list, 'undone'))) this.before = null;
+		if (before && (await this.keep(() => before.list, 'undone')).ok) this.before = null;
 	}
 
 	/**

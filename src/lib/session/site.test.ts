@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { DraftRecord, KeptListRecord, SiteRecord } from '../api.ts';
 import type { StagedState } from '../core/staged/index.ts';
+import { DONE } from '../core/text/index.ts';
 import { Refused } from '../http.ts';
 import { SiteState } from './site.svelte.ts';
 
@@ -147,11 +148,11 @@ test('a list that was changed meanwhile is not put back by an older answer', asy
 	const site = await open();
 	const answer = held('site');
 	const refreshed = site.refresh();
-	expect(await site.kept.staged.keep((list) => [...list, state('open')], 'opened')).toBe(true);
+	expect(await site.kept.staged.keep((list) => [...list, state('open')], 'opened')).toEqual(DONE);
 	answer();
 	await refreshed;
 	expect(site.kept.staged.list).toEqual([state('open')]);
-	expect(await site.kept.staged.keep((list) => [...list, state('sent')], 'sent')).toBe(true);
+	expect(await site.kept.staged.keep((list) => [...list, state('sent')], 'sent')).toEqual(DONE);
 });
 
 test('a change that is refused, with no answer to what is there now, blocks none after it and can be tried again', async () => {
@@ -159,15 +160,15 @@ test('a change that is refused, with no answer to what is there now, blocks none
 	const list = site.kept.staged;
 	server.staged = { list: [state('theirs')], version: '7' };
 	held('site', new Refused(0, 'The server cannot be reached.', []))();
-	expect(await list.keep((all) => [...all, state('mine')], 'added')).toBe(false);
+	expect((await list.keep((all) => [...all, state('mine')], 'added')).ok).toBe(false);
 	expect(list.trouble).toBe('It was changed in another tab.');
 	// Refused once more, with an answer now.
-	expect(await list.keepAgain()).toBe(false);
+	expect((await list.keepAgain()).ok).toBe(false);
 	expect(list.list).toEqual([state('theirs')]);
-	expect(await list.keepAgain()).toBe(true);
+	expect(await list.keepAgain()).toEqual(DONE);
 	expect(list.list).toEqual([state('theirs'), state('mine')]);
 	expect(list.trouble).toBeNull();
-	expect(await list.keepAgain()).toBe(false);
+	expect((await list.keepAgain()).ok).toBe(false);
 });
 
 test('a draft is what was typed last, and does not end the pause in which all else waits', async () => {

@@ -1,4 +1,5 @@
 import type { VantageList, VantageRecord, VantageWish } from '../api.ts';
+import type { Result } from '../core/text/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import { api } from './api.ts';
 import { KeptList, type Listed } from './keptList.svelte.ts';
@@ -26,7 +27,7 @@ export class Vantages extends KeptList<VantageRecord, VantageWish> {
 	}
 
 	/** Moves a vantage by so many places among those shown beside the lead. */
-	move(name: string, by: number): Promise<boolean> {
+	move(name: string, by: number): Promise<Result> {
 		return this.keep((list) => {
 			const moved = list.find(({ fields }) => fields.name === name);
 			const chorus = list.filter(({ chorus }) => chorus);

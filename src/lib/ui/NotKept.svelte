@@ -1,9 +1,10 @@
 <script lang="ts">
+	import type { Result } from '$lib/core/text/index.ts';
 	import Button from './Button.svelte';
 
 	interface Props {
 		/** A list that is kept with the site. */
-		list: { readonly trouble: string | null; keepAgain(): Promise<boolean> };
+		list: { readonly trouble: string | null; keepAgain(): Promise<Result> };
 	}
 
 	let { list }: Props = $props();

@@ -1,2 +1,2 @@
-export { changeInWords, stagedProblem, stagedStateSchema } from './staged.ts';
+export { changeInWords, checkStaged, stagedStateSchema } from './staged.ts';
 export type { StagedChange, StagedState } from './staged.ts';

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
-import { changeInWords, stagedProblem, type StagedState } from './index.ts';
+import { DONE, refuse } from '../text/index.ts';
+import { changeInWords, checkStaged, type StagedState } from './index.ts';
 
 const state = (change: object): object => ({ name: 'Menu open', page: null, changes: [change] });
 
@@ -17,11 +18,11 @@ it.each([
 	],
 	[{ kind: 'remove', selector: 'img', name: 'SRCSET' }, 'Change 1: this attribute fetches or runs something.']
 ])('%j', (change, problem) => {
-	expect(stagedProblem(state(change))).toBe(problem);
+	expect(checkStaged(state(change))).toEqual(problem === undefined ? DONE : refuse(problem));
 });
 
 it('a state without a change is none', () => {
-	expect(stagedProblem({ name: 'x', page: null, changes: [] })).toBe('no change is in it.');
+	expect(checkStaged({ name: 'x', page: null, changes: [] })).toEqual(refuse('no change is in it.'));
 });
 
 it('is told in words', () => {

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { DONE, refuse, type Result } from '../text/index.ts';
 
 /** Attributes by which a page would fetch, send or run something: a staged state does not set them. */
 const ACTS = /^(on|src|href|xlink:href|action|formaction|data$|poster|http-equiv|manifest|ping)/i;
@@ -54,12 +55,12 @@ export function changeInWords(change: StagedChange): string {
 	}
 }
 
-/** What is wrong with a staged state, a sentence; undefined where nothing is. */
-export function stagedProblem(state: unknown): string | undefined {
+/** Refuses what is no staged state. */
+export function checkStaged(state: unknown): Result {
 	const read = stagedStateSchema.safeParse(state);
 	const issue = read.error?.issues[0];
-	if (!issue) return undefined;
+	if (!issue) return DONE;
 	const [list, index] = issue.path;
 	const where = list === 'changes' && typeof index === 'number' ? `Change ${index + 1}: ` : '';
-	return `${where}${issue.message}.`;
+	return refuse(`${where}${issue.message}.`);
 }

@@ -26,5 +26,9 @@ export function refuse(sentence: string, place?: unknown): Refusal<unknown> {
 export const chain = <T, U, P>(first: Result<T, P>, next: (value: T) => Result<U, P>): Result<U, P> =>
 	first.ok ? next(first.value) : first;
 
+/** The sentence of what was done, or of why it was refused. */
+export const sentenceOf = <P>(result: Result<string, P>): string =>
+	result.ok ? result.value : result.sentence;
+
 /** Why something was refused; null where it was done. */
 export const refusalOf = <T, P>(result: Result<T, P>): Refusal<P> | null => (result.ok ? null : result);

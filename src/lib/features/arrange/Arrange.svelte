@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { compare, rationalFromDecimal, type Rational } from '$lib/core/interval/index.ts';
 	import type { Edits } from './edits.svelte.ts';
-	import { deskOf } from '$lib/session/desk.ts';
+	import { deskAsRead } from '$lib/session/desk.ts';
 	import type { Proposed } from '$lib/writing/proposed.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
@@ -50,7 +50,7 @@
 			return own.length > 0 && own.every((one) => pages.has(one));
 		});
 	});
-	const here = $derived(valueHere(deskOf(site), chosen));
+	const here = $derived(valueHere(deskAsRead(site), chosen));
 
 	let split = $state(untrack(() => String(width)));
 	/** The width to split at, and the ends of the band that it is in; undefined where it is none, or an end. */

@@ -1,4 +1,4 @@
-import { messageOf } from '$lib/core/text/index.ts';
+import { messageOf, type Result } from '$lib/core/text/index.ts';
 import { nameAt, type ElementPath, printPaths, readPath } from '$lib/core/html/index.ts';
 import { NOTHING, union, type IntervalSet } from '$lib/core/interval/index.ts';
 import { storeWidths, widthsFrom } from '$lib/core/interval/store.ts';
@@ -71,7 +71,8 @@ export class Holding {
 		try {
 			const made: Hold[] = [];
 			for (const page of pages) made.push(await this.#measured(swept, page, widths, scope, path));
-			if (!(await this.#site.kept.hold.keep((list) => [...list, ...made], 'held'))) return;
+			const { ok } = await this.#site.kept.hold.keep((list) => [...list, ...made], 'held');
+			if (!ok) return;
 			this.#checked = new Map([...this.#checked, ...made.map((one) => [holdKey(one), null] as const)]);
 		} catch (error) {
 			this.trouble = messageOf(error);
@@ -142,7 +143,7 @@ export class Holding {
 		return changed.length > 0 ? { hold, changed, widths: allWidths(changed) } : null;
 	}
 
-	#change(hold: Hold, next: readonly Hold[], what: string): Promise<boolean> {
+	#change(hold: Hold, next: readonly Hold[], what: string): Promise<Result> {
 		const key = holdKey(hold);
 		return this.#site.kept.hold.keep(
 			(list) => list.flatMap((one) => (holdKey(one) === key ? next : [one])),
@@ -153,8 +154,8 @@ export class Holding {
 	/** Lets elements of a hold change: those that did. */
 	async allow({ hold, changed }: Breach): Promise<void> {
 		const paths = changed.map(({ path }) => path);
-		if (await this.#change(hold, [{ ...hold, allowed: [...hold.allowed, ...paths] }], 'allowed'))
-			this.#checked = new Map([...this.#checked, [holdKey(hold), null]]);
+		const { ok } = await this.#change(hold, [{ ...hold, allowed: [...hold.allowed, ...paths] }], 'allowed');
+		if (ok) this.#checked = new Map([...this.#checked, [holdKey(hold), null]]);
 	}
 
 	/** Takes what is there now as what is held. */
@@ -162,14 +163,14 @@ export class Holding {
 		const path = hold.scope === 'all' ? null : readPath(hold.element);
 		try {
 			const next = await this.#measured(swept, hold.page, widthsFrom(hold.widths), hold.scope, path);
-			if (await this.#change(hold, [{ ...next, allowed: hold.allowed }], 'held anew'))
-				this.#checked = new Map([...this.#checked, [holdKey(next), null]]);
+			const { ok } = await this.#change(hold, [{ ...next, allowed: hold.allowed }], 'held anew');
+			if (ok) this.#checked = new Map([...this.#checked, [holdKey(next), null]]);
 		} catch (error) {
 			this.trouble = messageOf(error);
 		}
 	}
 
-	drop = (hold: Hold): Promise<boolean> => this.#change(hold, [], 'let go');
+	drop = (hold: Hold): Promise<Result> => this.#change(hold, [], 'let go');
 
 	/** What an element of a page is called, by its path. */
 	nameOf(swept: Swept, page: string, path: string): string {

@@ -11,6 +11,7 @@
 		type ElementPath
 	} from '$lib/core/html/index.ts';
 	import { relativeAddress } from '$lib/core/site/index.ts';
+	import { sentenceOf } from '$lib/core/text/index.ts';
 	import { wishMarkup } from './markup.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
@@ -64,7 +65,7 @@
 	async function propose(wish: MarkupRequest, notes: readonly string[] = []): Promise<void> {
 		heard = '';
 		const elements = 'together' in wish && wish.together ? ordered : chosen;
-		heard = await wishMarkup(site, page, proposal, elements, wish, notes);
+		heard = sentenceOf(await wishMarkup(site, page, proposal, elements, wish, notes));
 	}
 	/** The site's pictures, as addresses of this page. */
 	const pictures = $derived(

@@ -1,4 +1,4 @@
-import { done } from '$lib/core/text/index.ts';
+import { done, type Result } from '$lib/core/text/index.ts';
 import { markupChanges, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
@@ -65,7 +65,7 @@ async function hitsOtherwise(page: PageState, before: string, after: string): Pr
 
 /**
  * Proposes a change of a page's HTML, `notes` and the rules that hit otherwise then with it; where the page is given
- * it becomes errands. Says in a sentence what became of it, '' where the proposal says so itself.
+ * it becomes errands. The sentence says what became of it; it is '' where the proposal says so itself.
  */
 export async function wishMarkup(
 	site: SiteState,
@@ -74,7 +74,7 @@ export async function wishMarkup(
 	elements: readonly ElementPath[],
 	wish: MarkupRequest,
 	notes: readonly string[] = []
-): Promise<string> {
+): Promise<Result<string>> {
 	const { path } = page;
 	if (site.given.has(path)) return errandsTo(site, path, elements, wish);
 	const before = site.texts.get(path)?.text ?? '';
@@ -85,9 +85,9 @@ export async function wishMarkup(
 		return done({ summary: wordsOf(wish, found.length), notes });
 	});
 	const after = proposal.textAfter(path);
-	if (after === undefined) return proposal.refusal?.sentence ?? '';
+	if (after === undefined) return proposal.refusal ?? done('');
 	const { sentence } = proposal;
 	const rules = await hitsOtherwise(page, before, after);
 	if (proposal.sentence === sentence) proposal.notes = [...notes, ...rules];
-	return '';
+	return done('');
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { getSite } from '$lib/session/context.ts';
-	import { messageOf } from '$lib/core/text/index.ts';
+	import { messageOf, type Result } from '$lib/core/text/index.ts';
 	import type { ElementBox } from '$lib/core/box/index.ts';
 	import { initialAlignment, type Alignment, type Original } from '$lib/core/original/index.ts';
 	import { api } from '$lib/session/api.ts';
@@ -59,7 +59,7 @@
 		}
 	}
 
-	const drop = (one: Original): Promise<boolean> =>
+	const drop = (one: Original): Promise<Result> =>
 		kept.keep((list) => list.filter((other) => other !== one), `${one.name} taken away`);
 </script>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { stagedProblem, type StagedChange, type StagedState } from '$lib/core/staged/index.ts';
+	import { refusalOf } from '$lib/core/text/index.ts';
+	import { checkStaged, type StagedChange, type StagedState } from '$lib/core/staged/index.ts';
 	import { nameTwice } from '$lib/core/vantage/index.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
@@ -51,7 +52,9 @@
 		)
 	});
 	const problem = $derived(
-		nameTwice([...taken, name]) === undefined ? stagedProblem(wished) : `“${name}” is the name of another.`
+		nameTwice([...taken, name]) === undefined
+			? refusalOf(checkStaged(wished))?.sentence
+			: `“${name}” is the name of another.`
 	);
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Result } from '$lib/core/text/index.ts';
 	import { getSite } from '$lib/session/context.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import { changeInWords, type StagedState } from '$lib/core/staged/index.ts';
@@ -46,17 +47,17 @@
 	}
 
 	async function keep(state: StagedState, old: string | null): Promise<void> {
-		const done = await kept.keep(
+		const { ok } = await kept.keep(
 			(list) => (old === null ? [...list, state] : list.map((one) => (one.name === old ? state : one))),
 			old === null ? `${state.name} added` : `${state.name} changed`
 		);
-		if (!done) return;
+		if (!ok) return;
 		if (old !== null) states.stage(old, false);
 		states.stage(state.name, true);
 		editing = null;
 	}
 
-	const drop = (name: string): Promise<boolean> => {
+	const drop = (name: string): Promise<Result> => {
 		states.stage(name, false);
 		return kept.keep((list) => list.filter((one) => one.name !== name), `${name} deleted`);
 	};

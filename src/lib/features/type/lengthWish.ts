@@ -2,6 +2,7 @@ import { tabStore } from '$lib/session/store.ts';
 import * as z from 'zod/mini';
 import { JUDGED } from '$lib/writing/sizeEdit.ts';
 import type { ElementPath } from '$lib/core/html/index.ts';
+import { DONE, refuse, type Result } from '$lib/core/text/index.ts';
 import { fewestPlaces, fluidText, type Writing } from '$lib/core/scale/index.ts';
 
 const size = z.number().check(z.gt(0));
@@ -40,21 +41,26 @@ export interface LengthWish {
 	readonly comment: boolean;
 }
 
-/** Why three numbers are no length; undefined where they are. */
-export function lengthProblem({ least, middle, most }: LengthWish): string | undefined {
-	if (!(least.size > 0) || !(most.size > 0)) return 'A size has to be above 0 px.';
+/** Refuses three numbers that are no length. */
+export function checkLength({ least, middle, most }: LengthWish): Result {
+	if (!(least.size > 0) || !(most.size > 0)) return refuse('A size has to be above 0 px.');
 	if (least.size > most.size)
-		return `The smallest, ${least.size} px, is above the largest, ${most.size} px: the smallest would win everywhere.`;
+		return refuse(
+			`The smallest, ${least.size} px, is above the largest, ${most.size} px: the smallest would win everywhere.`
+		);
 	if (middle.kind === 'between') {
 		if (least.width === most.width)
-			return `Both were judged at ${least.width} px: there is no width between to grow over.`;
+			return refuse(`Both were judged at ${least.width} px: there is no width between to grow over.`);
 		if (least.width > most.width)
-			return `The smallest was judged at ${least.width} px, the largest at ${most.width}: narrower. Exchange the widths.`;
+			return refuse(
+				`The smallest was judged at ${least.width} px, the largest at ${most.width}: narrower. Exchange the widths.`
+			);
 	}
 	if (middle.kind === 'vw' && !(middle.vw > 0))
-		return 'The middle has to grow with the window: more than 0 vw.';
-	if (middle.kind === 'at' && !(middle.size > 0)) return 'The size in the middle has to be above 0 px.';
-	return undefined;
+		return refuse('The middle has to grow with the window: more than 0 vw.');
+	if (middle.kind === 'at' && !(middle.size > 0))
+		return refuse('The size in the middle has to be above 0 px.');
+	return DONE;
 }
 
 /** So many px may a size be off by the digits that are written. */

@@ -2,7 +2,7 @@ import { toNumber } from '$lib/core/interval/index.ts';
 import { NEW_SCALE, scaleProblems, type Scale } from '$lib/core/scale/index.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { History } from './history.svelte.ts';
-import { keepLength, lengthProblem, lengthText, type LengthWish } from './lengthWish.ts';
+import { checkLength, keepLength, lengthText, type LengthWish } from './lengthWish.ts';
 import { TypeReading } from './typeReading.svelte.ts';
 
 /** What is worked on: nothing yet, the scale of the site, or one length of an element. */
@@ -41,7 +41,7 @@ export abstract class Setting {
 	});
 	/** The text of the length that is set, and its curve. */
 	readonly lengthText = $derived.by(() =>
-		this.length && !lengthProblem(this.length)
+		this.length && checkLength(this.length).ok
 			? lengthText(this.length, { ...this.scale.output, root: this.root.px })
 			: ''
 	);

@@ -15,9 +15,9 @@ import {
 	type Recognised,
 	type Step
 } from '$lib/core/scale/index.ts';
-import { chain, refusalOf, type Edit, type Refusal } from '$lib/core/text/index.ts';
+import { chain, DONE, refusalOf, type Edit, type Refusal } from '$lib/core/text/index.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
-import { judgedWords, keptLength, lengthProblem, type Judged } from './lengthWish.ts';
+import { checkLength, judgedWords, keptLength, type Judged } from './lengthWish.ts';
 import { writeSizes } from '$lib/writing/sizeEdit.ts';
 import { READ } from '$lib/inquiry/sizes.ts';
 import { applyEdit, undoIn } from '$lib/session/steps.ts';
@@ -59,8 +59,8 @@ export class Typesetting extends Setting {
 	/** What cannot be meant, by field. */
 	readonly problems = $derived.by(() => {
 		if (this.work === 'scale') return [...scaleProblems(this.scale), ...this.#namesTaken()];
-		const sentence = this.work === 'length' && this.length ? lengthProblem(this.length) : undefined;
-		return sentence === undefined ? [] : [{ field: 'length', sentence }];
+		const checked = this.work === 'length' && this.length ? checkLength(this.length) : DONE;
+		return checked.ok ? [] : [{ field: 'length', sentence: checked.sentence }];
 	});
 	readonly steps: readonly Step[] = $derived.by(() =>
 		scaleProblems(this.scale).length > 0 ? [] : stepsOf(this.scale)

@@ -2,6 +2,7 @@
 	import { getSite } from '$lib/session/context.ts';
 	import { insist } from '$lib/session/insist.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
+	import { sentenceOf } from '$lib/core/text/index.ts';
 	import { wishMarkup } from '$lib/features/markup/markup.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
@@ -68,7 +69,7 @@
 	});
 	async function give(paths: readonly ElementPath[], name: string): Promise<string> {
 		const { proposal } = await writing.anew();
-		return wishMarkup(site, page, proposal, paths, { kind: 'give-class', name });
+		return sentenceOf(await wishMarkup(site, page, proposal, paths, { kind: 'give-class', name }));
 	}
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { refusalOf, type Result } from '$lib/core/text/index.ts';
 	import { store } from '$lib/session/store.ts';
 	import type { Snippet } from 'svelte';
 	import { printInterval, ZERO, type Interval } from '$lib/core/interval/index.ts';
@@ -9,8 +10,8 @@
 		bands: Bands;
 		/** The band at the carriage. */
 		here: Band;
-		/** The rules of the selection are to be wrapped, or the condition around it taken away; says why they are not. */
-		onwrap: (interval: Interval | null, join: boolean) => Promise<string | null>;
+		/** The rules of the selection are to be wrapped, or the condition around it taken away. */
+		onwrap: (interval: Interval | null, join: boolean) => Promise<Result>;
 		/** More that can be done. */
 		children: Snippet;
 	}
@@ -53,7 +54,7 @@
 
 	/** Asks for the selection to be wrapped; with null for the condition around it to be taken away. */
 	async function wrap(interval: Interval | null): Promise<void> {
-		sentence = await onwrap(interval, join);
+		sentence = refusalOf(await onwrap(interval, join))?.sentence ?? null;
 	}
 </script>
 

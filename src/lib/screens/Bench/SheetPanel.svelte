@@ -120,7 +120,7 @@
 		else if (shown) heard = refusalOf(toggleMute(shown, what))?.sentence ?? null;
 	}
 	async function move(by: number): Promise<void> {
-		heard = await bench.move(by);
+		heard = refusalOf(await bench.move(by))?.sentence ?? null;
 	}
 	$effect(() =>
 		site.doing({

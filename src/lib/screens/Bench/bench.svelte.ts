@@ -4,6 +4,7 @@ import type { Interval, Rational } from '$lib/core/interval/index.ts';
 import type { Alignment, Original } from '$lib/core/original/index.ts';
 import type { Unseen } from '$lib/core/presence/index.ts';
 import type { Bands } from '$lib/core/media/index.ts';
+import { DONE, type Result } from '$lib/core/text/index.ts';
 import { seenVantage, type SeenVantage } from '$lib/core/vantage/index.ts';
 import type { CaretRule } from '$lib/editor/caretRule.ts';
 import type { Edits } from '$lib/features/arrange/edits.svelte.ts';
@@ -263,20 +264,20 @@ export class BenchState {
 		void this.writing.propose((edits) => edits.reselect(chosen, selector, note));
 	};
 
-	/** Proposes an edit of what is selected in the sheet; says why it is not. */
-	async #arranged(make: (edits: Edits) => void): Promise<string | null> {
+	/** Proposes an edit of what is selected in the sheet. */
+	async #arranged(make: (edits: Edits) => void): Promise<Result> {
 		await this.writing.propose(make);
-		return this.writing.edits?.proposal.refusal?.sentence ?? null;
+		return this.writing.edits?.proposal.refusal ?? DONE;
 	}
 
-	/** Wraps the selected rules into a condition (null: takes them out of theirs); says why it does not. */
-	wrap = (interval: Interval | null, join: boolean): Promise<string | null> =>
+	/** Wraps the selected rules into a condition (null: takes them out of theirs). */
+	wrap = (interval: Interval | null, join: boolean): Promise<Result> =>
 		this.#arranged((edits) =>
 			interval ? edits.wrap(this.chosen(), interval, join) : edits.unwrap(this.chosen())
 		);
 
-	/** Moves the rule at the caret so many places down (up: under 0); says why it does not. */
-	move = (by: number): Promise<string | null> => this.#arranged((edits) => edits.move(this.chosen(), by));
+	/** Moves the rule at the caret so many places down (up: under 0). */
+	move = (by: number): Promise<Result> => this.#arranged((edits) => edits.move(this.chosen(), by));
 
 	/** Shows a rule that hits what is selected: the last in the cascade's order first, at each further call the next. */
 	toRule = async (): Promise<void> => {

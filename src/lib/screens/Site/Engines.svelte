@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Result } from '$lib/core/text/index.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import NotKept from '$lib/ui/NotKept.svelte';
 
@@ -13,7 +14,7 @@
 	const kept = $derived(site.kept.target);
 	const years = $derived(kept.list[0]?.years);
 
-	const choose = (value: string): Promise<boolean> =>
+	const choose = (value: string): Promise<Result> =>
 		kept.keep(() => (value === '' ? [] : [{ years: Number(value) }]), 'engines asked for changed');
 </script>
 

@@ -1,10 +1,10 @@
 <script lang="ts">
+	import { type Result, lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import { errandSentence, type Errand } from '$lib/core/errand/index.ts';
 	import { sliceOf, walk } from '$lib/core/css/index.ts';
 	import { namesIn } from '$lib/core/selector/index.ts';
 	import { sourcesOf } from '$lib/core/site/index.ts';
-	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
-	import type { SiteState } from '$lib/session/site.svelte.ts';
+		import type { SiteState } from '$lib/session/site.svelte.ts';
 	import NotKept from '$lib/ui/NotKept.svelte';
 
 	interface Props {
@@ -34,7 +34,7 @@
 				);
 			});
 	}
-	const drop = (errand: Errand): Promise<boolean> =>
+	const drop = (errand: Errand): Promise<Result> =>
 		site.kept.errand.keep((list) => list.filter((one) => one !== errand), 'an errand taken off the list');
 </script>
 

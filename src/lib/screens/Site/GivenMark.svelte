@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Result } from '$lib/core/text/index.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 
 	interface Props {
@@ -8,7 +9,7 @@
 
 	let { site, path }: Props = $props();
 
-	const mark = (on: boolean): Promise<boolean> =>
+	const mark = (on: boolean): Promise<Result> =>
 		site.kept.given.keep(
 			(list) => [...list.filter((one) => one.path !== path), ...(on ? [{ path }] : [])],
 			on ? `${path} is given` : `${path} is ours`

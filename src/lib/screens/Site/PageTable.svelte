@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sentenceOf } from '$lib/core/text/index.ts';
 	import { takeNewerSave } from '$lib/session/errands.ts';
 	import type { Inventory } from '$lib/inquiry/inventory.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
@@ -30,7 +31,7 @@
 	async function take(page: string, input: HTMLInputElement): Promise<void> {
 		const [file] = input.files ?? [];
 		if (!file) return;
-		said = await takeNewerSave(site, page, new Uint8Array(await file.arrayBuffer()));
+		said = sentenceOf(await takeNewerSave(site, page, new Uint8Array(await file.arrayBuffer())));
 		input.value = '';
 	}
 </script>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Result } from '$lib/core/text/index.ts';
 	import type { VantageRecord, VantageWish } from '$lib/api.ts';
 	import { freeName, PLAIN, readVantages, writeVantages, type Vantage } from '$lib/core/vantage/index.ts';
 	import type { Vantages } from '$lib/session/vantages.svelte.ts';
@@ -30,14 +31,14 @@
 		const wish = open;
 		if (!wish) return;
 		const { id } = wish;
-		const kept = await vantages.keep(
+		const { ok } = await vantages.keep(
 			(now) =>
 				id === undefined
 					? [...now, { ...wish, fields }]
 					: now.map((one) => (one.id === id ? { ...one, fields } : one)),
 			`${fields.name} ${id === undefined ? 'added' : 'changed'}`
 		);
-		if (kept) open = null;
+		if (ok) open = null;
 	}
 
 	async function move(record: VantageRecord, by: number): Promise<void> {
@@ -49,7 +50,7 @@
 		}, `${record.fields.name} moved`);
 	}
 
-	const showBeside = (record: VantageRecord, chorus: boolean): Promise<boolean> =>
+	const showBeside = (record: VantageRecord, chorus: boolean): Promise<Result> =>
 		vantages.keep(
 			(now) => now.map((one) => (one.id === record.id ? { ...one, chorus } : one)),
 			`${record.fields.name} ${chorus ? 'shown' : 'not shown'}`
@@ -63,7 +64,7 @@
 		open = { chorus: false, fields: { ...PLAIN, name: freeName('New vantage', names) } };
 	};
 
-	const remove = (record: VantageRecord): Promise<boolean> =>
+	const remove = (record: VantageRecord): Promise<Result> =>
 		vantages.keep((now) => now.filter((one) => one.id !== record.id), `${record.fields.name} deleted`);
 
 	/** Adds the vantages of a file; those whose names are taken get others. */

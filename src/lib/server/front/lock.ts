@@ -1,5 +1,6 @@
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { DONE, refuse, type Result } from '../../core/text/index.ts';
 
 /** When a process began, as Linux counts it: two processes of one number are told apart; '' where that is not known. */
 function beginningOf(pid: number): string {
@@ -38,23 +39,27 @@ function holderOf(file: string): number | null {
 }
 
 /**
- * Takes a data folder for this process alone. Returns why it cannot be had, as a sentence; null where it was taken. It is
- * let go when the process ends; what a process left that was killed counts for nothing.
+ * Takes a data folder for this process alone, or refuses it. It is let go when the process ends; what a process left that
+ * was killed counts for nothing.
  */
-export function takeFolder(folder: string): string | null {
+export function takeFolder(folder: string): Result {
 	const file = join(folder, 'server.lock');
 	const holder = holderOf(file);
 	if (holder !== null)
-		return `Process ${holder} serves ${folder} already. Use that one, stop it, or set VANTAGGIO_DATA to another folder.`;
+		return refuse(
+			`Process ${holder} serves ${folder} already. Use that one, stop it, or set VANTAGGIO_DATA to another folder.`
+		);
 	try {
 		mkdirSync(folder, { recursive: true });
 		writeFileSync(file, `${process.pid} ${beginningOf(process.pid)}`);
 	} catch (error) {
 		const { code, message } = error as NodeJS.ErrnoException;
-		return code === 'ENOSPC'
-			? `The disk is full: there is no room in ${folder}. Make room, then start again.`
-			: `The data folder ${folder} cannot be written into (${message}). Make it writable, or set VANTAGGIO_DATA to another folder.`;
+		return refuse(
+			code === 'ENOSPC'
+				? `The disk is full: there is no room in ${folder}. Make room, then start again.`
+				: `The data folder ${folder} cannot be written into (${message}). Make it writable, or set VANTAGGIO_DATA to another folder.`
+		);
 	}
 	process.on('exit', () => rmSync(file, { force: true }));
-	return null;
+	return DONE;
 }

@@ -15,7 +15,7 @@ function stop(sentence: string): never {
 }
 
 const locked = takeFolder(dataFolder());
-if (locked !== null) stop(locked);
+if (!locked.ok) stop(locked.sentence);
 if (!Number.isInteger(port) || port < 0 || port > 65535)
 	stop(`PORT is "${process.env.PORT}"; it must be a number from 0 to 65535.`);
 if (!/^(127\.|localhost$|::1$)/.test(host) && !process.env.VANTAGGIO_KEY) {

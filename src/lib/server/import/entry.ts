@@ -1,3 +1,4 @@
+import { DONE, refuse, type Result } from '../../core/text/index.ts';
 import { LIMITS, megabytes } from './limits.ts';
 
 export interface Entry {
@@ -6,8 +7,8 @@ export interface Entry {
 	readonly bytes: Uint8Array;
 }
 
-/** Something that was not imported, and why. */
-export interface Refusal {
+/** A file that was not imported, and why. */
+export interface RefusedFile {
 	readonly path: string;
 	readonly reason: string;
 }
@@ -18,46 +19,49 @@ const LITTER = /(^|\/)(__MACOSX|\.git|\.svn|node_modules)\/|(^|\/)(\.DS_Store|Th
 /** Whether a path is passed over without a word. */
 export const isLitter = (path: string): boolean => path.endsWith('/') || LITTER.test(path);
 
-/** Why a path cannot be taken; null where it can. */
-export function pathRefusal(path: string): string | null {
+/** Refuses a path that no file of a site can have; the sentence is a part of one. */
+export function checkPath(path: string): Result {
 	// eslint-disable-next-line no-control-regex -- control characters are what is looked for
-	if (path === '' || /[\u0000-\u001f]/.test(path)) return 'its name has characters that no path may have';
-	if (path.length > 500) return 'its path is longer than 500 characters';
-	if (/^([/\\]|[a-z]:)/i.test(path)) return 'its path begins at the root of a disk';
-	if (path.split(/[/\\]/).includes('..')) return 'its path climbs out of the site';
-	return null;
+	if (path === '' || /[\u0000-\u001f]/.test(path))
+		return refuse('its name has characters that no path may have');
+	if (path.length > 500) return refuse('its path is longer than 500 characters');
+	if (/^([/\\]|[a-z]:)/i.test(path)) return refuse('its path begins at the root of a disk');
+	if (path.split(/[/\\]/).includes('..')) return refuse('its path climbs out of the site');
+	return DONE;
 }
 
 /** Collects files within the limits and keeps account of what was refused. */
 export function collector() {
 	const entries = new Map<string, Entry>();
-	const refused: Refusal[] = [];
+	const refused: RefusedFile[] = [];
 	/** The first path of those that disks without case or with another normal form take for one. */
 	const alike = new Map<string, string>();
 	let total = 0;
-	const refuse = (path: string, reason: string): void =>
+	const leaveOut = (path: string, reason: string): void =>
 		void refused.push({ path: path.slice(0, 500), reason });
 	return {
-		refuse,
-		/** The reason why a file of that path and size (bytes) cannot come in; null where it can. */
-		refusal(path: string, size: number): string | null {
-			const wrong = pathRefusal(path);
-			if (wrong) return wrong;
-			if (entries.has(path)) return 'another file of the same path came first';
-			if (size > LIMITS.file) return `it is larger than ${megabytes(LIMITS.file)}`;
-			if (entries.size >= LIMITS.files) return `a site may have ${LIMITS.files.toLocaleString('en')} files`;
-			if (total + size > LIMITS.unpacked) return `a site may have ${megabytes(LIMITS.unpacked)} unpacked`;
-			return null;
+		leaveOut,
+		/** Refuses a file of a path and size (bytes) that cannot come in. */
+		check(path: string, size: number): Result {
+			const checked = checkPath(path);
+			if (!checked.ok) return checked;
+			if (entries.has(path)) return refuse('another file of the same path came first');
+			if (size > LIMITS.file) return refuse(`it is larger than ${megabytes(LIMITS.file)}`);
+			if (entries.size >= LIMITS.files)
+				return refuse(`a site may have ${LIMITS.files.toLocaleString('en')} files`);
+			if (total + size > LIMITS.unpacked)
+				return refuse(`a site may have ${megabytes(LIMITS.unpacked)} unpacked`);
+			return DONE;
 		},
-		/** Takes a file in, or refuses it with a reason. */
+		/** Takes a file in, or leaves it out with a reason. */
 		take(path: string, bytes: Uint8Array): void {
-			const reason = this.refusal(path, bytes.length);
-			if (reason) return refuse(path, reason);
+			const checked = this.check(path, bytes.length);
+			if (!checked.ok) return leaveOut(path, checked.sentence);
 			total += bytes.length;
 			const plain = path.normalize('NFC').toLowerCase();
 			const first = alike.get(plain);
 			if (first === undefined) alike.set(plain, path);
-			else refuse(path, `kept, but some disks take its name for that of ${first}`);
+			else leaveOut(path, `kept, but some disks take its name for that of ${first}`);
 			// In memory that threads share, for it is read in another one.
 			const shared = new Uint8Array(new SharedArrayBuffer(bytes.length));
 			shared.set(bytes);

@@ -1,5 +1,5 @@
 import { Problem } from '../problem.ts';
-import { collector, isLitter, type Entry, type Refusal } from './entry.ts';
+import { collector, isLitter, type Entry, type RefusedFile } from './entry.ts';
 import { hand, OutOfBounds } from '../work/hand.ts';
 import type { Tasks } from '../work/tasks.ts';
 import type { Kind } from './kinds.ts';
@@ -7,7 +7,7 @@ import { LIMITS, megabytes, READING } from './limits.ts';
 import { unzip } from './unzip.ts';
 
 export { LIMITS, megabytes } from './limits.ts';
-export type { Refusal } from './entry.ts';
+export type { RefusedFile } from './entry.ts';
 
 export interface Brought {
 	readonly name: string;
@@ -15,7 +15,7 @@ export interface Brought {
 	readonly root: string;
 	readonly files: readonly (Entry & Kind)[];
 	/** What was not imported, and what was and is not read, with the reason. */
-	readonly refused: readonly Refusal[];
+	readonly refused: readonly RefusedFile[];
 }
 
 const reading = hand(READING);

@@ -10,7 +10,7 @@ import {
 } from '$lib/core/site/index.ts';
 import { PAGE_LIMITS } from '$lib/core/html/index.ts';
 import { codec } from '../codec.ts';
-import type { Entry, Refusal } from './entry.ts';
+import type { Entry, RefusedFile } from './entry.ts';
 import { LIMITS, megabytes } from './limits.ts';
 
 /** What a file of a site is. */
@@ -65,13 +65,15 @@ const TOO_MANY = `a page may have ${PAGE_LIMITS.elements.toLocaleString('en')} e
  * last by name. What is none of them is kept as `other`, so that it can go out again; so are pages and sheets beyond
  * the bounds of what is read, each with its reason.
  */
-export async function sortFiles(entries: readonly Entry[]): Promise<{ kinds: Kind[]; unread: Refusal[] }> {
+export async function sortFiles(
+	entries: readonly Entry[]
+): Promise<{ kinds: Kind[]; unread: RefusedFile[] }> {
 	const kinds = new Map<string, FileKind>();
 	const texts = new Map<string, string>();
 	const bytesOf = new Map(entries.map(({ path, bytes }) => [path, bytes]));
 	const sources = sourcesOf((path) => texts.get(path));
 	const queue: string[] = [];
-	const unread: Refusal[] = [];
+	const unread: RefusedFile[] = [];
 	const leave = (path: string, why: string): void => {
 		kinds.set(path, 'other');
 		texts.delete(path);

@@ -57,7 +57,7 @@ export async function unzip(given: Uint8Array, into: Collector): Promise<void> {
 		const { error, at, read } = stopped;
 		const named = bytes.subarray(at, at + 4).equals(HEADER);
 		const name = named ? bytes.subarray(at + NAME, at + NAME + bytes.readUInt16LE(at + NAME_LENGTH)) : null;
-		into.refuse(
+		into.leaveOut(
 			name ? decodeUnmarked(name) : `(entry ${read + 1} of the zip)`,
 			`the zip is broken here: ${messageOf(error)}`
 		);
@@ -88,10 +88,10 @@ async function readEntry(zip: ZipFile, entry: ZipEntry, into: Collector): Promis
 	const path = nameOf(entry);
 	if (isLitter(path)) return;
 	const mode = (entry.externalFileAttributes >>> 16) & 0o170000;
-	if (mode === LINK) return into.refuse(path, 'it is a link to another file');
-	if (entry.generalPurposeBitFlag & ENCRYPTED) return into.refuse(path, 'it is encrypted');
-	const reason = into.refusal(path, entry.uncompressedSize);
-	if (reason) return into.refuse(path, reason);
+	if (mode === LINK) return into.leaveOut(path, 'it is a link to another file');
+	if (entry.generalPurposeBitFlag & ENCRYPTED) return into.leaveOut(path, 'it is encrypted');
+	const checked = into.check(path, entry.uncompressedSize);
+	if (!checked.ok) return into.leaveOut(path, checked.sentence);
 	try {
 		const stream = await zip.openReadStreamPromise(entry);
 		const parts: Buffer[] = [];
@@ -102,9 +102,9 @@ async function readEntry(zip: ZipFile, entry: ZipEntry, into: Collector): Promis
 			parts.push(part);
 		}
 		const bytes = Buffer.concat(parts);
-		if (crc32(bytes) !== entry.crc32) return into.refuse(path, 'its checksum is wrong: it is damaged');
+		if (crc32(bytes) !== entry.crc32) return into.leaveOut(path, 'its checksum is wrong: it is damaged');
 		into.take(path, bytes);
 	} catch (error) {
-		into.refuse(path, `it cannot be unpacked: ${messageOf(error)}`);
+		into.leaveOut(path, `it cannot be unpacked: ${messageOf(error)}`);
 	}
 }
