@@ -114,17 +114,31 @@
 
 	/** Questions to threads and stages have an id and a path, and their answers the id. @param {MessagePort | Worker} from @param {Depth} depth */
 	const listenTo = (from, depth) => {
+		/** @type {Set<string>} */
+		const own = new Set();
 		const send = from.postMessage.bind(from);
+		const close = 'terminate' in from ? from.terminate.bind(from) : from.close.bind(from);
+		/** What is closed answers nothing any more. */
+		const closed = () => {
+			close();
+			for (const id of own) end(id);
+		};
+		Object.assign(from, 'terminate' in from ? { terminate: closed } : { close: closed });
 		Object.assign(from, {
 			/** @param {{ id?: unknown, path?: unknown } | undefined} data @param {Transferable[]} transfer */
 			postMessage(data, transfer = []) {
-				if (typeof data?.id === 'string' && data.path) begin(data.id, depth);
+				if (typeof data?.id === 'string' && data.path) {
+					own.add(data.id);
+					begin(data.id, depth);
+				}
 				send(data, transfer);
 			}
 		});
 		from.addEventListener('message', (event) => {
 			const { data } = /** @type {MessageEvent<{ id?: unknown, path?: unknown } | undefined>} */ (event);
-			if (typeof data?.id === 'string' && !data.path) end(data.id);
+			if (typeof data?.id !== 'string' || data.path) return;
+			own.delete(data.id);
+			end(data.id);
 		});
 	};
 	const Thread = window.Worker;
@@ -144,11 +158,26 @@
 		start.call(this);
 	};
 
-	// A part of the application is there when it has been run, not when it has come.
+	/** A frame that is moved is not loaded anew. @type {WeakSet<Element>} */
+	const framed = new WeakSet();
+	/** @param {Element} element */
+	const load = (element) => {
+		// A part of the application is there when it has been run, not when it has come.
+		if (element instanceof HTMLLinkElement && element.rel === 'modulepreload')
+			during(import(element.href), element.href).catch(() => undefined);
+		if (!(element instanceof HTMLIFrameElement) || framed.has(element)) return;
+		framed.add(element);
+		begin(element);
+		element.addEventListener('load', () => end(element));
+	};
 	new MutationObserver((records) => {
-		for (const node of records.flatMap(({ addedNodes }) => [...addedNodes]))
-			if (node instanceof HTMLLinkElement && node.rel === 'modulepreload')
-				during(import(node.href), node.href).catch(() => undefined);
+		for (const { addedNodes, removedNodes } of records) {
+			for (const node of addedNodes)
+				if (node instanceof Element) for (const one of [node, ...node.querySelectorAll('iframe')]) load(one);
+			for (const node of removedNodes)
+				if (node instanceof Element && !node.isConnected)
+					for (const one of [node, ...node.querySelectorAll('iframe')]) end(one);
+		}
 	}).observe(document, { childList: true, subtree: true });
 
 	Object.assign(globalThis, {

@@ -143,12 +143,7 @@ test('a stage that hangs in the middle of a sweep is opened again, and the sweep
 	const seen = /(\d+) of 2321/.exec(await panel.getByRole('status').first().innerText())?.[1];
 	// Until it is opened again what is not measured is not said to be.
 	await expect(panel.getByRole('status').first()).toContainText('1 found.');
-	expect(
-		await settled(
-			page,
-			async () => /(\d+) of 2321/.exec(await panel.getByRole('status').first().innerText())?.[1]
-		)
-	).not.toBe(seen);
+	await expect(panel.getByRole('status').first()).not.toContainText(`${seen} of 2321`);
 	await expect(panel.getByRole('listitem')).toHaveText([/240–2512\s*The page scrolls sideways/]);
 	await expect(panel.getByRole('alert')).toHaveCount(0);
 });

@@ -1,3 +1,4 @@
+import type { Worker } from '@playwright/test';
 import { bring, expect, inFrames, test, type Page, type Server } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 
@@ -59,6 +60,7 @@ test('thirty sites opened and left, and two hundred edits: what is in use levels
 	const opened: Use[] = [];
 	const open = async (i: number): Promise<void> => {
 		await follow(page, `/site/${sites[i]}/bench`);
+		await page.waitForURL(`**/site/${sites[i]}/bench`);
 		expect(await settled(page, async () => [...new Set(await inFrames(page, says))].join())).toBe(
 			`Site ${i}`
 		);
@@ -68,7 +70,20 @@ test('thirty sites opened and left, and two hundred edits: what is in use levels
 		if (i % 10 < 9) continue;
 		// What comes in quiet time has come with its last part: one thread that measures, of this site alone.
 		const measuring = (): number => page.workers().filter((one) => one.url().includes('measuring')).length;
-		expect(await settled(page, measuring)).toBe(1);
+		await new Promise<void>((resolve) => {
+			const look = (): void => {
+				if (measuring() !== 1) return;
+				page.off('worker', hear);
+				resolve();
+			};
+			const hear = (worker: Worker): void => {
+				worker.on('close', look);
+				look();
+			};
+			page.on('worker', hear);
+			page.workers().forEach(hear);
+			look();
+		});
 		opened.push(await inUse(page, alone));
 	}
 	const [ten, , thirty] = opened as [Use, Use, Use];

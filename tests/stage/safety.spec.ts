@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { bring, errorsOf, expect, openBench, pageFrames, test } from '../fixtures.ts';
 import { LAUNCH } from '../launch.ts';
 import { hostileFiles } from './hostile.ts';
-import { settled } from '../rest.ts';
+import { keepAccount, settled } from '../rest.ts';
 
 /** A server elsewhere that counts who comes: requests, and connections without any. */
 async function outside(): Promise<{ address: string; seen: string[]; server: HttpServer }> {
@@ -141,6 +141,7 @@ test('where stages cannot be reached, frames are shown all the same, and the mas
 	});
 	const page = await browser.newPage();
 	const errors = errorsOf(page.context());
+	await keepAccount(page.context());
 	await page.goto(`${server.url}/site/1/bench`);
 	const notice = page.getByText('frames share the application’s process');
 	await expect(notice).toBeVisible();

@@ -67,10 +67,7 @@ async function leftOf(
 	signal: AbortSignal
 ) {
 	const shift = shiftOf(row.key, settings) ?? 0;
-	const { height, density } = as;
-	const viewport = { width: as.width, height, density };
-	const content = page.content(layout.prefix, as);
-	const job = { content, viewport, widths: [row.worst], priority: 1, signal };
+	const job = { page, as, about: {}, widths: [row.worst], priority: 1, signal };
 	for await (const { readings } of layout.read(job)) {
 		const value = readings.get(row.key);
 		return typeof value === 'number' ? value + shift : -Infinity;

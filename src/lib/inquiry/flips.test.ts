@@ -4,13 +4,12 @@ import { EVERYTHING, intervals } from '../core/interval/index.ts';
 import type { Bands } from '../core/media/index.ts';
 import { seenVantage, NO_SWITCHES, PLAIN } from '../core/vantage/index.ts';
 import { flipsOf, type Flips } from './flips.ts';
-import type { LayoutJob } from '../stage/protocol.ts';
-import type { Layout } from './layout.ts';
+import type { Layout, PageJob } from './layout.ts';
 import type { InquiredPage } from './page.ts';
 
 const [WHOLE] = intervals(EVERYTHING);
 const BANDS = { thresholds: [], bands: [{ letter: 'A', interval: WHOLE }] } as unknown as Bands;
-const page = { content: () => ({}) } as unknown as InquiredPage;
+const page = {} as InquiredPage;
 const vantage = seenVantage(PLAIN, NO_SWITCHES);
 
 /** A layout in which one container's condition holds or not by turns, changing at some widths; it counts what it lays out. */
@@ -18,8 +17,7 @@ function layoutOf(flips: readonly number[]) {
 	const laidOut: number[] = [];
 	const holds = (width: number): boolean => flips.filter((at) => at <= width).length % 2 === 1;
 	const layout = {
-		prefix: '/',
-		async *askAt({ widths }: LayoutJob) {
+		async *askAt({ widths }: PageJob) {
 			for (const width of widths) {
 				laidOut.push(width);
 				yield await Promise.resolve({ width, held: [[holds(width)]] });

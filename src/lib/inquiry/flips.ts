@@ -38,13 +38,19 @@ export async function flipsOf(
 	before?: Flips,
 	signal?: AbortSignal
 ): Promise<Flips> {
-	const content = { ...page.content(layout.prefix, vantage), asked: { path, conditions } };
+	const about = { asked: { path, conditions } };
 	const known = new Map(before?.known);
 	const step = before ? Math.max(1, before.step / FINER) : STEP;
 	async function look(widths: readonly number[]): Promise<void> {
-		const viewport = { width: vantage.width, height: vantage.height, density: vantage.density };
 		const unknown = widths.filter((width) => !known.has(width));
-		const job = { content, viewport, widths: unknown, priority: before ? 0 : 1, ...(signal && { signal }) };
+		const job = {
+			page,
+			as: vantage,
+			about,
+			widths: unknown,
+			priority: before ? 0 : 1,
+			...(signal && { signal })
+		};
 		for await (const { width, held } of layout.askAt(job)) known.set(width, held ?? []);
 	}
 	const stretches = bands.flatMap(({ interval }) => {

@@ -32,16 +32,16 @@ export const toleranceOf = (property: string): number => (LAID_OUT.test(property
 /** How long what is read is gathered before it is told, ms. */
 const GATHER = 300;
 
-/** A page as a stage is given it, with an element and a property (or what of its box) that are followed. */
-export const following = (content: PageContent, path: ElementPath, property: string): PageContent => ({
-	...content,
-	followed: { path: [...path], longhands: property.startsWith('box:') ? [] : [property] }
+/** What is asked about an element of which a property (or what of its box) is followed. */
+export const followedOn = (path: ElementPath, property: string): NonNullable<PageContent['followed']> => ({
+	path: [...path],
+	longhands: property.startsWith('box:') ? [] : [property]
 });
 
 /** A value that is followed over some widths. */
 export interface FollowedValue {
 	readonly layout: MeasuringLayout;
-	/** Made by `following`. */
+	/** With what `followedOn` asks. */
 	readonly content: PageContent;
 	readonly viewport: Viewport;
 	readonly property: string;

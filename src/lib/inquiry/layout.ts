@@ -1,6 +1,7 @@
 import type { SelectorQuery, Engine } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
 import type { LaidOut } from '../core/snapshot/index.ts';
+import type { SeenVantage } from '../core/vantage/index.ts';
 import type {
 	ContainingBlock,
 	ElementAnswer,
@@ -8,9 +9,11 @@ import type {
 	LayoutJob,
 	Measured,
 	Moving,
+	PageContent,
 	Read,
 	Sought
 } from '../stage/protocol.ts';
+import type { InquiredPage } from './page.ts';
 
 /** A browser's word on declarations and on `@supports`. */
 export interface BrowserEngine extends Engine {
@@ -42,17 +45,28 @@ export interface ReportedElement {
 	readonly computed: ReadonlyMap<string, string>;
 }
 
+/** A page that is laid out at widths, out of sight. */
+export interface PageJob {
+	readonly page: Pick<InquiredPage, 'path' | 'texts'>;
+	readonly as: SeenVantage;
+	/** What is asked about an element. */
+	readonly about: Pick<PageContent, 'asked' | 'followed'>;
+	/** CSS px. */
+	readonly widths: readonly number[];
+	/** Greater goes first. */
+	readonly priority?: number;
+	readonly signal?: AbortSignal;
+}
+
 /** Pages laid out for real, in frames that show them and out of sight, and the browser that lays them out. */
 export interface Layout {
 	readonly engine: BrowserEngine;
-	/** What the addresses of a page's files begin with. */
-	readonly prefix: string;
 	/** Lets the thread do what else is waiting, between two pieces of work that would hold it for long together. */
 	pause(): Promise<void>;
 	/** Lays a page out at widths out of sight, and tells of each layout what is asked about an element. */
-	askAt(job: LayoutJob): AsyncIterable<LaidElement>;
+	askAt(job: PageJob): AsyncIterable<LaidElement>;
 	/** The same, and tells what is found in each layout. */
-	read(job: LayoutJob): AsyncIterable<Read>;
+	read(job: PageJob): AsyncIterable<Read>;
 	/** Selectors and `@container` conditions that `cascade`, `facts` and `askAt` try from now on. */
 	ask(asked: readonly SelectorQuery[], containers: readonly string[]): void;
 	/** What hits an element of a frame and each of its ancestors, itself first (a pseudo-element of it before). */

@@ -23,12 +23,9 @@ export async function layoutAt(
 	signal: AbortSignal,
 	tell: (width: number, laid: LaidOut, told: ElementValues | undefined) => void
 ): Promise<void> {
-	const { height, density } = vantage;
 	const cases = casesOf(page, layout, vantage);
 	const asked = { path, conditions: [], longhands: FACT_LONGHANDS };
-	const content = { ...page.content(layout.prefix, vantage), asked };
-	const viewport = { width: vantage.width, height, density };
-	const job = { content, viewport, widths, priority: 1, signal };
+	const job = { page, as: vantage, about: { asked }, widths, priority: 1, signal };
 	for await (const { width, laid, told: found } of layout.askAt(job)) {
 		const computed = [...(found?.computed ?? [])].filter(([name]) => !STILLED.test(name));
 		const told = found && valuesFrom(cases, width, { ...found, computed: new Map(computed) });

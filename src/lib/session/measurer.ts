@@ -16,12 +16,14 @@ import type { FollowReport } from '../inquiry/follow.ts';
 import type { LaidTexts } from '../inquiry/laidTexts.ts';
 import type { SweepReport } from '../inquiry/sweep.ts';
 import type { StageFrame } from '../stage/client/stage.ts';
-import type { LayoutJob, Read } from '../stage/protocol.ts';
+import type { PageJob } from '../inquiry/layout.ts';
+import type { Read } from '../stage/protocol.ts';
 import type { Comparison } from '../workers/comparison.ts';
 import type { Measuring } from '../workers/measuring.ts';
 import type {
 	CompareOptions,
 	FollowOptions,
+	LayoutOptions,
 	MeasuringWindow,
 	SweepOptions,
 	UncheckedElement
@@ -87,16 +89,20 @@ export class Measurer {
 	}
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
-	askAt(job: LayoutJob): AsyncGenerator<UncheckedElement> {
+	askAt(job: PageJob): AsyncGenerator<UncheckedElement> {
 		return pushed((tell) =>
-			this.#ask(job.signal, (remote, _, id) => this.#hear(id, tell, remote.askAt(id, plain(job))))
+			this.#ask(job.signal, (remote, texts, id) =>
+				this.#hear(id, tell, remote.askAt(id, sent(textsOf(job), texts), optionsOf(job)))
+			)
 		);
 	}
 
 	/** Lays a page out, and tells what is found in each layout. */
-	read(job: LayoutJob): AsyncGenerator<Read> {
+	read(job: PageJob): AsyncGenerator<Read> {
 		return pushed((tell) =>
-			this.#ask(job.signal, (remote, _, id) => this.#hear(id, tell, remote.read(id, plain(job))))
+			this.#ask(job.signal, (remote, texts, id) =>
+				this.#hear(id, tell, remote.read(id, sent(textsOf(job), texts), optionsOf(job)))
+			)
 		);
 	}
 
@@ -261,10 +267,5 @@ export class Measurer {
 	}
 }
 
-/** What of a job can be handed to another thread. */
-const plain = ({ content, viewport, widths, priority = 0 }: LayoutJob): LayoutJob => ({
-	content,
-	viewport,
-	widths,
-	priority
-});
+const textsOf = ({ page: { path, texts }, as }: PageJob): PageTexts => ({ path, texts, as });
+const optionsOf = ({ about, widths, priority = 0 }: PageJob): LayoutOptions => ({ about, widths, priority });

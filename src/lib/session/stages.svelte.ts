@@ -128,6 +128,8 @@ export interface StageTalk {
 
 /** The stages of a screen: the live frames, and those that measure out of sight. */
 export interface Stages extends Layout {
+	/** What the addresses of a page's files begin with. */
+	readonly prefix: string;
 	readonly live: ReturnType<typeof liveFrames>;
 	/** What measures pages out of sight. */
 	readonly measurer: Measurer;

@@ -206,6 +206,21 @@ test('a sweep that is stopped ends without a word more; one whose stages fail sa
 	await expect(failing.of.sweep(1, failing.page(''), how)).rejects.toThrow('No stage answers.');
 });
 
+test('what is asked of a page with another text of a file, as blame tries it, is of that page', async () => {
+	const { of, page, hear } = measuring();
+	const found: (readonly [number, unknown])[] = [];
+	hear(1, ({ width, readings }: Read) => found.push([width, readings.get('sideways 1.0')]));
+	const asked = { about: {}, widths: [300, 480], priority: 1 };
+	await of.read(1, page('/* limit: 501 */'), asked);
+	await of.read(1, page('/* limit: 310 */'), asked);
+	expect(found).toEqual([
+		[300, 201],
+		[480, 21],
+		[300, 10],
+		[480, -170]
+	]);
+});
+
 test('a value is followed to its pieces, and what is known of a page is told at once when it is followed again', async () => {
 	const { of, laid, page, hear } = measuring();
 	const reports: FollowReport[] = [];

@@ -12,7 +12,7 @@ import { editOnPage, type Changed, type EditOnPage } from '../core/wake/index.ts
 import { holdReport, type HoldReport } from '../core/wake/report.ts';
 import { unlikeBoth, type Unlike } from '../inquiry/between.ts';
 import { brokenAt, type BrokenAt } from '../inquiry/broken.ts';
-import { follow, following } from '../inquiry/follow.ts';
+import { follow, followedOn } from '../inquiry/follow.ts';
 import type { HeldPage } from '../inquiry/hold.ts';
 import { laidTexts } from '../inquiry/laidTexts.ts';
 import type { MeasuringLayout } from '../inquiry/layout.ts';
@@ -27,6 +27,7 @@ import type {
 	CompareOptions,
 	EditRequest,
 	FollowOptions,
+	LayoutOptions,
 	MeasuringSetup,
 	MeasuringWindow,
 	PageRequest,
@@ -108,8 +109,8 @@ export class Measuring {
 	}
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
-	askAt(id: number, job: LayoutJob): Promise<void> {
-		const path = job.content.asked?.path ?? [];
+	askAt(id: number, asked: PageRequest, how: LayoutOptions): Promise<void> {
+		const [job, path] = [this.#job(asked, how), how.about.asked?.path ?? []];
 		return this.#during(id, async (signal, report) => {
 			for await (const { snapshot, ...one } of this.#now.layout.measure({ ...job, signal }))
 				await report({ ...one, laid: laidOut(snapshot, path) } satisfies UncheckedElement);
@@ -117,7 +118,8 @@ export class Measuring {
 	}
 
 	/** Lays a page out, and tells what is found in each layout. */
-	read(id: number, job: LayoutJob): Promise<void> {
+	read(id: number, asked: PageRequest, how: LayoutOptions): Promise<void> {
+		const job = this.#job(asked, how);
 		return this.#during(id, async (signal, report) => {
 			for await (const one of this.#now.layout.read({ ...job, signal })) await report(one);
 		});
@@ -141,7 +143,7 @@ export class Measuring {
 	follow(id: number, asked: PageRequest, of: FollowOptions): Promise<void> {
 		const { property, stretch } = of;
 		const { content: whole, viewport, layout, cuts } = this.#page(asked);
-		const content = following(whole, of.path, property);
+		const content = { ...whole, followed: followedOn(of.path, property) };
 		return this.#during(id, async (signal, report) => {
 			const key = JSON.stringify([this.#now.version, content, viewport.height, viewport.density]);
 			const kept = await keptReadings(key);
@@ -247,6 +249,11 @@ export class Measuring {
 		const content = this.#pages.content(page.model, prefix, as);
 		const cuts = this.#pages.cuts(page.model, as);
 		return { ...page, path, as, layout, content, cuts, viewport: viewportOf(as) };
+	}
+
+	#job(asked: PageRequest, { about, widths, priority }: LayoutOptions): LayoutJob {
+		const { content, viewport } = this.#page(asked);
+		return { content: { ...content, ...about }, viewport, widths, priority };
 	}
 
 	/** Does what was asked with a number, until it is done or stopped; reports to who asked. */

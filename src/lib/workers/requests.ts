@@ -3,7 +3,7 @@ import type { ElementPath } from '../core/html/index.ts';
 import type { WidthRange } from '../core/sweep/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { EditOnPage } from '../core/wake/index.ts';
-import type { LaidElement } from '../inquiry/layout.ts';
+import type { LaidElement, PageJob } from '../inquiry/layout.ts';
 import type { Depth, ValuesAsked } from '../inquiry/wake.ts';
 import type { Measured } from '../stage/protocol.ts';
 import type { SentTexts } from './texts.ts';
@@ -33,6 +33,11 @@ export interface MeasuringSetup {
 	readonly stages: number;
 	/** The version of the application. */
 	readonly version: string;
+}
+
+/** At which widths a page is laid out, and what is asked about an element of it. */
+export interface LayoutOptions extends Pick<PageJob, 'about' | 'widths'> {
+	readonly priority: number;
 }
 
 /** How a page is swept. */

@@ -4,7 +4,7 @@ import { toNumber } from '$lib/core/interval/index.ts';
 import type { MediaSite } from '$lib/core/media/index.ts';
 import { blameOf, type Blame, type Trial } from '$lib/inquiry/blame.ts';
 import type { BrokenAt } from '$lib/inquiry/broken.ts';
-import { following, toleranceOf } from '$lib/inquiry/follow.ts';
+import { followedOn, toleranceOf } from '$lib/inquiry/follow.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 import type { InquiredPage } from '$lib/inquiry/page.ts';
@@ -92,13 +92,11 @@ export async function causeOf(
 	signal: AbortSignal
 ): Promise<Cause> {
 	const { page, layout, as, path, property } = followed;
-	const { width, height, density } = as;
-	const viewport = { width, height, density };
 	const { widths, amount } = shownBy(change, changes, toleranceOf(property));
 	const read = async (of: InquiredPage): Promise<Value[]> => {
-		const content = following(of.content(layout.prefix, as), path, property);
+		const about = { followed: followedOn(path, property) };
 		const found = new Map<number, Value>();
-		for await (const one of layout.read({ content, viewport, widths, priority: 1, signal })) {
+		for await (const one of layout.read({ page: of, as, about, widths, priority: 1, signal })) {
 			const value = one.readings.get(property);
 			if (value !== undefined) found.set(one.width, valueOf(String(value)));
 		}

@@ -8,6 +8,7 @@
 	import type { Screen } from '$lib/screens/index.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Measure from '$lib/ui/measure/Measure.svelte';
+	import { turns } from '$lib/ui/turns.svelte.ts';
 
 	interface Props {
 		workbench: Workbench;
@@ -21,6 +22,8 @@
 	/** It stays while screens come and go. */
 	const view = untrack(() => new FramesView(workbench));
 	const { onMeasure } = $derived(view);
+	/** First the bands, then the Measure, then the screen. */
+	const turn = turns(2, () => view.bands);
 
 	// Before the screen that shows the stages goes, they are put aside for the next.
 	$effect.pre(() => {
@@ -34,7 +37,7 @@
 	});
 </script>
 
-{#if screen.hasFrames}
+{#if screen.hasFrames && turn.done > 0}
 	<Guarded name="The Measure">
 		<Measure
 			bands={view.bands}
@@ -56,14 +59,16 @@
 	</Guarded>
 {/if}
 {#key screen}
-	<Guarded name="The screen">
-		{#if 'component' in screen.shown}
-			<screen.shown.component {workbench} {view} />
-		{:else}
-			<!-- Scripts of other screens than the first come when they are gone to. -->
-			{#await insist(screen.shown.load) then { default: Shown }}
-				<Shown {workbench} {view} />
-			{/await}
-		{/if}
-	</Guarded>
+	{#if turn.done === 2}
+		<Guarded name="The screen">
+			{#if 'component' in screen.shown}
+				<screen.shown.component {workbench} {view} />
+			{:else}
+				<!-- Scripts of other screens than the first come when they are gone to. -->
+				{#await insist(screen.shown.load) then { default: Shown }}
+					<Shown {workbench} {view} />
+				{/await}
+			{/if}
+		</Guarded>
+	{/if}
 {/key}
