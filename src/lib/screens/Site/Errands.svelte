@@ -4,7 +4,7 @@
 	import { sliceOf, walk } from '$lib/core/css/index.ts';
 	import { namesIn } from '$lib/core/selector/index.ts';
 	import { sourcesOf } from '$lib/core/site/index.ts';
-		import type { SiteState } from '$lib/session/site.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import NotKept from '$lib/ui/NotKept.svelte';
 
 	interface Props {
