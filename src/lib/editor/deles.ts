@@ -30,9 +30,9 @@ class Dele extends WidgetType {
 const field = StateField.define<RangeSet<Decoration>>({
 	create: () => RangeSet.empty,
 	update(marks, { changes, effects, newDoc }) {
-		const told = effects.findLast((effect) => effect.is(setIdle));
-		if (!told) return marks.map(changes);
-		const idle = told.value as readonly IneffectiveDeclaration[];
+		const change = effects.findLast((effect) => effect.is(setIdle));
+		if (!change) return marks.map(changes);
+		const idle = change.value as readonly IneffectiveDeclaration[];
 		return Decoration.set(
 			idle
 				.filter(({ end }) => end <= newDoc.length)

@@ -71,13 +71,13 @@ export async function follow(
 	read: Map<number, Readings>,
 	keep: (read: ReadonlyMap<number, Readings>) => void,
 	signal: AbortSignal,
-	tell: (report: FollowReport) => unknown
+	hear: (report: FollowReport) => unknown
 ): Promise<void> {
 	const known = new Map<number, Value>();
 	const tolerance = toleranceOf(property);
 	let phase: Phase = 'quick';
 	let fresh: (readonly [number, Value])[] = [];
-	let told = performance.now();
+	let reportedAt = performance.now();
 	const take = (width: number, readings: Readings): void => {
 		const text = readings.get(property);
 		if (text === undefined) return;
@@ -86,13 +86,13 @@ export async function follow(
 		fresh.push([width, value]);
 	};
 	const report = async (): Promise<void> => {
-		told = performance.now();
+		reportedAt = performance.now();
 		if (signal.aborted) return;
 		const pieces = piecesOf(known, tolerance);
 		const changes = changesBetween(pieces, tolerance);
 		const values = fresh;
 		fresh = [];
-		await tell({ values, pieces, changes, coverage: coverage(known, stretch), phase });
+		await hear({ values, pieces, changes, coverage: coverage(known, stretch), phase });
 	};
 	for (const [width, readings] of read) take(width, readings);
 	await report();
@@ -107,7 +107,7 @@ export async function follow(
 				portion.set(one.width, readings);
 				read.set(one.width, readings);
 				take(one.width, readings);
-				if (performance.now() - told > GATHER) await report();
+				if (performance.now() - reportedAt > GATHER) await report();
 			}
 			keep(portion);
 			await report();

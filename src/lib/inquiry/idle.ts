@@ -124,14 +124,14 @@ export async function ineffectiveDeclarations(
 					return winner?.file === file && winner.span.start === at;
 				})
 			);
-			const told = decides.map((element) => {
+			const effects = decides.map((element) => {
 				const of = facts[element];
 				const each = of ? longhands.map((one) => noEffectOf(one, of)) : [undefined];
 				return each.every((one) => one !== undefined) ? each[0] : undefined;
 			});
-			const [first] = told;
-			return first && told.every((one) => one !== undefined)
-				? [{ ...first, end: page.inFile(file, node.span.end + declared.offset), count: told.length }]
+			const [first] = effects;
+			return first && effects.every((one) => one !== undefined)
+				? [{ ...first, end: page.inFile(file, node.span.end + declared.offset), count: effects.length }]
 				: [];
 		})
 	);

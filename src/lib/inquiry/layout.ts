@@ -36,7 +36,7 @@ export interface LaidElement {
 	readonly laid: LaidOut | undefined;
 	readonly held?: Measured['held'];
 	/** Undefined where its facts were not asked about. */
-	readonly told: ReportedElement | undefined;
+	readonly reported: ReportedElement | undefined;
 }
 
 /** What a frame, or a measurement, tells of an element: facts of it and of what is around and in it, and its values. */

@@ -21,14 +21,14 @@ export async function layoutAt(
 	vantage: SeenVantage,
 	widths: readonly number[],
 	signal: AbortSignal,
-	tell: (width: number, laid: LaidOut, told: ElementValues | undefined) => void
+	report: (width: number, laid: LaidOut, reported: ElementValues | undefined) => void
 ): Promise<void> {
 	const cases = casesOf(page, layout, vantage);
 	const asked = { path, conditions: [], longhands: FACT_LONGHANDS };
 	const job = { page, as: vantage, about: { asked }, widths, priority: 1, signal };
-	for await (const { width, laid, told: found } of layout.askAt(job)) {
+	for await (const { width, laid, reported: found } of layout.askAt(job)) {
 		const computed = [...(found?.computed ?? [])].filter(([name]) => !STILLED.test(name));
-		const told = found && valuesFrom(cases, width, { ...found, computed: new Map(computed) });
-		if (laid) tell(width, laid, told);
+		const reported = found && valuesFrom(cases, width, { ...found, computed: new Map(computed) });
+		if (laid) report(width, laid, reported);
 	}
 }

@@ -106,7 +106,7 @@ export class Sweep {
 	 *
 	 * @throws {Error} where the stages measure nothing, or read what no stage of ours does
 	 */
-	async run(isPaused: boolean, signal: AbortSignal, tell: (report: SweepReport) => unknown): Promise<void> {
+	async run(isPaused: boolean, signal: AbortSignal, report: (report: SweepReport) => unknown): Promise<void> {
 		const { known } = this;
 		const { stretch, cuts } = this.#of;
 		const given = this.#given;
@@ -120,24 +120,24 @@ export class Sweep {
 				const widths = remainingWidths(settled, stretch, PORTION);
 				return widths.length > 0 ? widths : left(halfWidths(known, cuts, this.#shift)).slice(0, PORTION);
 			},
-			measure: (widths, priority) => this.#measure(widths, priority, signal, tell),
+			measure: (widths, priority) => this.#measure(widths, priority, signal, report),
 			onphase: (phase) => (this.#phase = phase),
 			isPaused: () => isPaused,
 			signal
 		});
-		if (!signal.aborted) await tell(this.report());
+		if (!signal.aborted) await report(this.report());
 	}
 
 	async #measure(
 		widths: readonly number[],
 		priority: number,
 		signal: AbortSignal,
-		tell: (report: SweepReport) => unknown
+		report: (report: SweepReport) => unknown
 	): Promise<void> {
 		const { layout, content, viewport } = this.#of;
 		const given = this.#given;
 		const read = new Map<number, Readings>();
-		let told = performance.now();
+		let reportedAt = performance.now();
 		const onhung = (width: number): void => void given.add(width);
 		const job = { content, viewport, widths, priority, signal, onhung };
 		try {
@@ -145,15 +145,15 @@ export class Sweep {
 				const checked = READINGS.parse(readings);
 				read.set(width, checked);
 				this.known.set(width, checked);
-				if (performance.now() - told < GATHER[priority < 0 ? 'whole' : 'quick']) continue;
-				told = performance.now();
-				if (!signal.aborted) await tell(this.report());
+				if (performance.now() - reportedAt < GATHER[priority < 0 ? 'whole' : 'quick']) continue;
+				reportedAt = performance.now();
+				if (!signal.aborted) await report(this.report());
 			}
 		} finally {
 			this.#keep(read);
 		}
 		if (signal.aborted) return;
-		await tell(this.report());
+		await report(this.report());
 		if (read.size === 0 && !widths.some((width) => given.has(width)))
 			throw new Error('The stage measured nothing.');
 	}

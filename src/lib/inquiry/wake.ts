@@ -107,8 +107,8 @@ export async function* changesOver(
 	};
 	await look(endsAndMiddles(stretch, cuts));
 	if (signal.aborted) return;
-	const told = (whole: boolean): Compares => ({ known: new Map(known), measured, whole });
-	yield told(false);
+	const soFar = (whole: boolean): Compares => ({ known: new Map(known), measured, whole });
+	yield soFar(false);
 	if (depth === 'bands') return;
 	/** Looks at widths; false where that is to end: a stage that tells nothing would be asked for ever. */
 	const goOn = async (next: readonly number[], priority?: number): Promise<boolean> => {
@@ -117,7 +117,7 @@ export async function* changesOver(
 	};
 	for (let next = nextWidths(known); next.length > 0; next = nextWidths(known)) {
 		if (!(await goOn(next))) return;
-		yield told(false);
+		yield soFar(false);
 	}
 	if (depth === 'exact') return;
 	for (let width = stretch.from; width <= stretch.to; width++)
@@ -127,6 +127,6 @@ export async function* changesOver(
 		if (!(await goOn(next, -1))) return;
 		const more = nextWidths(known);
 		if (more.length > 0 && !(await goOn(more))) return;
-		yield told(rest().length === 0);
+		yield soFar(rest().length === 0);
 	}
 }

@@ -47,7 +47,7 @@ export async function forgetDraft(site: number, path: string, tab: string): Prom
  * however fast the typing goes on, one request at a time, and again until it has arrived. When the page is left
  * before that, the browser keeps the text. `tell` hears why drafts are not kept, or null.
  */
-export function draftKeeper(site: number, tab: string, tell: (trouble: string | null) => void) {
+export function draftKeeper(site: number, tab: string, report: (trouble: string | null) => void) {
 	const waiting = new Map<string, Changed>();
 	/** Files whose text the server does not have yet, whether it waits or is on its way. */
 	const unkept = new Map<string, Changed>();
@@ -83,11 +83,11 @@ export function draftKeeper(site: number, tab: string, tell: (trouble: string | 
 				const former = foreign.get(path);
 				if (former !== undefined) await forgetDraft(site, path, former);
 				foreign.delete(path);
-				tell(null);
+				report(null);
 			} catch (error) {
 				if (!waiting.has(path)) waiting.set(path, file);
 				for (const one of unkept.values()) keepHere(one);
-				tell(messageOf(error));
+				report(messageOf(error));
 				return;
 			}
 		}

@@ -90,27 +90,27 @@ export class Measurer {
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
 	askAt(job: PageJob): AsyncGenerator<UncheckedElement> {
-		return pushed((tell) =>
+		return pushed((report) =>
 			this.#ask(job.signal, (remote, texts, id) =>
-				this.#hear(id, tell, remote.askAt(id, sent(textsOf(job), texts), optionsOf(job)))
+				this.#hear(id, report, remote.askAt(id, sent(textsOf(job), texts), optionsOf(job)))
 			)
 		);
 	}
 
 	/** Lays a page out, and tells what is found in each layout. */
 	read(job: PageJob): AsyncGenerator<Read> {
-		return pushed((tell) =>
+		return pushed((report) =>
 			this.#ask(job.signal, (remote, texts, id) =>
-				this.#hear(id, tell, remote.read(id, sent(textsOf(job), texts), optionsOf(job)))
+				this.#hear(id, report, remote.read(id, sent(textsOf(job), texts), optionsOf(job)))
 			)
 		);
 	}
 
 	/** How the texts of a page are laid out at some widths. */
 	texts(asked: PageTexts, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
-		return pushed((tell) =>
+		return pushed((report) =>
 			this.#ask(signal, (remote, texts, id) =>
-				this.#hear(id, tell, remote.texts(id, sent(asked, texts), widths))
+				this.#hear(id, report, remote.texts(id, sent(asked, texts), widths))
 			)
 		);
 	}
@@ -120,11 +120,11 @@ export class Measurer {
 		asked: PageTexts,
 		how: SweepOptions,
 		signal: AbortSignal,
-		tell: (report: SweepReport) => void
+		report: (report: SweepReport) => void
 	): Promise<void> {
 		return this.#ask(signal, (remote, texts, id) => {
 			this.#hearers.delete(this.#sweep);
-			this.#hearers.set((this.#sweep = id), tell);
+			this.#hearers.set((this.#sweep = id), report);
 			return remote.sweep(id, sent(asked, texts), how);
 		});
 	}
@@ -139,10 +139,10 @@ export class Measurer {
 		asked: PageTexts,
 		how: FollowOptions,
 		signal: AbortSignal,
-		tell: (report: FollowReport) => void
+		report: (report: FollowReport) => void
 	): Promise<void> {
 		return this.#ask(signal, (remote, texts, id) =>
-			this.#hear(id, tell, remote.follow(id, sent(asked, texts), how))
+			this.#hear(id, report, remote.follow(id, sent(asked, texts), how))
 		);
 	}
 
@@ -181,9 +181,9 @@ export class Measurer {
 			return id;
 		});
 		while (!signal.aborted) {
-			const told = await this.#ask(undefined, (remote) => remote.next(id));
-			if (!told || signal.aborted) return;
-			yield told;
+			const next = await this.#ask(undefined, (remote) => remote.next(id));
+			if (!next || signal.aborted) return;
+			yield next;
 		}
 	}
 
@@ -231,8 +231,8 @@ export class Measurer {
 	}
 
 	/** Has what is reported of a question heard until it is answered. */
-	async #hear<T, R>(id: number, tell: (one: T) => void, answer: Promise<R>): Promise<R> {
-		this.#hearers.set(id, tell);
+	async #hear<T, R>(id: number, report: (one: T) => void, answer: Promise<R>): Promise<R> {
+		this.#hearers.set(id, report);
 		try {
 			return await answer;
 		} finally {

@@ -1,10 +1,10 @@
 /** How long what can wait waits for frames that do not come, ms. */
 const PATIENCE = 4000;
 
-let told: () => void = () => undefined;
+let resolveShown: () => void = () => undefined;
 
 const shown = new Promise<void>((resolve) => {
-	told = resolve;
+	resolveShown = resolve;
 	setTimeout(resolve, PATIENCE);
 });
 
@@ -17,7 +17,7 @@ export function framesPainted(at: number): void {
 		performance.clearMarks(MARK);
 		performance.mark(MARK, { startTime: at - performance.timeOrigin });
 	}
-	told();
+	resolveShown();
 }
 
 /** Resolves in a quiet moment after the frames first show the page: what nobody looks at before begins then. */

@@ -23,7 +23,7 @@ class Reader {
 	readonly #remarking = new Thread<Reading>(reading);
 	readonly #searching = new Thread<Reading>(reading);
 	/** What the present thread for remarks was told of engines. */
-	#told: { readonly by: object; readonly table: SupportTable } | undefined;
+	#informed: { readonly by: object; readonly table: SupportTable } | undefined;
 
 	/** What is wrong in a text. The engine is asked here for what only it knows. */
 	async remarks(
@@ -34,8 +34,8 @@ class Reader {
 	): Promise<readonly TextRemark[]> {
 		const ask = () =>
 			this.#remarking.ask(async (remote, texts) => {
-				if (table && (this.#told?.by !== texts || this.#told.table !== table)) {
-					this.#told = { by: texts, table };
+				if (table && (this.#informed?.by !== texts || this.#informed.table !== table)) {
+					this.#informed = { by: texts, table };
 					await remote.takeTable(table);
 				}
 				const [sent] = texts.send(new Map([[path, text]]));

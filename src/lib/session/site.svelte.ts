@@ -107,13 +107,13 @@ export class SiteState {
 		this.files = record.files;
 		this.revision = record.revision;
 		const { vantages, vantagesVersion: version } = record;
-		const told = (): void => this.#saved.postMessage(this.id);
-		this.vantages = new Vantages(record.id, { vantages, version }, told);
+		const announce = (): void => this.#saved.postMessage(this.id);
+		this.vantages = new Vantages(record.id, { vantages, version }, announce);
 		const list = <K extends KeptKind>(kind: K): KeptList<KeptFields[K]> =>
 			new KeptList<KeptFields[K]>(record.kept[kind], {
 				put: (base, wished) => api.keepList(record.id, kind, base, wished),
 				read: async () => (await api.site(record.id)).kept[kind],
-				kept: told
+				kept: announce
 			});
 		this.kept = forEachKept<KeptLists>((kind) => list(kind) as KeptLists[KeptKind]);
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));

@@ -200,12 +200,12 @@ export async function openStages(
 				const read = pick.safeParse(picked);
 				if (read.success) talk.pick(read.data);
 			},
-			point(told: unknown) {
-				const read = point.safeParse(told);
+			point(sent: unknown) {
+				const read = point.safeParse(sent);
 				if (read.success) talk.point(read.data);
 			},
-			boxes(told: unknown) {
-				const read = boxes.safeParse(told);
+			boxes(sent: unknown) {
+				const read = boxes.safeParse(sent);
 				if (read.success) talk.boxes(read.data);
 			}
 		})
@@ -258,7 +258,7 @@ export async function openStages(
 		measurer,
 		async *askAt(job) {
 			for await (const { facts: found, computed: values, ...one } of measurer.askAt(job))
-				yield { ...one, told: found && { facts: facts.parse(found), computed: computed.parse(values) } };
+				yield { ...one, reported: found && { facts: facts.parse(found), computed: computed.parse(values) } };
 		},
 		read: (job) => measurer.read(job),
 		ask(asked, containers) {

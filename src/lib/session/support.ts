@@ -17,14 +17,14 @@ export class Support {
 		const limit = target ? limitOf(target, new Date()) : null;
 		const changed = limit !== this.#limit;
 		this.#limit = limit;
-		if (changed) this.#tell();
+		if (changed) this.#report();
 		if (!target || this.#asked) return;
 		this.#asked = true;
 		brought ??= api.support();
 		void brought.then(
 			(table) => {
 				this.#table = table;
-				this.#tell();
+				this.#report();
 			},
 			() => {
 				brought = undefined;
@@ -33,7 +33,7 @@ export class Support {
 		);
 	}
 
-	#tell(): void {
+	#report(): void {
 		for (const hear of this.#hearers) hear();
 	}
 

@@ -14,12 +14,12 @@
 	let dialog: HTMLDialogElement;
 
 	const before = document.activeElement;
-	let told = false;
+	let isReported = false;
 
 	/** Tells that it is closed, once and at once: the element's own event comes later. */
-	function tell(): void {
-		if (told) return;
-		told = true;
+	function reportClosed(): void {
+		if (isReported) return;
+		isReported = true;
 		// An engine may give the focus to an editor that had left it before.
 		if (before === document.body) (document.activeElement as HTMLElement | null)?.blur();
 		onclose();
@@ -27,13 +27,13 @@
 
 	function close(): void {
 		dialog.close();
-		tell();
+		reportClosed();
 	}
 
 	$effect(() => dialog.showModal());
 </script>
 
-<dialog bind:this={dialog} oncancel={tell} onclose={tell} aria-labelledby={id}>
+<dialog bind:this={dialog} oncancel={reportClosed} onclose={reportClosed} aria-labelledby={id}>
 	<h2 {id}>{title}</h2>
 	{@render children(close)}
 </dialog>

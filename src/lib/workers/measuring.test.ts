@@ -141,8 +141,8 @@ function measuring(fails = false) {
 	ports.push(port1, port2);
 	expose(window, port1);
 	of.begin({ site: 7, prefix: '/', stages: 1, version: '1' }, port2);
-	const hear = <T>(id: number, tell: (one: T) => void): number => {
-		hearers.set(id, tell);
+	const hear = <T>(id: number, report: (one: T) => void): number => {
+		hearers.set(id, report);
 		return id;
 	};
 	const sender = new TextSender();
@@ -195,13 +195,13 @@ test('what a sweep has found is told anew by other settings, and a paused one en
 
 test('a sweep that is stopped ends without a word more; one whose stages fail says why', async () => {
 	const { of, page, hear } = measuring();
-	let told = 0;
+	let reports = 0;
 	hear(1, () => {
-		if (++told === 2) of.stop(1);
-		expect(told).toBeLessThan(3);
+		if (++reports === 2) of.stop(1);
+		expect(reports).toBeLessThan(3);
 	});
 	await of.sweep(1, page('/* limit: 501 */'), how);
-	expect(told).toBe(2);
+	expect(reports).toBe(2);
 	const failing = measuring(true);
 	await expect(failing.of.sweep(1, failing.page(''), how)).rejects.toThrow('No stage answers.');
 });

@@ -208,8 +208,8 @@ export class Measuring {
 
 	/** Goes on with a comparison; null where it is at its end, or stopped. */
 	async next(id: number): Promise<Comparison | null> {
-		const told = await this.#comparisons.get(id)?.next();
-		return told && !told.done ? told.value : null;
+		const next = await this.#comparisons.get(id)?.next();
+		return next && !next.done ? next.value : null;
 	}
 
 	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */

@@ -10,9 +10,9 @@ afterEach(() => void vi.useRealTimers());
 
 /** Stages that hang over some widths, a number of times; `opened` counts them. */
 function stages(hangs: Map<number, number>) {
-	const told = { opened: 0, closed: 0 };
+	const counted = { opened: 0, closed: 0 };
 	const open = (): Promise<MeasuringStage> => {
-		told.opened++;
+		counted.opened++;
 		const host = {
 			async read(_: PageContent, __: unknown, widths: number[], report: (read: Read) => void) {
 				for (const width of widths) {
@@ -23,13 +23,13 @@ function stages(hangs: Map<number, number>) {
 				}
 			}
 		};
-		return Promise.resolve({ host, close: () => void told.closed++ } as unknown as MeasuringStage);
+		return Promise.resolve({ host, close: () => void counted.closed++ } as unknown as MeasuringStage);
 	};
-	return { open, told };
+	return { open, counted };
 }
 
 async function readAll(hangs: Map<number, number>, onhung?: (width: number) => void) {
-	const { open, told } = stages(hangs);
+	const { open, counted } = stages(hangs);
 	const queue = measuringQueue(open, 1);
 	const widths = [400, 500, 600, 700];
 	const found: number[] = [];
@@ -39,14 +39,14 @@ async function readAll(hangs: Map<number, number>, onhung?: (width: number) => v
 		return 'done';
 	})().catch((error: unknown) => (error as Error).message);
 	for (let i = 0; i < 6; i++) await vi.advanceTimersByTimeAsync(21_000);
-	return { ended: await reading, found, told };
+	return { ended: await reading, found, counted };
 }
 
 it('opens a stage that hangs again, and measures once more what it had not told', async () => {
 	expect(await readAll(new Map([[600, 1]]))).toEqual({
 		ended: 'done',
 		found: [400, 500, 600, 700],
-		told: { opened: 2, closed: 1 }
+		counted: { opened: 2, closed: 1 }
 	});
 });
 
@@ -63,7 +63,7 @@ it('ends a job that is not told of such widths with a sentence that names the fi
 });
 
 it('ends what is asked of it when it is closed, and opens no stage any more', async () => {
-	const { open, told } = stages(new Map([[500, 9]]));
+	const { open, counted } = stages(new Map([[500, 9]]));
 	const queue = measuringQueue(open, 1);
 	const all = async (widths: number[]): Promise<number[]> => {
 		const found: number[] = [];
@@ -78,11 +78,11 @@ it('ends what is asked of it when it is closed, and opens no stage any more', as
 	expect(await waiting).toEqual([]);
 	expect(await all([800])).toEqual([]);
 	await vi.advanceTimersByTimeAsync(60_000);
-	expect(told).toEqual({ opened: 1, closed: 1 });
+	expect(counted).toEqual({ opened: 1, closed: 1 });
 });
 
 it('closes a stage that comes when the queue is closed already', async () => {
-	const { open, told } = stages(new Map());
+	const { open, counted } = stages(new Map());
 	let come: () => void = () => undefined;
 	const queue = measuringQueue(() => new Promise((resolve) => (come = () => resolve(open()))), 1);
 	const reading = (async () => {
@@ -94,5 +94,5 @@ it('closes a stage that comes when the queue is closed already', async () => {
 	come();
 	expect(await reading).toBeUndefined();
 	await vi.advanceTimersByTimeAsync(10);
-	expect(told).toEqual({ opened: 1, closed: 1 });
+	expect(counted).toEqual({ opened: 1, closed: 1 });
 });

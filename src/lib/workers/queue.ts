@@ -21,7 +21,7 @@ type Way = (
 	content: PageContent,
 	viewport: Viewport,
 	widths: readonly number[],
-	report: (told: LayoutReport) => void
+	report: (layout: LayoutReport) => void
 ) => Promise<void>;
 
 const measured: Way = (host, content, viewport, widths, report) =>
@@ -34,7 +34,7 @@ interface Task {
 	readonly way: Way;
 	readonly key: string;
 	readonly widths: readonly number[];
-	readonly report: (told: LayoutReport) => void;
+	readonly report: (layout: LayoutReport) => void;
 	readonly done: () => void;
 	readonly failed: (error: unknown) => void;
 }
@@ -145,11 +145,11 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 			}
 			const alarm = silenceAlarm();
 			const { promise: heard, resolve: hearing } = deferred();
-			const hear = (told: LayoutReport): void => {
+			const hear = (layout: LayoutReport): void => {
 				alarm.wind();
-				left.delete(told.width);
-				if ('snapshot' in told) kept.set(`${task.key}@${told.width}`, told);
-				if (!isOver(task.job)) task.report(told);
+				left.delete(layout.width);
+				if ('snapshot' in layout) kept.set(`${task.key}@${layout.width}`, layout);
+				if (!isOver(task.job)) task.report(layout);
 				if (left.size === 0) hearing();
 			};
 			const { content, viewport, ready } = task.job;
@@ -217,8 +217,8 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 				way,
 				key,
 				widths: missing.slice(i, i + CHUNK),
-				report: (told) => {
-					ready.push(told);
+				report: (layout) => {
+					ready.push(layout);
 					wake();
 				},
 				done: () => {
@@ -238,8 +238,8 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 		pump();
 		try {
 			while (!isOver(job)) {
-				const told = ready.shift();
-				if (told) yield told;
+				const layout = ready.shift();
+				if (layout) yield layout;
 				else if (failure) throw failure;
 				else if (open === 0) return;
 				else await new Promise<void>((resolve) => (wake = resolve));
@@ -254,11 +254,11 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 		/** Measures a job's widths; what was measured of the same content is had at once. */
 		async *measure(job: Job): AsyncGenerator<Measured> {
 			const known = (key: string, width: number) => kept.get(`${key}@${width}`);
-			for await (const told of perWidth(job, measured, known)) if ('snapshot' in told) yield told;
+			for await (const layout of perWidth(job, measured, known)) if ('snapshot' in layout) yield layout;
 		},
 		/** Reads what is found, or followed, at a job's widths. */
 		async *read(job: Job): AsyncGenerator<Read> {
-			for await (const told of perWidth(job, read, () => undefined)) if ('readings' in told) yield told;
+			for await (const layout of perWidth(job, read, () => undefined)) if ('readings' in layout) yield layout;
 		},
 		/** Ends every job where it is, and closes the stages: none is opened any more. */
 		close(): void {

@@ -73,4 +73,4 @@ export interface MeasuringWindow {
 }
 
 /** What is asked about an element as it crosses between threads; what a stage told of it is checked by who asks. */
-export type UncheckedElement = Omit<LaidElement, 'told'> & Pick<Measured, 'facts' | 'computed'>;
+export type UncheckedElement = Omit<LaidElement, 'reported'> & Pick<Measured, 'facts' | 'computed'>;

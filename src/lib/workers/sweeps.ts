@@ -39,13 +39,13 @@ export class Sweeps {
 	readonly #solver: Pages['solver'];
 	readonly #known = new LRUCache<string, Map<number, Readings>>({ max: MOST });
 	#last: Swept | undefined;
-	#now: { readonly sweep: Sweep; readonly tell: (report: SweepReport) => unknown } | undefined;
+	#now: { readonly sweep: Sweep; readonly report: (report: SweepReport) => unknown } | undefined;
 
 	constructor(solver: Pages['solver']) {
 		this.#solver = solver;
 	}
 
-	async sweep(wish: SweepWish, signal: AbortSignal, tell: (report: SweepReport) => unknown): Promise<void> {
+	async sweep(wish: SweepWish, signal: AbortSignal, report: (report: SweepReport) => unknown): Promise<void> {
 		const { as, content, cuts, layout, stretch, settings } = wish;
 		const { width, height, density } = as;
 		const of = JSON.stringify([wish.version, content, height, density]);
@@ -57,11 +57,11 @@ export class Sweeps {
 		this.#takeOver(wish, known);
 		const swept = { layout, content, viewport: { width, height, density }, stretch, cuts };
 		const sweep = new Sweep(swept, known, settings, (read) => void kept.keep(read));
-		const now = { sweep, tell };
+		const now = { sweep, report };
 		this.#now = now;
 		try {
-			await tell(sweep.report());
-			await sweep.run(wish.isPaused, signal, tell);
+			await report(sweep.report());
+			await sweep.run(wish.isPaused, signal, report);
 		} finally {
 			// What is found by other limits can still be told of a sweep that has come to its end.
 			if (signal.aborted && this.#now === now) this.#now = undefined;
@@ -71,9 +71,9 @@ export class Sweeps {
 	/** Tells anew what was found, by other settings. */
 	async set(settings: readonly KindSetting[]): Promise<void> {
 		if (!this.#now) return;
-		const { sweep, tell } = this.#now;
+		const { sweep, report } = this.#now;
 		sweep.settings = settings;
-		await tell(sweep.report());
+		await report(sweep.report());
 	}
 
 	/** Takes over what is known of the texts before at widths that no edit since can reach: nothing changed there. */

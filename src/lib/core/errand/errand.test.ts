@@ -149,9 +149,9 @@ describe('errands of a page', () => {
 		[{ kind: 'move', by: -1 }, "<p>One</p><p class='lead'>Two</p>", '<p>Two</p><p>One</p>'],
 		[{ kind: 'duplicate' }, "<p class='lead'>Two</p>", '<p>Two</p><p>Two</p>']
 	])('%j is ticked off by a save that has it, and by no other', (wish, from, to) => {
-		const [[element, told] = []] = wishesToHost(page, [lead], wish) ?? [];
-		if (!element || told === undefined) throw new Error('The host is not told of it.');
-		const errand = errandFor('home.html', element, told);
+		const [[element, request] = []] = wishesToHost(page, [lead], wish) ?? [];
+		if (!element || request === undefined) throw new Error('The host is not told of it.');
+		const errand = errandFor('home.html', element, request);
 		expect(errandIn(page, errand).done).toBe(false);
 		expect(errandIn(parsePage(NEWER.replace('<header', '<p>New</p><header')), errand).done).toBe(false);
 		expect(errandIn(parsePage(SAVE.replace(from, to)), errand).done).toBe(true);
@@ -168,9 +168,9 @@ describe('errands of a page', () => {
 			start: at,
 			end
 		});
-		const [[element, told] = []] = wishesToHost(twice, [second, first], wish(at + 1)) ?? [];
-		expect(told).toMatchObject({ words: 'a', before: 1 });
-		expect(element && told && withErrands(twice.source, [errandFor('x', element, told)]).text).toBe(
+		const [[element, request] = []] = wishesToHost(twice, [second, first], wish(at + 1)) ?? [];
+		expect(request).toMatchObject({ words: 'a', before: 1 });
+		expect(element && request && withErrands(twice.source, [errandFor('x', element, request)]).text).toBe(
 			'<p>a b <i>a</i></p><p>c</p>'
 		);
 		expect(wishesToHost(twice, [first, second], wish(at + 9))).toBeUndefined();

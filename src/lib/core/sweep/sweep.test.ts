@@ -43,7 +43,7 @@ function whole(layout: Layout, known: ReadingsByWidth = new Map()): Map<number, 
 	return all;
 }
 
-const told = (known: ReadingsByWidth, cuts: readonly Cut[] = []): string[] =>
+const inWords = (known: ReadingsByWidth, cuts: readonly Cut[] = []): string[] =>
 	foundIn(known, cuts).map(({ key, widths, exact }) => `${key} ${printIntervalSet(widths)} ${exact}`);
 
 it('begins with both sides of every cut, bands narrower than a px, a grid and the ends', () => {
@@ -55,7 +55,7 @@ it('begins with both sides of every cut, bands narrower than a px, a grid and th
 it('finds where a line crosses its limit with the widths beside it alone', () => {
 	const layout: Layout = (width) => new Map([['wide', 812.4 - width]]);
 	const known = quick(layout, []);
-	expect(told(known)).toEqual(['wide 240–812 true']);
+	expect(inWords(known)).toEqual(['wide 240–812 true']);
 	expect(known.size - firstWidths(STRETCH, [], STEP).length).toBeLessThanOrEqual(2);
 	expect(foundIn(known, [])).toMatchObject([{ worst: 240, by: 812.4 - 240 }]);
 });
@@ -67,12 +67,12 @@ it('ends where a condition does, open or closed as that is, between px too', () 
 			['gap', width > 599 && width < 600 ? 1 : -1],
 			['band', width >= 600 && width < 1000 ? 3 : -1]
 		]);
-	expect(told(quick(layout, cuts), cuts).sort()).toEqual(['band 600–<1000 true', 'gap 599<–<600 true']);
+	expect(inWords(quick(layout, cuts), cuts).sort()).toEqual(['band 600–<1000 true', 'gap 599<–<600 true']);
 });
 
 it('says where an end is not measured', () => {
 	const known = new Map([240, 500, 900].map((width) => [width, new Map([['x', width - 400]])]));
-	expect(told(known)).toEqual(['x 500–900 false']);
+	expect(inWords(known)).toEqual(['x 500–900 false']);
 	expect(coverage(known, { from: 240, to: 900 })).toEqual({ measured: 3, of: 661, unseen: 399 });
 });
 
@@ -86,7 +86,7 @@ it('looks half-way between the last px that has it and the first that has not, o
 	const halves = halfWidths(known, []);
 	expect(halves).toEqual([612.5, 812.5]);
 	for (const width of halves) known.set(width, layout(width));
-	expect(told(known)).toEqual(['far 240–812.5 true', 'near 240–612 true']);
+	expect(inWords(known)).toEqual(['far 240–812.5 true', 'near 240–612 true']);
 	expect(halfWidths(known, [])).toEqual([]);
 	// Where a condition changes between the two, that is the end.
 	expect(halfWidths(whole(layout), [cut('812.5'), cut('612', true)])).toEqual([]);
@@ -107,7 +107,7 @@ it('finds where a state changes away from every cut, to the px', () => {
 		new Map([
 			['row', width < 450 ? '1 in a row' : width < 600 ? '2 in a row' : width < 731 ? '3 in a row' : 'all']
 		]);
-	expect(told(quick(layout, cuts), cuts)).toEqual(['row 449–450, 730–731 true']);
+	expect(inWords(quick(layout, cuts), cuts)).toEqual(['row 449–450, 730–731 true']);
 	expect(foundIn(quick(layout, cuts), cuts)[0]?.turns).toEqual([
 		{ before: 449, after: 450, from: '1 in a row', to: '2 in a row' },
 		{ before: 730, after: 731, from: '3 in a row', to: 'all' }
@@ -162,7 +162,7 @@ it('quick: everything wider than the grid has its true edges, with few more widt
 						expect([width, known.has(width)]).toEqual([width, true]);
 			}
 			// With the lines straight between cuts, nothing at all is missed.
-			expect(told(known, cuts)).toEqual(told(all, cuts));
+			expect(inWords(known, cuts)).toEqual(inWords(all, cuts));
 		})
 	);
 });

@@ -67,7 +67,7 @@ export class Collating {
 	laid = $state.raw<ReadonlyMap<number, LaidOut>>(new Map());
 	/** What measurements tell of columns, by their widths, and what live frames do, which goes before it. */
 	#measured = $state.raw<ReadonlyMap<number, ElementValues>>(new Map());
-	#told = $state.raw<ReadonlyMap<number, ElementValues>>(new Map());
+	#live = $state.raw<ReadonlyMap<number, ElementValues>>(new Map());
 	/** Properties that were asked for by name. */
 	also = $state.raw<readonly string[]>([]);
 	/** Whether bands that say the same stand apart. */
@@ -136,14 +136,14 @@ export class Collating {
 
 	/** Why a row's value does nothing in a column; undefined where it may, or that is not known. */
 	noEffect(row: Row, { width }: ShownColumn): NoEffect | undefined {
-		const told = this.#told.get(width) ?? this.#measured.get(width);
-		const each = row.longhands.map((longhand) => told?.noEffect(longhand));
+		const values = this.#live.get(width) ?? this.#measured.get(width);
+		const each = row.longhands.map((longhand) => values?.noEffect(longhand));
 		return each.every((one) => one !== undefined) ? each[0] : undefined;
 	}
 
 	/** What a row's value computes to in a column; '' where that is not known. */
 	computed(row: Row, { width }: ShownColumn): string {
-		const [live, measured] = [this.#told.get(width), this.#measured.get(width)];
+		const [live, measured] = [this.#live.get(width), this.#measured.get(width)];
 		const values = row.longhands.map((one) => live?.computed(one) || measured?.computed(one) || '');
 		return [...new Set(values)].join(' ').trim();
 	}
@@ -203,26 +203,26 @@ export class Collating {
 	async #layOut({ page, stages, paths: [path], lead }: CollationRequest, signal: AbortSignal): Promise<void> {
 		if (!path) return;
 		const widths = this.columns.map(({ width }) => width).filter((width) => Number.isInteger(width / FINE));
-		const [laid, told] = [new Map<number, LaidOut>(), new Map<number, ElementValues>()];
+		const [laid, measured] = [new Map<number, LaidOut>(), new Map<number, ElementValues>()];
 		await layoutAt(page, stages, path, lead, widths, signal, (width, one, values) => {
 			laid.set(width, one);
-			if (values) told.set(width, values);
+			if (values) measured.set(width, values);
 		});
 		if (signal.aborted) return;
 		this.laid = laid;
-		this.#measured = told;
+		this.#measured = measured;
 	}
 
 	/** Asks the frames over columns what values compute to, and what does nothing. */
 	async #ask(looked: CollationRequest, signal: AbortSignal): Promise<void> {
-		const told = new Map<number, ElementValues>();
+		const live = new Map<number, ElementValues>();
 		for (const { width } of this.columns) {
 			const frame = looked.frameAt(width);
 			const one =
 				frame === undefined ? undefined : await valuesIn({ ...looked, layout: looked.stages }, frame, width);
 			if (signal.aborted) return;
-			if (one) told.set(width, one);
+			if (one) live.set(width, one);
 		}
-		this.#told = told;
+		this.#live = live;
 	}
 }

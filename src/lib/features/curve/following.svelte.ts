@@ -84,7 +84,7 @@ export class Following {
 		}
 		this.of = { swept, path, property };
 		let isFirst = true;
-		const tell = ({ values, ...report }: FollowReport): void => {
+		const take = ({ values, ...report }: FollowReport): void => {
 			if (signal.aborted) return;
 			// The first report has all that is known.
 			this.known = new Map([...(isFirst ? [] : this.known), ...values]);
@@ -93,7 +93,7 @@ export class Following {
 		};
 		const asked = { path: page.path, texts: page.texts, as };
 		try {
-			await stages.measurer.follow(asked, { path, property, stretch: STRETCH }, signal, tell);
+			await stages.measurer.follow(asked, { path, property, stretch: STRETCH }, signal, take);
 		} catch (error) {
 			if (!signal.aborted) this.trouble = messageOf(error);
 		}

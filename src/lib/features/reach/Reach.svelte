@@ -77,9 +77,9 @@
 	function fate({ specificity, rung }: Candidate): string {
 		const name = property.trim().toLowerCase();
 		if (!traced || rung === 'part' || !(traced.longhands.includes(name) || name.startsWith('--'))) return '';
-		const told = traced.wouldWin(name, lead.width, specificity, file);
-		if (told.wins) return '✓ would win';
-		const { to, criterion } = told;
+		const verdict = traced.wouldWin(name, lead.width, specificity, file);
+		if (verdict.wins) return '✓ would win';
+		const { to, criterion } = verdict;
 		const by = criterion === 'style-attribute' ? 'a style attribute' : criterion;
 		return `would lose to ${placeName(page, to)}, by ${by}`;
 	}

@@ -50,15 +50,15 @@ export function wakeWords(wake: Wake): WakeWords[] {
 function changedHere({ outermost, changed, exact, whole, measured }: Wake): string {
 	const follows = changed.filter((one) => isEmpty(one.own));
 	/** What is called alike and changed at the same widths is told together. */
-	const told = new Map<string, number>();
+	const times = new Map<string, number>();
 	for (const { path, inside, name } of outermost) {
 		const one = changed.find((other) => other.path === path);
 		const widths = one ? printIntervalSet(one.own) : '';
 		const what = `${name}${inside > 0 ? ` and ${inside} inside it` : ''}, ${widths}`;
-		told.set(what, (told.get(what) ?? 0) + 1);
+		times.set(what, (times.get(what) ?? 0) + 1);
 	}
-	const parts = [...told].slice(0, 3).map(([what, count]) => (count > 1 ? `${count} × ${what}` : what));
-	const more = told.size > 3 ? [`${told.size - 3} more`] : [];
+	const parts = [...times].slice(0, 3).map(([what, count]) => (count > 1 ? `${count} × ${what}` : what));
+	const more = times.size > 3 ? [`${times.size - 3} more`] : [];
 	const most = changed.reduce((a, b) => (b.by > a.by ? b : a));
 	const moved =
 		follows.length > 0

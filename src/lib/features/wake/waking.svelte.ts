@@ -68,12 +68,12 @@ export class Waking {
 			const of = { edit, edited, meant };
 			let first = true;
 			const telling = this.#compare(swept, shown, edit, 'every px', signal);
-			for (let told = await telling.next(); !told.done; told = await telling.next()) {
+			for (let next = await telling.next(); !next.done; next = await telling.next()) {
 				if (signal.aborted) return;
 				// What is measured is told of these texts from now on, whatever is written next.
 				if (first) this.#base = now;
 				first = false;
-				this.#tell(of, told.value);
+				this.#report(of, next.value);
 				if (!this.wake?.exact) continue;
 				await this.#lookElsewhere(swept, of, signal);
 				if (!signal.aborted) this.rest = { of, telling };
@@ -91,11 +91,11 @@ export class Waking {
 		let shown = performance.now();
 		try {
 			while (!signal.aborted) {
-				const told = await telling.next();
-				if (told.done || signal.aborted) return;
-				if (!told.value.whole && performance.now() - shown < GATHER) continue;
+				const next = await telling.next();
+				if (next.done || signal.aborted) return;
+				if (!next.value.whole && performance.now() - shown < GATHER) continue;
 				shown = performance.now();
-				this.#tell(of, told.value);
+				this.#report(of, next.value);
 			}
 		} catch (error) {
 			if (!signal.aborted) this.trouble = messageOf(error);
@@ -124,7 +124,7 @@ export class Waking {
 		return stages.measurer.compare(shown, as, { edit, values, stretch, depth }, signal);
 	}
 
-	#tell(of: Edited, compared: Comparison): void {
+	#report(of: Edited, compared: Comparison): void {
 		const widths = allWidths(compared.changed);
 		this.wake = {
 			...of,

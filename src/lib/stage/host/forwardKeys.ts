@@ -13,7 +13,7 @@ const isField = (target: EventTarget | null): boolean => {
  * Tells every key that is pressed or let go in a document, and of those that are down when it loses the focus that they
  * are let go; the browser's own saving is prevented.
  */
-export function forwardKeys(document: Document, tell: (key: FrameKey) => void): void {
+export function forwardKeys(document: Document, report: (key: FrameKey) => void): void {
 	/** The keys that are down, by what they are called. */
 	const down = new Map<string, FrameKey>();
 	for (const type of ['keydown', 'keyup'] as const) {
@@ -23,16 +23,16 @@ export function forwardKeys(document: Document, tell: (key: FrameKey) => void): 
 				const { key, shiftKey: shift, ctrlKey: ctrl, altKey: alt, metaKey: meta, repeat } = event;
 				if ((ctrl || meta) && key.toLowerCase() === 's') event.preventDefault();
 				const typing = isField(event.target);
-				const told = { key, shift, ctrl, alt, meta, repeat, typing, up: type === 'keyup' };
-				if (told.up) down.delete(key.toLowerCase());
-				else down.set(key.toLowerCase(), told);
-				tell(told);
+				const pressed = { key, shift, ctrl, alt, meta, repeat, typing, up: type === 'keyup' };
+				if (pressed.up) down.delete(key.toLowerCase());
+				else down.set(key.toLowerCase(), pressed);
+				report(pressed);
 			},
 			true
 		);
 	}
 	own(document).defaultView?.addEventListener('blur', () => {
-		for (const key of down.values()) tell({ ...key, up: true });
+		for (const key of down.values()) report({ ...key, up: true });
 		down.clear();
 	});
 }

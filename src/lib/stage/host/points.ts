@@ -3,7 +3,7 @@ import { drawPoints } from './drawing.ts';
 import type { PageFrame } from './pageFrame.ts';
 
 /** Points that were clicked on a page, shown in their frame with the distances between each and the next. */
-export function pointing(frames: () => ReadonlyMap<string, PageFrame>, tell: (point: PagePoint) => void) {
+export function pointing(frames: () => ReadonlyMap<string, PageFrame>, report: (point: PagePoint) => void) {
 	let on = false;
 	let points: readonly PagePoint[] = [];
 	const drawings: SVGElement[] = [];
@@ -34,7 +34,7 @@ export function pointing(frames: () => ReadonlyMap<string, PageFrame>, tell: (po
 			if (!on) return false;
 			const { scrollX, scrollY } = frame.window();
 			for (const [id, one] of frames()) {
-				if (one === frame) tell({ frame: id, x: event.clientX + scrollX, y: event.clientY + scrollY });
+				if (one === frame) report({ frame: id, x: event.clientX + scrollX, y: event.clientY + scrollY });
 			}
 			return true;
 		},

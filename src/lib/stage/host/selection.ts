@@ -25,12 +25,12 @@ function extents(element: Element | null | undefined): SelectedIn['ladder'] {
 /** The selected elements, drawn in every frame and told to the application whenever their boxes are others. */
 export function selection(
 	frames: () => ReadonlyMap<string, PageFrame>,
-	tell: (boxes: readonly SelectedIn[]) => void
+	report: (boxes: readonly SelectedIn[]) => void
 ) {
 	let paths: Paths = [];
 	let distances = false;
 	let waiting = false;
-	let told = '[]';
+	let reported = '[]';
 	const drawings = new Map<PageFrame, SVGElement>();
 	const observers = new Map<PageFrame, ResizeObserver>();
 
@@ -85,8 +85,8 @@ export function selection(
 			all.push({ frame: id, ...draw(frame), scroll: { x, y } });
 		}
 		const next = JSON.stringify(all);
-		if (next !== told) tell(all);
-		told = next;
+		if (next !== reported) report(all);
+		reported = next;
 	}
 
 	/** Draws with the screen's next update, once for all that has changed until then. */
