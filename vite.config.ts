@@ -3,21 +3,47 @@ import type { Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 import { frontPlugin } from './scripts/front-plugin.ts';
 
-/** What several parts of the application need comes as one script, in place of many small ones. */
-const sharedChunk: Plugin = {
-	name: 'shared-chunk',
+/** What is asked of the bundler about modules, by their ids. */
+interface Modules {
+	getModuleInfo(id: string): { readonly importers: readonly string[] } | null;
+}
+
+/** Whether a module comes with the first screen: a route imports it, or what a route imports, at once. */
+function isFirst(id: string, modules: Modules): boolean {
+	const seen = new Set([id]);
+	for (const one of seen) {
+		if (/\/src\/routes\/|\/\.svelte-kit\/generated\//.test(one)) return true;
+		for (const importer of modules.getModuleInfo(one)?.importers ?? []) seen.add(importer);
+	}
+	return false;
+}
+
+/** What several parts of the application need comes as two scripts in place of many small ones: with the first screen, and later. */
+const sharedChunks: Plugin = {
+	name: 'shared-chunks',
 	configEnvironment: (environment) =>
 		environment === 'client'
 			? {
 					build: {
-						rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'shared', minShareCount: 2 }] } } }
+						rolldownOptions: {
+							output: {
+								codeSplitting: {
+									groups: [
+										{
+											name: (id: string, modules: Modules) => (isFirst(id, modules) ? 'first' : 'later'),
+											minShareCount: 2
+										}
+									]
+								}
+							}
+						}
 					}
 				}
 			: {}
 };
 
 export default defineConfig({
-	plugins: [frontPlugin(), sharedChunk, sveltekit()],
+	plugins: [frontPlugin(), sharedChunks, sveltekit()],
 	build: { target: 'es2023', assetsInlineLimit: 0, chunkSizeWarningLimit: 2000 },
 	worker: { format: 'es' },
 	test: {

@@ -20,6 +20,9 @@ export function framesPainted(at: number): void {
 	resolveShown();
 }
 
+/** Resolves when the frames first show the page, or do not come: a thread that begins before takes time from them. */
+export const framesFirst = (): Promise<void> => shown;
+
 /** Resolves in a quiet moment after the frames first show the page: what nobody looks at before begins then. */
 export const afterFrames = async (): Promise<void> => {
 	await shown;

@@ -1,8 +1,10 @@
+import type { Remote } from 'comlink';
 import type { Result, Search } from '../core/text/index.ts';
 import type { SupportTable } from '../core/support/index.ts';
 import type { PageNames } from '../core/site/index.ts';
 import type { FileForce, Reading, SearchFound, TextRemark } from '../workers/reading.ts';
-import type { Texts } from '../workers/texts.ts';
+import type { Texts, TextSender } from '../workers/texts.ts';
+import { framesFirst } from './painted.ts';
 import { sent, type PageTexts } from './pageTexts.ts';
 import { Thread } from './thread.ts';
 
@@ -33,7 +35,7 @@ class Reader {
 		{ table, limit }: SupportAsked
 	): Promise<readonly TextRemark[]> {
 		const ask = () =>
-			this.#remarking.ask(async (remote, texts) => {
+			this.#ask(async (remote, texts) => {
 				if (table && (this.#informed?.by !== texts || this.#informed.table !== table)) {
 					this.#informed = { by: texts, table };
 					await remote.takeTable(table);
@@ -46,18 +48,24 @@ class Reader {
 		const answers = first.unknown.map(
 			([property, value]) => [property, value, CSS.supports(property, value)] as const
 		);
-		await this.#remarking.ask((remote) => remote.takeAnswers(answers));
+		await this.#ask((remote) => remote.takeAnswers(answers));
 		return answers.every(([, , taken]) => taken) ? first.remarks : (await ask()).remarks;
 	}
 
 	/** What of a file is in force on a page, by places in the texts that are given. */
 	force(page: PageTexts, file: string): Promise<FileForce> {
-		return this.#remarking.ask((remote, texts) => remote.force(sent(page, texts), file));
+		return this.#ask((remote, texts) => remote.force(sent(page, texts), file));
 	}
 
 	/** What a page and its sheets have names for. */
 	names(path: string, texts: Texts): Promise<PageNames> {
-		return this.#remarking.ask((remote, sender) => remote.names(path, sender.send(texts)[0]));
+		return this.#ask((remote, sender) => remote.names(path, sender.send(texts)[0]));
+	}
+
+	/** Asks the thread for remarks; frames come first. */
+	async #ask<R>(of: (remote: Remote<Reading>, texts: TextSender) => Promise<R>): Promise<R> {
+		await framesFirst();
+		return this.#remarking.ask(of);
 	}
 
 	/**
