@@ -194,8 +194,10 @@
 	main {
 		grid-area: work;
 		display: grid;
-		grid-template: auto minmax(11rem, 46%) minmax(0, 1fr) auto / minmax(0, 1fr);
+		/* With large text in a low window all of it is scrolled: frames that have no room are not drawn. */
+		grid-template: auto minmax(11rem, 46%) minmax(12rem, 1fr) auto / minmax(0, 1fr);
 		min-height: 0;
+		overflow: hidden auto;
 	}
 
 	.below {
