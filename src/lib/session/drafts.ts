@@ -20,6 +20,7 @@ const RETRY = 2000;
 
 const LEFT = 'vantaggio-left';
 const leftKey = (site: number, tab: string, path: string): string => JSON.stringify([LEFT, site, tab, path]);
+const isLeftOf = (site: number, key: string): boolean => key.startsWith(`["${LEFT}",${site},`);
 
 /**
  * Texts that a page had not got through to the server when it was left: kept by the browser, in any tab's name,
@@ -27,7 +28,7 @@ const leftKey = (site: number, tab: string, path: string): string => JSON.string
  */
 export function leftDrafts(site: number): DraftRecord[] {
 	return store.all().flatMap(([key, value]) => {
-		if (!key.startsWith(`["${LEFT}",${site},`)) return [];
+		if (!isLeftOf(site, key)) return [];
 		try {
 			return [JSON.parse(value) as DraftRecord];
 		} catch {
@@ -126,6 +127,13 @@ export function draftKeeper(site: number, tab: string, report: (trouble: string 
 		},
 		/** A text is saved: it needs no draft. */
 		saved: kept,
+		/** The site is deleted: nothing of its texts is kept or sent any more. */
+		forget(): void {
+			unwind();
+			waiting.clear();
+			unkept.clear();
+			for (const [key] of store.all()) if (isLeftOf(site, key)) store.remove(key);
+		},
 		/** Resolves when nothing is under way, with nothing waiting to be sent. */
 		async quiet(): Promise<void> {
 			unwind();

@@ -285,6 +285,13 @@ export class SiteState {
 	/** Whether it was left; a later visit opens the site anew. */
 	isClosed = false;
 
+	/** Deletes the site, with all that the browser has of it. */
+	async remove(): Promise<void> {
+		await this.#drafts.quiet();
+		await api.remove(this.id);
+		this.#drafts.forget();
+	}
+
 	close(): void {
 		this.isClosed = true;
 		this.#saved.close();

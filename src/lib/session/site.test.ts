@@ -70,7 +70,8 @@ vi.mock('./api.ts', async (original) => ({
 			}),
 		keepDraft: (_: number, draft: Omit<DraftRecord, 'at'>) =>
 			server.answer('draft', () => void server.drafts.push({ ...draft, at: '' })),
-		dropDraft: () => server.answer('draft', () => undefined)
+		dropDraft: () => server.answer('draft', () => undefined),
+		remove: () => server.answer('remove', () => undefined)
 	}
 }));
 
@@ -123,6 +124,42 @@ test('an answer that a save has overtaken puts no older text in, and is asked fo
 	await refreshed;
 	expect(file.text).toBe('a { color: green }\n');
 	expect(site.revision).toBe(3);
+});
+
+/** A browser's storage. */
+class Kept {
+	[name: string]: unknown;
+	getItem(name: string): unknown {
+		return this[name] ?? null;
+	}
+	setItem(name: string, text: string): void {
+		this[name] = text;
+	}
+	removeItem(name: string): void {
+		Reflect.deleteProperty(this, name);
+	}
+}
+
+test('a site that is deleted leaves no text in the browser, and none is sent any more', async () => {
+	const storage = new Kept();
+	vi.stubGlobal('localStorage', storage);
+	const site = await open();
+	vi.useFakeTimers();
+	try {
+		const fail = held('draft', new Error('The disk is full.'));
+		sheetOf(site).replace('a { color: blue }\n');
+		await vi.advanceTimersByTimeAsync(500);
+		fail();
+		await vi.advanceTimersByTimeAsync(0);
+		expect(Object.keys(storage)).toEqual(['["vantaggio-left",1,"t","a.css"]']);
+		server.drafts = [];
+		await site.remove();
+		site.close();
+		await vi.advanceTimersByTimeAsync(60_000);
+		expect([Object.keys(storage), server.drafts]).toEqual([[], []]);
+	} finally {
+		vi.useRealTimers();
+	}
 });
 
 test('what is asked for while a save is under way waits for it', async () => {

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { messageOf } from '$lib/core/text/index.ts';
 	import { goto } from '$app/navigation';
-	import { api } from '$lib/session/api.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import { bringIn, filesOfDrop, filesOfInput, refusedOf, type Picked } from '$lib/session/bring.ts';
 	import { inventoryOf } from '$lib/inquiry/inventory.ts';
@@ -45,7 +44,7 @@
 
 	const remove = (): Promise<void> =>
 		attempt(async () => {
-			await api.remove(site.id);
+			await site.remove();
 			const next = others[0];
 			await goto(next ? `/site/${next.id}/site` : '/', { invalidateAll: true });
 		});
