@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parsePage } from '../../src/lib/core/html/index.ts';
 import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
-import { settled } from '../rest.ts';
+import { atRest, settled } from '../rest.ts';
 
 const MESSY = `<!DOCTYPE html><p>one<div>two<table><div>fostered</div><tr><td>x<b>y</table></b></div><ul><li>a<li>b<noscript><i>n</i></noscript>
 <svg><g><path/></g><foreignObject><p>in</p></foreignObject></svg><math><mi>x</mi></math><select><option>a<option>b</select><template><p>t</p></template><a>1<a>2</a><p><em>m</p>n</em><frame><style>p{}`;
@@ -98,8 +98,8 @@ test('scrolling one frame scrolls the others to the same element, unless switche
 		frame
 			?.getByRole('heading', { name: 'The light' })
 			.evaluate((element) => element.getBoundingClientRect().top) ?? Promise.resolve(NaN);
-	const near = (frame: typeof lead) =>
-		expect.poll(async () => Math.abs((await heading(frame)) - 100)).toBeLessThan(20);
+	const near = async (frame: typeof lead): Promise<void> =>
+		expect(await settled(page, async () => Math.abs((await heading(frame)) - 100))).toBeLessThan(20);
 	await lead
 		?.getByRole('heading', { name: 'The light' })
 		.evaluate((element) => scrollBy({ top: element.getBoundingClientRect().top - 100, behavior: 'instant' }));
@@ -109,9 +109,11 @@ test('scrolling one frame scrolls the others to the same element, unless switche
 	await handset?.evaluate(() => scrollTo({ top: 0, behavior: 'instant' }));
 	expect(await settled(page, () => lead?.evaluate(() => scrollY))).toBe(0);
 	await page.getByLabel('scroll in step').uncheck();
+	await atRest(page);
 	await lead?.evaluate(() => scrollTo({ top: 300, behavior: 'instant' }));
 	expect(await settled(page, () => lead?.evaluate(() => scrollY))).toBe(300);
 	await page.getByLabel('scroll in step').check();
+	await atRest(page);
 	await slate?.evaluate(() => scrollTo({ top: 200, behavior: 'instant' }));
 	expect(await settled(page, () => slate?.evaluate(() => scrollY))).toBe(200);
 	expect(await settled(page, () => handset?.evaluate(() => scrollY))).toBeGreaterThan(0);
