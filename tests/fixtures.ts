@@ -117,7 +117,7 @@ const isComplete = (): boolean =>
 /** What the application marks when its frames show a page. */
 const PAINTED = 'vantaggio: frames painted';
 
-/** Waits until the frames of an application that was just opened show the page, and are so many. */
+/** Waits until the frames of an application that was just opened show the page and, where that is said, are so many. */
 export async function framesShown(page: Page, count?: number): Promise<void> {
 	await page.evaluate(
 		(mark) =>
@@ -130,9 +130,10 @@ export async function framesShown(page: Page, count?: number): Promise<void> {
 			}),
 		PAINTED
 	);
+	if (count === undefined) return;
 	await new Promise<void>((resolve) => {
 		const look = (): void => {
-			if (count !== undefined && pageFrames(page).length !== count) return;
+			if (pageFrames(page).length !== count) return;
 			page.off('frameattached', look).off('framenavigated', look).off('framedetached', look);
 			resolve();
 		};

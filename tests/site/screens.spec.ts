@@ -1,13 +1,5 @@
-import {
-	bring,
-	expect,
-	framesShown,
-	openBench,
-	pageFrames,
-	test,
-	type Page,
-	type Server
-} from '../fixtures.ts';
+import { bring, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
+import { atRest } from '../rest.ts';
 
 /** Sites that are unlike the demo, by what is odd in them. Any error on the page or in the console fails the test. */
 const page = (
@@ -70,7 +62,8 @@ async function everyScreen(page: Page, server: Server, site: number): Promise<vo
 		await page.getByRole('navigation').getByRole('link', { name: screen }).click();
 		await expect(page).toHaveURL(new RegExp(`/${screen.toLowerCase()}\\?`));
 	}
-	await framesShown(page);
+	await atRest(page);
+	expect(pageFrames(page).length).toBeGreaterThan(0);
 	await page.getByText('Vantaggio', { exact: true }).click();
 	for (const work of ['', 's', 'o']) {
 		if (work) await page.keyboard.press(work);
