@@ -46,7 +46,7 @@ export async function forgetDraft(site: number, path: string, tab: string): Prom
 /**
  * Keeps what is unsaved in this tab on the server: each changed text is sent soon after its first change,
  * however fast the typing goes on, one request at a time, and again until it has arrived. When the page is left
- * before that, the browser keeps the text. `tell` hears why drafts are not kept, or null.
+ * before that, the browser keeps the text. `report` hears why drafts are not kept, or null.
  */
 export function draftKeeper(site: number, tab: string, report: (trouble: string | null) => void) {
 	const waiting = new Map<string, Changed>();
@@ -114,6 +114,14 @@ export function draftKeeper(site: number, tab: string, report: (trouble: string 
 	};
 	document.addEventListener('visibilitychange', leave);
 
+	/** Resolves when nothing is under way, with nothing waiting to be sent. */
+	async function quiet(): Promise<void> {
+		unwind();
+		waiting.clear();
+		await sending;
+		waiting.clear();
+	}
+
 	return {
 		/** A text has changed. */
 		note(file: Changed): void {
@@ -128,19 +136,12 @@ export function draftKeeper(site: number, tab: string, report: (trouble: string 
 		/** A text is saved: it needs no draft. */
 		saved: kept,
 		/** The site is deleted: nothing of its texts is kept or sent any more. */
-		forget(): void {
-			unwind();
-			waiting.clear();
+		async forget(): Promise<void> {
+			await quiet();
 			unkept.clear();
 			for (const [key] of store.all()) if (isLeftOf(site, key)) store.remove(key);
 		},
-		/** Resolves when nothing is under way, with nothing waiting to be sent. */
-		async quiet(): Promise<void> {
-			unwind();
-			waiting.clear();
-			await sending;
-			waiting.clear();
-		},
+		quiet,
 		close(): void {
 			document.removeEventListener('visibilitychange', leave);
 			void send();

@@ -287,9 +287,8 @@ export class SiteState {
 
 	/** Deletes the site, with all that the browser has of it. */
 	async remove(): Promise<void> {
-		await this.#drafts.quiet();
 		await api.remove(this.id);
-		this.#drafts.forget();
+		await this.#drafts.forget();
 	}
 
 	close(): void {

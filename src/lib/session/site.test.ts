@@ -162,6 +162,22 @@ test('a site that is deleted leaves no text in the browser, and none is sent any
 	}
 });
 
+test('a site that could not be deleted has its text sent as before', async () => {
+	const site = await open();
+	vi.useFakeTimers();
+	try {
+		sheetOf(site).replace('a { color: blue }\n');
+		const fail = held('remove', new Error('The disk is full.'));
+		const removed = expect(site.remove()).rejects.toThrow('The disk is full.');
+		fail();
+		await removed;
+		await vi.advanceTimersByTimeAsync(500);
+		expect(server.drafts.map(({ text }) => text)).toEqual(['a { color: blue }\n']);
+	} finally {
+		vi.useRealTimers();
+	}
+});
+
 test('what is asked for while a save is under way waits for it', async () => {
 	const site = await open();
 	const file = sheetOf(site);
