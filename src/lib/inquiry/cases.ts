@@ -11,7 +11,7 @@ import {
 } from '../core/cascade/index.ts';
 import { elementAt, type ElementPath } from '../core/html/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
-import type { PageConditions } from '../core/site/index.ts';
+import { rememberedWith } from '../core/remember/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import type { ElementAnswer } from '../stage/protocol.ts';
 import type { InquiredPage } from './page.ts';
@@ -40,22 +40,13 @@ export interface Cases {
 const asked = new WeakMap<Layout, Asking>();
 
 /** What a page's sheets declare, for as long as its conditions, and so its texts, stay. */
-const cascades = new WeakMap<PageConditions, PageCascade>();
-
-function cascadeOfPage({ page, path, sources, conditions }: InquiredPage): PageCascade {
-	let found = cascades.get(conditions);
-	if (!found) cascades.set(conditions, (found = cascadeOf(page, path, sources)));
-	return found;
-}
+const cascadeOfPage = rememberedWith(
+	({ conditions }: InquiredPage) => conditions,
+	({ page, path, sources }) => cascadeOf(page, path, sources)
+);
 
 /** What is asked about what sheets declare. */
-const askings = new WeakMap<PageCascade, Asking>();
-
-function askingOfCascade(cascade: PageCascade): Asking {
-	let found = askings.get(cascade);
-	if (!found) askings.set(cascade, (found = askingOf(cascade)));
-	return found;
-}
+const askingOfCascade = rememberedWith((cascade: PageCascade) => cascade, askingOf);
 
 /** Reads ahead what `casesOf` needs of a page, in pieces between which the thread can do what else is waiting. */
 export async function readCascade(page: InquiredPage, { pause }: Pick<Layout, 'pause'>): Promise<void> {

@@ -1,5 +1,6 @@
 import { proxy, type Remote } from 'comlink';
 import { LRUCache } from 'lru-cache';
+import { rememberedWith } from '../core/remember/index.ts';
 import { hangs } from '../core/sweep/index.ts';
 import type { LayoutJob, Measured, PageContent, Read, StageHost, Viewport } from '../stage/protocol.ts';
 
@@ -67,16 +68,16 @@ function hash(text: string): number {
 }
 
 /** What contents are told apart by; a content is one object for as long as it is the same. */
-const keys = new WeakMap<PageContent, string>();
-
-function contentKey({ content, viewport }: Job): string {
-	let key = keys.get(content);
-	if (key === undefined) {
+const keyOf = rememberedWith(
+	(content: PageContent) => content,
+	(content) => {
 		const text = JSON.stringify(content);
-		keys.set(content, (key = `${hash(text)}:${text.length}`));
+		return `${hash(text)}:${text.length}`;
 	}
-	return `${key}:${viewport.height}:${viewport.density}`;
-}
+);
+
+const contentKey = ({ content, viewport }: Job): string =>
+	`${keyOf(content)}:${viewport.height}:${viewport.density}`;
 
 function deferred(): { promise: Promise<void>; resolve: () => void } {
 	let resolve: () => void = () => undefined;

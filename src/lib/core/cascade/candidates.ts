@@ -1,4 +1,5 @@
-import type { Applying, Candidate, Case, Loss } from './case.ts';
+import { rememberedWith } from '../remember/index.ts';
+import type { Candidate, Case, Loss } from './case.ts';
 
 /** Whether `all` sets a property (CSS Cascade 5 §3.2). */
 const isOfAll = (property: string): boolean =>
@@ -13,12 +14,11 @@ interface Candidates {
 const NO_CANDIDATES: Candidates = { valid: [], invalid: [] };
 
 /** By the declarations of an element, which are told apart by the list of those that apply: what bears on each property. */
-const indexes = new WeakMap<readonly Applying[], ReadonlyMap<string, Candidates>>();
+const indexOfCase = rememberedWith(({ applying }: Case) => applying, indexOf);
 
 /** Every candidate of a property; they are sorted by property once for an element. */
 export function candidatesOf(property: string, of: Case): Candidates {
-	let index = indexes.get(of.applying);
-	if (!index) indexes.set(of.applying, (index = indexOf(of)));
+	const index = indexOfCase(of);
 	const own = index.get(property.startsWith('--') ? property : of.physical(property)) ?? NO_CANDIDATES;
 	const everything = isOfAll(property) ? (index.get('all')?.valid ?? []) : [];
 	return everything.length > 0 ? { ...own, valid: [...own.valid, ...everything] } : own;

@@ -1,3 +1,4 @@
+import { rememberedWith } from '../remember/index.ts';
 import { compareSpecificity, type Specificity } from '../selector/index.ts';
 import { candidatesOf } from './candidates.ts';
 import type { Candidate, Case, Criterion, Loss } from './case.ts';
@@ -35,17 +36,11 @@ export function compareCandidates(
 	return { sign: a.order[0] - b.order[0] || a.order[1] - b.order[1], criterion: 'order' };
 }
 
-const ranksOfCases = new WeakMap<Case, LayerRanks>();
-
 /** The ranks of the layers that are in force in a case. */
-function layerRanks(of: Case): LayerRanks {
-	let ranks = ranksOfCases.get(of);
-	if (!ranks) {
-		ranks = ranksOf(of.layers.filter(({ conditions }) => conditions.every(of.holds)));
-		ranksOfCases.set(of, ranks);
-	}
-	return ranks;
-}
+const layerRanks = rememberedWith(
+	(of: Case) => of,
+	({ layers, holds }) => ranksOf(layers.filter(({ conditions }) => conditions.every(holds)))
+);
 
 const keywordOf = (value: string): string => value.trim().toLowerCase();
 

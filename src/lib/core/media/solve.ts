@@ -1,3 +1,4 @@
+import { rememberedWith } from '../remember/index.ts';
 import {
 	above,
 	below,
@@ -103,14 +104,11 @@ function solveQuery(query: MediaQuery, vantage: Vantage): IntervalSet {
 }
 
 /** Solves lists for one vantage, each once for as long as it lives. */
-export function solverOf(vantage: Vantage): (list: readonly MediaQuery[]) => IntervalSet {
-	const solved = new WeakMap<readonly MediaQuery[], IntervalSet>();
-	return (list) => {
-		let set = solved.get(list);
-		if (!set) solved.set(list, (set = solve(list, vantage)));
-		return set;
-	};
-}
+export const solverOf = (vantage: Vantage): ((list: readonly MediaQuery[]) => IntervalSet) =>
+	rememberedWith(
+		(list) => list,
+		(list) => solve(list, vantage)
+	);
 
 /**
  * The exact set of viewport widths (CSS px) over which a media query list matches, everything else being

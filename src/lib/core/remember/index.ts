@@ -20,6 +20,20 @@ export function rememberedBy<A, X extends NonNullable<unknown>>(
 	};
 }
 
+/** A function that remembers its answers for as long as the object that each is told apart by lives. */
+export function rememberedWith<A, X extends NonNullable<unknown>>(
+	keyOf: (asked: A) => WeakKey,
+	compute: (asked: A) => X
+): (asked: A) => X {
+	const known = new WeakMap<WeakKey, X>();
+	return (asked) => {
+		const key = keyOf(asked);
+		let value = known.get(key);
+		if (value === undefined) known.set(key, (value = compute(asked)));
+		return value;
+	};
+}
+
 /** A function that remembers its answers for the `most` texts asked for last, and fewer where they are long. */
 export function remembered<X extends NonNullable<unknown>>(
 	most: number,

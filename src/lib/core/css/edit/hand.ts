@@ -1,3 +1,4 @@
+import { rememberedWith } from '../../remember/index.ts';
 import type { Block, Declaration, Node, Sheet } from '../node.ts';
 import { indentAt, isFirstOnLine } from './line.ts';
 
@@ -56,14 +57,8 @@ function placesRead(count: number): number[] {
 	});
 }
 
-const hands = new WeakMap<Sheet, Hand>();
-
 /** How a sheet sets its rules out; as is usual where it does not tell. Read once. */
-export function handOf(sheet: Sheet): Hand {
-	let hand = hands.get(sheet);
-	if (!hand) hands.set(sheet, (hand = readHand(sheet)));
-	return hand;
-}
+export const handOf = rememberedWith((sheet: Sheet) => sheet, readHand);
 
 function readHand(sheet: Sheet): Hand {
 	const { source } = sheet;

@@ -1,3 +1,4 @@
+import { rememberedWith } from '../../remember/index.ts';
 import { isDeclaration, type AtRule, type Declaration, type Node, type Rule, type Sheet } from '../node.ts';
 
 /** The first part of a property's name, by which neighbours are of its kind: `margin`, `grid`, `flex`. */
@@ -14,8 +15,6 @@ interface Order {
 	readonly lists: readonly (readonly string[])[];
 }
 
-const orders = new WeakMap<Sheet, Order>();
-
 function rulesOf(sheet: Sheet): Rule[] {
 	const all: Rule[] = [];
 	const read = (children: readonly Node[]): void => {
@@ -31,9 +30,9 @@ function rulesOf(sheet: Sheet): Rule[] {
 }
 
 /** In which order a sheet has the properties of its rules. Read once. */
-function orderOf(sheet: Sheet): Order {
-	const known = orders.get(sheet);
-	if (known) return known;
+const orderOf = rememberedWith((sheet: Sheet) => sheet, readOrder);
+
+function readOrder(sheet: Sheet): Order {
 	let [pairs, ascending] = [0, 0];
 	const lists = rulesOf(sheet).map(({ children }) =>
 		children.flatMap((node) =>
@@ -48,9 +47,7 @@ function orderOf(sheet: Sheet): Order {
 			if (name < next) ascending++;
 		});
 	}
-	const order = { alphabetical: pairs >= LEAST_PAIRS && ascending >= ORDERLY * pairs, lists };
-	orders.set(sheet, order);
-	return order;
+	return { alphabetical: pairs >= LEAST_PAIRS && ascending >= ORDERLY * pairs, lists };
 }
 
 const FLOW_RELATIVE = /(^|-)(inline|block)(-(start|end))?(-|$)/;

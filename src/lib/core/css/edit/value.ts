@@ -1,3 +1,4 @@
+import { rememberedWith } from '../../remember/index.ts';
 import type { Sheet } from '../node.ts';
 import { T, textOf, tokensOf } from '../tokens.ts';
 
@@ -8,7 +9,6 @@ interface Spelling {
 	readonly quote: '"' | "'" | null;
 }
 
-const spellings = new WeakMap<Sheet, Spelling>();
 /** So much of a sheet's text is read, UTF-16 units. */
 const MOST_READ = 8_000;
 
@@ -19,21 +19,19 @@ const COLOURS = new RegExp(`[:\\s,(]${HEX}(?=[\\s;,)}])`, 'gi');
 const count = (text: string, pattern: RegExp): number => text.match(pattern)?.length ?? 0;
 
 /** How a sheet spells hex colours and strings. Read once. */
-function spellingOf(sheet: Sheet): Spelling {
-	const known = spellings.get(sheet);
-	if (known) return known;
+const spellingOf = rememberedWith((sheet: Sheet) => sheet, readSpelling);
+
+function readSpelling(sheet: Sheet): Spelling {
 	const text = sheet.source.slice(0, MOST_READ).replace(/\/\*[\s\S]*?\*\//g, '');
 	const colours = text.match(COLOURS) ?? [];
 	const upper = colours.filter((one) => /[A-F]/.test(one) && !/[a-f]/.test(one)).length;
 	const lower = colours.filter((one) => /[a-f]/.test(one) && !/[A-F]/.test(one)).length;
 	const double = count(text, /"[^"\n]*"/g);
 	const single = count(text, /'[^'\n]*'/g);
-	const spelling: Spelling = {
+	return {
 		hex: upper === lower ? null : upper > lower ? 'upper' : 'lower',
 		quote: double === single ? null : double > single ? '"' : "'"
 	};
-	spellings.set(sheet, spelling);
-	return spelling;
 }
 
 /**
