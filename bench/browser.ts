@@ -2,6 +2,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { chromium, type Page } from '@playwright/test';
 import { lookup } from 'mrmime';
+import { painted, PAINTED } from '../tests/rest.ts';
 import { bring, withServer, type Server } from '../tests/server.ts';
 import { LAUNCH, VIEWPORT } from '../tests/launch.ts';
 import { median } from './bench.ts';
@@ -28,12 +29,7 @@ export async function withSite<X>(
 	});
 }
 
-export const PAINTED = 'vantaggio: frames painted';
-
-/** Waits until the frames of the Bench have been painted. */
-export const painted = async (page: Page): Promise<void> => {
-	await page.waitForFunction((mark) => performance.getEntriesByName(mark).length > 0, PAINTED);
-};
+export { painted, PAINTED };
 
 /** Median time from a keystroke in the sheet to all frames painted, ms. */
 export async function keystroke(page: Page): Promise<number> {

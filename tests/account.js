@@ -123,8 +123,8 @@
 			close();
 			for (const id of own) end(id);
 		};
-		Object.assign(from, 'terminate' in from ? { terminate: closed } : { close: closed });
 		Object.assign(from, {
+			['terminate' in from ? 'terminate' : 'close']: closed,
 			/** @param {{ id?: unknown, path?: unknown } | undefined} data @param {Transferable[]} transfer */
 			postMessage(data, transfer = []) {
 				if (typeof data?.id === 'string' && data.path) {

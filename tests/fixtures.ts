@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { test as base, chromium, expect, type BrowserContext, type Frame, type Page } from '@playwright/test';
 import { LAUNCH, VIEWPORT } from './launch.ts';
 import { bring, freshDemo, Server, withServer } from './server.ts';
-import { keepAccount } from './rest.ts';
+import { keepAccount, painted } from './rest.ts';
 
 export { bring, expect, freshDemo, Server, type Page };
 
@@ -114,22 +114,9 @@ export const inFrames = <X>(page: Page, work: () => X): Promise<X[] | null> =>
 const isComplete = (): boolean =>
 	Object.getOwnPropertyDescriptor(Document.prototype, 'readyState')?.get?.call(document) === 'complete';
 
-/** What the application marks when its frames show a page. */
-const PAINTED = 'vantaggio: frames painted';
-
 /** Waits until the frames of an application that was just opened show the page and, where that is said, are so many. */
 export async function framesShown(page: Page, count?: number): Promise<void> {
-	await page.evaluate(
-		(mark) =>
-			new Promise<void>((resolve) => {
-				new PerformanceObserver((list, observer) => {
-					if (list.getEntriesByName(mark).length === 0) return;
-					observer.disconnect();
-					resolve();
-				}).observe({ type: 'mark', buffered: true });
-			}),
-		PAINTED
-	);
+	await painted(page);
 	if (count === undefined) return;
 	await new Promise<void>((resolve) => {
 		const look = (): void => {

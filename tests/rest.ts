@@ -5,6 +5,23 @@ import type { BrowserContext, Page } from '@playwright/test';
 export const keepAccount = (context: BrowserContext): Promise<unknown> =>
 	context.addInitScript({ path: join(import.meta.dirname, 'account.js') });
 
+/** What the application marks when its frames show a page. */
+export const PAINTED = 'vantaggio: frames painted';
+
+/** Waits until the frames of an application that was just opened show the page. */
+export const painted = (page: Page): Promise<void> =>
+	page.evaluate(
+		(mark) =>
+			new Promise<void>((resolve) => {
+				new PerformanceObserver((list, observer) => {
+					if (list.getEntriesByName(mark).length === 0) return;
+					observer.disconnect();
+					resolve();
+				}).observe({ type: 'mark', buffered: true });
+			}),
+		PAINTED
+	);
+
 type Depth = 'answered' | 'measured';
 
 interface Accounted {

@@ -17,7 +17,8 @@ export async function errandsTo(
 		paths.flatMap((one) => elementAt(page, one) ?? []),
 		wish
 	);
-	if (!wishes) return refuse(`${path} is given, and its host is told of words within one element only.`);
+	if (!wishes)
+		return refuse(`${path} is given: its host can be asked for other words within one element only.`);
 	const errands = wishes.map(([element, one]) => errandFor(path, element, one));
 	const kept = await site.kept.errand.keep((list) => [...list, ...errands], 'an errand');
 	const listed = errands.length === 1 ? 'the errand' : `${errands.length} errands`;

@@ -245,10 +245,21 @@ export class Measuring {
 	/** A page of texts that were sent; to be asked for as soon as they are, for they come in order. */
 	#page({ path, texts, as }: PageRequest): MeasuredPage {
 		const { layout, prefix } = this.#now;
+		const pages = this.#pages;
 		const page = this.#pages.page(path, texts);
 		const content = this.#pages.content(page.model, prefix, as);
-		const cuts = this.#pages.cuts(page.model, as);
-		return { ...page, path, as, layout, content, cuts, viewport: viewportOf(as) };
+		return {
+			...page,
+			path,
+			as,
+			layout,
+			content,
+			// Of most pages, those that blame tries above all, nobody asks it.
+			get cuts() {
+				return pages.cuts(page.model, as);
+			},
+			viewport: viewportOf(as)
+		};
 	}
 
 	#job(asked: PageRequest, { about, widths, priority }: LayoutOptions): LayoutJob {

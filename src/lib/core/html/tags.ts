@@ -28,7 +28,7 @@ const MODES: Readonly<Record<string, number>> = {
 /** Every tag of a page's source in order; what stands in comments, scripts and styles is none. Never throws. */
 export function tagsOf(source: string): Tag[] {
 	const tags: Tag[] = [];
-	const report = (kind: Tag['kind'], token: Token.TagToken): void => {
+	const add = (kind: Tag['kind'], token: Token.TagToken): void => {
 		const { location } = token;
 		if (!location) return;
 		const attributes = Object.entries(location.attrs ?? {}).map(
@@ -47,11 +47,11 @@ export function tagsOf(source: string): Tag[] {
 		{ sourceCodeLocationInfo: true },
 		{
 			onStartTag(token) {
-				report('start', token);
+				add('start', token);
 				const mode = MODES[token.tagName];
 				if (mode !== undefined) tokenizer.state = mode as typeof tokenizer.state;
 			},
-			onEndTag: (token) => report('end', token),
+			onEndTag: (token) => add('end', token),
 			onComment: ignore,
 			onDoctype: ignore,
 			onEof: ignore,

@@ -7,4 +7,14 @@ export { nearest } from './nearest.ts';
 export * from './edit.ts';
 export { messageOf } from './message.ts';
 export type { FilePlace } from './filePlace.ts';
-export { chain, done, DONE, refusalOf, refuse, sentenceOf, type Refusal, type Result } from './result.ts';
+export {
+	chain,
+	done,
+	DONE,
+	refusalOf,
+	refuse,
+	sentenceOf,
+	whyNot,
+	type Refusal,
+	type Result
+} from './result.ts';

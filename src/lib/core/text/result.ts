@@ -30,5 +30,8 @@ export const chain = <T, U, P>(first: Result<T, P>, next: (value: T) => Result<U
 export const sentenceOf = <P>(result: Result<string, P>): string =>
 	result.ok ? result.value : result.sentence;
 
-/** Why something was refused; null where it was done. */
+/** Why something was refused, in its sentence; null where it was done. */
+export const whyNot = <T, P>(result: Result<T, P>): string | null => (result.ok ? null : result.sentence);
+
+/** What refused something; null where it was done. */
 export const refusalOf = <T, P>(result: Result<T, P>): Refusal<P> | null => (result.ok ? null : result);

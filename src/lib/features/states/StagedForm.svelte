@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalOf } from '$lib/core/text/index.ts';
+	import { whyNot } from '$lib/core/text/index.ts';
 	import { checkStaged, type StagedChange, type StagedState } from '$lib/core/staged/index.ts';
 	import { nameTwice } from '$lib/core/vantage/index.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -53,7 +53,7 @@
 	});
 	const problem = $derived(
 		nameTwice([...taken, name]) === undefined
-			? refusalOf(checkStaged(wished))?.sentence
+			? whyNot(checkStaged(wished))
 			: `“${name}” is the name of another.`
 	);
 </script>
@@ -122,7 +122,7 @@
 			>One more change</Button
 		>
 		<p role="status">{problem ?? trouble ?? ''}</p>
-		<Button look="primary" disabled={problem !== undefined} onclick={() => onkeep(wished)}>Keep</Button>
+		<Button look="primary" disabled={problem !== null} onclick={() => onkeep(wished)}>Keep</Button>
 		<Button onclick={close}>Cancel</Button>
 	{/snippet}
 </Dialog>

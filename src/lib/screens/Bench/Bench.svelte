@@ -57,7 +57,7 @@
 				{#if edits}<EditCards
 						{edits}
 						{site}
-						bands={view.bands}
+						{bands}
 						pagesOf={(files) => pagesOf(site, files)}
 						onplace={workbench.show}
 					/>{/if}
@@ -69,7 +69,8 @@
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across" storage={asStorage}>
 		<Pane defaultSize={61} minSize={30}>
 			<Guarded name="The frames">
-				{#if turn.done > 0}<FramesTable
+				{#if turn.done > 0}
+					<FramesTable
 						bind:this={frames}
 						{view}
 						laid={{ original: bench.original, onalign: bench.alignOriginal }}
@@ -112,7 +113,8 @@
 								{/await}
 							{/if}
 						{/snippet}
-					</FramesTable>{/if}
+					</FramesTable>
+				{/if}
 			</Guarded>
 		</Pane>
 		<PaneResizer class="across" aria-label="Width of the sheet" />

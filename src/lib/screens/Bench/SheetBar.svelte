@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { refusalOf, type Result } from '$lib/core/text/index.ts';
+	import { whyNot, type Result } from '$lib/core/text/index.ts';
 	import { store } from '$lib/session/store.ts';
 	import type { Snippet } from 'svelte';
 	import { printInterval, ZERO, type Interval } from '$lib/core/interval/index.ts';
@@ -54,7 +54,7 @@
 
 	/** Asks for the selection to be wrapped; with null for the condition around it to be taken away. */
 	async function wrap(interval: Interval | null): Promise<void> {
-		sentence = refusalOf(await onwrap(interval, join))?.sentence ?? null;
+		sentence = whyNot(await onwrap(interval, join));
 	}
 </script>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { insist } from '$lib/session/insist.ts';
-	import { refusalOf } from '$lib/core/text/index.ts';
+	import { whyNot } from '$lib/core/text/index.ts';
 	import { bandAt } from '$lib/core/media/index.ts';
 	import { toggleComment } from '@codemirror/commands';
 	import { unfoldAll } from '@codemirror/language';
@@ -69,7 +69,7 @@
 		[
 			'All sheets but the rule at the caret',
 			'',
-			() => shown && (heard = refusalOf(muteOthers([...site.texts.values()], shown))?.sentence ?? null)
+			() => shown && (heard = whyNot(muteOthers([...site.texts.values()], shown)))
 		],
 		['Everything back', 'Shift M', () => mute('back')]
 	]);
@@ -117,10 +117,10 @@
 	/** Takes what the caret is in out of force in the frames, or so many steps further out; or brings all back. */
 	export function mute(what: number | 'back' = 0): void {
 		if (what === 'back') for (const text of site.texts.values()) text.unmute();
-		else if (shown) heard = refusalOf(toggleMute(shown, what))?.sentence ?? null;
+		else if (shown) heard = whyNot(toggleMute(shown, what));
 	}
 	async function move(by: number): Promise<void> {
-		heard = refusalOf(await bench.move(by))?.sentence ?? null;
+		heard = whyNot(await bench.move(by));
 	}
 	$effect(() =>
 		site.doing({

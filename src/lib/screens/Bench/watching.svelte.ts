@@ -63,9 +63,10 @@ export class Watching {
 		[...this.#site.texts.values()].some(({ isBehind }) => isBehind)
 	);
 
-	/** What is measured, the same for as long as only the carriage moves. */
+	/** What is measured, the same for as long as only the carriage moves; null while somebody is typing. */
 	#last: Swept | null = null;
 	readonly #still: Swept | null = $derived.by(() => {
+		if (this.#isTyping) return null;
 		const swept = this.#asked.swept();
 		const key = (of: Swept | null): string =>
 			of ? JSON.stringify({ ...of.lead, width: 0, height: of.plain ? 0 : of.lead.height }) : '';
@@ -89,7 +90,7 @@ export class Watching {
 		$effect(() => {
 			const { sweeping } = this;
 			const swept = this.#sweptAs(this.#still);
-			if (!sweeping || !swept || sweeping.stopped || this.#isTyping) return;
+			if (!sweeping || !swept || sweeping.stopped) return;
 			void [swept.page.conditions, sweeping.paused, sweeping.stretch];
 			return afterRest(SWEEP_REST, (signal) => sweeping.sweep(swept, signal));
 		});
@@ -97,7 +98,7 @@ export class Watching {
 		$effect(() => {
 			const { following } = this;
 			const [swept, path] = [this.#still, asked.selected()];
-			if (!following || !swept || !path || asked.tab() !== 'curve' || this.#isTyping) return;
+			if (!following || !swept || !path || asked.tab() !== 'curve') return;
 			void [swept.page.conditions, following.property];
 			return afterRest(SWEEP_REST, (signal) => following.follow(swept, path, signal));
 		});
@@ -109,14 +110,14 @@ export class Watching {
 		$effect(() => {
 			const swept = this.#still;
 			const isEdited = [...site.texts.values()].some(({ dirty }) => dirty) || this.waking !== null;
-			if (!swept || this.#isTrying || this.#isTyping || !isEdited) return;
+			if (!swept || this.#isTrying || !isEdited) return;
 			void swept.page.conditions;
 			return afterRest(WAKE_REST, (signal) => this.#wake(swept, signal));
 		});
 		$effect(() => {
 			const { waking } = this;
 			const rest = waking?.rest;
-			if (!waking || !rest || !this.#isQuiet || this.#isTyping) return;
+			if (!waking || !rest || !this.#isQuiet) return;
 			return afterRest(QUIET, (signal) => waking.complete(rest, signal));
 		});
 	}
@@ -124,6 +125,7 @@ export class Watching {
 	/** Whether nothing is swept now: what is left of a Wake can be measured then. */
 	readonly #isQuiet: boolean = $derived.by(() => {
 		const { sweeping } = this;
+		if (this.#isTyping) return false;
 		return !sweeping || sweeping.phase === 'done' || sweeping.paused || sweeping.stopped;
 	});
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { type Result, lineStarts, placeAt } from '$lib/core/text/index.ts';
+	import { lineStarts, placeAt, type Result } from '$lib/core/text/index.ts';
 	import { errandSentence, type Errand } from '$lib/core/errand/index.ts';
 	import { sliceOf, walk } from '$lib/core/css/index.ts';
 	import { namesIn } from '$lib/core/selector/index.ts';

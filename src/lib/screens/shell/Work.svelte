@@ -50,7 +50,7 @@
 				onplace: ({ file, span }) => view.toPlace({ path: file, offset: span.start }),
 				placeOf: view.placeOf,
 				onshift: onMeasure.onshift,
-				...(onMeasure.onjoin ? { onjoin: onMeasure.onjoin } : {})
+				onjoin: onMeasure.onjoin
 			}}
 			stretches={onMeasure.stretches ?? {}}
 		>

@@ -18,20 +18,16 @@ const sameValue = (a: unknown, b: unknown): boolean =>
 const samePage = (a: PageContent, b: PageContent): boolean =>
 	(Object.keys(a) as (keyof PageContent)[]).every((key) => key === 'sheets' || sameValue(a[key], b[key]));
 
-/** Whether two lists are of the same sheets with the same texts. */
-const sameSheets = (a: readonly StyleText[], b: readonly StyleText[]): boolean =>
-	a.length === b.length &&
-	a.every((sheet, i) => {
-		const other = b[i];
-		return other !== undefined && sameElement(sheet, other) && sheet.text === other.text;
-	});
-
 /** The sheets of `next` whose text is another than before; null where the sheets are not the same ones. */
 function changedSheets(before: readonly StyleText[], next: readonly StyleText[]): StyleText[] | null {
 	if (before.length !== next.length || !next.every((sheet, i) => sameElement(sheet, before[i] as StyleText)))
 		return null;
 	return next.filter((sheet, i) => sheet.text !== before[i]?.text);
 }
+
+/** Whether two lists are of the same sheets with the same texts. */
+const sameSheets = (a: readonly StyleText[], b: readonly StyleText[]): boolean =>
+	changedSheets(a, b)?.length === 0;
 
 /** Frames that are to be given the same, so that it is sent once. */
 class Groups<X> {

@@ -31,7 +31,7 @@ export interface MeasuredPlaces extends Places {
 	/** How thresholds are moved, where they can be. */
 	readonly onshift?: Shift | undefined;
 	/** A wish to close a stretch that is narrower than a pixel. */
-	readonly onjoin?: (stretch: Interval) => void;
+	readonly onjoin?: ((stretch: Interval) => void) | undefined;
 }
 
 /** Widths that stand out on the Measure. */
