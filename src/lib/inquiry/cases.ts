@@ -3,6 +3,7 @@ import {
 	cascadeOf,
 	hintDeclarations,
 	physicalOf,
+	readSelectorsAhead,
 	styleDeclarations,
 	type Asking,
 	type Case,
@@ -12,6 +13,7 @@ import {
 import { elementAt, type ElementPath } from '../core/html/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
 import { rememberedWith } from '../core/remember/index.ts';
+import type { Steps } from '../core/steps/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import type { ElementAnswer } from '../stage/protocol.ts';
 import type { InquiredPage } from './page.ts';
@@ -48,12 +50,13 @@ const cascadeOfPage = rememberedWith(
 /** What is asked about what sheets declare. */
 const askingOfCascade = rememberedWith((cascade: PageCascade) => cascade, askingOf);
 
-/** Reads ahead what `casesOf` needs of a page, in pieces between which the thread can do what else is waiting. */
-export async function readCascade(page: InquiredPage, { pause }: Pick<Layout, 'pause'>): Promise<void> {
+/** Reads ahead what `casesOf` needs of a page. */
+export function* readCascade(page: InquiredPage): Steps<void> {
+	yield* readSelectorsAhead(page.conditions, page.sources);
 	const cascade = cascadeOfPage(page);
-	await pause();
+	yield;
 	askingOfCascade(cascade);
-	await pause();
+	yield;
 }
 
 /** The `@container` conditions of a page, each once. */

@@ -96,7 +96,7 @@ export async function ineffectiveDeclarations(
 	vantage: Vantage,
 	file: string
 ): Promise<IneffectiveDeclaration[]> {
-	await readCascade(page, layout);
+	await layout.pace(readCascade(page));
 	const cases = casesOf(page, layout, vantage);
 	const { cascade, engine } = cases;
 	const asked = cascade.declared.flatMap((declared) => {

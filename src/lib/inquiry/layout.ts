@@ -1,5 +1,6 @@
 import type { SelectorQuery, Engine } from '../core/cascade/index.ts';
 import type { ElementPath } from '../core/html/index.ts';
+import type { Steps } from '../core/steps/index.ts';
 import type { LaidOut } from '../core/snapshot/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type {
@@ -61,8 +62,8 @@ export interface PageJob {
 /** Pages laid out for real, in frames that show them and out of sight, and the browser that lays them out. */
 export interface Layout {
 	readonly engine: BrowserEngine;
-	/** Lets the thread do what else is waiting, between two pieces of work that would hold it for long together. */
-	pause(): Promise<void>;
+	/** Does work that would hold the thread for long in pieces, between which it does what else is waiting. */
+	pace<X>(steps: Steps<X>): Promise<X>;
 	/** Lays a page out at widths out of sight, and tells of each layout what is asked about an element. */
 	askAt(job: PageJob): AsyncIterable<LaidElement>;
 	/** The same, and tells what is found in each layout. */

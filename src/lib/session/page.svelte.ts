@@ -1,11 +1,13 @@
 import type { IntervalSet } from '../core/interval/index.ts';
 import { bandsOf, differing, type Bands, type MediaQuery, type MediaSite } from '../core/media/index.ts';
 import { type Page } from '../core/html/index.ts';
+import type { Steps } from '../core/steps/index.ts';
 import { offsetBefore } from '../core/text/index.ts';
 import { frameContents, solvers } from '../core/page/index.ts';
 import type { InquiredPage } from '../inquiry/page.ts';
 import {
 	conditionsOfPage,
+	readPageAhead,
 	sheetsOfPage,
 	sourcesOf,
 	type PageConditions,
@@ -60,6 +62,11 @@ export class PageState implements InquiredPage {
 	get texts(): Texts {
 		const texts = [...this.#site.texts.keys()].map((file) => [file, this.#text(file) ?? ''] as const);
 		return new Map([...texts, [this.path, this.source]]);
+	}
+
+	/** Reads the page and its sheets in steps, so that they are known when they are asked for. */
+	readAhead(): Steps<void> {
+		return readPageAhead(this.#site.parsers, this.path, this.source, this.#text);
 	}
 
 	/** What can be asked of the page while it is in the frames. */

@@ -10,7 +10,7 @@ import {
 	type StaleFile
 } from '../api.ts';
 import { isCompiled } from '../core/css/index.ts';
-import { parsers } from '../core/site/index.ts';
+import { parsers, readAhead } from '../core/site/index.ts';
 import { Refused } from '../http.ts';
 import { api } from './api.ts';
 import { Before } from './before.svelte.ts';
@@ -128,7 +128,7 @@ export class SiteState {
 						},
 						isGiven: () => this.given.has(file.path),
 						setup: (kind, path) => setup(this, kind, path),
-						readAhead: ({ kind, latest }) => void this.parsers[kind](latest)
+						readAhead: (kind, text) => readAhead(this.parsers, kind, text)
 					})
 			);
 		this.texts = new Map(texts.map((file) => [file.path, file]));

@@ -11,6 +11,7 @@ import { engineOf } from './engine.ts';
 import type { Press } from './keys.ts';
 import { Measurer } from './measurer.ts';
 import { notify } from './notices.svelte.ts';
+import { paced } from './paced.ts';
 import type { Pick } from './selection.svelte.ts';
 
 // Compiled schemas would need `eval`, which the application's policy forbids.
@@ -254,7 +255,7 @@ export async function openStages(
 		matching: async (frame, path, selectors) =>
 			z.array(z.boolean()).parse(await stage.host.matching(frame, path, selectors)),
 		engine: (engine ??= engineOf(document)),
-		pause: () => new Promise((resolve) => setTimeout(resolve)),
+		pace: paced,
 		measurer,
 		async *askAt(job) {
 			for await (const { facts: found, computed: values, ...one } of measurer.askAt(job))

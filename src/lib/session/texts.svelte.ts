@@ -3,6 +3,8 @@ import { untrack } from 'svelte';
 import type { FileRecord } from '../api.ts';
 import { applyChanges, blanked, type Change } from '../core/text/index.ts';
 import type { MutablePart } from '../core/css/index.ts';
+import type { Steps } from '../core/steps/index.ts';
+import { paced } from './paced.ts';
 
 /**
  * What a longer text, in UTF-16 units, leads to (parsing, bands, what frames are given) waits for a pause in the
@@ -24,7 +26,7 @@ interface TextOwner {
 	readonly isGiven: () => boolean;
 	readonly setup: EditorSetup;
 	/** Reads what the editor has of it, so that it is read already when it is brought up to that. */
-	readonly readAhead: (file: FileText) => void;
+	readonly readAhead: (kind: FileText['kind'], text: string) => Steps<void>;
 }
 
 /** A page's or sheet's text as it is being written; every change is a transaction here. */
@@ -99,12 +101,15 @@ export class FileText {
 		this.isBehind = true;
 		clearTimeout(this.#timer);
 		const left = this.#behindSince + PATIENCE - now;
-		this.#timer = setTimeout(() => this.#settleInSteps(), Math.max(0, Math.min(PAUSE, left)));
+		this.#timer = setTimeout(() => void this.#settleInSteps(), Math.max(0, Math.min(PAUSE, left)));
 	}
 
-	/** Reads the text, and brings it up to that in a task of its own: a letter typed meanwhile is seen between the two. */
-	#settleInSteps(): void {
-		this.#owner.readAhead(this);
+	/** Reads the text in pieces, and brings it up to that, unless more was typed meanwhile. */
+	async #settleInSteps(): Promise<void> {
+		const { latest } = this;
+		await paced(this.#owner.readAhead(this.kind, latest));
+		if (latest !== this.latest) return;
+		clearTimeout(this.#timer);
 		this.#timer = setTimeout(() => this.settle());
 	}
 

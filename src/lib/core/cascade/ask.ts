@@ -1,11 +1,16 @@
+import { walk } from '../css/index.ts';
 import { rememberedPieces } from '../remember/index.ts';
 import {
 	compareSpecificity,
 	originatingOf,
+	selectorsIn,
 	specificityOf,
 	statesOf,
+	wholeSelector,
 	type Specificity
 } from '../selector/index.ts';
+import type { PageConditions, Sources } from '../site/index.ts';
+import type { Steps } from '../steps/index.ts';
 import type { Declared, PageCascade, Scope } from './sheets.ts';
 import type { Applying, Hit } from './case.ts';
 
@@ -43,6 +48,16 @@ const readSelector = rememberedPieces((selector) => {
 	const { element, pseudo } = originatingOf(selector);
 	return { specificity: specificityOf(selector), pseudo, ...statesOf(element) };
 });
+
+/** Reads the selectors of a page's sheets in steps, so that `cascadeOf` and `askingOf` find them known. */
+export function* readSelectorsAhead({ places }: PageConditions, sources: Sources): Steps<void> {
+	for (const { text } of places)
+		for (const node of walk(sources.sheet(text))) {
+			if (node.kind !== 'rule') continue;
+			for (const selector of selectorsIn(wholeSelector(text, node))) readSelector(selector);
+			yield;
+		}
+}
 
 /** Every selector of a page's declarations, once as it is and, where states are in it, once with these given. */
 export function askingOf({ declared: all }: PageCascade): Asking {

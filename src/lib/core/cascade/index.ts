@@ -1,4 +1,4 @@
-export { askingOf, type SelectorQuery, type Asking, type Match } from './ask.ts';
+export { askingOf, readSelectorsAhead, type SelectorQuery, type Asking, type Match } from './ask.ts';
 export { isInherited } from './inherited.ts';
 export { ranksOf } from './layers.ts';
 export { decider, outcomeOf, type Outcome } from './outcome.ts';

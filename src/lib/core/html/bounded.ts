@@ -1,4 +1,5 @@
-import { defaultTreeAdapter, parse, type DefaultTreeAdapterMap, type DefaultTreeAdapterTypes } from 'parse5';
+import { defaultTreeAdapter, Parser, type DefaultTreeAdapterMap, type DefaultTreeAdapterTypes } from 'parse5';
+import type { Steps } from '../steps/index.ts';
 
 /** What of a page is read at most: elements, templates' contents included, and how many may be open within one another. */
 export const PAGE_LIMITS = { elements: 200_000, open: 1024 } as const;
@@ -18,14 +19,18 @@ export interface Bounded {
 	readonly duplicateAttributes: boolean;
 }
 
-/** A page's source parsed (HTML §13.2, scripting off) in time and memory that grow no faster than its length, up to the limits. */
-export function parseBounded(source: string): Bounded {
+/**
+ * A page's source parsed (HTML §13.2, scripting off) in time and memory that grow no faster than its length, up to the limits.
+ *
+ * @param piece how much of the source is read in a step, UTF-16 units
+ */
+export function* parseBounded(source: string, piece = 8192): Steps<Bounded> {
 	let document = defaultTreeAdapter.createDocument();
 	let duplicateAttributes = false;
 	let count = 0;
 	let open = 0;
 	try {
-		parse<DefaultTreeAdapterMap>(source, {
+		const parser = new Parser<DefaultTreeAdapterMap>({
 			sourceCodeLocationInfo: true,
 			scriptingEnabled: false,
 			onParseError: ({ code }) => {
@@ -52,6 +57,11 @@ export function parseBounded(source: string): Bounded {
 				}
 			}
 		});
+		for (let at = 0; at < source.length; at += piece) {
+			parser.tokenizer.write(source.slice(at, at + piece), false);
+			yield;
+		}
+		parser.tokenizer.write('', true);
 	} catch (error) {
 		if (!(error instanceof Full)) throw error;
 		return { document, cut: true, duplicateAttributes };

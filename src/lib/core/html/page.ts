@@ -1,5 +1,6 @@
 import type { DefaultTreeAdapterTypes, Token } from 'parse5';
 import type { Span } from '../css/node.ts';
+import { atOnce, type Steps } from '../steps/index.ts';
 import { parseBounded } from './bounded.ts';
 
 /** An element's place as indexes among element children, from the root element (whose path is empty). */
@@ -102,12 +103,18 @@ const shadowTemplateOf = ({
 			)
 		: undefined;
 
+/** How many elements are made in a step. */
+const PER_STEP = 500;
+
 /**
  * A page's source (LF line ends) as elements with spans, each with its path. Never throws; of a page beyond the limits
  * what stands before them is read.
  */
-export function parsePage(source: string): Page {
-	const { document, cut, duplicateAttributes } = parseBounded(source);
+export const parsePage = (source: string): Page => atOnce(parsePageInSteps(source));
+
+/** The same in steps. */
+export function* parsePageInSteps(source: string): Steps<Page> {
+	const { document, cut, duplicateAttributes } = yield* parseBounded(source);
 	const html = document.childNodes.find((node) => 'tagName' in node);
 	if (!html || !('tagName' in html)) throw new Error('HTML parsing always makes a root element.');
 	const elements: PageElement[] = [];
@@ -116,6 +123,7 @@ export function parsePage(source: string): Page {
 	for (let next = waiting.pop(); next; next = waiting.pop()) {
 		const [node, element] = next;
 		elements.push(element);
+		if (elements.length % PER_STEP === 0) yield;
 		const shadow = shadowTemplateOf(node);
 		const inside: typeof waiting = [];
 		for (const child of node.childNodes) {

@@ -34,21 +34,32 @@ export function rememberedWith<A, X extends NonNullable<unknown>>(
 	};
 }
 
+/** A function that remembers its answers, and is told some of them. */
+export interface Remembering<X> {
+	(text: string): X;
+	readonly knows: (text: string) => boolean;
+	readonly put: (text: string, value: X) => void;
+}
+
 /** A function that remembers its answers for the `most` texts asked for last, and fewer where they are long. */
 export function remembered<X extends NonNullable<unknown>>(
 	most: number,
 	compute: (text: string) => X
-): (text: string) => X {
+): Remembering<X> {
 	const known = new LRUCache<string, X>({
 		max: most,
 		maxSize: MOST_TEXT,
 		sizeCalculation: (_, text) => Math.min(text.length + 1, Math.floor(MOST_TEXT / AT_LEAST))
 	});
-	return (text) => {
+	const answer = (text: string): X => {
 		let value = known.get(text);
 		if (value === undefined) known.set(text, (value = compute(text)));
 		return value;
 	};
+	return Object.assign(answer, {
+		knows: (text: string) => known.has(text),
+		put: (text: string, value: X) => void known.set(text, value)
+	});
 }
 
 /** A text of its own: a piece that is cut out keeps all of the text that it was cut out of (as V8 has it). */

@@ -1,7 +1,8 @@
-import { parseSheet, type Sheet } from '../css/index.ts';
-import { parsePage, type Page } from '../html/index.ts';
+import { parseSheet, partsOf, readPart, type Sheet } from '../css/index.ts';
+import { parsePage, parsePageInSteps, type Page } from '../html/index.ts';
 import { parseMediaQueryList, type MediaQuery } from '../media/index.ts';
-import { remembered } from '../remember/index.ts';
+import { remembered, type Remembering } from '../remember/index.ts';
+import type { Steps } from '../steps/index.ts';
 
 /** A site's texts, each parsed once for as long as it stays as it is. */
 export interface Sources {
@@ -13,13 +14,32 @@ export interface Sources {
 }
 
 /** What reads texts, for whichever page: each once, for as long as it is remembered. */
-export type Parsers = Omit<Sources, 'text'>;
+export interface Parsers extends Omit<Sources, 'text'> {
+	readonly sheet: Remembering<Sheet>;
+	readonly page: Remembering<Page>;
+}
 
 export const parsers = (): Parsers => ({
 	sheet: remembered(200, parseSheet),
 	page: remembered(40, parsePage),
 	queries: remembered(5000, parseMediaQueryList)
 });
+
+/** Reads a text in steps, so that it is known when it is asked for. */
+export function* readAhead(by: Parsers, kind: 'page' | 'sheet', text: string): Steps<void> {
+	if (by[kind].knows(text)) return;
+	if (kind === 'page') {
+		by.page.put(text, yield* parsePageInSteps(text));
+		return;
+	}
+	const parts = partsOf(text);
+	if (parts.length > 1)
+		for (const part of parts) {
+			readPart(part);
+			yield;
+		}
+	by.sheet(text);
+}
 
 /** Sources over a way to get a file's text. */
 export const sourcesOf = (text: (path: string) => string | undefined, by = parsers()): Sources => ({

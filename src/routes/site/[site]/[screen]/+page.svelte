@@ -9,6 +9,7 @@
 	import { FollowedSelections } from '$lib/session/followed.ts';
 	import { findsOf } from '$lib/screens/shell/finds.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
+	import { paced } from '$lib/session/paced.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
 	import { SCREENS, screenOf } from '$lib/screens/index.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
@@ -36,7 +37,7 @@
 	/** First comes what stands around every screen, then the page is read, and then the screen is shown. */
 	const turn = turns(
 		2,
-		() => page.page,
+		() => paced(page.readAhead()),
 		() => page.conditions
 	);
 	let keys = $state.raw<KeyMap>({});
