@@ -161,6 +161,24 @@ export default ts.config(
 		rules: { 'max-lines': ['error', 300] }
 	},
 	{
+		files: ['src/lib/**/*.{ts,svelte}'],
+		ignores: ['src/lib/server/**', '**/*.test.ts'],
+		rules: {
+			'@typescript-eslint/no-restricted-imports': [
+				'error',
+				{
+					paths: [
+						{
+							name: 'zod',
+							message: 'The browser has zod/mini; both would be loaded.',
+							allowTypeImports: true
+						}
+					]
+				}
+			]
+		}
+	},
+	{
 		files: ['src/**/*.svelte'],
 		rules: {
 			'max-lines': ['error', 250],

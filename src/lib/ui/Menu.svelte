@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Snippet } from 'svelte';
+	import { flushSync, type Snippet } from 'svelte';
 
 	interface Props {
 		/** What the menu is called, on the button that opens it. */
@@ -15,6 +15,8 @@
 
 	let details: HTMLDetailsElement;
 	let box: HTMLDivElement;
+	/** What is in it is made when it is first opened: it may be much. */
+	let isMade = $state(false);
 
 	/** Least distance from the window's edges, px. */
 	const EDGE = 8;
@@ -24,6 +26,7 @@
 		// The event of its closing may come after it has gone.
 		if (!details) return;
 		if (!details.open) return box.hidePopover();
+		if (!isMade) flushSync(() => (isMade = true));
 		if (!box.matches(':popover-open')) {
 			box.showPopover();
 			onopen?.();
@@ -95,7 +98,7 @@
 	<summary>{label}</summary>
 	<!-- svelte-ignore a11y_no_static_element_interactions (what is in it is pressed; it listens for that) -->
 	<div bind:this={box} class="box" popover="manual" onclick={chosen} onkeydown={pressed}>
-		{@render children()}
+		{#if isMade}{@render children()}{/if}
 	</div>
 </details>
 

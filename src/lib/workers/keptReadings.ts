@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { Readings } from '../core/sweep/index.ts';
 import { READINGS } from '../inquiry/readings.ts';
 

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { Measuring } from './measuring.ts';
 
 // Compiled schemas would need `eval`, which the application's policy forbids.

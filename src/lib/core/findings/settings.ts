@@ -1,23 +1,25 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { storedWidths } from '../interval/store.ts';
 import { findingOf } from './index.ts';
 
+const text = (most: number) => z.string().check(z.maxLength(most));
+
 /** How a site wants a kind of finding: whether at all, and from which limit on (in the kind's unit; null for its own). */
 export const kindSettingSchema = z.object({
-	kind: z.string().max(40),
+	kind: text(40),
 	on: z.boolean(),
-	limit: z.number().min(0).max(10_000).nullable()
+	limit: z.nullable(z.number().check(z.minimum(0), z.maximum(10_000)))
 });
 export type KindSetting = z.infer<typeof kindSettingSchema>;
 
 /** A finding that is as it is meant to be, at some widths of a page, and why. */
 export const acceptedSchema = z.object({
-	page: z.string().max(1000),
+	page: text(1000),
 	/** What it is known by (`findingKey`), and what its elements are called: where those are others, it is another finding. */
-	key: z.string().max(2000),
-	names: z.array(z.string().max(500)).max(2),
+	key: text(2000),
+	names: z.array(text(500)).check(z.maxLength(2)),
 	widths: storedWidths,
-	reason: z.string().trim().min(1).max(1000)
+	reason: z.string().check(z.trim(), z.minLength(1), z.maxLength(1000))
 });
 export type Accepted = z.infer<typeof acceptedSchema>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { rational } from './rational.ts';
 import type { IntervalSet } from './set.ts';
 
@@ -6,8 +6,8 @@ import type { IntervalSet } from './set.ts';
 export const storedWidths = z.object({
 	startsInside: z.boolean(),
 	cuts: z
-		.array(z.object({ at: z.string().regex(/^\d{1,30}\/[1-9]\d{0,30}$/), after: z.boolean() }))
-		.max(10_000)
+		.array(z.object({ at: z.string().check(z.regex(/^\d{1,30}\/[1-9]\d{0,30}$/)), after: z.boolean() }))
+		.check(z.maxLength(10_000))
 });
 export type StoredWidths = z.infer<typeof storedWidths>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { storedWidths } from '../interval/store.ts';
 import { FLAG } from '../snapshot/index.ts';
 import type { Laid, Seen } from './changes.ts';
@@ -53,49 +53,53 @@ export const HELD_LONGHANDS = [
 	'clip-path'
 ] as const;
 
-const count = z.number().int().min(0).max(100_000);
+const text = (most: number) => z.string().check(z.maxLength(most));
+const number = (least: number, most: number) => z.number().check(z.minimum(least), z.maximum(most));
+const whole = (least: number, most: number) => z.int().check(z.minimum(least), z.maximum(most));
+const list = <S extends z.core.SomeType>(of: S, most: number) => z.array(of).check(z.maxLength(most));
+const count = whole(0, 100_000);
 
 /** A page at a width as it is kept: boxes and values of its elements, in document order. */
 const heldWidth = z.object({
 	/** CSS px. */
-	width: z.number().min(1).max(20_000),
-	tags: z.array(z.string().max(200)).max(100_000),
-	parent: z.array(z.number().int().min(-1).max(100_000)).max(100_000),
+	width: number(1, 20_000),
+	tags: list(text(200), 100_000),
+	parent: list(whole(-1, 100_000), 100_000),
 	/** Left, top, width, height of each. */
-	boxes: z.array(z.number()).max(400_000),
+	boxes: list(z.number(), 400_000),
 	shown: z.array(count),
 	/** Every text of values once, and which each element has. */
-	texts: z.array(z.string().max(20_000)).max(100_000),
-	values: z.array(count).max(100_000)
+	texts: list(text(20_000), 100_000),
+	values: list(count, 100_000)
 });
 
 /** What was measured when something was held. */
 export const measurementSchema = z.object({
-	page: z.string().max(1000),
-	longhands: z.array(z.string().max(100)).max(1000),
-	widths: z.array(heldWidth).max(400)
+	page: text(1000),
+	longhands: list(text(100), 1000),
+	widths: list(heldWidth, 400)
 });
 export type Measurement = z.infer<typeof measurementSchema>;
 
 /** What must stay as it is: at some widths of a page, all of it, or an element with its inside, or all but that. */
 export const holdSchema = z.object({
-	page: z.string().max(1000),
+	page: text(1000),
 	widths: storedWidths,
 	scope: z.enum(['all', 'inside', 'but']),
 	/** The element's path as an address has it, and what it is called; '' where all is held. */
-	element: z.string().max(1000),
-	name: z.string().max(500),
+	element: text(1000),
+	name: text(500),
 	/** The height and density at which it was measured, CSS px. */
-	height: z.number().min(1).max(20_000),
-	density: z.number().min(0.1).max(10),
+	height: number(1, 20_000),
+	density: number(0.1, 10),
 	/** The revision that was the last when it was held. */
-	revision: z.number().int().min(0),
+	revision: z.int().check(z.minimum(0)),
 	/** ISO 8601. */
-	at: z.string().max(40),
+	at: text(40),
 	/** Hex SHA-256 of the measurement. */
-	measurement: z.string().length(64),
+	measurement: z.string().check(z.length(64)),
 	/** Elements that may change all the same, by their paths. */
-	allowed: z.array(z.string().max(1000)).max(1000)
+	allowed: list(text(1000), 1000)
 });
 export type Hold = z.infer<typeof holdSchema>;
 

@@ -8,7 +8,7 @@ import { PLAIN, seenVantage, NO_SWITCHES, type SeenVantage } from '$lib/core/van
 import { findingRows, type FindingRow, type Order } from '$lib/inquiry/findings.ts';
 import type { Phase } from '$lib/inquiry/rounds.ts';
 import type { SweepReport } from '$lib/inquiry/sweep.ts';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
@@ -41,7 +41,7 @@ export const STRETCH: WidthRange = { from: 240, to: 2560 };
 /** The widest that is swept, CSS px; and where widths other than the usual are kept. */
 const WIDEST = 8000;
 const WIDTHS_KEPT = 'vantaggio-swept-widths';
-const KEPT_STRETCH = z.object({ from: z.number().int().min(1), to: z.number().int().max(WIDEST) });
+const KEPT_STRETCH = z.object({ from: z.int().check(z.minimum(1)), to: z.int().check(z.maximum(WIDEST)) });
 
 /** The widths that were swept last in this browser; the usual ones where none were set. */
 function keptStretch(): WidthRange {

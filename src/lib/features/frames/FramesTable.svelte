@@ -6,6 +6,7 @@
 	import { framesPainted } from '$lib/session/painted.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
 	import { notify } from '$lib/session/notices.svelte.ts';
+	import { turns } from '$lib/ui/turns.svelte.ts';
 	import FootBar from './FootBar.svelte';
 	import Frames from './Frames.svelte';
 	import Ladder from './Ladder.svelte';
@@ -43,6 +44,8 @@
 	const staged = $derived(states.changes(site.kept.staged.list, page.path));
 	const pictures = $derived(site.kept.original.list);
 
+	/** What stands around the frames comes after them. */
+	const turn = turns(1);
 	let failure = $state<string | null>(null);
 	let foot: FootBar;
 	let ladder = $state<Ladder>();
@@ -141,18 +144,20 @@
 			{@attach table}
 		></div>
 		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
-		<Frames
-			bind:this={drawn}
-			{page}
-			lead={view.lead}
-			leadName={view.leadName}
-			placeOf={view.placeOf}
-			{said}
-			frames={framing.frames}
-			onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
-			onresize={(name, by) => framing.resize(name, by)}
-			onmove={(name, by) => site.vantages.move(name, by)}
-		/>
+		{#if turn.done === 1}
+			<Frames
+				bind:this={drawn}
+				{page}
+				lead={view.lead}
+				leadName={view.leadName}
+				placeOf={view.placeOf}
+				{said}
+				frames={framing.frames}
+				onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
+				onresize={(name, by) => framing.resize(name, by)}
+				onmove={(name, by) => site.vantages.move(name, by)}
+			/>
+		{/if}
 		{#if selected[0] && framing.frames[0] && !viewing.alone && !viewing.wide}
 			<Ladder bind:this={ladder} {page} path={selected[0]} lead={framing.frames[0]} onselect={select} />
 		{/if}

@@ -7,14 +7,15 @@
 	import type { Command } from '@codemirror/view';
 	import { foldOthers, toDefinition, toRuleInForce } from '$lib/editor/moves.ts';
 	import { muteFile, muteOthers, toggleMute } from '$lib/editor/muting.ts';
-	import Menu from '$lib/ui/Menu.svelte';
 	import CaretHits from './CaretHits.svelte';
 	import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
+	import { turns } from '$lib/ui/turns.svelte.ts';
 	import { untrack } from 'svelte';
 	import type { BenchState } from './bench.svelte.ts';
 	import { inForceOf } from './inForce.svelte.ts';
+	import KeyedMenu from './KeyedMenu.svelte';
 	import Sheet from './Sheet.svelte';
 	import SheetBar from './SheetBar.svelte';
 	import { later } from '$lib/session/later.svelte.ts';
@@ -32,6 +33,8 @@
 	const { page, lead, bands, selected, found, idle, swept } = $derived(bench);
 	const { waking, holding } = $derived(watching);
 
+	/** The editor comes after what stands above it. */
+	const turn = turns(1);
 	let sheet = $state<Sheet>();
 	let bar = $state<SheetBar>();
 
@@ -136,8 +139,8 @@
 		})
 	);
 
-	let goMenu = $state<Menu>();
-	let muteMenu = $state<Menu>();
+	let goMenu = $state<KeyedMenu>();
+	let muteMenu = $state<KeyedMenu>();
 	export const openGo = (): void => goMenu?.open();
 	export const openMute = (): void => muteMenu?.open();
 
@@ -162,18 +165,12 @@
 			{:else if shown.isGiven}<p class="given">given: locked</p>{/if}
 			{#if heard ?? trouble}<p role="status">{heard ?? trouble}</p>{/if}
 			<button type="button" onclick={bench.arrange}>Arrange…</button>
-			<Menu label="Mute" bind:this={muteMenu}>
-				{#each mutes as [name, key, act] (name)}
-					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>
-				{/each}
-			</Menu>
-			<Menu label="Go" bind:this={goMenu}>
-				{#each moves as [name, key, act] (name)}
-					<button type="button" onclick={act}><span>{name}</span> <kbd>{key}</kbd></button>
-				{/each}
-			</Menu>
+			<KeyedMenu label="Mute" entries={mutes} bind:this={muteMenu} />
+			<KeyedMenu label="Go" entries={moves} bind:this={goMenu} />
 		</SheetBar>
-		<Sheet bind:this={sheet} file={shown} inForce={inForce.value} idle={doNothing} goto={place} {onedit} />
+		{#if turn.done === 1}
+			<Sheet bind:this={sheet} file={shown} inForce={inForce.value} idle={doNothing} goto={place} {onedit} />
+		{/if}
 		<Guarded name="What the rule hits">
 			<CaretHits
 				bind:this={hits}
@@ -239,12 +236,5 @@
 
 	.given {
 		color: var(--ochre);
-	}
-
-	kbd {
-		margin-left: auto;
-		padding-left: 1.5rem;
-		color: var(--ink-2);
-		font: 0.8125rem/1.4 var(--mono);
 	}
 </style>
