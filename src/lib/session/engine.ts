@@ -64,18 +64,22 @@ export function engineOf(document: Document): BrowserEngine {
 		([property, value]: readonly [string, string]) => `${property}:${value}`,
 		([property, value]) => ({ longhands: set(property, value) })
 	);
+	/** What a browser lists as computed has second names of longhands among them, and shorthands in the place of theirs. */
+	const listed = (): string[] => [
+		...new Set(
+			[...(document.defaultView?.getComputedStyle(document.documentElement) ?? [])].flatMap((name) => [
+				...(set(name, 'initial')?.keys() ?? [])
+			])
+		)
+	];
+	let longhands: readonly string[] | undefined;
 	return {
 		fits: (syntax, initial, value) => syntax === '*' || fitting([syntax, initial, value]),
 		expand: (property, value) => expanded([property, value]).longhands,
 		supports: (condition) => CSS.supports(condition),
 		knows: (property) => set(property, 'initial') !== null,
-		// What a browser lists as computed has second names of longhands among them, and shorthands in the place of theirs.
-		longhands: [
-			...new Set(
-				[...(document.defaultView?.getComputedStyle(document.documentElement) ?? [])].flatMap((name) => [
-					...(set(name, 'initial')?.keys() ?? [])
-				])
-			)
-		]
+		get longhands() {
+			return (longhands ??= listed());
+		}
 	};
 }

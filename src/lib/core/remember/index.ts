@@ -11,8 +11,10 @@ export function rememberedBy<A, X extends NonNullable<unknown>>(
 	keyOf: (asked: A) => string,
 	compute: (asked: A) => X
 ): (asked: A) => X {
-	const known = new LRUCache<string, X>({ max: most });
+	// Room for all that it may remember is made at once: not before it is asked.
+	let known: LRUCache<string, X> | undefined;
 	return (asked) => {
+		known ??= new LRUCache({ max: most });
 		const key = keyOf(asked);
 		let value = known.get(key);
 		if (value === undefined) known.set(key, (value = compute(asked)));

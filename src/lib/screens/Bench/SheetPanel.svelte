@@ -33,8 +33,8 @@
 	const { page, lead, bands, selected, found, idle, swept } = $derived(bench);
 	const { waking, holding } = $derived(watching);
 
-	/** The editor comes after what stands above it. */
-	const turn = turns(1);
+	/** What the editor needs of the text, and then the editor, come after what stands above it. */
+	const turn = turns(2, () => shown?.open());
 	let sheet = $state<Sheet>();
 	let bar = $state<SheetBar>();
 
@@ -168,7 +168,7 @@
 			<KeyedMenu label="Mute" entries={mutes} bind:this={muteMenu} />
 			<KeyedMenu label="Go" entries={moves} bind:this={goMenu} />
 		</SheetBar>
-		{#if turn.done === 1}
+		{#if turn.done === 2}
 			<Sheet bind:this={sheet} file={shown} inForce={inForce.value} idle={doNothing} goto={place} {onedit} />
 		{/if}
 		<Guarded name="What the rule hits">
