@@ -27,7 +27,7 @@ const server = vi.hoisted(() => {
 				revision: this.revision,
 				files: Object.entries(this.texts).map(([path, text]) => ({
 					path,
-					kind: 'sheet' as const,
+					kind: path.endsWith('.html') ? ('page' as const) : ('sheet' as const),
 					hash: `#${text}`,
 					size: text.length,
 					width: null,
@@ -90,11 +90,12 @@ const open = async (): Promise<SiteState> => {
 	opened.push(site);
 	return site;
 };
-const sheetOf = (site: SiteState) => {
-	const file = site.texts.get('a.css');
-	if (!file) throw new Error('The sheet is not there.');
+const textOf = (site: SiteState, path: string) => {
+	const file = site.texts.get(path);
+	if (!file) throw new Error(`${path} is not there.`);
 	return file;
 };
+const sheetOf = (site: SiteState) => textOf(site, 'a.css');
 
 beforeEach(() => {
 	vi.stubGlobal('document', Object.assign(new EventTarget(), { visibilityState: 'visible' }));
@@ -243,6 +244,31 @@ test('a draft is what was typed last, and does not end the pause in which all el
 		expect(file.isBehind).toBe(false);
 		expect(file.text.endsWith('abcdef')).toBe(true);
 	} finally {
+		vi.useRealTimers();
+	}
+});
+
+test('a long page is read in pieces between which more is typed, and is then what was typed last', async () => {
+	vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+	let now = 0;
+	const clock = vi.spyOn(performance, 'now').mockImplementation(() => (now += 20));
+	try {
+		server.texts['a.html'] = '<p>words</p>\n'.repeat(8000);
+		const site = await open();
+		const file = textOf(site, 'a.html');
+		const type = (letter: string): void =>
+			file.follow([file.state.update({ changes: { from: file.state.doc.length, insert: letter } })]);
+		type('x');
+		await vi.advanceTimersByTimeAsync(255);
+		expect([site.parsers.page.knows(file.latest), file.isBehind]).toEqual([false, true]);
+		type('y');
+		await vi.advanceTimersByTimeAsync(100);
+		expect(file.text).toBe(file.saved);
+		await vi.advanceTimersByTimeAsync(2000);
+		expect(file.text.endsWith('xy')).toBe(true);
+		expect([site.parsers.page.knows(file.text), file.isBehind]).toEqual([true, false]);
+	} finally {
+		clock.mockRestore();
 		vi.useRealTimers();
 	}
 });

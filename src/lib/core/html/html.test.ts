@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sliceOf } from '../css/index.ts';
+import { parsePageInSteps } from './page.ts';
 import {
 	attribute,
 	elementAround,
@@ -33,6 +34,36 @@ describe('parsePage', () => {
 			'template'
 		]);
 	});
+});
+
+it('a page is read the same in pieces, wherever they are cut', () => {
+	const source =
+		'<!doctype html>\n<title>a &amp; b</title><p class="x  y" id=\'z\'>🙂 &notit; &#x1F642;<!-- <b> --><svg><a xlink:href=q />' +
+		'<![CDATA[ x ]]></svg><textarea>\n</p></textarea><table>foster<tr><td>1<b>2</table>3<style>a > b { }</style></b id=1><p';
+	const read = (piece: number) => {
+		const steps = parsePageInSteps(source, piece);
+		let count = 0;
+		for (;;) {
+			const { done, value } = steps.next();
+			if (!done) count++;
+			else
+				return {
+					count,
+					elements: value.elements.map(({ parent, children, content, ...own }) => [
+						own,
+						value.elements.indexOf(parent as PageElement),
+						children.length,
+						content.length
+					])
+				};
+		}
+	};
+	const { elements } = read(source.length);
+	for (const piece of [1, 2, 3, 7, 50]) {
+		const found = read(piece);
+		expect(found.elements).toEqual(elements);
+		expect(found.count).toBe(Math.ceil(source.length / piece));
+	}
 });
 
 describe('shadow trees', () => {

@@ -112,9 +112,9 @@ const PER_STEP = 500;
  */
 export const parsePage = (source: string): Page => atOnce(parsePageInSteps(source));
 
-/** The same in steps. */
-export function* parsePageInSteps(source: string): Steps<Page> {
-	const { document, cut, duplicateAttributes } = yield* parseBounded(source);
+/** The same in steps; `piece` is how much of the source is read in one, UTF-16 units. */
+export function* parsePageInSteps(source: string, piece?: number): Steps<Page> {
+	const { document, cut, duplicateAttributes } = yield* parseBounded(source, piece);
 	const html = document.childNodes.find((node) => 'tagName' in node);
 	if (!html || !('tagName' in html)) throw new Error('HTML parsing always makes a root element.');
 	const elements: PageElement[] = [];

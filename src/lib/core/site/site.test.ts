@@ -12,6 +12,8 @@ import {
 	flattenSheet,
 	forceOf,
 	normalPath,
+	parsers,
+	readPageAhead,
 	readdressed,
 	referencesOfPage,
 	referencesOfSheet,
@@ -53,6 +55,27 @@ describe('addresses', () => {
 		expect(addressOf('img/x y#.png', '/')).toBe('/img/x%20y%23.png');
 		expect(normalPath('a/./b//../c')).toBe('a/c');
 	});
+});
+
+it('a page is read ahead in steps with all its sheets, so that nothing is left to read', () => {
+	const rules = Array.from({ length: 400 }, (_, i) => `.part-${i} { margin: ${i}px }\n`).join('');
+	const files: Record<string, string> = {
+		'a.css': `@import 'b.css';\n${rules}`,
+		'b.css': `@import 'a.css';\n${rules}`,
+		'c.css': rules
+	};
+	const source = `<link rel=stylesheet href=a.css><style>i { color: red }</style>${'<p>words</p>'.repeat(3000)}`;
+	const by = parsers();
+	const steps = [...readPageAhead(by, 'index.html', source, (path) => files[path])];
+	expect(steps.length).toBeGreaterThan(20);
+	expect(by.page.knows(source)).toBe(true);
+	expect(['a.css', 'b.css', 'c.css'].map((path) => by.sheet.knows(files[path] ?? ''))).toEqual([
+		true,
+		true,
+		false
+	]);
+	expect(by.sheet.knows('i { color: red }')).toBe(true);
+	expect([...readPageAhead(by, 'index.html', source, (path) => files[path])]).toEqual([]);
 });
 
 describe('sheets of a page', () => {
