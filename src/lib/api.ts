@@ -45,7 +45,7 @@ export interface VantageRecord {
 }
 
 /** A vantage as it is to be kept; without an id, a new one. */
-export interface VantageWish extends Omit<VantageRecord, 'id'> {
+export interface VantageRequest extends Omit<VantageRecord, 'id'> {
 	readonly id?: number | undefined;
 }
 

@@ -107,12 +107,12 @@ export async function atWork(page: Page, server: Server, path: string, file: str
 			await cell.click();
 			const choices = page.getByRole('combobox', { name: /^Into/ });
 			if (into) {
-				const wished = await choices
+				const requested = await choices
 					.locator('option')
 					.filter({ hasText: into })
 					.first()
 					.getAttribute('value');
-				if ((await choices.inputValue()) !== wished) await choices.selectOption(wished);
+				if ((await choices.inputValue()) !== requested) await choices.selectOption(requested);
 			}
 			// What stands there already is left as it is.
 			const over = page.locator('.into').getByRole('combobox', { name: 'over' });

@@ -56,35 +56,35 @@ export async function readOriginal(
 	return { bytes: blob.bytes, type: lookup(type) ?? 'application/octet-stream' };
 }
 
-/** A path that no file of the site has: the wished one, with a number before its ending where it is taken. */
-function freePath(wished: string, taken: ReadonlySet<string>): string {
-	const [, stem = wished, ending = ''] = /^(.*?)(\.[^./]*)?$/.exec(wished) ?? [];
+/** A path that no file of the site has: the requested one, with a number before its ending where it is taken. */
+function freePath(requested: string, taken: ReadonlySet<string>): string {
+	const [, stem = requested, ending = ''] = /^(.*?)(\.[^./]*)?$/.exec(requested) ?? [];
 	for (let i = 1; ; i++) {
-		const path = i === 1 ? wished : `${stem}-${i}${ending}`;
+		const path = i === 1 ? requested : `${stem}-${i}${ending}`;
 		if (!taken.has(path)) return path;
 	}
 }
 
 /**
- * Adds a picture to a site as a revision of its own, under the path that is wished or one like it that is free; the
+ * Adds a picture to a site as a revision of its own, under the path that is wanted or one like it that is free; the
  * same picture under the same path is there already.
  */
-export async function addPicture(siteId: number, wished: string, bytes: Uint8Array): Promise<AddedFile> {
-	const checked = checkPath(wished);
+export async function addPicture(siteId: number, requested: string, bytes: Uint8Array): Promise<AddedFile> {
+	const checked = checkPath(requested);
 	if (!checked.ok)
-		throw new Problem(400, `${wished || 'The picture'} was not imported: ${checked.sentence}.`);
-	const sorted = (await sortFiles([{ path: wished, bytes }])).kinds[0];
-	if (sorted?.kind !== 'picture') throw new Problem(400, `${wished} is no picture; it was not imported.`);
+		throw new Problem(400, `${requested || 'The picture'} was not imported: ${checked.sentence}.`);
+	const sorted = (await sortFiles([{ path: requested, bytes }])).kinds[0];
+	if (sorted?.kind !== 'picture') throw new Problem(400, `${requested} is no picture; it was not imported.`);
 	const { kind, width, height } = sorted;
 	return change(async (transaction) => {
 		const site = await siteOf(siteId, transaction);
 		const files = await File.findAll({ where: { siteId }, transaction });
 		if (files.length >= LIMITS.files) throw new Problem(400, 'The site has as many files as it may have.');
 		const hash = await keep(bytes, transaction);
-		const same = files.find((file) => file.path === wished && file.hash === hash);
+		const same = files.find((file) => file.path === requested && file.hash === hash);
 		const last = await Revision.max<number, Revision>('number', { where: { siteId }, transaction });
-		if (same) return { path: wished, revision: last };
-		const path = freePath(wished, new Set(files.map((file) => file.path)));
+		if (same) return { path: requested, revision: last };
+		const path = freePath(requested, new Set(files.map((file) => file.path)));
 		await File.create({ siteId, path, kind, hash, size: bytes.length, width, height }, { transaction });
 		const manifest = Object.fromEntries([...files.map((file) => [file.path, file.hash]), [path, hash]]);
 		const revision = last + 1;

@@ -1,5 +1,6 @@
 import { renameSync } from 'node:fs';
 import type { Sequelize } from 'sequelize';
+import { ofRows } from './migrations/index.ts';
 import { codeOf } from './trouble.ts';
 
 /** Tables in the order in which rows can stand on one another. */
@@ -49,6 +50,7 @@ export async function salvage(
 		await run('DELETE FROM file WHERE hash NOT IN (SELECT hash FROM blob)');
 		for (const table of ['file', 'revision', 'draft', 'vantage', 'kept'])
 			await run(`DELETE FROM ${table} WHERE siteId NOT IN (SELECT id FROM site)`);
+		for (const { up } of ofRows) await up(sequelize.getQueryInterface());
 	} catch {
 		// Nothing of it can be read.
 	} finally {

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { FIRST_CHORUS, nameTwice, SHIPPED } from '$lib/core/vantage/index.ts';
-import type { VantageList, VantageWish } from '$lib/api.ts';
+import type { VantageList, VantageRequest } from '$lib/api.ts';
 import { change, database } from './database.ts';
 import { Vantage } from './models.ts';
 import { Problem } from './problem.ts';
@@ -40,9 +40,9 @@ export async function shipVantages(siteId: number, transaction: Transaction): Pr
 export async function keepVantages(
 	siteId: number,
 	base: string,
-	wishes: readonly VantageWish[]
+	requests: readonly VantageRequest[]
 ): Promise<VantageList> {
-	const twice = nameTwice(wishes.map(({ fields }) => fields.name));
+	const twice = nameTwice(requests.map(({ fields }) => fields.name));
 	if (twice !== undefined) throw new Problem(400, `Two vantages are called “${twice}”; nothing was changed.`);
 	return change(async (transaction) => {
 		const present = await listVantages(siteId, transaction);
@@ -55,7 +55,7 @@ export async function keepVantages(
 		const known = new Set(present.vantages.map(({ id }) => id));
 		await Vantage.destroy({ where: { siteId }, transaction });
 		await Vantage.bulkCreate(
-			wishes.map(({ id, chorus, fields }, position) => ({
+			requests.map(({ id, chorus, fields }, position) => ({
 				...(id !== undefined && known.has(id) ? { id } : {}),
 				siteId,
 				position,

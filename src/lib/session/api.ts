@@ -10,7 +10,7 @@ import type {
 	SiteRecord,
 	SiteSummary,
 	VantageList,
-	VantageWish
+	VantageRequest
 } from '../api.ts';
 import type { SupportTable } from '../core/support/index.ts';
 import { ask, sending } from '../http.ts';
@@ -50,7 +50,7 @@ export const api = {
 		(await ask(`/api/sites/${id}/save`, sending('POST', { tab, files }))).json(),
 	keepDraft: (id: number, draft: Omit<DraftRecord, 'at'>) =>
 		ask(`/api/sites/${id}/drafts`, sending('PUT', draft)),
-	keepVantages: async (id: number, base: string, vantages: readonly VantageWish[]): Promise<VantageList> =>
+	keepVantages: async (id: number, base: string, vantages: readonly VantageRequest[]): Promise<VantageList> =>
 		(await ask(`/api/sites/${id}/vantages`, outliving({ base, vantages }))).json(),
 	keepList: async <K extends KeptKind>(
 		id: number,

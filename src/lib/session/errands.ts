@@ -1,25 +1,25 @@
-import { errandFor, errandIn, unsteadyNames, wishesToHost, withErrands } from '../core/errand/index.ts';
+import { errandFor, errandIn, unsteadyNames, requestsToHost, withErrands } from '../core/errand/index.ts';
 import type { MarkupRequest } from '../core/html/edit/index.ts';
 import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { chain, decodeText, done, refuse, type Decoder, type Result } from '../core/text/index.ts';
 import type { SiteState } from './site.svelte.ts';
 
-/** Makes errands of a wish for elements of a given page: in the frames at once. The sentence says what was done. */
+/** Makes errands of a request for elements of a given page: in the frames at once. The sentence says what was done. */
 export async function errandsTo(
 	site: SiteState,
 	path: string,
 	paths: readonly ElementPath[],
-	wish: MarkupRequest
+	request: MarkupRequest
 ): Promise<Result<string>> {
 	const page = parsePage(textWithErrands(site, path, site.texts.get(path)?.text ?? ''));
-	const wishes = wishesToHost(
+	const requests = requestsToHost(
 		page,
 		paths.flatMap((one) => elementAt(page, one) ?? []),
-		wish
+		request
 	);
-	if (!wishes)
+	if (!requests)
 		return refuse(`${path} is given: its host can be asked for other words within one element only.`);
-	const errands = wishes.map(([element, one]) => errandFor(path, element, one));
+	const errands = requests.map(([element, one]) => errandFor(path, element, one));
 	const kept = await site.kept.errand.keep((list) => [...list, ...errands], 'an errand');
 	const listed = errands.length === 1 ? 'the errand' : `${errands.length} errands`;
 	return chain(kept, () =>

@@ -8,34 +8,34 @@ export interface Listed<Row> {
 }
 
 /** How a list is kept and read anew. */
-interface Ways<Row, Wish> {
-	put(base: string, list: readonly Wish[]): Promise<Listed<Row>>;
+interface Ways<Row, Sent> {
+	put(base: string, list: readonly Sent[]): Promise<Listed<Row>>;
 	read(): Promise<Listed<Row>>;
 	/** Other tabs are to be told. */
 	kept(): void;
 }
 
 /** A change of a list, and what it is called in a few words. */
-interface Change<Row, Wish> {
-	readonly make: (list: readonly Row[]) => readonly (Row | Wish)[];
+interface Change<Row, Sent> {
+	readonly make: (list: readonly Row[]) => readonly (Row | Sent)[];
 	readonly name: string;
 }
 
 /** A list that is kept with a site: every change is kept at once, one after another, and can be taken back. */
-export class KeptList<Row, Wish = Row> {
-	readonly #ways: Ways<Row, Wish>;
+export class KeptList<Row, Sent = Row> {
+	readonly #ways: Ways<Row, Sent>;
 	list = $state.raw<readonly Row[]>([]);
 	/** Why the last change was not kept; null when it was. */
 	trouble = $state<string | null>(null);
 	/** What was there before the last change, and what that change was. */
 	before = $state.raw<{ readonly list: readonly Row[]; readonly change: string } | null>(null);
 	#version: string;
-	#failed: Change<Row, Wish> | null = null;
+	#failed: Change<Row, Sent> | null = null;
 	#last: Promise<unknown> = Promise.resolve();
 	/** Rises whenever the list becomes another one, or is about to. */
 	#age = 0;
 
-	constructor({ list, version }: Listed<Row>, ways: Ways<Row, Wish>) {
+	constructor({ list, version }: Listed<Row>, ways: Ways<Row, Sent>) {
 		this.list = list;
 		this.#version = version;
 		this.#ways = ways;
@@ -45,7 +45,7 @@ export class KeptList<Row, Wish = Row> {
 	 * Keeps another list in place of the present one, made from it once what was changed before is kept; `name` says in
 	 * a few words what is done. Where that is refused, `trouble` says why too, until something is kept.
 	 */
-	keep(make: Change<Row, Wish>['make'], name: string): Promise<Result> {
+	keep(make: Change<Row, Sent>['make'], name: string): Promise<Result> {
 		const turn = this.#last.then(() => this.#keepNow({ make, name }));
 		this.#last = turn;
 		return turn;
@@ -57,11 +57,11 @@ export class KeptList<Row, Wish = Row> {
 		return failed ? this.keep(failed.make, failed.name) : Promise.resolve(refuse('Everything is kept.'));
 	}
 
-	async #keepNow(change: Change<Row, Wish>): Promise<Result> {
+	async #keepNow(change: Change<Row, Sent>): Promise<Result> {
 		const before = this.list;
 		this.#age++;
 		try {
-			this.#take(await this.#ways.put(this.#version, change.make(before) as readonly Wish[]));
+			this.#take(await this.#ways.put(this.#version, change.make(before) as readonly Sent[]));
 			this.before = { list: before, change: change.name };
 			this.trouble = null;
 			this.#failed = null;

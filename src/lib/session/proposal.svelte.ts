@@ -11,7 +11,7 @@ export class Proposal {
 	readonly #site: SiteState;
 	#edit = $state.raw<Edit | null>(null);
 	notes = $state.raw<readonly string[]>([]);
-	/** Why what was wished for last cannot be; null where it can. */
+	/** Why what was asked for last cannot be; null where it can. */
 	refusal = $state.raw<Refusal | null>(null);
 	/** Proposes more of the same, or less; null where there is no such thing. */
 	further = $state.raw<((by: number) => void) | null>(null);

@@ -71,7 +71,7 @@ class Reader {
 	/**
 	 * Searches texts; at most `most` lines are listed.
 	 *
-	 * @throws {Error} where the search cannot be read, takes too long, or is no longer wished for
+	 * @throws {Error} where the search cannot be read, takes too long, or is no longer wanted
 	 */
 	async search(texts: Texts, search: Search, most: number, signal: AbortSignal): Promise<SearchFound> {
 		const tooLong = new Error('This pattern takes too long to be searched for. A simpler one may do.');

@@ -44,7 +44,7 @@ export class SelectionView {
 	boxes = $state.raw<readonly SelectedIn[]>([]);
 	/** Whether distances to what is around are shown. */
 	distances = $state(false);
-	/** An element to be brought into sight; a new path for each time it is wished for. */
+	/** An element to be brought into sight; a new path for each time it is asked for. */
 	reveal = $state.raw<ElementPath | null>(null);
 	/** The words that were chosen in a frame, in which element. */
 	words = $state.raw<(TextStretch & { readonly path: ElementPath }) | null>(null);

@@ -111,7 +111,7 @@ export class SiteState {
 		this.vantages = new Vantages(record.id, { vantages, version }, announce);
 		const list = <K extends KeptKind>(kind: K): KeptList<KeptFields[K]> =>
 			new KeptList<KeptFields[K]>(record.kept[kind], {
-				put: (base, wished) => api.keepList(record.id, kind, base, wished),
+				put: (base, requested) => api.keepList(record.id, kind, base, requested),
 				read: async () => (await api.site(record.id)).kept[kind],
 				kept: announce
 			});

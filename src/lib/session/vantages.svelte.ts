@@ -1,4 +1,4 @@
-import type { VantageList, VantageRecord, VantageWish } from '../api.ts';
+import type { VantageList, VantageRecord, VantageRequest } from '../api.ts';
 import type { Result } from '../core/text/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import { api } from './api.ts';
@@ -10,7 +10,7 @@ export const listedVantages = ({ vantages: list, version }: VantageList): Listed
 });
 
 /** The vantages of a site. */
-export class Vantages extends KeptList<VantageRecord, VantageWish> {
+export class Vantages extends KeptList<VantageRecord, VantageRequest> {
 	constructor(site: number, vantages: VantageList, kept: () => void) {
 		super(listedVantages(vantages), {
 			put: async (base, list) => listedVantages(await api.keepVantages(site, base, list)),

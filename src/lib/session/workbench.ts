@@ -6,7 +6,7 @@ import type { PageState } from './page.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import type { StageConfig } from './stages.svelte.ts';
 
-/** What is open of a site, whichever screen shows it, and what a screen can wish for. */
+/** What is open of a site, whichever screen shows it, and what a screen can ask for. */
 export interface Workbench {
 	readonly site: SiteState;
 	/** All sites there are. */

@@ -224,11 +224,11 @@ test('what is asked of a page with another text of a file, as blame tries it, is
 test('a value is followed to its pieces, and what is known of a page is told at once when it is followed again', async () => {
 	const { of, laid, page, hear } = measuring();
 	const reports: FollowReport[] = [];
-	const wish = { path: [1, 0], property: 'box:width', stretch };
+	const request = { path: [1, 0], property: 'box:width', stretch };
 	await of.follow(
 		hear(1, (one: FollowReport) => reports.push(structuredClone(one))),
 		page('/* limit: 501 */'),
-		wish
+		request
 	);
 	const last = reports.at(-1);
 	expect(last?.changes.map(({ kind, at }) => [kind, Math.round(at)])).toEqual([['knee', 501]]);
@@ -239,7 +239,7 @@ test('a value is followed to its pieces, and what is known of a page is told at 
 	await of.follow(
 		hear(2, (one: FollowReport) => again.push(one)),
 		page('/* limit: 501 */'),
-		wish
+		request
 	);
 	expect([laid.length, again[0]?.values.length]).toEqual([0, 661]);
 });

@@ -11,7 +11,7 @@ import { keptReadings } from './keptReadings.ts';
 import type { PageOfTexts, Pages } from './pages.ts';
 
 /** A page that is to be swept, and how. */
-export interface SweepWish extends PageOfTexts {
+export interface SweepRequest extends PageOfTexts {
 	readonly as: SeenVantage;
 	readonly content: PageContent;
 	/** Where conditions change. */
@@ -45,23 +45,27 @@ export class Sweeps {
 		this.#solver = solver;
 	}
 
-	async sweep(wish: SweepWish, signal: AbortSignal, report: (report: SweepReport) => unknown): Promise<void> {
-		const { as, content, cuts, layout, stretch, settings } = wish;
+	async sweep(
+		request: SweepRequest,
+		signal: AbortSignal,
+		report: (report: SweepReport) => unknown
+	): Promise<void> {
+		const { as, content, cuts, layout, stretch, settings } = request;
 		const { width, height, density } = as;
-		const of = JSON.stringify([wish.version, content, height, density]);
+		const of = JSON.stringify([request.version, content, height, density]);
 		const known = this.#known.get(of) ?? new Map<number, Readings>();
 		this.#known.set(of, known);
 		const kept = await keptReadings(of);
 		if (known.size === 0) for (const [at, readings] of await kept.known()) known.set(at, readings);
 		if (signal.aborted) return;
-		this.#takeOver(wish, known);
+		this.#takeOver(request, known);
 		const swept = { layout, content, viewport: { width, height, density }, stretch, cuts };
 		const sweep = new Sweep(swept, known, settings, (read) => void kept.keep(read));
 		const now = { sweep, report };
 		this.#now = now;
 		try {
 			await report(sweep.report());
-			await sweep.run(wish.isPaused, signal, report);
+			await sweep.run(request.isPaused, signal, report);
 		} finally {
 			// What is found by other limits can still be told of a sweep that has come to its end.
 			if (signal.aborted && this.#now === now) this.#now = undefined;
@@ -77,7 +81,7 @@ export class Sweeps {
 	}
 
 	/** Takes over what is known of the texts before at widths that no edit since can reach: nothing changed there. */
-	#takeOver({ model, texts, as: seen }: SweepWish, known: Map<number, Readings>): void {
+	#takeOver({ model, texts, as: seen }: SweepRequest, known: Map<number, Readings>): void {
 		const as = JSON.stringify({ ...seen, name: '' });
 		const last = this.#last;
 		this.#last = { model, texts, as, known };

@@ -1,5 +1,5 @@
 import { habitsOf, sliceOf, walk, type Sheet } from '../core/css/index.ts';
-import type { WishedCondition } from '../core/css/edit/rule.ts';
+import type { RequestedCondition } from '../core/css/edit/rule.ts';
 import { equal, type Interval, type IntervalSet } from '../core/interval/index.ts';
 import {
 	directionOf,
@@ -27,7 +27,7 @@ export function sheetDirection(sheet: Sheet): Direction {
 }
 
 /** A condition for an interval of widths as a sheet would write it; undefined where it cannot. */
-export function conditionFor(sheet: Sheet, interval: Interval): WishedCondition | undefined {
+export function conditionFor(sheet: Sheet, interval: Interval): RequestedCondition | undefined {
 	const text = writeCondition(interval, habitsOf(sheet), EM);
 	if (text === undefined) return undefined;
 	const widths = widthsOf(text);

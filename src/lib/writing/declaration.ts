@@ -39,7 +39,7 @@ export const withFlag = (text: string, from: Candidate | undefined): string =>
 	from?.important ? `${text} !important` : text;
 
 /** What is to be written for a property: a value without its flag, and whether it has one. */
-export function wishedOf(
+export function requestOf(
 	property: string,
 	written: string
 ): DeclarationRequest & { readonly important: boolean } {
@@ -94,7 +94,7 @@ export function writeValue(
 	desk: Desk,
 	target: Target,
 	interval: Interval | null,
-	wished: DeclarationRequest
+	requested: DeclarationRequest
 ): Result {
 	const { file } = target;
 	if (desk.isGiven(file)) return locked(file);
@@ -105,7 +105,7 @@ export function writeValue(
 		const sheet = parseSheet(`*{${css}}`);
 		const [rule] = sheet.children;
 		if (rule?.kind !== 'rule') return refuse('The style attribute cannot be read.');
-		desk.working.change(file, shifted(setDeclaration(sheet, rule, wished), start - 2));
+		desk.working.change(file, shifted(setDeclaration(sheet, rule, requested), start - 2));
 		return DONE;
 	}
 	const part = partAt(desk, file, target.after);
@@ -117,7 +117,7 @@ export function writeValue(
 	const base =
 		target.after === null ? undefined : ruleFrom(sheet, desk.working.now(file, target.after) - from);
 	const into = { selector: target.selector, condition, ...(base ? { base } : {}) };
-	const done = writeInto(sheet, into, wished);
+	const done = writeInto(sheet, into, requested);
 	if (!done.ok) return refuse(done.sentence, { path: file, offset: from + done.place });
 	desk.working.change(file, shifted(done.value.changes, from));
 	return DONE;
@@ -138,14 +138,14 @@ function declarationFrom(
 }
 
 /** Sets a property in the rule, or style attribute, of a declaration, by its place before all changes. */
-export function setBeside(desk: Desk, { file, span, hit }: Candidate, wished: DeclarationRequest): Result {
+export function setBeside(desk: Desk, { file, span, hit }: Candidate, requested: DeclarationRequest): Result {
 	if (desk.isGiven(file)) return locked(file);
 	const found = hit ? declarationFrom(desk, file, span.start) : undefined;
-	if (!hit) return writeValue(desk, { kind: 'style', file, ...span }, null, wished);
+	if (!hit) return writeValue(desk, { kind: 'style', file, ...span }, null, requested);
 	if (!found || found.node.parent.kind === 'sheet')
 		return refuse('The rule of this declaration is not there any more.');
 	const { sheet, from } = found.part;
-	desk.working.change(file, shifted(setDeclaration(sheet, found.node.parent, wished), from));
+	desk.working.change(file, shifted(setDeclaration(sheet, found.node.parent, requested), from));
 	return DONE;
 }
 

@@ -1,6 +1,6 @@
 import type { FilePlace, Result } from '../core/text/index.ts';
 
-/** What a wish comes to, or why it cannot be. */
+/** What a request comes to, or why it cannot be. */
 export type Proposed = Result<{
 	/** A sentence on what it does, and what else is to be known. */
 	readonly summary: string;

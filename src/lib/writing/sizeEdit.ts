@@ -61,7 +61,7 @@ function ruleAround(declaration: Declaration): Rule | undefined {
  * Writes declarations that hold at every width: where one stands already, in a rule of just that selector, its value is
  * replaced there, and what the same selector says under conditions is taken out; what is nowhere goes into the home sheet.
  */
-export function writeSizes(into: SizesInto, wished: readonly Declared[], comment = ''): Result {
+export function writeSizes(into: SizesInto, requested: readonly Declared[], comment = ''): Result {
 	const { desk, home } = into;
 	if (desk.isGiven(home)) return refuse(`${home} is given: it is left as it is. Choose another sheet.`);
 	const files = into.files.filter((file) => !desk.isGiven(file));
@@ -72,7 +72,7 @@ export function writeSizes(into: SizesInto, wished: readonly Declared[], comment
 		const text = desk.working.text(file);
 		if (text !== undefined) placed.set(file, { sheet: parseSheet(text), changes: [] });
 	}
-	for (const one of wished) {
+	for (const one of requested) {
 		const all = [...placed].flatMap(([file, { sheet }]) =>
 			saidIn(sheet, one).map((declaration) => ({ file, sheet, declaration }))
 		);
@@ -114,7 +114,7 @@ export function writeSizes(into: SizesInto, wished: readonly Declared[], comment
 		const rule = declaration && ruleAround(declaration);
 		if (rule) desk.working.change(home, spreadRule(sheet, rule));
 	}
-	if (comment !== '') return commented(into, wished, comment);
+	if (comment !== '') return commented(into, requested, comment);
 	return DONE;
 }
 
@@ -137,8 +137,8 @@ function merged(changes: readonly Change[]): Change[] {
 const EARLIER = new RegExp(`/\\* ${JUDGED}[^*]*\\*/\\s*$`);
 
 /** Puts a comment over the rule of the first of some declarations, in place of an earlier one of ours. */
-function commented({ desk, files }: SizesInto, wished: readonly Declared[], comment: string): Result {
-	const [first] = wished;
+function commented({ desk, files }: SizesInto, requested: readonly Declared[], comment: string): Result {
+	const [first] = requested;
 	for (const file of files) {
 		const sheet = parseSheet(desk.working.text(file) ?? '');
 		const declaration = first && saidIn(sheet, first).at(-1);

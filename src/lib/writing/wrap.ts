@@ -8,7 +8,7 @@ import type { Desk } from './declaration.ts';
 
 /**
  * Wraps the rules that a selection touches into a condition for an interval of widths, in the sheet's own hand; into a
- * block of the same widths after them, where there is one and `join` is wished.
+ * block of the same widths after them, where there is one and `join` is wanted.
  */
 export const wrap = (desk: Desk, chosen: Chosen, interval: Interval, join: boolean): Proposed =>
 	within(

@@ -96,7 +96,7 @@ export function wouldWin(
 	const { winner } = verdictOf(property, of);
 	if (!winner) return { wins: true };
 	const ranks = layerRanks(of);
-	const wished: Candidate = {
+	const requested: Candidate = {
 		...winner,
 		important: false,
 		hit: { selector: '', specificity, proximity: Infinity, states: [] },
@@ -104,7 +104,7 @@ export function wouldWin(
 		layer: [],
 		order: [text, Infinity]
 	};
-	const { sign, criterion } = compareCandidates(wished, winner, ranks);
+	const { sign, criterion } = compareCandidates(requested, winner, ranks);
 	return sign > 0 ? { wins: true } : { wins: false, to: winner, criterion };
 }
 

@@ -41,7 +41,7 @@ export interface Collated {
 	readonly rows: readonly Row[];
 }
 
-export interface CollateWish {
+export interface CollateRequest {
 	/** The cases of the element and of each of its ancestors, itself first: for each column, at a width of it. */
 	readonly columns: readonly (readonly Case[])[];
 	/** Whether the computed value of a property of the element so many generations up is that of its parent. */
@@ -71,7 +71,7 @@ function conditionsOn(property: string, cases: readonly Case[], inherited: boole
 }
 
 /** An outcome in each column; columns in which the same conditions hold share one. */
-function outcomesOf(property: string, { columns, sameAsParent, registered }: CollateWish): Outcome[] {
+function outcomesOf(property: string, { columns, sameAsParent, registered }: CollateRequest): Outcome[] {
 	const [first] = columns;
 	if (!first) return [];
 	const inherited = isInherited(property, registered);
@@ -152,8 +152,8 @@ function ofEach({ longhands, each }: Together, name: string, column: number): st
  * declarations set, every inherited one that something around it sets, and those asked for. Longhands that the same
  * shorthands decide in every column are one row.
  */
-export function collate(wish: CollateWish): Collated {
-	const { columns, registered, also = [] } = wish;
+export function collate(request: CollateRequest): Collated {
+	const { columns, registered, also = [] } = request;
 	const [first] = columns;
 	const own = first?.[0];
 	if (!first || !own) return { rows: [] };
@@ -172,7 +172,7 @@ export function collate(wish: CollateWish): Collated {
 	}
 	const groups = new Map<string, Together>();
 	for (const property of properties) {
-		const outcomes = outcomesOf(property, wish);
+		const outcomes = outcomesOf(property, request);
 		const froms = outcomes.map(decider);
 		const isShort = froms.some((from) => from && physical(from.property) !== property);
 		const untouched = froms.every((from) => from === undefined);

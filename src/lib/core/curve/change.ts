@@ -28,9 +28,9 @@ interface Line {
 /** The point of a piece that is nearest to a part of its length. */
 function pointAt(piece: CurvePiece, part: number): Point {
 	const [from, to] = [firstOf(piece).width, lastOf(piece).width];
-	const wished = from + part * (to - from);
+	const target = from + part * (to - from);
 	return piece.reduce((best, one) =>
-		Math.abs(one.width - wished) < Math.abs(best.width - wished) ? one : best
+		Math.abs(one.width - target) < Math.abs(best.width - target) ? one : best
 	);
 }
 

@@ -107,21 +107,21 @@ const curves = (leaps: readonly number[]) =>
 
 function expectAll(
 	found: readonly Change[],
-	wished: readonly { readonly kind: string; readonly at: number }[]
+	expected: readonly { readonly kind: string; readonly at: number }[]
 ) {
-	expect(found.map(({ kind }) => kind)).toEqual(wished.map(({ kind }) => kind));
+	expect(found.map(({ kind }) => kind)).toEqual(expected.map(({ kind }) => kind));
 	found.forEach(({ kind, at, before, after }, i) => {
-		const wish = wished[i]?.at ?? NaN;
-		if (kind === 'step') expect([before, after]).toEqual([wish - 1, wish]);
-		else expect(Math.abs(at - wish)).toBeLessThan(1.5);
+		const request = expected[i]?.at ?? NaN;
+		if (kind === 'step') expect([before, after]).toEqual([request - 1, request]);
+		else expect(Math.abs(at - request)).toBeLessThan(1.5);
 	});
 }
 
 it('has every leap to the px and every bend to about a px from few widths, of layout that rounds to 1/64 px', () => {
 	// A leap that the slope takes back within the grid can be missed: these cannot be.
 	fc.assert(
-		fc.property(curves([-200, 250]), ({ value, changes: wished }) =>
-			expectAll(changes(read((width) => valueOf(`${rounded(value(width))}px`))), wished)
+		fc.property(curves([-200, 250]), ({ value, changes: expected }) =>
+			expectAll(changes(read((width) => valueOf(`${rounded(value(width))}px`))), expected)
 		),
 		{ numRuns: 300 }
 	);
@@ -129,8 +129,8 @@ it('has every leap to the px and every bend to about a px from few widths, of la
 
 it('misses none at every width', () => {
 	fc.assert(
-		fc.property(curves([-40, 3, 90]), ({ value, changes: wished }) =>
-			expectAll(changes(read((width) => valueOf(`${rounded(value(width))}px`), 1)), wished)
+		fc.property(curves([-40, 3, 90]), ({ value, changes: expected }) =>
+			expectAll(changes(read((width) => valueOf(`${rounded(value(width))}px`), 1)), expected)
 		),
 		{ numRuns: 60 }
 	);

@@ -8,7 +8,7 @@ import {
 	errandIn,
 	errandSentence,
 	unsteadyNames,
-	wishesToHost,
+	requestsToHost,
 	withErrands,
 	type ErrandRequest
 } from './index.ts';
@@ -70,7 +70,7 @@ describe('errands of a page', () => {
 	const page = parsePage(SAVE);
 	const lead = page.elements.filter(({ tag }) => tag === 'p')[1];
 	if (!lead) throw new Error('There is no paragraph.');
-	const WISHES: readonly (readonly [string | ErrandRequest, string, string])[] = [
+	const REQUESTS: readonly (readonly [string | ErrandRequest, string, string])[] = [
 		['strip', "class='lead strip'", 'give the paragraph “Two” (p 2 of 2 there) the class strip'],
 		[{ kind: 'class', name: 'lead' }, '<p>Two', 'take the class lead from the paragraph “Two”'],
 		[{ kind: 'attribute', name: 'lang', value: 'en' }, 'lang="en">Two', 'set lang of the paragraph “Two”'],
@@ -99,16 +99,16 @@ describe('errands of a page', () => {
 		]
 	];
 
-	it.each(WISHES)('%j is in its text, and told in words', (wish, text, words) => {
-		const errand = errandFor('home.html', lead, wish);
+	it.each(REQUESTS)('%j is in its text, and told in words', (request, text, words) => {
+		const errand = errandFor('home.html', lead, request);
 		expect(withErrands(SAVE, [errand]).text).toContain(text);
 		expect(errandSentence(page, errand)).toContain(words);
 	});
 
 	it('are done one after the other, and places are found back', () => {
 		fc.assert(
-			fc.property(fc.shuffledSubarray(WISHES.map(([wish]) => wish)), fc.nat(), (wishes, at) => {
-				const errands = wishes.map((wish) => errandFor('home.html', lead, wish));
+			fc.property(fc.shuffledSubarray(REQUESTS.map(([request]) => request)), fc.nat(), (requests, at) => {
+				const errands = requests.map((request) => errandFor('home.html', lead, request));
 				const { text, steps } = withErrands(SAVE, errands);
 				expect(steps.reduce((now, changes) => applyChanges(now, changes), SAVE)).toBe(text);
 				// What stands before all of them is where it was, and what stands after all is as far from the end.
@@ -148,10 +148,10 @@ describe('errands of a page', () => {
 		[{ kind: 'unwrap' }, "<p class='lead'>Two</p>", 'Two'],
 		[{ kind: 'move', by: -1 }, "<p>One</p><p class='lead'>Two</p>", '<p>Two</p><p>One</p>'],
 		[{ kind: 'duplicate' }, "<p class='lead'>Two</p>", '<p>Two</p><p>Two</p>']
-	])('%j is ticked off by a save that has it, and by no other', (wish, from, to) => {
-		const [[element, request] = []] = wishesToHost(page, [lead], wish) ?? [];
-		if (!element || request === undefined) throw new Error('The host is not told of it.');
-		const errand = errandFor('home.html', element, request);
+	])('%j is ticked off by a save that has it, and by no other', (request, from, to) => {
+		const [[element, toHost] = []] = requestsToHost(page, [lead], request) ?? [];
+		if (!element || toHost === undefined) throw new Error('The host is not told of it.');
+		const errand = errandFor('home.html', element, toHost);
 		expect(errandIn(page, errand).done).toBe(false);
 		expect(errandIn(parsePage(NEWER.replace('<header', '<p>New</p><header')), errand).done).toBe(false);
 		expect(errandIn(parsePage(SAVE.replace(from, to)), errand).done).toBe(true);
@@ -162,18 +162,18 @@ describe('errands of a page', () => {
 		const [first, second] = twice.elements.filter(({ tag }) => tag === 'p');
 		if (!first || !second) throw new Error('There are no paragraphs.');
 		const at = twice.source.indexOf('a<');
-		const wish = (end: number): MarkupRequest => ({
+		const request = (end: number): MarkupRequest => ({
 			kind: 'wrap-words',
 			wrapper: { tag: 'i' },
 			start: at,
 			end
 		});
-		const [[element, request] = []] = wishesToHost(twice, [second, first], wish(at + 1)) ?? [];
-		expect(request).toMatchObject({ words: 'a', before: 1 });
-		expect(element && request && withErrands(twice.source, [errandFor('x', element, request)]).text).toBe(
+		const [[element, toHost] = []] = requestsToHost(twice, [second, first], request(at + 1)) ?? [];
+		expect(toHost).toMatchObject({ words: 'a', before: 1 });
+		expect(element && toHost && withErrands(twice.source, [errandFor('x', element, toHost)]).text).toBe(
 			'<p>a b <i>a</i></p><p>c</p>'
 		);
-		expect(wishesToHost(twice, [first, second], wish(at + 9))).toBeUndefined();
+		expect(requestsToHost(twice, [first, second], request(at + 9))).toBeUndefined();
 	});
 });
 

@@ -17,18 +17,18 @@ import {
 	isKnownAs,
 	knownBy,
 	text,
-	wishSchema,
+	errandRequestSchema,
 	type ErrandRequest
 } from './errandRequest.ts';
 
 /** What is to be done to an element of given markup at its host; until then frames alone have it. */
 export const errandSchema = z.strictObject({
 	page: text(500),
-	/** The class that it is to get; '' where something else is wished. */
+	/** The class that it is to get; '' where something else is wanted. */
 	name: text(100).check(
 		z.refine((name) => name === '' || CLASS_NAME.test(name), 'this is no name of a class')
 	),
-	wish: z.optional(wishSchema),
+	request: z.optional(errandRequestSchema),
 	path: z.readonly(z.array(z.int().check(z.nonnegative())).check(z.maxLength(1000))),
 	/** What the element is known by when its place has changed. */
 	tag: text(100),
@@ -44,10 +44,10 @@ export const givenSchema = z.strictObject({ path: text(500) });
 
 export type Given = z.infer<typeof givenSchema>;
 
-/** An errand for an element: a class for it, or another wish. */
-export const errandFor = (page: string, element: PageElement, wish: string | ErrandRequest): Errand => ({
+/** An errand for an element: a class for it, or another request. */
+export const errandFor = (page: string, element: PageElement, request: string | ErrandRequest): Errand => ({
 	page,
-	...(typeof wish === 'string' ? { name: wish } : { name: '', wish }),
+	...(typeof request === 'string' ? { name: request } : { name: '', request }),
 	path: element.path,
 	...knownBy(element),
 	done: false
@@ -68,7 +68,7 @@ function elementOf(page: Page, errand: Errand): PageElement | undefined {
 /** An errand as a newer save of its page has it: with its place there, and ticked off where that has what it asks for. */
 export function errandIn(page: Page, errand: Errand): Errand {
 	const element = elementOf(page, errand);
-	const done = isDone(page, element, errand.wish ?? errand.name, errand);
+	const done = isDone(page, element, errand.request ?? errand.name, errand);
 	return element ? { ...errand, path: element.path, done } : { ...errand, done: errand.done || done };
 }
 
@@ -87,7 +87,7 @@ export function withErrands(
 		const there = elementAt(page, errand.path);
 		const element = elementOf(page, errand) ?? (there?.tag === errand.tag ? there : undefined);
 		if (!element) continue;
-		const changes = changesFor(page, element, errand.wish ?? errand.name);
+		const changes = changesFor(page, element, errand.request ?? errand.name);
 		if (changes.length === 0) continue;
 		text = applyChanges(text, changes);
 		steps.push(changes);
@@ -99,28 +99,28 @@ const wrapperNamed = ({ tag, className }: { tag: string; className: string }): s
 	`a ${tag}${className === '' ? '' : ` of the class ${className}`}`;
 
 /** What an errand asks for, of something that is called `it`. */
-function asked({ wish, name }: Errand, it: string): string {
-	switch (wish?.kind) {
+function asked({ request, name }: Errand, it: string): string {
+	switch (request?.kind) {
 		case undefined:
 			return `give ${it} the class ${name}`;
 		case 'class':
-			return `take the class ${wish.name} from ${it}`;
+			return `take the class ${request.name} from ${it}`;
 		case 'attribute':
-			return wish.value === null
-				? `take the attribute ${wish.name} from ${it}`
-				: `set ${wish.name} of ${it} to “${wish.value}”`;
+			return request.value === null
+				? `take the attribute ${request.name} from ${it}`
+				: `set ${request.name} of ${it} to “${request.value}”`;
 		case 'words':
-			return `write “${wish.words}” into ${it}`;
+			return `write “${request.words}” into ${it}`;
 		case 'wrap':
-			return `put ${wrapperNamed(wish.wrapper)} around ${it}`;
+			return `put ${wrapperNamed(request.wrapper)} around ${it}`;
 		case 'wrap-run':
-			return `put ${wrapperNamed(wish.wrapper)} around ${it} and the ${wish.count === 2 ? 'one' : `${wish.count - 1}`} after it`;
+			return `put ${wrapperNamed(request.wrapper)} around ${it} and the ${request.count === 2 ? 'one' : `${request.count - 1}`} after it`;
 		case 'wrap-words':
-			return `put ${wrapperNamed(wish.wrapper)} around “${wish.words}”${wish.before > 0 ? ` (number ${wish.before + 1} of such)` : ''} in ${it}`;
+			return `put ${wrapperNamed(request.wrapper)} around “${request.words}”${request.before > 0 ? ` (number ${request.before + 1} of such)` : ''} in ${it}`;
 		case 'unwrap':
 			return `take the tags of ${it} away, and leave what is in it`;
 		case 'move':
-			return `move ${it} ${wish.by < 0 ? 'before' : 'after'} its neighbour`;
+			return `move ${it} ${request.by < 0 ? 'before' : 'after'} its neighbour`;
 		case 'duplicate':
 			return `make a copy of ${it}, after it`;
 	}

@@ -24,7 +24,7 @@ const count = z.int().check(z.nonnegative(), z.lte(100_000));
  * What is to be done to an element, other than to give it a class, as markup that others write can be told it:
  * by elements and words, not by offsets.
  */
-export const wishSchema = z.discriminatedUnion('kind', [
+export const errandRequestSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('class'), name: text(100) }),
 	z.strictObject({ kind: z.literal('attribute'), name: text(200), value: z.nullable(text(20_000)) }),
 	z.strictObject({ kind: z.literal('words'), words: text(20_000) }),
@@ -49,7 +49,7 @@ export const wishSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('duplicate'), alike: z.optional(count) })
 ]);
 
-export type ErrandRequest = z.infer<typeof wishSchema>;
+export type ErrandRequest = z.infer<typeof errandRequestSchema>;
 
 const WORDS = 80;
 
@@ -86,56 +86,59 @@ function placesOf({ source }: Page, element: PageElement, words: string): number
 }
 
 /**
- * Wishes for the markup of elements, as the host of a page can be told them: each with the element that it is for.
+ * Requests for the markup of elements, as the host of a page can be told them: each with the element that it is for.
  * Undefined where it cannot be told: words that stand in none of the elements.
  */
-export function wishesToHost(
+export function requestsToHost(
 	page: Page,
 	elements: readonly PageElement[],
-	wish: MarkupRequest
+	request: MarkupRequest
 ): readonly (readonly [PageElement, string | ErrandRequest])[] | undefined {
-	if (wish.kind === 'give-class') return elements.map((one) => [one, wish.name]);
-	if (wish.kind === 'wrap-words') {
-		const words = page.source.slice(wish.start, wish.end).trim();
-		const holding = elements.find((one) => insideOf(one)[0] <= wish.start && wish.end <= insideOf(one)[1]);
+	if (request.kind === 'give-class') return elements.map((one) => [one, request.name]);
+	if (request.kind === 'wrap-words') {
+		const words = page.source.slice(request.start, request.end).trim();
+		const holding = elements.find(
+			(one) => insideOf(one)[0] <= request.start && request.end <= insideOf(one)[1]
+		);
 		if (!holding || words === '' || /[<>]/.test(words)) return undefined;
-		const before = placesOf(page, holding, words).filter((at) => at < wish.start).length;
-		return [[holding, { kind: 'wrap-words', wrapper: whole(wish.wrapper), words, before }]];
+		const before = placesOf(page, holding, words).filter((at) => at < request.start).length;
+		return [[holding, { kind: 'wrap-words', wrapper: whole(request.wrapper), words, before }]];
 	}
-	if (wish.kind === 'wrap') {
-		const wrapper = whole(wish.wrapper);
+	if (request.kind === 'wrap') {
+		const wrapper = whole(request.wrapper);
 		const [first] = elements;
-		return wish.together && first
+		return request.together && first
 			? [[first, { kind: 'wrap-run', wrapper, count: elements.length }]]
 			: elements.map((one) => [one, { kind: 'wrap', wrapper, together: false }]);
 	}
 	return elements.map((one) => {
-		const neighbour = wish.kind === 'move' && siblings(one)[siblings(one).indexOf(one) + wish.by];
-		if (neighbour) return [one, { ...wish, neighbour: knownBy(neighbour) }];
-		return [one, wish.kind === 'duplicate' ? { ...wish, alike: alikeOf(one) } : wish];
+		const neighbour = request.kind === 'move' && siblings(one)[siblings(one).indexOf(one) + request.by];
+		if (neighbour) return [one, { ...request, neighbour: knownBy(neighbour) }];
+		return [one, request.kind === 'duplicate' ? { ...request, alike: alikeOf(one) } : request];
 	});
 }
 
 const whole = ({ tag, className = '' }: { tag: string; className?: string }) => ({ tag, className });
 
-/** The changes of a page's source that a wish for an element comes to. */
-export function changesFor(page: Page, element: PageElement, wish: string | ErrandRequest): Change[] {
-	if (typeof wish === 'string') return markupChanges(page, [element], { kind: 'give-class', name: wish });
-	switch (wish.kind) {
+/** The changes of a page's source that a request for an element comes to. */
+export function changesFor(page: Page, element: PageElement, request: string | ErrandRequest): Change[] {
+	if (typeof request === 'string')
+		return markupChanges(page, [element], { kind: 'give-class', name: request });
+	switch (request.kind) {
 		case 'wrap-run': {
 			const all = siblings(element);
 			const at = all.indexOf(element);
-			return wrapElements(page, all.slice(at, at + wish.count), wish.wrapper);
+			return wrapElements(page, all.slice(at, at + request.count), request.wrapper);
 		}
 		case 'wrap-words': {
-			const places = placesOf(page, element, wish.words);
-			const start = places[wish.before] ?? places[0];
+			const places = placesOf(page, element, request.words);
+			const start = places[request.before] ?? places[0];
 			return start === undefined
 				? []
-				: wrapWords(page, { start, end: start + wish.words.length }, wish.wrapper);
+				: wrapWords(page, { start, end: start + request.words.length }, request.wrapper);
 		}
 		default:
-			return markupChanges(page, [element], wish);
+			return markupChanges(page, [element], request);
 	}
 }
 
@@ -144,47 +147,47 @@ const isWrapper = (element: PageElement | null, { tag, className }: { tag: strin
 
 const plainWords = (words: string): string => words.replace(/\s+/g, ' ').trim();
 
-/** Whether a save has what is wished for an element that stood at a path; the element is undefined where the save has none like it. */
+/** Whether a save has what is asked for of an element that stood at a path; the element is undefined where the save has none like it. */
 export function isDone(
 	page: Page,
 	element: PageElement | undefined,
-	wish: string | ErrandRequest,
+	request: string | ErrandRequest,
 	was: z.infer<typeof knownSchema> & { readonly path: readonly number[] }
 ): boolean {
-	if (typeof wish !== 'string' && wish.kind === 'words') {
+	if (typeof request !== 'string' && request.kind === 'words') {
 		const there = elementAt(page, was.path);
-		return there?.tag === was.tag && wordsIn(there, wish.words.length + 1) === plainWords(wish.words);
+		return there?.tag === was.tag && wordsIn(there, request.words.length + 1) === plainWords(request.words);
 	}
-	if (typeof wish !== 'string' && wish.kind === 'unwrap') {
+	if (typeof request !== 'string' && request.kind === 'unwrap') {
 		// Its words stand in what was around it, and no such element is there.
 		const around = elementAt(page, was.path.slice(0, -1));
 		return !element && was.words !== '' && around !== undefined && wordsIn(around, 1e6).includes(was.words);
 	}
 	if (!element) return false;
-	if (typeof wish === 'string') return classesOf(element).includes(wish);
-	switch (wish.kind) {
+	if (typeof request === 'string') return classesOf(element).includes(request);
+	switch (request.kind) {
 		case 'class':
-			return !classesOf(element).includes(wish.name);
+			return !classesOf(element).includes(request.name);
 		case 'attribute':
-			return attribute(element, wish.name) === (wish.value ?? undefined);
+			return attribute(element, request.name) === (request.value ?? undefined);
 		case 'wrap':
 		case 'wrap-run':
-			return isWrapper(element.parent, wish.wrapper);
+			return isWrapper(element.parent, request.wrapper);
 		case 'wrap-words':
 			return page.elements.some(
 				(one) =>
-					isWrapper(one, wish.wrapper) &&
+					isWrapper(one, request.wrapper) &&
 					one !== element &&
 					isWithin(one.path, element.path) &&
-					wordsIn(one, wish.words.length + 1) === plainWords(wish.words)
+					wordsIn(one, request.words.length + 1) === plainWords(request.words)
 			);
 		case 'move': {
-			const { neighbour, by } = wish;
+			const { neighbour, by } = request;
 			const all = siblings(element);
 			const other = neighbour && all.findIndex((one) => isKnownAs(one, neighbour));
 			return other !== undefined && other >= 0 && Math.sign(all.indexOf(element) - other) === by;
 		}
 		case 'duplicate':
-			return wish.alike !== undefined && alikeOf(element) > wish.alike;
+			return request.alike !== undefined && alikeOf(element) > request.alike;
 	}
 }

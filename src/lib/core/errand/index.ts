@@ -9,4 +9,4 @@ export {
 	type Given
 } from './errand.ts';
 export { unsteadyNames, unsteadySchema, type UnsteadyName } from './saves.ts';
-export { wishesToHost, type ErrandRequest } from './errandRequest.ts';
+export { requestsToHost, type ErrandRequest } from './errandRequest.ts';

@@ -20,7 +20,7 @@ describe('ranked', () => {
 		expect(names('boat table')).toEqual(['table.times']);
 		expect(names('table missing')).toEqual([]);
 	});
-	it('finds nothing for nothing and no more than wished', () => {
+	it('finds nothing for nothing and no more than asked for', () => {
 		expect(names('  ')).toEqual([]);
 		expect(names('sail', 2)).toHaveLength(2);
 	});

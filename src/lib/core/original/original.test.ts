@@ -6,7 +6,7 @@ it('lies as wide as the viewport at first', () => {
 	expect(initialAlignment(2560, 1280)).toEqual({ x: 0, y: 0, scale: 0.5 });
 });
 
-it('two points come to lie where they are wished, where moving and scale can do it', () => {
+it('two points come to lie where they are wanted, where moving and scale can do it', () => {
 	const point = fc.record({
 		x: fc.integer({ min: -500, max: 2000 }),
 		y: fc.integer({ min: -500, max: 2000 })
@@ -17,13 +17,13 @@ it('two points come to lie where they are wished, where moving and scale can do 
 		scale: fc.integer({ min: 1, max: 80 }).map((n) => n / 20)
 	});
 	fc.assert(
-		fc.property(point, point, lie, (a, b, wished) => {
+		fc.property(point, point, lie, (a, b, requested) => {
 			fc.pre(a.x !== b.x || a.y !== b.y);
-			const found = alignByPoints([a, b], [onPage(wished, a), onPage(wished, b)]);
-			expect(found?.scale).toBeCloseTo(wished.scale, 9);
-			expect(found?.x).toBeCloseTo(wished.x, 6);
-			expect(found?.y).toBeCloseTo(wished.y, 6);
-			const back = onPicture(wished, onPage(wished, a));
+			const found = alignByPoints([a, b], [onPage(requested, a), onPage(requested, b)]);
+			expect(found?.scale).toBeCloseTo(requested.scale, 9);
+			expect(found?.x).toBeCloseTo(requested.x, 6);
+			expect(found?.y).toBeCloseTo(requested.y, 6);
+			const back = onPicture(requested, onPage(requested, a));
 			expect(back.x).toBeCloseTo(a.x, 6);
 		})
 	);

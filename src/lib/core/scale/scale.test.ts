@@ -82,7 +82,7 @@ it('is within a hundredth of a px at both ends and knees, read back by the same 
 	);
 });
 
-it('has its steps from both ends, rounded where wished, with sizes of one’s own over them', () => {
+it('has its steps from both ends, rounded where that is wanted, with sizes of one’s own over them', () => {
 	const scale = withOwn(NEW_SCALE, 2, 'wide', 40);
 	const steps = stepsOf(scale);
 	expect(steps.map(({ step }) => step)).toEqual([4, 3, 2, 1, 0, -1]);

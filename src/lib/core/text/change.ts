@@ -51,15 +51,15 @@ export function offsetBefore(offset: number, changes: readonly Change[]): number
 }
 
 /** The smallest stretch of a text whose replacement makes it another. */
-export function changeBetween(text: string, wished: string): Change {
-	const most = Math.min(text.length, wished.length);
+export function changeBetween(text: string, requested: string): Change {
+	const most = Math.min(text.length, requested.length);
 	let start = 0;
-	while (start < most && text.charCodeAt(start) === wished.charCodeAt(start)) start++;
+	while (start < most && text.charCodeAt(start) === requested.charCodeAt(start)) start++;
 	let end = 0;
 	while (
 		end < most - start &&
-		text.charCodeAt(text.length - 1 - end) === wished.charCodeAt(wished.length - 1 - end)
+		text.charCodeAt(text.length - 1 - end) === requested.charCodeAt(requested.length - 1 - end)
 	)
 		end++;
-	return { start, end: text.length - end, text: wished.slice(start, wished.length - end) };
+	return { start, end: text.length - end, text: requested.slice(start, requested.length - end) };
 }

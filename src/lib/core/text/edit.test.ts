@@ -30,9 +30,9 @@ it('put in place of the old lines, the new ones make the new text', () => {
 		fc.property(
 			text.map((lines) => lines.join('\n')),
 			fc.array(fc.tuple(fc.nat(20), fc.nat(4), fc.constantFrom('', 'x', '\n', 'x\ny\n')), { maxLength: 3 }),
-			(source, wished) => {
+			(source, requested) => {
 				let at = 0;
-				const changes = wished.flatMap(([skip, length, inserted]) => {
+				const changes = requested.flatMap(([skip, length, inserted]) => {
 					const start = Math.min(source.length, at + skip);
 					const end = Math.min(source.length, start + length);
 					at = end + 1;

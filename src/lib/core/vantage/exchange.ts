@@ -47,10 +47,10 @@ export function nameTwice(names: readonly string[]): string | undefined {
 	return names.find((name) => seen.size === seen.add(name.trim().toLowerCase()).size);
 }
 
-/** A name that is none of some names: the wished one, with a number after it where it is taken. */
-export function freeName(wished: string, names: readonly string[]): string {
+/** A name that is none of some names: the requested one, with a number after it where it is taken. */
+export function freeName(requested: string, names: readonly string[]): string {
 	for (let i = 1; ; i++) {
-		const name = i === 1 ? wished : `${wished} ${i}`;
+		const name = i === 1 ? requested : `${requested} ${i}`;
 		if (nameTwice([...names, name]) === undefined) return name;
 	}
 }

@@ -27,7 +27,7 @@
 		questions: BoxQuestions;
 		/** The lead's width, CSS px. */
 		width: number;
-		/** What values are written with, once it has come; and a wish for it. */
+		/** What values are written with, once it has come; and a request for it. */
 		table: Table | null;
 		oncollate: () => Promise<Table>;
 		onplace: (place: FilePlace) => void;

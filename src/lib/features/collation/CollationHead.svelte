@@ -103,14 +103,14 @@
 				class="act"
 				aria-label="Narrower bands"
 				disabled={first === 0}
-				onclick={() => (collating.wished = first - 1)}>‹</button
+				onclick={() => (collating.requested = first - 1)}>‹</button
 			>
 			<button
 				type="button"
 				class="act"
 				aria-label="Wider bands"
 				disabled={first + fits >= collating.columns.length}
-				onclick={() => (collating.wished = first + 1)}>›</button
+				onclick={() => (collating.requested = first + 1)}>›</button
 			>
 		</span>
 	{/if}

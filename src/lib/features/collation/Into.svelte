@@ -92,8 +92,8 @@
 		document.querySelector<HTMLInputElement>('input.field')?.focus();
 	}
 
-	const wished = $derived(intervalOf(held.extent, held.column, held.at));
-	const words = $derived(wished ? printInterval(wished) : 'every width');
+	const requested = $derived(intervalOf(held.extent, held.column, held.at));
+	const words = $derived(requested ? printInterval(requested) : 'every width');
 </script>
 
 <div class="into">

@@ -95,9 +95,9 @@ export class Collating {
 	});
 	readonly rows: readonly Row[] = $derived.by(() => this.settled?.rows ?? []);
 
-	/** How many columns there is room for, and the first that is shown, by wish. */
+	/** How many columns there is room for, and the first that is shown, on request. */
 	fits = $state(1);
-	wished = $state(0);
+	requested = $state(0);
 	/** The column that is to stay in sight besides the carriage's. */
 	kept = $state.raw<ShownColumn | null>(null);
 	/** The index of the column that the carriage stands in. */
@@ -112,7 +112,7 @@ export class Collating {
 		// A column is a new one wherever the carriage goes, from the same place on.
 		const kept = this.columns.findIndex(({ from }) => from === this.kept?.from);
 		const sure = kept >= 0 ? kept : this.here;
-		return Math.min(last, Math.max(0, sure - this.fits + 1, Math.min(this.wished, sure)));
+		return Math.min(last, Math.max(0, sure - this.fits + 1, Math.min(this.requested, sure)));
 	});
 	readonly shown: readonly ShownColumn[] = $derived.by(() =>
 		this.columns.slice(this.first, this.first + this.fits)

@@ -9,7 +9,7 @@ import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { Proposed } from '$lib/writing/proposed.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { choicesFor, type Choice } from '$lib/writing/targets.ts';
-import { directionAt, wishedOf, withFlag, writeValue, type Desk } from '$lib/writing/declaration.ts';
+import { directionAt, requestOf, withFlag, writeValue, type Desk } from '$lib/writing/declaration.ts';
 
 /** A list of names as words; '' for none. */
 const named = (words: string, names: readonly string[]): string[] =>
@@ -35,9 +35,9 @@ export function copyColumn(
 			continue;
 		}
 		const choices = choicesFor(desk, { ...looked, paths: looked.paths.slice(0, 1) }, [of], target.outcome);
-		const wished = wishedOf(row.name, withFlag(source.text, source.from));
+		const requested = requestOf(row.name, withFlag(source.text, source.from));
 		const written = chain(choices, ([choice]) =>
-			choice ? writeValue(desk, choice.target, to.interval, wished) : refuse('There is no rule for it.')
+			choice ? writeValue(desk, choice.target, to.interval, requested) : refuse('There is no rule for it.')
 		);
 		(written.ok ? copied : left).push(row.name);
 	}
@@ -76,7 +76,7 @@ function writeRow(desk: Desk, choice: Choice, name: string, stretches: readonly 
 			direction === 'up'
 				? { ...interval, hi: null, hiClosed: false }
 				: { ...interval, lo: ZERO, loClosed: false };
-		return writeValue(desk, choice.target, i === 0 ? null : open, wishedOf(name, text)).ok;
+		return writeValue(desk, choice.target, i === 0 ? null : open, requestOf(name, text)).ok;
 	});
 }
 

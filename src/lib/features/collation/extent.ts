@@ -50,12 +50,12 @@ export function intervalOf(extent: Extent, { interval }: Column, at: number): In
 	if (extent === 'everywhere') return null;
 	if (extent === 'from') return { lo: rationalFromNumber(at), loClosed: true, hi: null, hiClosed: false };
 	if (extent === 'under') return { lo: ZERO, loClosed: false, hi: rationalFromNumber(at), hiClosed: false };
-	const wished: Interval = {
+	const requested: Interval = {
 		...interval,
 		...(extent === 'up' ? { hi: null, hiClosed: false } : {}),
 		...(extent === 'down' ? { lo: ZERO, loClosed: false } : {})
 	};
-	return wished.lo.n <= 0n && wished.hi === null ? null : wished;
+	return requested.lo.n <= 0n && requested.hi === null ? null : requested;
 }
 
 /** The widths of an extent as a set. */

@@ -24,7 +24,7 @@ import {
 	partAt,
 	ruleOf,
 	takeOutAll,
-	wishedOf,
+	requestOf,
 	withFlag,
 	writeValue,
 	type Desk
@@ -116,7 +116,7 @@ export class Hand {
 		const of = held && this.#collating.settled?.lineage.at(held.column.width)[0];
 		if (!held || !of) return () => undefined;
 		const { row, cell } = held;
-		const { value, important } = wishedOf(row.name, held.value);
+		const { value, important } = requestOf(row.name, held.value);
 		const flag = important ? ' !important' : '';
 		const choice = held.choices[held.into];
 		const desk = deskOf(this.#site);
@@ -146,7 +146,7 @@ export class Hand {
 		if (!this.held) return null;
 		const own = this.#collating.settled?.lineage.at(this.held.column.width)[0];
 		if (!own) return null;
-		const { property, value } = wishedOf(this.held.property, this.held.value);
+		const { property, value } = requestOf(this.held.property, this.held.value);
 		if (property.startsWith('--')) return value === '' ? null : [property];
 		const set = value === '' ? null : own.engine.expand(property, value);
 		return set && [...set.keys()].map(own.physical);
@@ -159,17 +159,17 @@ export class Hand {
 
 	#try(held: PendingValue): void {
 		const { row, column, extent, choices, into } = held;
-		const wished = wishedOf(held.property, held.value);
+		const requested = requestOf(held.property, held.value);
 		const choice = choices[into];
-		if (!choice || wished.value === '') return this.#setTrial(null);
+		if (!choice || requested.value === '') return this.#setTrial(null);
 		const desk = deskOf(this.#site);
-		const overridden = extent === 'everywhere' ? this.#overrides(desk, row, wished.property, choice) : [];
+		const overridden = extent === 'everywhere' ? this.#overrides(desk, row, requested.property, choice) : [];
 		const written = chain(takeOutAll(desk, overridden), () =>
-			writeValue(desk, choice.target, intervalOf(extent, column, held.at), wished)
+			writeValue(desk, choice.target, intervalOf(extent, column, held.at), requested)
 		);
 		this.refusal = refusalOf(written);
 		const where = choice.target.kind === 'style' ? 'the style attribute' : choice.target.selector;
-		const summary = `${wished.property}: ${wished.value} into ${where}`;
+		const summary = `${requested.property}: ${requested.value} into ${where}`;
 		this.#setTrial(written.ok ? desk.working.edit(summary) : null);
 	}
 
@@ -231,7 +231,7 @@ export class Hand {
 		if (!held || !now?.from) return undefined;
 		const widths = widthsOf(held.extent, held.column, held.at);
 		if (!contains(widths, rationalFromNumber(held.column.width))) return undefined;
-		const { value } = wishedOf(held.property, held.value);
+		const { value } = requestOf(held.property, held.value);
 		return now.text === value || now.from.written === value ? undefined : now.from;
 	});
 
@@ -247,7 +247,7 @@ export class Hand {
 		if (known < 0 && home === undefined) return;
 		const target = { kind: 'rule' as const, file: home ?? '', selector, after: null };
 		const more = known < 0 ? [{ target, exists: false, specificity }] : [];
-		const flagged = stronger.important && !wishedOf(held.property, held.value).important;
+		const flagged = stronger.important && !requestOf(held.property, held.value).important;
 		this.held = { ...held, choices: [...held.choices, ...more] };
 		this.put({
 			into: known < 0 ? held.choices.length : known,

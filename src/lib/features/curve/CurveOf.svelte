@@ -63,14 +63,14 @@
 		as: () => as
 	});
 
-	let wished = $state('');
+	let entered = $state('');
 	function follow(event: SubmitEvent): void {
 		event.preventDefault();
-		const named = wished.trim();
+		const named = entered.trim();
 		// Custom properties alone are told apart by case.
 		const property = named.startsWith('--') ? named : named.toLowerCase();
 		if (property !== '') following.property = property;
-		wished = '';
+		entered = '';
 	}
 	const value = $derived(following.known.get(carriage.width));
 </script>
@@ -88,7 +88,7 @@
 	</select>
 	<b>of {name}</b>
 	<input
-		bind:value={wished}
+		bind:value={entered}
 		aria-label="Another property to follow"
 		placeholder="or a property"
 		autocomplete="off"

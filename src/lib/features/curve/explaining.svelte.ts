@@ -36,23 +36,23 @@ export class Explaining {
 			const [vantage, all] = untrack(() => [as(), following.changes] as const);
 			if (!isExact || !of || !vantage) return;
 			const gone = new AbortController();
-			const wished = [...all.filter(({ before }) => before === chosen), ...all.slice(0, EXPLAINED)];
+			const requested = [...all.filter(({ before }) => before === chosen), ...all.slice(0, EXPLAINED)];
 			const settings = site.kept.finding.list;
 			const asked = { ...of.swept, ...of, layout: of.swept.stages, as: vantage, settings };
-			untrack(() => void this.#explain(asked, wished, all, gone.signal));
+			untrack(() => void this.#explain(asked, requested, all, gone.signal));
 			return () => gone.abort();
 		});
 	}
 
 	async #explain(
 		asked: Followed,
-		wished: readonly Change[],
+		requested: readonly Change[],
 		all: readonly Change[],
 		signal: AbortSignal
 	): Promise<void> {
 		this.trouble = '';
 		try {
-			for (const change of wished) {
+			for (const change of requested) {
 				if (this.causes.has(change.before)) continue;
 				const cause = await causeOf(asked, change, all, signal);
 				if (signal.aborted) return;

@@ -16,7 +16,7 @@
 	const settingOf = (name: string): KindSetting =>
 		finding.list.find(({ kind }) => kind === name) ?? { kind: name, on: true, limit: null };
 
-	/** Keeps what is wished of a kind; what is as the kind comes is not kept. */
+	/** Keeps what is wanted of a kind; what is as the kind comes is not kept. */
 	function put(name: string, change: Partial<KindSetting>, title: string): void {
 		void finding.keep((list) => {
 			const next = { ...(list.find(({ kind }) => kind === name) ?? settingOf(name)), ...change };

@@ -18,11 +18,11 @@
 		view: FramesView;
 		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
 		said?: (width: number) => { readonly whole: string; readonly short: string };
-		/** The Original at the lead's width, and a wish to lay it otherwise. */
+		/** The Original at the lead's width, and a request to lay it otherwise. */
 		laid?: { readonly original: Original | undefined; readonly onalign: (alignment: Alignment) => void };
 		/** What stands around the frames where they are over the columns of a collation. */
 		below?: Snippet;
-		/** What is held, in a menu; and a wish to see it. */
+		/** What is held, in a menu; and a request to see it. */
 		holds?: Snippet;
 		onholds?: () => void;
 		/** The texts before the last edit; null where there was none. */

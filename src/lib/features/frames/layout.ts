@@ -12,7 +12,7 @@ export interface Room {
 export interface Small {
 	readonly name: string;
 	readonly viewport: Viewport;
-	/** How much larger than the others it is drawn, by wish. */
+	/** How much larger than the others it is drawn, on request. */
 	readonly size: number;
 }
 
@@ -201,8 +201,8 @@ export function layColumns(room: Room, names: number, columns: readonly Over[]):
 	const wide = (room.width - 2 * COLUMNS.side - names) / Math.max(1, columns.length) - COLUMNS.inner;
 	const high = Math.max(60, room.height - COLUMNS.top - COLUMNS.bottom);
 	return columns.map(({ frame, viewport, box }, i) => {
-		const wished = box && box.width > 0 ? box.width + 2 * AROUND * viewport.width : viewport.width;
-		const width = Math.min(viewport.width, Math.max(wide, wished));
+		const preferred = box && box.width > 0 ? box.width + 2 * AROUND * viewport.width : viewport.width;
+		const width = Math.min(viewport.width, Math.max(wide, preferred));
 		const scale = Math.min(1, wide / width);
 		const height = Math.min(viewport.height, high / scale);
 		const part = {

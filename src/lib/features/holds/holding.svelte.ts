@@ -22,7 +22,7 @@ export const holdKey = ({ page, scope, element, measurement }: Hold): string =>
 	[page, scope, element, measurement].join(' ');
 
 /** What is to be held. */
-export interface HoldWish {
+export interface HoldRequest {
 	readonly widths: IntervalSet;
 	readonly scope: Hold['scope'];
 	/** The element that it is about; null where all is held. */
@@ -65,7 +65,7 @@ export class Holding {
 	}
 
 	/** Holds something as it is now: it is measured, and kept with the site. */
-	async hold(swept: Swept, { widths, scope, path, pages }: HoldWish): Promise<void> {
+	async hold(swept: Swept, { widths, scope, path, pages }: HoldRequest): Promise<void> {
 		this.busy = true;
 		this.trouble = '';
 		try {

@@ -27,18 +27,18 @@
 		if (onto === 'these' || !element) return paths;
 		return likeIt(page.page, element, onto).map(({ path }) => path);
 	});
-	const wished = $derived(name.trim().replace(/^\./, ''));
+	const entered = $derived(name.trim().replace(/^\./, ''));
 	const problem = $derived(
-		wished === '' || CLASS_NAME.test(wished)
+		entered === '' || CLASS_NAME.test(entered)
 			? undefined
 			: 'A class begins with a letter and has no spaces or signs but - and _.'
 	);
 	/** Who has the class already. */
 	const taken = $derived.by(() => {
-		if (wished === '' || problem) return '';
+		if (entered === '' || problem) return '';
 		if (!names.value) return names.error;
-		const count = page.page.elements.filter((one) => classesOf(one).includes(wished)).length;
-		const styled = names.value.styled.has(wished);
+		const count = page.page.elements.filter((one) => classesOf(one).includes(entered)).length;
+		const styled = names.value.styled.has(entered);
 		if (count === 0 && !styled) return 'Nothing on this page has it yet, and no sheet names it.';
 		const has = count === 0 ? 'No element' : count === 1 ? 'One element' : `${count} elements`;
 		return `${has} of this page ${count > 1 ? 'have' : 'has'} it already${styled ? ', and a sheet has rules for it' : ''}.`;
@@ -46,7 +46,7 @@
 
 	async function act(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		if (wished !== '' && !problem) said = await give(chosen, wished);
+		if (entered !== '' && !problem) said = await give(chosen, entered);
 	}
 </script>
 
@@ -72,7 +72,7 @@
 			</select>
 		{/snippet}
 	</Field>
-	<Button disabled={wished === '' || problem !== undefined} type="submit">Give it to {chosen.length}</Button>
+	<Button disabled={entered === '' || problem !== undefined} type="submit">Give it to {chosen.length}</Button>
 	<p role="status">{said || taken}</p>
 </form>
 

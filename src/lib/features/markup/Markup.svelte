@@ -12,7 +12,7 @@
 	} from '$lib/core/html/index.ts';
 	import { relativeAddress } from '$lib/core/site/index.ts';
 	import { sentenceOf } from '$lib/core/text/index.ts';
-	import { wishMarkup } from './markup.ts';
+	import { requestMarkup } from './markup.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
@@ -60,12 +60,12 @@
 		return main && !main.empty && text === page.source ? { start: main.from, end: main.to } : null;
 	});
 
-	/** What became of a wish for markup that is given. */
+	/** What became of a request for markup that is given. */
 	let heard = $state('');
-	async function propose(wish: MarkupRequest, notes: readonly string[] = []): Promise<void> {
+	async function propose(request: MarkupRequest, notes: readonly string[] = []): Promise<void> {
 		heard = '';
-		const elements = 'together' in wish && wish.together ? ordered : chosen;
-		heard = sentenceOf(await wishMarkup(site, page, proposal, elements, wish, notes));
+		const elements = 'together' in request && request.together ? ordered : chosen;
+		heard = sentenceOf(await requestMarkup(site, page, proposal, elements, request, notes));
 	}
 	/** The site's pictures, as addresses of this page. */
 	const pictures = $derived(
@@ -159,7 +159,7 @@
 		>{#each pictures as address (address)}<option value={address}></option>{/each}</datalist
 	>
 	<NewAttribute onadd={(name, value) => void propose({ kind: 'attribute', name, value })} />
-	<Wrapping source={page.page.source} isRow={together} {words} onwish={propose} />
+	<Wrapping source={page.page.source} isRow={together} {words} onrequest={propose} />
 	<p class="acts">
 		<Button look="quiet" onclick={() => propose({ kind: 'unwrap' })}>Unwrap</Button>
 		<Button look="quiet" onclick={() => propose({ kind: 'move', by: -1 })}>Earlier</Button>

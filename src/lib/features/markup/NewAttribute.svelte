@@ -13,8 +13,8 @@
 	let value = $state('');
 	function add(event: SubmitEvent): void {
 		event.preventDefault();
-		const wished = name.trim().toLowerCase();
-		if (ATTRIBUTE_NAME.test(wished)) onadd(wished, value);
+		const entered = name.trim().toLowerCase();
+		if (ATTRIBUTE_NAME.test(entered)) onadd(entered, value);
 	}
 </script>
 

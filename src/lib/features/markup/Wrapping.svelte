@@ -11,10 +11,10 @@
 		isRow: boolean;
 		/** Words of the source that are chosen; null for none. */
 		words: { readonly start: number; readonly end: number } | null;
-		onwish: (wish: MarkupRequest) => void;
+		onrequest: (request: MarkupRequest) => void;
 	}
 
-	let { source, isRow, words, onwish }: Props = $props();
+	let { source, isRow, words, onrequest }: Props = $props();
 
 	let tag = $state('div');
 	let className = $state('');
@@ -27,16 +27,23 @@
 <p>
 	<TextInput width="5rem" bind:value={tag} aria-label="Tag to wrap it into" />
 	<TextInput bind:value={className} placeholder="class" aria-label="Class of that tag" />
-	<Button look="quiet" disabled={!canWrap} onclick={() => onwish({ kind: 'wrap', wrapper, together: false })}
-		>Wrap</Button
+	<Button
+		look="quiet"
+		disabled={!canWrap}
+		onclick={() => onrequest({ kind: 'wrap', wrapper, together: false })}>Wrap</Button
 	>
 	{#if isRow}
-		<Button look="quiet" disabled={!canWrap} onclick={() => onwish({ kind: 'wrap', wrapper, together: true })}
-			>Wrap them as one</Button
+		<Button
+			look="quiet"
+			disabled={!canWrap}
+			onclick={() => onrequest({ kind: 'wrap', wrapper, together: true })}>Wrap them as one</Button
 		>
 	{/if}
 	{#if words}
-		<Button look="quiet" disabled={!canWrap} onclick={() => onwish({ kind: 'wrap-words', wrapper, ...words })}
+		<Button
+			look="quiet"
+			disabled={!canWrap}
+			onclick={() => onrequest({ kind: 'wrap-words', wrapper, ...words })}
 			>Wrap “{source.slice(words.start, words.end).slice(0, 24)}”</Button
 		>
 	{/if}

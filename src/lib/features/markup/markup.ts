@@ -9,27 +9,27 @@ import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 
-function wordsOf(wish: MarkupRequest, count: number): string {
+function wordsOf(request: MarkupRequest, count: number): string {
 	const on = count === 1 ? 'one element' : `${count} elements`;
-	switch (wish.kind) {
+	switch (request.kind) {
 		case 'attribute':
-			return wish.value === null
-				? `The attribute ${wish.name} goes from ${on}.`
-				: `The attribute ${wish.name} of ${on} becomes “${wish.value}”.`;
+			return request.value === null
+				? `The attribute ${request.name} goes from ${on}.`
+				: `The attribute ${request.name} of ${on} becomes “${request.value}”.`;
 		case 'class':
-			return `The class ${wish.name} goes from ${on}.`;
+			return `The class ${request.name} goes from ${on}.`;
 		case 'give-class':
-			return `The class ${wish.name} for ${on}.`;
+			return `The class ${request.name} for ${on}.`;
 		case 'words':
 			return `Other words in ${on}.`;
 		case 'wrap':
-			return `A ${wish.wrapper.tag} goes around ${wish.together && count > 1 ? `${on} together` : on}.`;
+			return `A ${request.wrapper.tag} goes around ${request.together && count > 1 ? `${on} together` : on}.`;
 		case 'wrap-words':
-			return `A ${wish.wrapper.tag} goes around the chosen words.`;
+			return `A ${request.wrapper.tag} goes around the chosen words.`;
 		case 'unwrap':
 			return `The tags of ${on} go, what is in ${count === 1 ? 'it' : 'them'} stays.`;
 		case 'move':
-			return `${on === 'one element' ? 'One element goes' : `${on} go`} ${wish.by < 0 ? 'before' : 'after'} the neighbour.`;
+			return `${on === 'one element' ? 'One element goes' : `${on} go`} ${request.by < 0 ? 'before' : 'after'} the neighbour.`;
 		case 'duplicate':
 			return `A copy of ${on}, ids made others.`;
 	}
@@ -67,22 +67,22 @@ async function hitsOtherwise(page: PageState, before: string, after: string): Pr
  * Proposes a change of a page's HTML, `notes` and the rules that hit otherwise then with it; where the page is given
  * it becomes errands. The sentence says what became of it; it is '' where the proposal says so itself.
  */
-export async function wishMarkup(
+export async function requestMarkup(
 	site: SiteState,
 	page: PageState,
 	proposal: Proposal,
 	elements: readonly ElementPath[],
-	wish: MarkupRequest,
+	request: MarkupRequest,
 	notes: readonly string[] = []
 ): Promise<Result<string>> {
 	const { path } = page;
-	if (site.given.has(path)) return errandsTo(site, path, elements, wish);
+	if (site.given.has(path)) return errandsTo(site, path, elements, request);
 	const before = site.texts.get(path)?.text ?? '';
 	proposal.propose(({ working }) => {
 		const parsed = parsePage(working.text(path) ?? '');
 		const found = elements.flatMap((one) => elementAt(parsed, one) ?? []);
-		working.change(path, markupChanges(parsed, found, wish));
-		return done({ summary: wordsOf(wish, found.length), notes });
+		working.change(path, markupChanges(parsed, found, request));
+		return done({ summary: wordsOf(request, found.length), notes });
 	});
 	const after = proposal.textAfter(path);
 	if (after === undefined) return proposal.refusal ?? done('');

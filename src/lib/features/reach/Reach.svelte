@@ -24,7 +24,7 @@
 		/** What the site knows of names. */
 		known: Pick<NameFacts, 'unsteady' | 'given'>;
 		questions: ReachQuestions;
-		/** The rule at the caret, and a wish to write another selector there. */
+		/** The rule at the caret, and a request to write another selector there. */
 		rule: CaretRule | undefined;
 		onwrite: (selector: string, note: string) => void;
 		/** Gives elements a class; says what was done. */

@@ -44,7 +44,7 @@
 	let here = $state(first.page !== null);
 	// svelte-ignore state_referenced_locally (as above)
 	let rows = $state<Row[]>(first.changes.map(rowOf));
-	const wished = $derived<StagedState>({
+	const requested = $derived<StagedState>({
 		name,
 		page: here ? page : null,
 		changes: rows.map(({ kind, selector, name, value }) =>
@@ -53,7 +53,7 @@
 	});
 	const problem = $derived(
 		nameTwice([...taken, name]) === undefined
-			? whyNot(checkStaged(wished))
+			? whyNot(checkStaged(requested))
 			: `“${name}” is the name of another.`
 	);
 </script>
@@ -122,7 +122,7 @@
 			>One more change</Button
 		>
 		<p role="status">{problem ?? trouble ?? ''}</p>
-		<Button look="primary" disabled={problem !== null} onclick={() => onkeep(wished)}>Keep</Button>
+		<Button look="primary" disabled={problem !== null} onclick={() => onkeep(requested)}>Keep</Button>
 		<Button onclick={close}>Cancel</Button>
 	{/snippet}
 </Dialog>

@@ -11,7 +11,7 @@
 	interface Props {
 		hung: Hung;
 		range: readonly [number, number];
-		/** Where the carriage stands, and a wish to have it elsewhere. */
+		/** Where the carriage stands, and a request to have it elsewhere. */
 		width: number;
 		onwidth: (width: number) => void;
 		/** Where bands meet, CSS px; and the band of the carriage. */
@@ -57,8 +57,8 @@
 	};
 	/** Curves with a size each, and where the words for it stand so that none lies over another. */
 	function beside(all: readonly { readonly of: Drawn; readonly size: number }[]) {
-		const wished = all.map(({ size }) => y(size));
-		const places = apart(wished, NAMES, [8, height - 8]);
+		const preferred = all.map(({ size }) => y(size));
+		const places = apart(preferred, NAMES, [8, height - 8]);
 		return all.map((one, i) => ({ ...one, top: places[i] ?? 0 }));
 	}
 
@@ -85,8 +85,8 @@
 			const at = own[0] ? x(within(own[0].width)) : 0;
 			// Fields stand beyond the end where there is room for them.
 			const left = end === 'narrow' ? at > NARROW : at > room - WIDE;
-			const wished = own.map(({ size }) => y(size));
-			const places = apart(wished, FIELDS, [14, height - 14]);
+			const preferred = own.map(({ size }) => y(size));
+			const places = apart(preferred, FIELDS, [14, height - 14]);
 			return { end, at, left, pegs: own.map((peg, i) => ({ ...peg, top: places[i] ?? 0 })) };
 		})
 	);
@@ -177,7 +177,7 @@
 						{left}
 						{root}
 						colour={colour(peg.of)}
-						onsize={(...wish) => hung.putSize(...wish)}
+						onsize={(...request) => hung.putSize(...request)}
 						onchoose={() => onchoose(peg.of)}
 					/>
 				{/each}

@@ -2,7 +2,7 @@
 	import { getSite } from '$lib/session/context.ts';
 	import { toNumber } from '$lib/core/interval/index.ts';
 	import { curveInWords, jointsOf, printWidth, within } from '$lib/core/length/index.ts';
-	import type { Judged, LengthWish, Middle } from './lengthWish.ts';
+	import type { Judged, FluidLength, Middle } from './fluidLength.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import { SHOWN } from './shown.ts';
@@ -48,7 +48,7 @@
 		return off.length > 0 ? `The middle does not meet the ends there: ${off.join(', ')}.` : '';
 	});
 
-	const put = (change: Partial<LengthWish>): void => setting.putLength(change);
+	const put = (change: Partial<FluidLength>): void => setting.putLength(change);
 	function judged(end: 'least' | 'most', text: string): void {
 		const size = Number(text);
 		if (length && Number.isFinite(size)) put({ [end]: { size, width: carriage.width } });

@@ -10,7 +10,7 @@
 		left: boolean;
 		root: number;
 		colour: string;
-		/** A size is wished for; null for what the scale has. */
+		/** A size is asked for; null for what the scale has. */
 		onsize: (id: string, size: number | null, fit?: boolean) => void;
 		onchoose: () => void;
 	}

@@ -71,12 +71,12 @@ export function pointsOf(curve: Curve, [from, to]: readonly [number, number]): [
 
 /** Where labels are put so that none lies over another: as near to where they belong as a gap allows, in their order. */
 export function apart(
-	wished: readonly number[],
+	preferred: readonly number[],
 	gap: number,
 	[top, bottom]: readonly [number, number]
 ): number[] {
-	const order = wished.map((_, i) => i).sort((a, b) => (wished[a] ?? 0) - (wished[b] ?? 0));
-	const places = order.map((i) => wished[i] ?? 0);
+	const order = preferred.map((_, i) => i).sort((a, b) => (preferred[a] ?? 0) - (preferred[b] ?? 0));
+	const places = order.map((i) => preferred[i] ?? 0);
 	for (let i = 1; i < places.length; i++) places[i] = Math.max(places[i] ?? 0, (places[i - 1] ?? 0) + gap);
 	const over = (places.at(-1) ?? 0) - bottom;
 	if (over > 0) {

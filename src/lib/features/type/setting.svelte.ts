@@ -2,7 +2,7 @@ import { toNumber } from '$lib/core/interval/index.ts';
 import { NEW_SCALE, scaleProblems, type Scale } from '$lib/core/scale/index.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { History } from './history.svelte.ts';
-import { checkLength, keepLength, lengthText, type LengthWish } from './lengthWish.ts';
+import { checkLength, keepLength, lengthText, type FluidLength } from './fluidLength.ts';
 import { TypeReading } from './typeReading.svelte.ts';
 
 /** What is worked on: nothing yet, the scale of the site, or one length of an element. */
@@ -17,10 +17,10 @@ export abstract class Setting {
 	readonly reading = new TypeReading();
 	work = $state<Work>('sizes');
 	scale = $state.raw<Scale>(NEW_SCALE);
-	length = $state.raw<LengthWish | null>(null);
+	length = $state.raw<FluidLength | null>(null);
 	/** Sizes that were tried for the length before these. */
 	tried = $state.raw<readonly string[]>([]);
-	readonly #history = new History<Scale | LengthWish>();
+	readonly #history = new History<Scale | FluidLength>();
 	#keeping: ReturnType<typeof setTimeout> | undefined;
 
 	constructor(site: SiteState) {
@@ -53,7 +53,7 @@ export abstract class Setting {
 		this.#keepSoon();
 	}
 
-	putLength(change: Partial<LengthWish>, step = true): void {
+	putLength(change: Partial<FluidLength>, step = true): void {
 		const { length } = this;
 		if (!length) return;
 		if (step) this.#history.remember(length);
@@ -69,7 +69,7 @@ export abstract class Setting {
 	}
 
 	/** What is worked on now: the length, or the scale. */
-	get #now(): Scale | LengthWish | null {
+	get #now(): Scale | FluidLength | null {
 		return this.work === 'length' ? this.length : this.scale;
 	}
 
@@ -92,7 +92,7 @@ export abstract class Setting {
 		if (next) this.#restore(next);
 	}
 
-	#restore(to: Scale | LengthWish): void {
+	#restore(to: Scale | FluidLength): void {
 		if ('path' in to) this.length = to;
 		else this.scale = to;
 		this.#keepLength();

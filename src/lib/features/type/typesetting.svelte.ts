@@ -17,7 +17,7 @@ import {
 } from '$lib/core/scale/index.ts';
 import { chain, DONE, refusalOf, type Edit, type Refusal } from '$lib/core/text/index.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
-import { checkLength, judgedWords, keptLength, type Judged } from './lengthWish.ts';
+import { checkLength, judgedWords, keptLength, type Judged } from './fluidLength.ts';
 import { writeSizes } from '$lib/writing/sizeEdit.ts';
 import { READ } from '$lib/inquiry/sizes.ts';
 import { applyEdit, undoIn } from '$lib/session/steps.ts';

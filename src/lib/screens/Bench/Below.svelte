@@ -3,7 +3,7 @@
 	import { insist } from '$lib/session/insist.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import { sentenceOf } from '$lib/core/text/index.ts';
-	import { wishMarkup } from '$lib/features/markup/markup.ts';
+	import { requestMarkup } from '$lib/features/markup/markup.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import { untrack } from 'svelte';
@@ -18,7 +18,7 @@
 	const { table, edits } = $derived(writing);
 	const { sweeping, following } = $derived(watching);
 	const proposal = $derived(edits?.proposal ?? null);
-	/** A larger edit is wished for, in place of what was tried before. */
+	/** A larger edit is asked for, in place of what was tried before. */
 	const anew = () => writing.anew();
 
 	const on = $derived(states.pins.length + states.staged.length);
@@ -69,7 +69,7 @@
 	});
 	async function give(paths: readonly ElementPath[], name: string): Promise<string> {
 		const { proposal } = await writing.anew();
-		return sentenceOf(await wishMarkup(site, page, proposal, paths, { kind: 'give-class', name }));
+		return sentenceOf(await requestMarkup(site, page, proposal, paths, { kind: 'give-class', name }));
 	}
 </script>
 

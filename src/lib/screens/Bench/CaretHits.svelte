@@ -16,7 +16,7 @@
 		onselect: (paths: readonly ElementPath[]) => void;
 		/** The elements of the lead that a selector hits; null while there are no frames. */
 		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
-		/** A selector is wished for in the place of the rule's, with a word on it. */
+		/** A selector is asked for in the place of the rule's, with a word on it. */
 		onwrite: (selector: string, note: string) => void;
 		/** The rule at the caret: told. */
 		rule: CaretRule | undefined;

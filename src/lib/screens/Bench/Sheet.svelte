@@ -93,7 +93,7 @@
 		if (shown === file) untrack(() => view?.dispatch({ effects }));
 	});
 
-	/** What was wished for before this was here has been shown. */
+	/** What was asked for before this was here has been shown. */
 	let shownPlace = untrack(() => goto);
 	$effect(() => {
 		if (!goto || goto === shownPlace || goto.path !== file.path || !view) return;

@@ -42,7 +42,7 @@ export class BenchState {
 	/** The rule at the sheet's caret, and the file that is shown there. */
 	rule = $state.raw<CaretRule | undefined>();
 	shown = $state('');
-	/** What is selected while a value of it is wished to the hand from elsewhere. */
+	/** What is selected while another part of the Bench asks for a value of it to be edited. */
 	#handed = $state.raw<readonly ElementPath[] | null>(null);
 
 	readonly swept = $derived.by(
@@ -227,7 +227,7 @@ export class BenchState {
 	computed = (paths: readonly ElementPath[]): Promise<readonly ReadonlyMap<string, string>[]> =>
 		this.stages?.computed('lead', paths) ?? Promise.resolve([]);
 
-	/** A collation of what is selected is wished for, though it is not shown. */
+	/** A collation of what is selected is asked for, though it is not shown. */
 	collate = (): Promise<Table> => {
 		this.#handed = this.selected;
 		return this.writing.bringTable();

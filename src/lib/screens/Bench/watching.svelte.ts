@@ -40,7 +40,7 @@ function afterRest(ms: number, work: (signal: AbortSignal) => Promise<void>): ()
 	};
 }
 
-/** What is measured of the page behind the Bench, each from when it is first wished for. */
+/** What is measured of the page behind the Bench, each from when it is first asked for. */
 export class Watching {
 	readonly #site: SiteState;
 	readonly #asked: WatchedBench;

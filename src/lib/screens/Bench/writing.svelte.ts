@@ -6,7 +6,7 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Bands } from '$lib/core/media/index.ts';
 import type { Shift } from '$lib/ui/measure/places.ts';
 
-/** What values and larger edits of a site are written with; each comes when it is first wished for. */
+/** What values and larger edits of a site are written with; each comes when it is first asked for. */
 export class Writing {
 	readonly #site: SiteState;
 	/** Null until it is asked for. */

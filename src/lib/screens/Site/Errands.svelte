@@ -48,7 +48,7 @@
 				{#if errand.done}<b>The last save has it.</b>{/if}
 			</p>
 			<p class="needed">
-				{#if !errand.wish}
+				{#if !errand.request}
 					{#each needed(errand) as { file, line }, n (n)}
 						{n === 0 ? 'for ' : ', '}<a href={benchOf(errand.page, file)}>{file}:{line}</a>
 					{:else}no rule of a sheet names the class yet{/each}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Result } from '$lib/core/text/index.ts';
-	import type { VantageRecord, VantageWish } from '$lib/api.ts';
+	import type { VantageRecord, VantageRequest } from '$lib/api.ts';
 	import { freeName, PLAIN, readVantages, writeVantages, type Vantage } from '$lib/core/vantage/index.ts';
 	import type { Vantages } from '$lib/session/vantages.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -17,7 +17,7 @@
 	let { vantages, site }: Props = $props();
 
 	/** What is in the form: a vantage of the list, or one that is to be added. */
-	let open = $state.raw<VantageWish | null>(null);
+	let open = $state.raw<VantageRequest | null>(null);
 	let unread = $state<string | null>(null);
 	let input: HTMLInputElement;
 
@@ -28,13 +28,13 @@
 	);
 
 	async function keep(fields: Vantage): Promise<void> {
-		const wish = open;
-		if (!wish) return;
-		const { id } = wish;
+		const request = open;
+		if (!request) return;
+		const { id } = request;
 		const { ok } = await vantages.keep(
 			(now) =>
 				id === undefined
-					? [...now, { ...wish, fields }]
+					? [...now, { ...request, fields }]
 					: now.map((one) => (one.id === id ? { ...one, fields } : one)),
 			`${fields.name} ${id === undefined ? 'added' : 'changed'}`
 		);
@@ -76,7 +76,7 @@
 		if (!read.ok) return;
 		await vantages.keep((now) => {
 			const names = now.map(({ fields }) => fields.name);
-			const more = read.value.map((fields): VantageWish => {
+			const more = read.value.map((fields): VantageRequest => {
 				const name = freeName(fields.name, names);
 				names.push(name);
 				return { chorus: false, fields: { ...fields, name } };

@@ -7,7 +7,7 @@
 		range: readonly [number, number];
 		/** Where bands meet, CSS px. */
 		cuts: readonly number[];
-		/** Where the carriage stands, and a wish to have it elsewhere. */
+		/** Where the carriage stands, and a request to have it elsewhere. */
 		width: number;
 		onwidth: (width: number) => void;
 		/** What is drawn, in words. */

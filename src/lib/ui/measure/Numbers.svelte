@@ -11,7 +11,7 @@
 		room: number;
 		/** The width at a place on the bar, CSS px. */
 		toWidth: (px: number) => number;
-		/** A wish to move thresholds that stand together to a width; undefined where none can be moved. */
+		/** A request to move thresholds that stand together to a width; undefined where none can be moved. */
 		onshift?: Shift | undefined;
 	}
 

@@ -9,7 +9,7 @@
 		bands: readonly { band: Band; from: number; to: number; pixels: readonly [number, number] | null }[];
 		/** Widths at which both halves of a breakpoint hold. */
 		overlaps: readonly Rational[];
-		/** A wish to close a stretch that is narrower than a pixel. */
+		/** A request to close a stretch that is narrower than a pixel. */
 		onjoin?: ((stretch: Interval) => void) | undefined;
 	}
 

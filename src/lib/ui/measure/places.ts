@@ -30,7 +30,7 @@ export interface Shift {
 export interface MeasuredPlaces extends Places {
 	/** How thresholds are moved, where they can be. */
 	readonly onshift?: Shift | undefined;
-	/** A wish to close a stretch that is narrower than a pixel. */
+	/** A request to close a stretch that is narrower than a pixel. */
 	readonly onjoin?: ((stretch: Interval) => void) | undefined;
 }
 

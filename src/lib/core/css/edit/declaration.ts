@@ -34,17 +34,17 @@ const written = ({ value, important = false }: DeclarationRequest): string =>
 	important ? `${value} !important` : value;
 
 /** A new declaration in a sheet's hand, without its semicolon. */
-export function declarationText(sheet: Sheet, wished: DeclarationRequest): string {
-	const value = spelled(sheet, wished.value);
-	return `${wished.property}:${handOf(sheet).afterColon}${written({ ...wished, value })}`;
+export function declarationText(sheet: Sheet, requested: DeclarationRequest): string {
+	const value = spelled(sheet, requested.value);
+	return `${requested.property}:${handOf(sheet).afterColon}${written({ ...requested, value })}`;
 }
 
 /** A new declaration, after the one that it is at home beside, or at the head of its block. */
-function inserted(sheet: Sheet, block: Rule | AtRule, wished: DeclarationRequest): Change[] {
+function inserted(sheet: Sheet, block: Rule | AtRule, requested: DeclarationRequest): Change[] {
 	const { source } = sheet;
 	const hand = handOf(sheet);
-	const text = declarationText(sheet, wished);
-	const beside = neighbourOf(sheet, block, wished.property);
+	const text = declarationText(sheet, requested);
+	const beside = neighbourOf(sheet, block, requested.property);
 	if (beside) {
 		const close = closeOf(source, beside);
 		const end = beside.span.end + close + commentsAfter(source, beside.span.end + close);
@@ -77,13 +77,13 @@ export function setDeclaration(sheet: Sheet, block: Rule | AtRule, asked: Declar
 	const { source } = sheet;
 	const known = declarationIn(block, asked.property);
 	if (!known) return isClosed(source, block) ? inserted(sheet, block, asked) : [];
-	const wished = { ...asked, value: spelled(sheet, asked.value) };
+	const requested = { ...asked, value: spelled(sheet, asked.value) };
 	const same =
-		[asked.value, wished.value].includes(sliceOf(source, known.value)) &&
-		known.important === (wished.important ?? false);
+		[asked.value, requested.value].includes(sliceOf(source, known.value)) &&
+		known.important === (requested.important ?? false);
 	if (same) return [];
-	const end = known.important === (wished.important ?? false) ? known.value.end : known.span.end;
-	const text = known.important && wished.important ? wished.value : written(wished);
+	const end = known.important === (requested.important ?? false) ? known.value.end : known.span.end;
+	const text = known.important && requested.important ? requested.value : written(requested);
 	return [{ start: known.value.start, end, text }];
 }
 

@@ -144,10 +144,10 @@ function changesOf(
 	sheet: Sheet,
 	selector: string,
 	condition: typeof WIDE | null,
-	wished = GAP
+	requested = GAP
 ): readonly Change[] {
 	const base = ruleOf(sheet, 'a');
-	const done = writeInto(sheet, { selector, condition, ...(base ? { base } : {}) }, wished);
+	const done = writeInto(sheet, { selector, condition, ...(base ? { base } : {}) }, requested);
 	return done.ok ? done.value.changes : [];
 }
 const into = (source: string, condition: typeof WIDE | null, selector = 'a'): string =>

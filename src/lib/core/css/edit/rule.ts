@@ -15,7 +15,7 @@ import { closeOf, handOf, type Hand } from './hand.ts';
 import { commentsAfter, indentAt } from './line.ts';
 
 /** A condition of widths, as the sheet would write it. */
-export interface WishedCondition {
+export interface RequestedCondition {
 	readonly text: string;
 	/** Whether another, as it is written, holds at the same widths. */
 	same(prelude: string): boolean;
@@ -27,7 +27,7 @@ export interface WishedCondition {
 export interface Into {
 	readonly selector: string;
 	/** Null for every width. */
-	readonly condition: WishedCondition | null;
+	readonly condition: RequestedCondition | null;
 	/** The rule that is to be overridden, or that says it so far; what is new comes after it, in the same layer. */
 	readonly base?: Rule;
 	/** Whether a rule that is not there yet comes before all others. */
@@ -47,13 +47,13 @@ const isMedia = (node: Node): node is AtRule =>
 	node.kind === 'at-rule' && node.name === 'media' && node.block !== null && !node.opaque;
 
 /** A rule's only declaration in a sheet's hand, with its semicolon where that has one. */
-const onlyDeclaration = (sheet: Sheet, wished: DeclarationRequest): string =>
-	declarationText(sheet, wished) + (handOf(sheet).lastSemicolon ? ';' : '');
+const onlyDeclaration = (sheet: Sheet, requested: DeclarationRequest): string =>
+	declarationText(sheet, requested) + (handOf(sheet).lastSemicolon ? ';' : '');
 
 /** A rule as a sheet's hand sets it, every line after the first indented by `outer`. */
-function ruleText(sheet: Sheet, selector: string, wished: DeclarationRequest, outer: string): string {
+function ruleText(sheet: Sheet, selector: string, requested: DeclarationRequest, outer: string): string {
 	const hand = handOf(sheet);
-	const declaration = onlyDeclaration(sheet, wished);
+	const declaration = onlyDeclaration(sheet, requested);
 	const open = `${selector.replace(/\n[^\S\n]*/g, `\n${outer}`)}${hand.beforeBrace}{`;
 	return hand.oneLine
 		? `${open} ${declaration} }`
@@ -162,7 +162,7 @@ function homeOf(
  * sheet has its conditions, before those that are finer. Nothing that stands there is set otherwise, and no comment
  * is lost.
  */
-export function writeInto(sheet: Sheet, into: Into, wished: DeclarationRequest): Written {
+export function writeInto(sheet: Sheet, into: Into, requested: DeclarationRequest): Written {
 	const { selector, condition } = into;
 	// Under a condition it overrides what its own rule says for every width.
 	const base = into.base ?? found(sheet, sheet, selector);
@@ -171,8 +171,8 @@ export function writeInto(sheet: Sheet, into: Into, wished: DeclarationRequest):
 	const from = anchor?.span.start ?? -1;
 	const isOwn = base !== undefined && isFor(sheet, base, selector);
 	const set = (block: Rule | AtRule): Written =>
-		ifClosed(sheet, block, () => setDeclaration(sheet, block, wished));
-	const rule = (outer: string): string => ruleText(sheet, selector, wished, outer);
+		ifClosed(sheet, block, () => setDeclaration(sheet, block, requested));
+	const rule = (outer: string): string => ruleText(sheet, selector, requested, outer);
 	if (!condition) {
 		// Under a condition it says it for some widths only; the rule for all of them is another.
 		const known = isOwn && anchor === base ? base : found(sheet, home, selector);
@@ -199,7 +199,7 @@ export function writeInto(sheet: Sheet, into: Into, wished: DeclarationRequest):
 		(outer: string): string =>
 			`@media ${condition.text} {\n${outer}${hand.indent}${inner(outer + hand.indent)}\n${outer}}`;
 	if (own && hand.media === 'nested') {
-		const text = media(() => onlyDeclaration(sheet, wished));
+		const text = media(() => onlyDeclaration(sheet, requested));
 		const finer = own.children.find(isFiner);
 		return finer ? ifClosed(sheet, own, () => ahead(sheet, finer, text, hand)) : last(sheet, own, text, hand);
 	}

@@ -73,8 +73,8 @@ describe('rules wrapped into a condition', () => {
 					[...walk(parseSheet(text))].flatMap((node) =>
 						node.kind === 'rule' ? text.slice(node.prelude.start, node.prelude.end) : []
 					);
-				const wish = { condition: '(y)', indent: '\t', join: false, same: () => false };
-				const changes = wrapRules(parseSheet(source), at, at + length, wish);
+				const request = { condition: '(y)', indent: '\t', join: false, same: () => false };
+				const changes = wrapRules(parseSheet(source), at, at + length, request);
 				const after = applyChanges(source, changes);
 				expect(selectors(after)).toEqual(selectors(source));
 				expect(parseSheet(after).notes).toEqual(parseSheet(source).notes);

@@ -17,7 +17,7 @@ export function wrapRules(
 	sheet: Sheet,
 	from: number,
 	to: number,
-	wish: {
+	request: {
 		readonly condition: string;
 		readonly indent: string;
 		readonly join: boolean;
@@ -27,7 +27,7 @@ export function wrapRules(
 	const { source } = sheet;
 	const run = runAt(sheet, from, to);
 	if (!run || run.nodes.some(isPrologue)) return [];
-	const { condition, indent, join, same } = wish;
+	const { condition, indent, join, same } = request;
 	const outer = isFirstOnLine(source, run.start) ? indentAt(source, run.start) : '';
 	const text = source.slice(run.start, run.end);
 	const target = join

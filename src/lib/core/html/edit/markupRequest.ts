@@ -21,28 +21,32 @@ export type MarkupRequest =
 	| { readonly kind: 'move'; readonly by: -1 | 1 }
 	| { readonly kind: 'duplicate' };
 
-/** The changes of a page's source that a wish for some of its elements comes to. */
-export function markupChanges(page: Page, elements: readonly PageElement[], wish: MarkupRequest): Change[] {
+/** The changes of a page's source that a request for some of its elements comes to. */
+export function markupChanges(
+	page: Page,
+	elements: readonly PageElement[],
+	request: MarkupRequest
+): Change[] {
 	const each = (make: (element: PageElement) => Change[]): Change[] => elements.flatMap(make);
-	switch (wish.kind) {
+	switch (request.kind) {
 		case 'attribute':
-			return each((one) => setAttribute(page, one, wish.name, wish.value));
+			return each((one) => setAttribute(page, one, request.name, request.value));
 		case 'class':
-			return each((one) => takeClass(page, one, wish.name));
+			return each((one) => takeClass(page, one, request.name));
 		case 'give-class':
-			return each((one) => [giveClass(page, one, wish.name) ?? []].flat());
+			return each((one) => [giveClass(page, one, request.name) ?? []].flat());
 		case 'words':
-			return each((one) => setWords(page, one, wish.words));
+			return each((one) => setWords(page, one, request.words));
 		case 'wrap':
-			return wish.together
-				? wrapElements(page, elements, wish.wrapper)
-				: each((one) => wrapElements(page, [one], wish.wrapper));
+			return request.together
+				? wrapElements(page, elements, request.wrapper)
+				: each((one) => wrapElements(page, [one], request.wrapper));
 		case 'wrap-words':
-			return wrapWords(page, wish, wish.wrapper);
+			return wrapWords(page, request, request.wrapper);
 		case 'unwrap':
 			return each((one) => unwrap(page, one));
 		case 'move':
-			return each((one) => moveAmong(page, one, wish.by));
+			return each((one) => moveAmong(page, one, request.by));
 		case 'duplicate':
 			return each((one) => duplicate(page, one));
 	}

@@ -119,10 +119,10 @@
 	}
 
 	/** Shows a place of a file on the Bench, with the caret there. */
-	async function show(wished: FilePlace): Promise<void> {
-		if (screen === 'bench') choose(wished.path);
-		else await goto(href('bench', path, wished.path, selected));
-		place = wished;
+	async function show(requested: FilePlace): Promise<void> {
+		if (screen === 'bench') choose(requested.path);
+		else await goto(href('bench', path, requested.path, selected));
+		place = requested;
 	}
 
 	const select = (paths: readonly ElementPath[]): Promise<void> =>
@@ -165,7 +165,7 @@
 			return data.stages;
 		},
 		choose,
-		show: (wished) => void show(wished),
+		show: (requested) => void show(requested),
 		open: (chosen) => void goto(href(screen, chosen, file)),
 		select: (paths) => void select(paths),
 		href: (to, pagePath = path, filePath = '') => href(to, pagePath, filePath),

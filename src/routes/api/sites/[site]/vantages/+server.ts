@@ -5,7 +5,7 @@ import { handler, siteId } from '$lib/server/api.ts';
 import { body } from '$lib/server/problem.ts';
 import { keepVantages } from '$lib/server/vantages.ts';
 
-const wishes = z.object({
+const requests = z.object({
 	base: z.string().length(64),
 	vantages: z
 		.array(
@@ -19,6 +19,6 @@ const wishes = z.object({
 });
 
 export const PUT = handler(async (event) => {
-	const { base, vantages } = await body(event.request, wishes);
+	const { base, vantages } = await body(event.request, requests);
 	return json(await keepVantages(siteId(event), base, vantages));
 });

@@ -19,7 +19,7 @@ const middle = z.discriminatedUnion('kind', [
 ]);
 export type Middle = Readonly<z.infer<typeof middle>>;
 
-const wish = z.object({
+const schema = z.object({
 	path: z.array(z.int()),
 	selector: z.string(),
 	property: z.string(),
@@ -30,7 +30,7 @@ const wish = z.object({
 });
 
 /** One length that is set from three numbers. */
-export interface LengthWish {
+export interface FluidLength {
 	readonly path: ElementPath;
 	readonly selector: string;
 	readonly property: string;
@@ -42,7 +42,7 @@ export interface LengthWish {
 }
 
 /** Refuses three numbers that are no length. */
-export function checkLength({ least, middle, most }: LengthWish): Result {
+export function checkLength({ least, middle, most }: FluidLength): Result {
 	if (!(least.size > 0) || !(most.size > 0)) return refuse('A size has to be above 0 px.');
 	if (least.size > most.size)
 		return refuse(
@@ -67,7 +67,7 @@ export function checkLength({ least, middle, most }: LengthWish): Result {
 const OFF = 0.009;
 
 /** A length as it is written. */
-export function lengthText({ least, middle, most }: LengthWish, writing: Writing): string {
+export function lengthText({ least, middle, most }: FluidLength, writing: Writing): string {
 	if (middle.kind === 'between') return fluidText({ from: least, to: most }, writing);
 	const { unit, ends, root } = writing;
 	const per = ends === 'rem' ? root : 1;
@@ -77,7 +77,7 @@ export function lengthText({ least, middle, most }: LengthWish, writing: Writing
 }
 
 /** The widths that a length was judged at, and what was tried before it, as a comment. */
-export function judgedWords({ least, middle, most }: LengthWish, tried: readonly string[]): string {
+export function judgedWords({ least, middle, most }: FluidLength, tried: readonly string[]): string {
 	const at = ({ size, width }: Judged): string => `${size}px at ${width}`;
 	const between = middle.kind === 'at' ? `, ${at(middle)}` : '';
 	const others = tried.length > 0 ? `; tried ${tried.slice(-3).join(', ')}` : '';
@@ -87,15 +87,15 @@ export function judgedWords({ least, middle, most }: LengthWish, tried: readonly
 const keyOf = (site: number, page: string): string => `vantaggio-length ${site} ${page}`;
 
 /** Keeps what is being set over a reload. */
-export function keepLength(site: number, page: string, length: LengthWish | null): void {
+export function keepLength(site: number, page: string, length: FluidLength | null): void {
 	if (length) tabStore.set(keyOf(site, page), JSON.stringify(length));
 	else tabStore.remove(keyOf(site, page));
 }
 
 /** What was being set before a reload; null where nothing was. */
-export function keptLength(site: number, page: string): LengthWish | null {
+export function keptLength(site: number, page: string): FluidLength | null {
 	try {
-		return wish.parse(JSON.parse(tabStore.get(keyOf(site, page)) ?? ''));
+		return schema.parse(JSON.parse(tabStore.get(keyOf(site, page)) ?? ''));
 	} catch {
 		return null;
 	}
