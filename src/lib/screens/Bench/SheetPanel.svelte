@@ -219,14 +219,10 @@
 	}
 
 	section button {
-		display: flex;
-		align-items: center;
 		min-height: 1.625rem;
 		padding: 0 0.25rem;
 		border: 0;
 		background: none;
-		text-align: left;
-		white-space: nowrap;
 		cursor: pointer;
 	}
 
