@@ -44,8 +44,6 @@ const sharedChunks: Plugin = {
 
 export default defineConfig({
 	plugins: [frontPlugin(), sharedChunks, sveltekit()],
-	// With it the editor reads its text ahead for up to 100 ms at a time; without it, for what is left of a frame.
-	define: { 'navigator.scheduling': 'undefined' },
 	build: { target: 'es2023', assetsInlineLimit: 0, chunkSizeWarningLimit: 2000 },
 	worker: { format: 'es' },
 	test: {
