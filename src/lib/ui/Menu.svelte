@@ -4,7 +4,7 @@
 	interface Props {
 		/** What the menu is called, on the button that opens it. */
 		label: string;
-		/** Whether it opens upwards. */
+		/** Whether it opens upwards in any case. */
 		up?: boolean;
 		/** It was opened. */
 		onopen?: () => void;
@@ -20,6 +20,8 @@
 
 	/** Least distance from the window's edges, px. */
 	const EDGE = 8;
+	/** With less room than this below it opens upwards where there is more, px. */
+	const LEAST = 240;
 
 	/** Over everything else and wholly in the window, where the button is. */
 	function place(): void {
@@ -32,10 +34,11 @@
 			onopen?.();
 		}
 		const { left, top, bottom } = details.getBoundingClientRect();
-		const room = up ? top - 2 * EDGE : innerHeight - bottom - 2 * EDGE;
-		box.style.maxHeight = `${room}px`;
+		const [above, below] = [top - 2 * EDGE, innerHeight - bottom - 2 * EDGE];
+		const upwards = up || below < Math.min(LEAST, above);
+		box.style.maxHeight = `${upwards ? above : below}px`;
 		box.style.left = `${Math.max(EDGE, Math.min(left - 12, innerWidth - box.offsetWidth - EDGE))}px`;
-		box.style.top = `${up ? top - box.offsetHeight - 4 : bottom + 4}px`;
+		box.style.top = `${upwards ? top - box.offsetHeight - 4 : bottom + 4}px`;
 	}
 
 	/** What is in it may come later, or grow. */

@@ -126,8 +126,10 @@
 {/each}
 
 <style>
+	/* As high as a button, so that names in a row stand on one line. */
 	b {
 		font-weight: 700;
+		line-height: 1.5rem;
 	}
 
 	.figures {
