@@ -33,7 +33,7 @@ export function read(html: string, css: string): void {
 	const sources = sourcesOf((path) => (path === 'look.css' ? css : html));
 	cascade = cascadeOf(parsePage(html), 'index.html', sources);
 	asking = askingOf(cascade);
-	index = selectorIndex(asking.asked);
+	index = selectorIndex(asking.queries);
 	const engine = engineOf(document);
 	caseOf = ({ matches }) => ({
 		applying: asking.applying(matches),
@@ -50,7 +50,7 @@ export function read(html: string, css: string): void {
 export const counted = (): readonly [selectors: number, elements: number, hits: number] => {
 	const elements = [...document.querySelectorAll('*')];
 	return [
-		asking.asked.length,
+		asking.queries.length,
 		elements.length,
 		elements.reduce((sum, one) => sum + index.matches(one).length, 0)
 	];
@@ -67,7 +67,7 @@ export function everyElement(): number {
 	const ratios = [0, 1, 2].map(() => {
 		const ours = timeOf(() => elements.forEach(decide), 3, 1);
 		const bare = timeOf(
-			() => elements.forEach((element) => asking.asked.forEach(({ selector }) => element.matches(selector))),
+			() => elements.forEach((element) => asking.queries.forEach(({ selector }) => element.matches(selector))),
 			1,
 			0
 		);

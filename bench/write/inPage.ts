@@ -18,7 +18,7 @@ export function collated(
 	const sources = sourcesOf((path) => (path === 'look.css' ? css : html));
 	const cascade = cascadeOf(parsePage(html), 'index.html', sources);
 	const asking = askingOf(cascade);
-	const index = selectorIndex(asking.asked);
+	const index = selectorIndex(asking.queries);
 	const engine = engineOf(document);
 	const solve = solverOf(PLAIN);
 	const up: Element[] = [];

@@ -39,7 +39,7 @@ export interface Cases {
 	): (width: number) => Case;
 }
 
-const asked = new WeakMap<Layout, Asking>();
+const lastAsked = new WeakMap<Layout, Asking>();
 
 /** What a page's sheets declare, for as long as its conditions, and so its texts, stay. */
 const cascadeOfPage = rememberedWith(
@@ -75,9 +75,9 @@ export function casesOf(page: InquiredPage, layout: Layout, vantage: Vantage): C
 	const of = page.page;
 	const { engine } = layout;
 	const containers = containersOf(cascade);
-	if (asked.get(layout) !== asking) {
-		asked.set(layout, asking);
-		layout.ask(asking.asked, containers);
+	if (lastAsked.get(layout) !== asking) {
+		lastAsked.set(layout, asking);
+		layout.ask(asking.queries, containers);
 	}
 	const holdsAt = (width: number, held: readonly boolean[]) => {
 		const here = rationalFromNumber(width);

@@ -38,7 +38,7 @@ export async function flipsOf(
 	before?: Flips,
 	signal?: AbortSignal
 ): Promise<Flips> {
-	const about = { asked: { path, conditions } };
+	const about = { elementQuery: { path, conditions } };
 	const known = new Map(before?.known);
 	const step = before ? Math.max(1, before.step / FINER) : STEP;
 	async function look(widths: readonly number[]): Promise<void> {

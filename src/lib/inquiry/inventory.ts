@@ -36,13 +36,13 @@ export function inventoryOf(
 ): Inventory {
 	const sources = sourcesOf(text);
 	const known = new Set(files.map(({ path }) => path));
-	const asked: Reference[] = [];
+	const references: Reference[] = [];
 	const used = new Set<string>();
 	const pages = files
 		.filter(({ kind }) => kind === 'page')
 		.map(({ path }): PageEntry => {
 			const page = sources.page(text(path) ?? '');
-			asked.push(...referencesOfPage(page, path, sources));
+			references.push(...referencesOfPage(page, path, sources));
 			const sheets = sheetsOfPage(page, path).map(({ from }) => {
 				if (from.kind === 'inline') return { path: null, here: true };
 				if (from.kind === 'outside') return { path: from.address, here: false };
@@ -52,14 +52,15 @@ export function inventoryOf(
 			return { path, sheets };
 		});
 	const sheets = files.filter(({ kind }) => kind === 'sheet').map(({ path }) => path);
-	for (const path of sheets) asked.push(...referencesOfSheet(sources.sheet(text(path) ?? ''), path));
-	for (const { kind, target } of asked) if (kind === 'sheet' && target.kind === 'site') used.add(target.path);
-	return { pages, unused: sheets.filter((path) => !used.has(path)), missing: missingOf(asked, known) };
+	for (const path of sheets) references.push(...referencesOfSheet(sources.sheet(text(path) ?? ''), path));
+	for (const { kind, target } of references)
+		if (kind === 'sheet' && target.kind === 'site') used.add(target.path);
+	return { pages, unused: sheets.filter((path) => !used.has(path)), missing: missingOf(references, known) };
 }
 
-function missingOf(asked: readonly Reference[], known: ReadonlySet<string>): Missing[] {
+function missingOf(references: readonly Reference[], known: ReadonlySet<string>): Missing[] {
 	const missing = new Map<string, { kind: FileKind; name: string; outside: boolean; from: Set<string> }>();
-	for (const { kind, target, from } of asked) {
+	for (const { kind, target, from } of references) {
 		const outside = target.kind === 'outside';
 		const name = outside ? target.address : target.path;
 		// Links to other hosts are no part of a page.

@@ -30,7 +30,7 @@ export interface MeasuringLayout {
 	read(job: LayoutJob): AsyncIterable<Read>;
 }
 
-/** What is asked about an element (`PageContent.asked`), as it is laid out at a width. */
+/** What is asked about an element (`PageContent.elementQuery`), as it is laid out at a width. */
 export interface LaidElement {
 	readonly width: number;
 	/** Undefined where it is not laid out. */
@@ -51,7 +51,7 @@ export interface PageJob {
 	readonly page: Pick<InquiredPage, 'path' | 'texts'>;
 	readonly as: SeenVantage;
 	/** What is asked about an element. */
-	readonly about: Pick<PageContent, 'asked' | 'followed'>;
+	readonly about: Pick<PageContent, 'elementQuery' | 'followed'>;
 	/** CSS px. */
 	readonly widths: readonly number[];
 	/** Greater goes first. */
@@ -69,7 +69,7 @@ export interface Layout {
 	/** The same, and tells what is found in each layout. */
 	read(job: PageJob): AsyncIterable<Read>;
 	/** Selectors and `@container` conditions that `cascade`, `facts` and `askAt` try from now on. */
-	ask(asked: readonly SelectorQuery[], containers: readonly string[]): void;
+	ask(queries: readonly SelectorQuery[], containers: readonly string[]): void;
 	/** What hits an element of a frame and each of its ancestors, itself first (a pseudo-element of it before). */
 	cascade(frame: string, path: ElementPath, pseudo: string): Promise<readonly ElementAnswer[]>;
 	/** The containing block of an element of a frame; null where that is not told by a box. */

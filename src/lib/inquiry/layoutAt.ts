@@ -24,8 +24,8 @@ export async function layoutAt(
 	report: (width: number, laid: LaidOut, reported: ElementValues | undefined) => void
 ): Promise<void> {
 	const cases = casesOf(page, layout, vantage);
-	const asked = { path, conditions: [], longhands: FACT_LONGHANDS };
-	const job = { page, as: vantage, about: { asked }, widths, priority: 1, signal };
+	const elementQuery = { path, conditions: [], longhands: FACT_LONGHANDS };
+	const job = { page, as: vantage, about: { elementQuery }, widths, priority: 1, signal };
 	for await (const { width, laid, reported: found } of layout.askAt(job)) {
 		const computed = [...(found?.computed ?? [])].filter(([name]) => !STILLED.test(name));
 		const reported = found && valuesFrom(cases, width, { ...found, computed: new Map(computed) });

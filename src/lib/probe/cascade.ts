@@ -11,9 +11,9 @@ export interface SelectorIndex {
 }
 
 /** An index of selectors. Names are compared without case, as a page without a doctype does. */
-export function selectorIndex(asked: readonly SelectorQuery[]): SelectorIndex {
+export function selectorIndex(queries: readonly SelectorQuery[]): SelectorIndex {
 	const tables = new Map<string, number[]>();
-	asked.forEach(({ selector }, i) => {
+	queries.forEach(({ selector }, i) => {
 		const { kind, name } = keyOf(selector);
 		const key = `${kind} ${name.toLowerCase()}`;
 		const list = tables.get(key);
@@ -30,7 +30,7 @@ export function selectorIndex(asked: readonly SelectorQuery[]): SelectorIndex {
 				...(own(element).id ? few('id', own(element).id) : []),
 				...new Set([...own(element).classList].flatMap((name) => few('class', name)))
 			].flatMap((i): Match[] => {
-				const proximity = asked[i] ? hitOf(element, asked[i]) : undefined;
+				const proximity = queries[i] ? hitOf(element, queries[i]) : undefined;
 				return proximity === undefined ? [] : [[i, proximity]];
 			})
 	};

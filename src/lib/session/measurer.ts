@@ -62,7 +62,7 @@ export class Measurer {
 	readonly #frames = new Map<number, StageFrame>();
 	/** What the present thread is known by, and the port by which it asks the window. */
 	#begun: { readonly by: TextSender; readonly port: MessagePort } | undefined;
-	#asked:
+	#queries:
 		{ readonly selectors: readonly SelectorQuery[]; readonly containers: readonly string[] } | undefined;
 	/** Who hears what is reported of each question. */
 	readonly #hearers = new Map<number, (one: never) => void>();
@@ -82,7 +82,7 @@ export class Measurer {
 
 	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
 	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
-		this.#asked = { selectors, containers };
+		this.#queries = { selectors, containers };
 		// A thread that starts later gets these when it starts. If this fails, so does the next measurement, which reports it.
 		if (this.#begun)
 			this.#ask(undefined, (remote) => remote.ask(selectors, containers)).catch(() => undefined);
@@ -107,17 +107,17 @@ export class Measurer {
 	}
 
 	/** How the texts of a page are laid out at some widths. */
-	texts(asked: PageTexts, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
+	texts(page: PageTexts, widths: readonly number[], signal: AbortSignal): AsyncGenerator<LaidTexts> {
 		return pushed((report) =>
 			this.#ask(signal, (remote, texts, id) =>
-				this.#hear(id, report, remote.texts(id, sent(asked, texts), widths))
+				this.#hear(id, report, remote.texts(id, sent(page, texts), widths))
 			)
 		);
 	}
 
 	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
 	sweep(
-		asked: PageTexts,
+		page: PageTexts,
 		how: SweepOptions,
 		signal: AbortSignal,
 		report: (report: SweepReport) => void
@@ -125,7 +125,7 @@ export class Measurer {
 		return this.#ask(signal, (remote, texts, id) => {
 			this.#hearers.delete(this.#sweep);
 			this.#hearers.set((this.#sweep = id), report);
-			return remote.sweep(id, sent(asked, texts), how);
+			return remote.sweep(id, sent(page, texts), how);
 		});
 	}
 
@@ -136,28 +136,28 @@ export class Measurer {
 
 	/** Follows a value of an element over widths. */
 	follow(
-		asked: PageTexts,
+		page: PageTexts,
 		how: FollowOptions,
 		signal: AbortSignal,
 		report: (report: FollowReport) => void
 	): Promise<void> {
 		return this.#ask(signal, (remote, texts, id) =>
-			this.#hear(id, report, remote.follow(id, sent(asked, texts), how))
+			this.#hear(id, report, remote.follow(id, sent(page, texts), how))
 		);
 	}
 
 	/** What takes more or fewer lines or rows at a change of a value of an element. */
-	broken(asked: PageTexts, path: ElementPath, change: Change, signal: AbortSignal): Promise<BrokenAt[]> {
-		return this.#ask(signal, (remote, texts, id) => remote.broken(id, sent(asked, texts), path, change));
+	broken(page: PageTexts, path: ElementPath, change: Change, signal: AbortSignal): Promise<BrokenAt[]> {
+		return this.#ask(signal, (remote, texts, id) => remote.broken(id, sent(page, texts), path, change));
 	}
 
 	/** What of a page is otherwise at a width than at a narrower and at a wider one; undefined where that is not known. */
 	unlike(
-		asked: PageTexts,
+		page: PageTexts,
 		widths: readonly [below: number, between: number, above: number],
 		signal: AbortSignal
 	): Promise<Unlike | undefined> {
-		return this.#ask(signal, (remote, texts, id) => remote.unlike(id, sent(asked, texts), widths));
+		return this.#ask(signal, (remote, texts, id) => remote.unlike(id, sent(page, texts), widths));
 	}
 
 	/** What an edit touches on a page. */
@@ -188,19 +188,19 @@ export class Measurer {
 	}
 
 	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
-	hold(asked: PageTexts, widths: IntervalSet, stretch: WidthRange): Promise<string> {
-		return this.#ask(undefined, (remote, texts, id) => remote.hold(id, sent(asked, texts), widths, stretch));
+	hold(page: PageTexts, widths: IntervalSet, stretch: WidthRange): Promise<string> {
+		return this.#ask(undefined, (remote, texts, id) => remote.hold(id, sent(page, texts), widths, stretch));
 	}
 
 	/** What of a hold is not as it was. */
-	changed(asked: PageTexts, hold: Hold, signal?: AbortSignal): Promise<Changed[]> {
-		return this.#ask(signal, (remote, texts, id) => remote.changed(id, sent(asked, texts), hold));
+	changed(page: PageTexts, hold: Hold, signal?: AbortSignal): Promise<Changed[]> {
+		return this.#ask(signal, (remote, texts, id) => remote.changed(id, sent(page, texts), hold));
 	}
 
 	/** The report on a hold, by what changed of it. */
-	holdReport(asked: PageTexts, hold: Hold, changed: readonly Changed[]): Promise<HoldReport> {
+	holdReport(page: PageTexts, hold: Hold, changed: readonly Changed[]): Promise<HoldReport> {
 		const at = new Date().toISOString();
-		return this.#ask(undefined, (remote, texts) => remote.holdReport(sent(asked, texts), hold, changed, at));
+		return this.#ask(undefined, (remote, texts) => remote.holdReport(sent(page, texts), hold, changed, at));
 	}
 
 	/** Ends its thread and its stages: nothing is measured any more. */
@@ -224,9 +224,9 @@ export class Measurer {
 			if (this.#begun?.by !== texts) this.#begin(remote, texts);
 			const stop = (): void => void remote.stop(id);
 			signal?.addEventListener('abort', stop, { once: true });
-			const asked = of(remote, texts, id);
+			const answer = of(remote, texts, id);
 			if (signal?.aborted) stop();
-			return asked;
+			return answer;
 		});
 	}
 
@@ -263,7 +263,7 @@ export class Measurer {
 		expose(window, port);
 		const { site, prefix, stages } = this.#setup;
 		void remote.begin({ site, prefix, stages, version }, transfer(port2, [port2]));
-		if (this.#asked) void remote.ask(this.#asked.selectors, this.#asked.containers);
+		if (this.#queries) void remote.ask(this.#queries.selectors, this.#queries.containers);
 	}
 }
 

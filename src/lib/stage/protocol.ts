@@ -18,7 +18,7 @@ export interface PageContent extends FrameContent {
 	/** Changes that are made to it before it is shown: what a script would have done. */
 	readonly staged: readonly StagedChange[];
 	/** Container conditions that are asked about with each measurement, for an element and all around it. */
-	readonly asked?: {
+	readonly elementQuery?: {
 		readonly path: readonly number[];
 		readonly conditions: readonly string[];
 		/** Whether the element's facts and computed values are told with each measurement, and with which longhands. */

@@ -49,10 +49,12 @@ export class Holds {
 	measurement(hash: string): Promise<Measurement> {
 		const known = this.#known.get(hash);
 		if (known) return known;
-		const asked = ask(`${this.#address}/${hash}`).then((response) => response.json() as Promise<Measurement>);
-		this.#known.set(hash, asked);
+		const measurement = ask(`${this.#address}/${hash}`).then(
+			(response) => response.json() as Promise<Measurement>
+		);
+		this.#known.set(hash, measurement);
 		// What did not come is asked for again.
-		asked.catch(() => this.#known.delete(hash));
-		return asked;
+		measurement.catch(() => this.#known.delete(hash));
+		return measurement;
 	}
 }

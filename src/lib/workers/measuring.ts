@@ -64,7 +64,7 @@ export class Measuring {
 	#followed = { of: '', read: new Map<number, Readings>() };
 	#begun: Begun | undefined;
 	/** What is asked about in each layout, and which stages have been told. */
-	#asked:
+	#queries:
 		{ readonly selectors: readonly SelectorQuery[]; readonly containers: readonly string[] } | undefined;
 	readonly #informed = new WeakMap<MeasuringStage, object>();
 
@@ -105,12 +105,12 @@ export class Measuring {
 
 	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
 	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
-		this.#asked = { selectors, containers };
+		this.#queries = { selectors, containers };
 	}
 
 	/** Lays a page out, and tells of each layout what is asked about an element. */
-	askAt(id: number, asked: PageRequest, how: LayoutOptions): Promise<void> {
-		const [job, path] = [this.#job(asked, how), how.about.asked?.path ?? []];
+	askAt(id: number, request: PageRequest, how: LayoutOptions): Promise<void> {
+		const [job, path] = [this.#job(request, how), how.about.elementQuery?.path ?? []];
 		return this.#during(id, async (signal, report) => {
 			for await (const { snapshot, ...one } of this.#now.layout.measure({ ...job, signal }))
 				await report({ ...one, laid: laidOut(snapshot, path) } satisfies UncheckedElement);
@@ -118,16 +118,16 @@ export class Measuring {
 	}
 
 	/** Lays a page out, and tells what is found in each layout. */
-	read(id: number, asked: PageRequest, how: LayoutOptions): Promise<void> {
-		const job = this.#job(asked, how);
+	read(id: number, request: PageRequest, how: LayoutOptions): Promise<void> {
+		const job = this.#job(request, how);
 		return this.#during(id, async (signal, report) => {
 			for await (const one of this.#now.layout.read({ ...job, signal })) await report(one);
 		});
 	}
 
 	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
-	sweep(id: number, asked: PageRequest, how: SweepOptions): Promise<void> {
-		const page = this.#page(asked);
+	sweep(id: number, request: PageRequest, how: SweepOptions): Promise<void> {
+		const page = this.#page(request);
 		const { version } = this.#now;
 		return this.#during(id, (signal, report) =>
 			this.#sweeps.sweep({ ...how, ...page, version }, signal, report)
@@ -140,9 +140,9 @@ export class Measuring {
 	}
 
 	/** Follows a value of an element over widths. */
-	follow(id: number, asked: PageRequest, of: FollowOptions): Promise<void> {
+	follow(id: number, request: PageRequest, of: FollowOptions): Promise<void> {
 		const { property, stretch } = of;
-		const { content: whole, viewport, layout, cuts } = this.#page(asked);
+		const { content: whole, viewport, layout, cuts } = this.#page(request);
 		const content = { ...whole, followed: followedOn(of.path, property) };
 		return this.#during(id, async (signal, report) => {
 			const key = JSON.stringify([this.#now.version, content, viewport.height, viewport.density]);
@@ -155,24 +155,24 @@ export class Measuring {
 	}
 
 	/** What takes more or fewer lines or rows at a change of a value of an element. */
-	broken(id: number, asked: PageRequest, path: ElementPath, change: Change): Promise<BrokenAt[]> {
-		const { layout, content, viewport } = this.#page(asked);
+	broken(id: number, request: PageRequest, path: ElementPath, change: Change): Promise<BrokenAt[]> {
+		const { layout, content, viewport } = this.#page(request);
 		return this.#during(id, (signal) => brokenAt(layout, content, viewport, path, change, signal));
 	}
 
 	/** What of a page is otherwise at a width than at a narrower and at a wider one. */
 	unlike(
 		id: number,
-		asked: PageRequest,
+		request: PageRequest,
 		widths: readonly [below: number, between: number, above: number]
 	): Promise<Unlike | undefined> {
-		const { model, layout, content, as } = this.#page(asked);
+		const { model, layout, content, as } = this.#page(request);
 		return this.#during(id, (signal) => unlikeBoth(model.page, content, layout, as, widths, signal));
 	}
 
 	/** How the texts of a page are laid out at some widths. */
-	texts(id: number, asked: PageRequest, widths: readonly number[]): Promise<void> {
-		const { model, layout, content, viewport } = this.#page(asked);
+	texts(id: number, request: PageRequest, widths: readonly number[]): Promise<void> {
+		const { model, layout, content, viewport } = this.#page(request);
 		return this.#during(id, async (signal, report) => {
 			for await (const one of laidTexts(model.page, content, layout, viewport, widths, signal))
 				await report(one);
@@ -213,14 +213,14 @@ export class Measuring {
 	}
 
 	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
-	hold(id: number, asked: PageRequest, widths: IntervalSet, stretch: WidthRange): Promise<string> {
-		const page = this.#page(asked);
+	hold(id: number, request: PageRequest, widths: IntervalSet, stretch: WidthRange): Promise<string> {
+		const page = this.#page(request);
 		return this.#during(id, (signal) => this.#now.holds.measure(page, widths, stretch, signal));
 	}
 
 	/** What of a hold is not as it was. */
-	changed(id: number, asked: PageRequest, hold: Hold): Promise<Changed[]> {
-		const page = this.#page(asked);
+	changed(id: number, request: PageRequest, hold: Hold): Promise<Changed[]> {
+		const page = this.#page(request);
 		return this.#during(id, (signal) => this.#now.holds.changed(page, hold, signal));
 	}
 
@@ -262,8 +262,8 @@ export class Measuring {
 		};
 	}
 
-	#job(asked: PageRequest, { about, widths, priority }: LayoutOptions): LayoutJob {
-		const { content, viewport } = this.#page(asked);
+	#job(request: PageRequest, { about, widths, priority }: LayoutOptions): LayoutJob {
+		const { content, viewport } = this.#page(request);
 		return { content: { ...content, ...about }, viewport, widths, priority };
 	}
 
@@ -282,8 +282,8 @@ export class Measuring {
 	}
 
 	readonly #inform = (stage: MeasuringStage): void => {
-		if (!this.#asked || this.#informed.get(stage) === this.#asked) return;
-		this.#informed.set(stage, this.#asked);
-		void stage.host.ask(this.#asked.selectors, this.#asked.containers);
+		if (!this.#queries || this.#informed.get(stage) === this.#queries) return;
+		this.#informed.set(stage, this.#queries);
+		void stage.host.ask(this.#queries.selectors, this.#queries.containers);
 	};
 }

@@ -34,7 +34,7 @@ export function checkCascade(path: string, files: Readonly<Record<string, string
 	const page = parsePage(files[path] ?? '');
 	const cascade = cascadeOf(page, path, sources);
 	const asking = askingOf(cascade);
-	const index = selectorIndex(asking.asked);
+	const index = selectorIndex(asking.queries);
 	const engine = engineOf(document);
 	const containers = [
 		...new Set(

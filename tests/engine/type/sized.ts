@@ -33,7 +33,7 @@ export function sizedIn(
 	const page = parsePage(files[path] ?? '');
 	const cascade = cascadeOf(page, path, sources);
 	const asking = askingOf(cascade);
-	const index = selectorIndex(asking.asked);
+	const index = selectorIndex(asking.queries);
 	const engine = engineOf(document);
 	const vantage = { ...PLAIN, height };
 	const solve = solverOf(vantage);

@@ -25,7 +25,7 @@ export type Match = readonly [index: number, proximity: number];
 
 /** What is asked about a page's declarations, and how the answers are read. */
 export interface Asking {
-	readonly asked: readonly SelectorQuery[];
+	readonly queries: readonly SelectorQuery[];
 	/**
 	 * The declarations that could apply to an element that these selectors hit, or to a pseudo-element of it, in order
 	 * of appearance.
@@ -61,14 +61,14 @@ export function* readSelectorsAhead({ places }: PageConditions, sources: Sources
 
 /** Every selector of a page's declarations, once as it is and, where states are in it, once with these given. */
 export function askingOf({ declared: all }: PageCascade): Asking {
-	const asked: SelectorQuery[] = [];
+	const queries: SelectorQuery[] = [];
 	const meanings: Meaning[] = [];
 	const rank = new Map(all.map((declared, i) => [declared, i]));
 	for (const declared of all) {
 		for (const selector of declared.selectors) {
 			const { specificity, pseudo, now, given, states } = readSelector(selector);
 			const put = (text: string, states: readonly string[]): void => {
-				asked.push({ selector: text, scopes: declared.scopes });
+				queries.push({ selector: text, scopes: declared.scopes });
 				meanings.push({ declared, selector, pseudo, specificity, states });
 			};
 			put(now, []);
@@ -76,7 +76,7 @@ export function askingOf({ declared: all }: PageCascade): Asking {
 		}
 	}
 	return {
-		asked,
+		queries,
 		pseudos: (matches) => [
 			...new Set(
 				matches.flatMap(([index]) => meanings[index]?.pseudo || []).filter((name) => /^::[-\w]+$/.test(name))

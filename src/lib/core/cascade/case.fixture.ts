@@ -35,7 +35,7 @@ export function caseOf(html: string, holds: Holds = () => true): Case {
 		sourcesOf(() => undefined)
 	);
 	const asking = askingOf(cascade);
-	const matches = asking.asked.flatMap(({ selector }, i) =>
+	const matches = asking.queries.flatMap(({ selector }, i) =>
 		/\.x/.test(selector) && !/-hover/.test(selector) ? [[i, Infinity] as const] : []
 	);
 	const element = page.elements.find(({ attributes }) => attributes.get('id')?.value === 'x');

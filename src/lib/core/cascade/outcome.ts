@@ -9,8 +9,8 @@ export type Outcome = {
 	readonly own: Verdict;
 } & (
 	| { readonly kind: 'own' }
-	/** From an ancestor, so many generations up; `asked` where the element's own declaration says so. */
-	| { readonly kind: 'inherited'; readonly up: number; readonly from: Verdict; readonly asked: boolean }
+	/** From an ancestor, so many generations up; `explicit` where the element's own declaration says so. */
+	| { readonly kind: 'inherited'; readonly up: number; readonly from: Verdict; readonly explicit: boolean }
 	/** The property's initial value, by the element's own declaration. */
 	| { readonly kind: 'initial' }
 	/** No declaration of the page's: the browser's own sheet, else the initial value. */
@@ -42,20 +42,20 @@ export function outcomeOf(
 	if (!first) return undefined;
 	const inherited = isInherited(property, registered);
 	const own = verdictOf(property, first);
-	let asked = false;
+	let explicit = false;
 	for (const [up, of] of cases.entries()) {
 		const verdict = up === 0 ? own : verdictOf(property, of);
 		const led = ledTo(verdict, inherited);
 		if (led === undefined) {
-			return up === 0 ? { own, kind: 'own' } : { own, kind: 'inherited', up, from: verdict, asked };
+			return up === 0 ? { own, kind: 'own' } : { own, kind: 'inherited', up, from: verdict, explicit };
 		}
 		if (led === 'initial') {
-			return up === 0 ? { own, kind: 'initial' } : { own, kind: 'inherited', up, from: verdict, asked };
+			return up === 0 ? { own, kind: 'initial' } : { own, kind: 'inherited', up, from: verdict, explicit };
 		}
 		if (led === 'nothing' && !(inherited && up + 1 < cases.length && sameAsParent(up))) {
 			return { own, kind: 'browser', up };
 		}
-		if (up === 0) asked = led === 'parent';
+		if (up === 0) explicit = led === 'parent';
 	}
 	return { own, kind: 'browser', up: cases.length - 1 };
 }

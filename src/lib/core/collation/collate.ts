@@ -104,7 +104,7 @@ interface Together {
 	/** The outcomes of each of them. */
 	readonly each: (readonly Outcome[])[];
 	/** The name that asks for them, where one does. */
-	readonly asked?: string;
+	readonly requested?: string;
 }
 
 /** What a group of longhands is called, and what its name would set besides. */
@@ -163,11 +163,11 @@ export function collate(request: CollateRequest): Collated {
 		for (const property of propertiesSet(around))
 			if (isInherited(property, registered)) properties.add(property);
 	}
-	const asked = new Map<string, readonly string[]>();
+	const requested = new Map<string, readonly string[]>();
 	for (const name of also) {
 		const longhands = name.startsWith('--') ? [name] : [...(engine.expand(name, 'inherit')?.keys() ?? [])];
 		const physicals = longhands.map(physical);
-		asked.set(name, physicals);
+		requested.set(name, physicals);
 		for (const one of physicals) properties.add(one);
 	}
 	const groups = new Map<string, Together>();
@@ -176,7 +176,7 @@ export function collate(request: CollateRequest): Collated {
 		const froms = outcomes.map(decider);
 		const isShort = froms.some((from) => from && physical(from.property) !== property);
 		const untouched = froms.every((from) => from === undefined);
-		const name = [...asked].find(([, all]) => all.includes(property))?.[0];
+		const name = [...requested].find(([, all]) => all.includes(property))?.[0];
 		// What is said for states or widths only that are none of these columns'.
 		if (untouched && name === undefined) continue;
 		// What is asked for by name has a row of its own, though a shorthand of more says it.
@@ -187,15 +187,15 @@ export function collate(request: CollateRequest): Collated {
 			group.longhands.push(property);
 			group.each.push(outcomes);
 		} else {
-			const asking = name === undefined ? {} : { asked: name };
+			const asking = name === undefined ? {} : { requested: name };
 			groups.set(key, { longhands: [property], outcomes, each: [outcomes], ...asking });
 		}
 	}
 	const setBy = (name: string, value: string): readonly string[] =>
 		name.startsWith('--') ? [name] : [...(engine.expand(name, value)?.keys() ?? [])].map(physical);
 	const rows = [...groups.values()].map((group): Row => {
-		const { longhands, outcomes, asked: wanted = '' } = group;
-		const isAll = asked.get(wanted)?.length === longhands.length;
+		const { longhands, outcomes, requested: wanted = '' } = group;
+		const isAll = requested.get(wanted)?.length === longhands.length;
 		const named = isAll ? { name: wanted, without: [] } : undefined;
 		const { name, without } = named ?? nameOf(group, setBy);
 		const cells = outcomes.map((outcome, i): Cell => {

@@ -99,7 +99,7 @@ const wrapperNamed = ({ tag, className }: { tag: string; className: string }): s
 	`a ${tag}${className === '' ? '' : ` of the class ${className}`}`;
 
 /** What an errand asks for, of something that is called `it`. */
-function asked({ request, name }: Errand, it: string): string {
+function instruction({ request, name }: Errand, it: string): string {
 	switch (request?.kind) {
 		case undefined:
 			return `give ${it} the class ${name}`;
@@ -154,16 +154,16 @@ const quoted = (words: string): string => (words === '' ? '' : ` “${words}”`
 /** An errand in words that a person at the host understands: the section by its place and heading, then the piece of it. */
 export function errandSentence(page: Page, errand: Errand): string {
 	const element = elementOf(page, errand) ?? elementAt(page, errand.path);
-	if (!element) return `${capital(asked(errand, `a ${errand.tag}${quoted(errand.words)}`))}.`;
+	if (!element) return `${capital(instruction(errand, `a ${errand.tag}${quoted(errand.words)}`))}.`;
 	const section = sectionOf(element);
 	const number = sectionNumber(page, section);
 	const heading = headingIn(section);
 	const place = number > 0 ? `section ${number}${heading ? `, “${heading}”,` : ''}` : 'the page';
-	if (section === element) return `${capital(asked(errand, place))}.`;
+	if (section === element) return `${capital(instruction(errand, place))}.`;
 	const alike = page.elements.filter((one) => one.tag === element.tag && isWithin(one.path, section.path));
 	const which =
 		alike.length > 1 ? ` (${element.tag} ${alike.indexOf(element) + 1} of ${alike.length} there)` : '';
 	const label = quoted(errand.words.slice(0, 40)) || quoted(element.attributes.get('alt')?.value ?? '');
 	const it = `${CALLED[element.tag] ?? `the ${element.tag}`}${label}${which}`;
-	return `In ${place.replace(/,$/, '')}, ${asked(errand, it)}.`;
+	return `In ${place.replace(/,$/, '')}, ${instruction(errand, it)}.`;
 }

@@ -8,30 +8,30 @@ const AT_LEAST = 16;
 /** A function that remembers its answers, by a key of what it is given, for the `most` keys asked for last. */
 export function rememberedBy<A, X extends NonNullable<unknown>>(
 	most: number,
-	keyOf: (asked: A) => string,
-	compute: (asked: A) => X
-): (asked: A) => X {
+	keyOf: (given: A) => string,
+	compute: (given: A) => X
+): (given: A) => X {
 	// Room for all that it may remember is made at once: not before it is asked.
 	let known: LRUCache<string, X> | undefined;
-	return (asked) => {
+	return (given) => {
 		known ??= new LRUCache({ max: most });
-		const key = keyOf(asked);
+		const key = keyOf(given);
 		let value = known.get(key);
-		if (value === undefined) known.set(key, (value = compute(asked)));
+		if (value === undefined) known.set(key, (value = compute(given)));
 		return value;
 	};
 }
 
 /** A function that remembers its answers for as long as the object that each is told apart by lives. */
 export function rememberedWith<A, X extends NonNullable<unknown>>(
-	keyOf: (asked: A) => WeakKey,
-	compute: (asked: A) => X
-): (asked: A) => X {
+	keyOf: (given: A) => WeakKey,
+	compute: (given: A) => X
+): (given: A) => X {
 	const known = new WeakMap<WeakKey, X>();
-	return (asked) => {
-		const key = keyOf(asked);
+	return (given) => {
+		const key = keyOf(given);
 		let value = known.get(key);
-		if (value === undefined) known.set(key, (value = compute(asked)));
+		if (value === undefined) known.set(key, (value = compute(given)));
 		return value;
 	};
 }

@@ -42,7 +42,7 @@ export interface Decided {
 	/** Its value with custom properties put in; null where one is missing, '' where there is none. */
 	readonly text: string | null;
 	/** Whether the element itself asks for what is around it. */
-	readonly asked: boolean;
+	readonly explicit: boolean;
 }
 
 /** Values that lead elsewhere: CSS-wide keywords (CSS Cascade 5 §7.3), and custom properties. */
@@ -68,7 +68,7 @@ export function deciding(
 		// As written it has all its digits.
 		const text = (from: Candidate): string => (from.property === property ? from.written : from.value);
 		if (winner && !LED.test(text(winner)))
-			return { kind: 'own', from: winner, up: 0, text: text(winner).trim(), asked: false };
+			return { kind: 'own', from: winner, up: 0, text: text(winner).trim(), explicit: false };
 		const cases = chain.flatMap((at) => elements[at]?.at(width) ?? []);
 		const look = (name: string, up: number): Outcome | undefined =>
 			outcomeOf(name, cases.slice(up), () => true);
@@ -80,7 +80,7 @@ export function deciding(
 			from: outcome?.kind === 'inherited' || outcome?.kind === 'own' ? from : undefined,
 			up,
 			text: from && outcome?.kind !== 'initial' ? substituted(text(from), up, look) : '',
-			asked: outcome?.kind === 'inherited' && outcome.asked
+			explicit: outcome?.kind === 'inherited' && outcome.explicit
 		};
 	}
 

@@ -99,10 +99,10 @@ export function notesOfValue(text: string, context: CurveContext): TypeNote[] {
 export const BEYOND = over(rational(1), rational(10_000));
 
 /** What a size over all widths makes one wonder about; `curve` may reach beyond the widths that are asked about. */
-export function notesOfSize(curve: Curve, asked: Over): TypeNote[] {
+export function notesOfSize(curve: Curve, over: Over): TypeNote[] {
 	const notes: TypeNote[] = [];
-	const here = within(curve, asked);
-	const small = whereLess(here, lineOver(asked, line(rational(12))));
+	const here = within(curve, over);
+	const small = whereLess(here, lineOver(over, line(rational(12))));
 	if (!isEmpty(small)) {
 		const least = Math.min(
 			...here.flatMap(({ from, to, line: { constant, slope } }) =>
@@ -127,13 +127,13 @@ export function notesOfSize(curve: Curve, asked: Over): TypeNote[] {
 	const joints = jointsOf(curve);
 	const outside = joints.filter(
 		({ kind, cut }) =>
-			kind === 'knee' && (compare(cut.at, asked.from.at) < 0 || compare(cut.at, asked.to.at) > 0)
+			kind === 'knee' && (compare(cut.at, over.from.at) < 0 || compare(cut.at, over.to.at) > 0)
 	);
 	for (const { cut } of outside) {
 		const sentence = `It has a knee at ${printWidth(cut.at)} px, outside of the widths that are looked at.`;
 		notes.push({ kind: 'knee-outside', sentence, widths: null });
 	}
-	const [first, last] = [valueOn(here, asked.from.at), valueOn(here, asked.to.at)];
+	const [first, last] = [valueOn(here, over.from.at), valueOn(here, over.to.at)];
 	const grows = first && last ? compare(last, first) : 0;
 	for (const { kind, cut, before, after } of jointsOf(here)) {
 		const leap = compare(after, before);

@@ -233,7 +233,7 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		const of = elements[element];
 		const found =
 			asAround(element) ??
-			read(element, 'font-size', (chain, over, { kind, from, up, text, asked: said }) => {
+			read(element, 'font-size', (chain, over, { kind, from, up, text, explicit: said }) => {
 				if (from && up === 0 && text !== null) {
 					const own = fontSize(text, chain, over);
 					if (own.kind === 'none' || !turns(element)) return own;
@@ -244,8 +244,8 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 				const around = sizeUp(chain, 1, over);
 				if (!around) return unknown('It goes by a size around that the engine alone knows.');
 				// Invalid at computed-value time is as if it were not set (CSS Custom Properties 1 §3.1).
-				const asked = said || (from !== undefined && up === 0);
-				if (asked || !of) return known(around);
+				const explicit = said || (from !== undefined && up === 0);
+				if (explicit || !of) return known(around);
 				if (isControl(of.tag)) return known(lineOver(over, line(CONTROL)));
 				const factor = BY_TAG[of.tag];
 				const own = factor ? scaledBy(around, factor) : around;

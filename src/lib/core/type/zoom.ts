@@ -40,7 +40,7 @@ const zoomedOut = (curve: Curve): Curve =>
 
 /** The widths of windows at which text cannot come out twice as large. */
 function shortOf(curve: Curve, over: Over): IntervalSet {
-	const asked = widthsOver(over);
+	const whole = widthsOver(over);
 	const twice = scaledBy(within(curve, over), WANTED);
 	// At 500 %: 5 s(w / 5) against 2 s(w).
 	let short = whereLess(scaledBy(within(zoomedOut(curve), over), MOST_ZOOM), twice);
@@ -49,7 +49,7 @@ function shortOf(curve: Curve, over: Over): IntervalSet {
 			if (isEmpty(short) || at.n <= 0n) continue;
 			// At the zoom that lays out at the end of a piece, p: w / p · s(p) against 2 s(w).
 			const share = { kind: 'line' as const, constant: ZERO, slope: divide(valueAt(line, at), at) };
-			const enough = difference(asked, whereLess(lineOver(over, share), twice));
+			const enough = difference(whole, whereLess(lineOver(over, share), twice));
 			const reached = widthsOver({
 				from: { at, after: false },
 				to: { at: multiply(at, MOST_ZOOM), after: true }

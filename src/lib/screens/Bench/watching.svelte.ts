@@ -43,7 +43,7 @@ function afterRest(ms: number, work: (signal: AbortSignal) => Promise<void>): ()
 /** What is measured of the page behind the Bench, each from when it is first asked for. */
 export class Watching {
 	readonly #site: SiteState;
-	readonly #asked: WatchedBench;
+	readonly #bench: WatchedBench;
 	/** The texts as they were when the Bench opened: what the first edit is held against. */
 	readonly #opened: ReadonlyMap<string, string>;
 	/** What is wrong, width by width. */
@@ -67,7 +67,7 @@ export class Watching {
 	#last: Swept | null = null;
 	readonly #still: Swept | null = $derived.by(() => {
 		if (this.#isTyping) return null;
-		const swept = this.#asked.swept();
+		const swept = this.#bench.swept();
 		const key = (of: Swept | null): string =>
 			of ? JSON.stringify({ ...of.lead, width: 0, height: of.plain ? 0 : of.lead.height }) : '';
 		const isSame =
@@ -78,12 +78,12 @@ export class Watching {
 	});
 
 	/** To be made while a component is set up. */
-	constructor(site: SiteState, asked: WatchedBench) {
+	constructor(site: SiteState, bench: WatchedBench) {
 		this.#site = site;
-		this.#asked = asked;
+		this.#bench = bench;
 		this.#opened = new Map([...site.texts].map(([path, { text }]) => [path, text]));
 		$effect(() => {
-			const tab = asked.tab();
+			const tab = bench.tab();
 			if (tab === 'findings' && !this.sweeping) void this.#bringSweeping();
 			if (tab === 'curve' && !this.following) void this.#bringFollowing();
 		});
@@ -97,13 +97,13 @@ export class Watching {
 		$effect(() => this.sweeping?.setKinds(site.kept.finding.list));
 		$effect(() => {
 			const { following } = this;
-			const [swept, path] = [this.#still, asked.selected()];
-			if (!following || !swept || !path || asked.tab() !== 'curve') return;
+			const [swept, path] = [this.#still, bench.selected()];
+			if (!following || !swept || !path || bench.tab() !== 'curve') return;
 			void [swept.page.conditions, following.property];
 			return afterRest(SWEEP_REST, (signal) => following.follow(swept, path, signal));
 		});
 		$effect(() => {
-			const swept = asked.swept();
+			const swept = bench.swept();
 			if (!this.isHolding || !swept || this.holding) return;
 			void this.bringHolding().then((of) => of.check(swept, new AbortController().signal));
 		});
@@ -154,9 +154,9 @@ export class Watching {
 
 	/** Holds the band where the carriage stands, or all but that, on the page. */
 	async hold(but: boolean): Promise<void> {
-		const band = fromInterval(bandAt(this.#asked.bands().bands, this.#site.carriage.width).interval);
+		const band = fromInterval(bandAt(this.#bench.bands().bands, this.#site.carriage.width).interval);
 		const holding = await this.bringHolding();
-		const swept = this.#asked.swept();
+		const swept = this.#bench.swept();
 		if (!swept) return;
 		await holding.hold(swept, {
 			widths: but ? complement(band) : band,
@@ -175,14 +175,14 @@ export class Watching {
 
 	/** Whole px that the key for the next breakpoint stops at, too, ascending. */
 	readonly stops: readonly number[] = $derived.by(() => {
-		const tab = this.#asked.tab();
+		const tab = this.#bench.tab();
 		if (tab === 'findings') return this.sweeping?.edges ?? [];
 		return tab === 'curve' ? (this.following?.edges ?? []) : [];
 	});
 
 	/** The widths of what is found, or of where what is followed changes, while that is looked at. */
 	readonly found: IntervalSet | null = $derived.by(() => {
-		const tab = this.#asked.tab();
+		const tab = this.#bench.tab();
 		if (tab === 'findings') return this.sweeping?.widths ?? null;
 		return tab === 'curve' ? (this.following?.widths ?? null) : null;
 	});

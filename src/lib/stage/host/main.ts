@@ -48,7 +48,7 @@ const points = pointing(
 	() => frames,
 	(point) => listener?.point(point)
 );
-let asked: { index: SelectorIndex; containers: readonly string[] } = {
+let asking: { index: SelectorIndex; containers: readonly string[] } = {
 	index: selectorIndex([]),
 	containers: []
 };
@@ -186,10 +186,10 @@ const host: StageHost = {
 	hits: (frame, selectors) => hits(frameOf(frame).document(), selectors),
 	matching: (frame, path, selectors) => matching(elementByPath(frameOf(frame).document(), path), selectors),
 	ask(selectors, containers) {
-		asked = { index: selectorIndex(selectors), containers };
+		asking = { index: selectorIndex(selectors), containers };
 	},
 	cascade: (frame, path, pseudo) =>
-		answersUp(elementByPath(frameOf(frame).document(), path), asked.index, asked.containers, pseudo),
+		answersUp(elementByPath(frameOf(frame).document(), path), asking.index, asking.containers, pseudo),
 	containing(frame, path) {
 		const element = elementByPath(frameOf(frame).document(), path);
 		return (element && containingBlock(element)) ?? null;
@@ -203,13 +203,13 @@ const host: StageHost = {
 		return element ? movingOn(element) : [];
 	},
 	facts: (frame, sought, most, longhands) =>
-		findFacts(frameOf(frame).document(), sought, most, asked.index, asked.containers, longhands),
+		findFacts(frameOf(frame).document(), sought, most, asking.index, asking.containers, longhands),
 	computed: (frame, paths) =>
 		paths.map((path) => {
 			const element = elementByPath(frameOf(frame).document(), path);
 			return element ? computedValues(element) : new Map<string, string>();
 		}),
-	measure: (content, viewport, widths, report) => measure(content, viewport, widths, report, asked),
+	measure: (content, viewport, widths, report) => measure(content, viewport, widths, report, asking),
 	read
 };
 

@@ -65,13 +65,13 @@ interface Asking {
 
 /** What is asked about an element of a document that is laid out. */
 function answersTo(document: Document, content: PageContent, asking: Asking): Partial<Measured> {
-	const { asked } = content;
-	if (!asked) return {};
-	const element = elementByPath(document, asked.path);
-	const held = heldUp(element, asked.conditions);
-	const { longhands } = asked;
+	const { elementQuery: query } = content;
+	if (!query) return {};
+	const element = elementByPath(document, query.path);
+	const held = heldUp(element, query.conditions);
+	const { longhands } = query;
 	if (!longhands || !element) return { held };
-	const facts = findFacts(document, [asked.path], 1, asking.index, asking.containers, longhands);
+	const facts = findFacts(document, [query.path], 1, asking.index, asking.containers, longhands);
 	return { held, facts, computed: computedValues(element) };
 }
 
@@ -81,7 +81,7 @@ function changedSheets(before: PageContent, after: PageContent): StyleText[] | u
 		JSON.stringify({
 			...page,
 			sheets: page.sheets.map(({ element }) => element),
-			asked: 0,
+			elementQuery: 0,
 			values: 0,
 			followed: 0
 		});

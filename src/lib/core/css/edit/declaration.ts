@@ -73,13 +73,13 @@ function inserted(sheet: Sheet, block: Rule | AtRule, requested: DeclarationRequ
  * Sets a property straight in a rule (or in a condition within one): the value of the declaration that counts there is
  * replaced; where none is, one is added. No changes where it is so already, or where the block is left open.
  */
-export function setDeclaration(sheet: Sheet, block: Rule | AtRule, asked: DeclarationRequest): Change[] {
+export function setDeclaration(sheet: Sheet, block: Rule | AtRule, request: DeclarationRequest): Change[] {
 	const { source } = sheet;
-	const known = declarationIn(block, asked.property);
-	if (!known) return isClosed(source, block) ? inserted(sheet, block, asked) : [];
-	const requested = { ...asked, value: spelled(sheet, asked.value) };
+	const known = declarationIn(block, request.property);
+	if (!known) return isClosed(source, block) ? inserted(sheet, block, request) : [];
+	const requested = { ...request, value: spelled(sheet, request.value) };
 	const same =
-		[asked.value, requested.value].includes(sliceOf(source, known.value)) &&
+		[request.value, requested.value].includes(sliceOf(source, known.value)) &&
 		known.important === (requested.important ?? false);
 	if (same) return [];
 	const end = known.important === (requested.important ?? false) ? known.value.end : known.span.end;
