@@ -48,7 +48,8 @@ export default defineConfig({
 	worker: { format: 'es' },
 	test: {
 		include: ['src/**/*.test.ts', 'demo/*.test.ts'],
-		testTimeout: 60_000,
+		// To end what hangs, not to judge how fast a machine is.
+		testTimeout: 600_000,
 		// No test changes what a module keeps for others; each file would load all modules again.
 		isolate: false,
 		maxWorkers: 2

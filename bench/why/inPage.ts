@@ -67,7 +67,8 @@ export function everyElement(): number {
 	const ratios = [0, 1, 2].map(() => {
 		const ours = timeOf(() => elements.forEach(decide), 3, 1);
 		const bare = timeOf(
-			() => elements.forEach((element) => asking.queries.forEach(({ selector }) => element.matches(selector))),
+			() =>
+				elements.forEach((element) => asking.queries.forEach(({ selector }) => element.matches(selector))),
 			1,
 			0
 		);
