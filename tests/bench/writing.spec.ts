@@ -337,7 +337,7 @@ test('rules are gone to, moved with their comments and folded by what is in forc
 	await page.getByRole('button', { name: 'Replace all' }).click();
 	await expect(page.getByText('3 places replaced in 2 files')).toBeVisible();
 	expect(await settled(page, text)).toContain('.y { top: 0 }');
-	await page.getByRole('button', { name: 'Take it back' }).click();
+	await page.getByRole('dialog').getByRole('button', { name: 'Take it back' }).click();
 	expect(await settled(page, text)).toContain('.x { top: 0 }');
 });
 
