@@ -25,8 +25,13 @@
 
 	const site = $derived(data.site);
 	provideSite(() => site);
+	/** The page that was asked for last. */
+	let opening = '';
 	// Screens are one page: it goes when the site is left.
-	onDestroy(() => site.close());
+	onDestroy(() => {
+		opening = '';
+		site.close();
+	});
 	const shown = $derived(screenOf(route.params.screen));
 	const { screen, hasFrames } = $derived(shown);
 	const pages = $derived(site.files.filter(({ kind }) => kind === 'page').map(({ path }) => path));
@@ -118,6 +123,13 @@
 		void go(href(screen, path, chosen, selected), followed.keep(path, selected), true);
 	}
 
+	/** Goes to another page of the site once it is read. */
+	async function open(chosen: string): Promise<void> {
+		opening = chosen;
+		await paced(new PageState(site, chosen).readAhead());
+		if (opening === chosen) await goto(href(screen, chosen, file));
+	}
+
 	/** Shows a place of a file on the Bench, with the caret there. */
 	async function show(requested: FilePlace): Promise<void> {
 		if (screen === 'bench') choose(requested.path);
@@ -132,7 +144,7 @@
 		finding
 			? findsOf(site, page, SCREENS, allKeys, {
 					screen: (to) => void goto(href(to, path, file, selected)),
-					page: (to) => void goto(href(screen, to, file)),
+					page: (to) => void open(to),
 					file: (to, offset) => void show({ path: to, offset }),
 					width: (px) => (site.carriage.width = px),
 					element: (to) => void select([to]).then(() => (site.selectionView.reveal = [...to]))
@@ -166,7 +178,7 @@
 		},
 		choose,
 		show: (requested) => void show(requested),
-		open: (chosen) => void goto(href(screen, chosen, file)),
+		open: (chosen) => void open(chosen),
 		select: (paths) => void select(paths),
 		href: (to, pagePath = path, filePath = '') => href(to, pagePath, filePath),
 		bindKeys: (bound) => (keys = bound),
@@ -202,7 +214,7 @@
 		primary={screen === 'bench'}
 		onkeys={() => (keysOpen = true)}
 		onfind={() => (finding = true)}
-		onpage={(chosen) => goto(href(screen, chosen, file))}
+		onpage={(chosen) => void open(chosen)}
 	/>
 	{#key site}
 		{#if turn.done === 2}<Work {workbench} screen={shown} />{/if}
