@@ -111,9 +111,9 @@ function expectAll(
 ) {
 	expect(found.map(({ kind }) => kind)).toEqual(expected.map(({ kind }) => kind));
 	found.forEach(({ kind, at, before, after }, i) => {
-		const request = expected[i]?.at ?? NaN;
-		if (kind === 'step') expect([before, after]).toEqual([request - 1, request]);
-		else expect(Math.abs(at - request)).toBeLessThan(1.5);
+		const place = expected[i]?.at ?? NaN;
+		if (kind === 'step') expect([before, after]).toEqual([place - 1, place]);
+		else expect(Math.abs(at - place)).toBeLessThan(1.5);
 	});
 }
 

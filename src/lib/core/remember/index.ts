@@ -11,7 +11,7 @@ export function rememberedBy<A, X extends NonNullable<unknown>>(
 	keyOf: (given: A) => string,
 	compute: (given: A) => X
 ): (given: A) => X {
-	// Room for all that it may remember is made at once: not before it is asked.
+	// The cache takes room for `most` answers at once, so it is made when it is first needed.
 	let known: LRUCache<string, X> | undefined;
 	return (given) => {
 		known ??= new LRUCache({ max: most });
@@ -22,7 +22,7 @@ export function rememberedBy<A, X extends NonNullable<unknown>>(
 	};
 }
 
-/** A function that remembers its answers for as long as the object that each is told apart by lives. */
+/** A function that remembers one answer for each key object, for as long as that object lives. */
 export function rememberedWith<A, X extends NonNullable<unknown>>(
 	keyOf: (given: A) => WeakKey,
 	compute: (given: A) => X
@@ -36,7 +36,7 @@ export function rememberedWith<A, X extends NonNullable<unknown>>(
 	};
 }
 
-/** A function that remembers its answers, and is told some of them. */
+/** A function that remembers its answers; one that was worked out elsewhere can be put in. */
 export interface Remembering<X> {
 	(text: string): X;
 	readonly knows: (text: string) => boolean;

@@ -51,15 +51,15 @@ export function offsetBefore(offset: number, changes: readonly Change[]): number
 }
 
 /** The smallest stretch of a text whose replacement makes it another. */
-export function changeBetween(text: string, requested: string): Change {
-	const most = Math.min(text.length, requested.length);
+export function changeBetween(text: string, changed: string): Change {
+	const most = Math.min(text.length, changed.length);
 	let start = 0;
-	while (start < most && text.charCodeAt(start) === requested.charCodeAt(start)) start++;
+	while (start < most && text.charCodeAt(start) === changed.charCodeAt(start)) start++;
 	let end = 0;
 	while (
 		end < most - start &&
-		text.charCodeAt(text.length - 1 - end) === requested.charCodeAt(requested.length - 1 - end)
+		text.charCodeAt(text.length - 1 - end) === changed.charCodeAt(changed.length - 1 - end)
 	)
 		end++;
-	return { start, end: text.length - end, text: requested.slice(start, requested.length - end) };
+	return { start, end: text.length - end, text: changed.slice(start, changed.length - end) };
 }
