@@ -67,7 +67,7 @@ const CORE = {
 	staged: ['text'],
 	steps: [],
 	text: [],
-	css: ['remember', 'text'],
+	css: ['remember', 'steps', 'text'],
 	html: ['css', 'steps', 'text'],
 	length: ['css', 'interval', 'remember'],
 	presence: ['html'],

@@ -1,5 +1,5 @@
 export * from './node.ts';
-export { parseSheet, readPart } from './parse.ts';
+export { parseSheet, parseSheetInSteps, readPart } from './parse.ts';
 export { partsOf } from './parts.ts';
 export { addressesIn, type SheetAddress } from './addresses.ts';
 export { importOf, type Import } from './import.ts';

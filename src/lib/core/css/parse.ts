@@ -2,6 +2,7 @@ import { rememberedPieces } from '../remember/index.ts';
 import { lineNumber } from '../text/lines.ts';
 import type { Block, Node, Note, Sheet, Span } from './node.ts';
 import { partsOf } from './parts.ts';
+import { atOnce, type Steps } from '../steps/index.ts';
 import { readSheet } from './read.ts';
 
 /** What one of the parts of a sheet (`partsOf`) says, its spans and notes by itself. */
@@ -12,14 +13,26 @@ export const readPart = rememberedPieces((part): Sheet => readSheet(part));
  * CSS Nesting 1). It never throws: broken CSS is recovered from as the standard says a browser does, and
  * each recovery is a note. The text must have LF line ends.
  */
-export function parseSheet(source: string): Sheet {
+export const parseSheet = (source: string): Sheet => atOnce(parseSheetInSteps(source));
+
+/** The same in steps. */
+export function* parseSheetInSteps(source: string): Steps<Sheet> {
 	const parts = partsOf(source);
-	return parts.length < 2 ? readSheet(source) : sheetOfParts(source, parts);
+	if (parts.length < 2) return readSheet(source);
+	const read: Sheet[] = [];
+	for (const part of parts) {
+		read.push(readPart(part));
+		yield;
+	}
+	return joined(source, read);
 }
 
 /** A sheet of the parts of its text (`partsOf`). */
-export function sheetOfParts(source: string, parts: readonly string[]): Sheet {
-	const read = parts.map(readPart);
+export const sheetOfParts = (source: string, parts: readonly string[]): Sheet =>
+	joined(source, parts.map(readPart));
+
+/** The sheet that parts make which were read each by itself. */
+function joined(source: string, read: readonly Sheet[]): Sheet {
 	const children: Node[] = [];
 	const notes: Note[] = [];
 	const unread: Span[] = [];

@@ -1,4 +1,4 @@
-import { parseSheet, partsOf, readPart, type Sheet } from '../css/index.ts';
+import { parseSheet, parseSheetInSteps, type Sheet } from '../css/index.ts';
 import { parsePage, parsePageInSteps, type Page } from '../html/index.ts';
 import { parseMediaQueryList, type MediaQuery } from '../media/index.ts';
 import { remembered, type Remembering } from '../remember/index.ts';
@@ -28,17 +28,8 @@ export const parsers = (): Parsers => ({
 /** Reads a text in steps, so that it is known when it is asked for. */
 export function* readAhead(by: Parsers, kind: 'page' | 'sheet', text: string): Steps<void> {
 	if (by[kind].knows(text)) return;
-	if (kind === 'page') {
-		by.page.put(text, yield* parsePageInSteps(text));
-		return;
-	}
-	const parts = partsOf(text);
-	if (parts.length > 1)
-		for (const part of parts) {
-			readPart(part);
-			yield;
-		}
-	by.sheet(text);
+	if (kind === 'page') by.page.put(text, yield* parsePageInSteps(text));
+	else by.sheet.put(text, yield* parseSheetInSteps(text));
 }
 
 /** Sources over a way to get a file's text. */
