@@ -90,6 +90,7 @@ test('a folder is dropped with all that is in it; a drop without a page is refus
 		'color',
 		'rgb(1, 2, 3)'
 	);
+	await session.detach();
 });
 
 test('a site is taken out whole and deleted when asked twice', async ({ page, empty }) => {

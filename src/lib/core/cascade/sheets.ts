@@ -10,7 +10,7 @@ import {
 import type { Page } from '../html/index.ts';
 import type { MediaQuery } from '../media/index.ts';
 import { selectorsIn, wholeSelector, withParent } from '../selector/index.ts';
-import { importsOf, sheetsOfPage, type Sources } from '../site/index.ts';
+import { importsOf, sheetsOfPage, textOfUse, type Sources } from '../site/index.ts';
 
 /** A condition around declarations, with its place. */
 export type Condition = {
@@ -237,13 +237,8 @@ export function cascadeOf(page: Page, path: string, sources: Sources): PageCasca
 	for (const use of sheetsOfPage(page, path)) {
 		const outermost: Around = { conditions: [], layer: [], scopes: [] };
 		const around = use.mediaSpan ? under(outermost, ...media(path, use.mediaSpan, use.media)) : outermost;
-		if (use.from.kind === 'inline') {
-			const { span } = use.from;
-			read(sliceOf(page.source, span), path, span.start, around, [path]);
-		} else if (use.from.kind === 'file') {
-			const source = sources.text(use.from.path);
-			if (source !== undefined) read(source, use.from.path, 0, around, [use.from.path]);
-		}
+		const found = textOfUse(use, page, path, sources.text);
+		if (found) read(found.text, found.file, found.offset, around, [found.file]);
 	}
 	return { declared, layers, registered };
 }

@@ -1,6 +1,5 @@
-import { sliceOf } from '../css/index.ts';
 import { rulesOf, simulatedText, simulatePage, textKey, vantageOnPage } from '../simulate/index.ts';
-import { addressOf, flattenSheet, type Parsers, type Sources } from '../site/index.ts';
+import { addressOf, flattenSheet, textOfUse, type Parsers, type Sources } from '../site/index.ts';
 import type { SeenVantage } from '../vantage/index.ts';
 import type { PageModel } from './model.ts';
 import { remembered, rememberedBy } from '../remember/index.ts';
@@ -51,12 +50,11 @@ export function frameContents(
 	return (model, prefix, seen) => {
 		const { path, page, source, sources } = model;
 		const vantage = vantageOnPage(page, seen);
-		const sheets = model.sheets.flatMap(({ element, from }): StyleText[] => {
-			if (from.kind === 'outside') return [];
-			const file = from.kind === 'file' ? from.path : path;
-			const text = from.kind === 'file' ? sources.text(file) : sliceOf(source, from.span);
-			if (text === undefined) return [];
-			return [{ element, text: simulatedText(flatten(text, file, prefix, sources), vantage) }];
+		const sheets = model.sheets.flatMap((use): StyleText[] => {
+			const found = textOfUse(use, page, path, sources.text);
+			if (!found) return [];
+			const flat = flatten(found.text, found.file, prefix, sources);
+			return [{ element: use.element, text: simulatedText(flat, vantage) }];
 		});
 		const { films, rightToLeft = false } = vantage;
 		return {

@@ -1,7 +1,6 @@
-import { sliceOf } from '../css/index.ts';
 import type { Steps } from '../steps/index.ts';
 import { importsOf } from './imports.ts';
-import { sheetsOfPage } from './sheets.ts';
+import { sheetsOfPage, textOfUse } from './sheets.ts';
 import { readAhead, type Parsers } from './sources.ts';
 
 /** Reads a page and all its sheets in steps, imported ones too, so that they are known when they are asked for. */
@@ -13,20 +12,17 @@ export function* readPageAhead(
 ): Steps<void> {
 	yield* readAhead(by, 'page', source);
 	const seen = new Set<string>();
-	const waiting = sheetsOfPage(by.page(source), path).flatMap(({ from }) =>
-		from.kind === 'outside'
-			? []
-			: from.kind === 'file'
-				? [{ file: from.path, text: textOf(from.path) }]
-				: [{ file: path, text: sliceOf(source, from.span) }]
-	);
-	for (const { file, text } of waiting) {
-		if (text === undefined) continue;
+	const page = by.page(source);
+	const waiting = sheetsOfPage(page, path).map((use) => textOfUse(use, page, path, textOf));
+	for (const found of waiting) {
+		if (!found) continue;
+		const { file, text } = found;
 		yield* readAhead(by, 'sheet', text);
 		for (const { path: imported } of importsOf(by.sheet(text), file)) {
 			if (imported === null || seen.has(imported)) continue;
 			seen.add(imported);
-			waiting.push({ file: imported, text: textOf(imported) });
+			const importedText = textOf(imported);
+			if (importedText !== undefined) waiting.push({ file: imported, text: importedText, offset: 0 });
 		}
 	}
 }

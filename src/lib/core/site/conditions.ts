@@ -2,7 +2,7 @@ import { sliceOf, walk, type AtRule, type Block, type Sheet, type Span } from '.
 import { isInside, sourceSizes, type Page } from '../html/index.ts';
 import type { MediaSite } from '../media/index.ts';
 import { importsOf } from './imports.ts';
-import { sheetsOfPage } from './sheets.ts';
+import { sheetsOfPage, textOfUse, type SheetText } from './sheets.ts';
 import type { Sources } from './sources.ts';
 
 /** A condition of `@supports` or `@container`: a condition, but no threshold of viewport width. */
@@ -13,11 +13,8 @@ export interface OtherCondition {
 	readonly text: string;
 }
 
-/** A sheet's text where a page has it: a file, or a `<style>` at an offset of the page. */
-export interface SheetPlace {
-	readonly file: string;
-	readonly text: string;
-	readonly offset: number;
+/** A sheet's text where a page has it. */
+export interface SheetPlace extends SheetText {
 	/** The conditions under which the page has it, from the outermost. */
 	readonly within: readonly MediaSite[];
 }
@@ -86,12 +83,8 @@ export function conditionsOfPage(page: Page, path: string, sources: Sources): Pa
 	};
 	for (const use of sheetsOfPage(page, path)) {
 		const within = use.mediaSpan ? site(path, use.mediaSpan, use.media, []) : [];
-		if (use.from.kind === 'inline')
-			sheet(sliceOf(page.source, use.from.span), path, use.from.span.start, within, [path]);
-		else if (use.from.kind === 'file') {
-			const text = sources.text(use.from.path);
-			if (text !== undefined) sheet(text, use.from.path, 0, within, [use.from.path]);
-		}
+		const found = textOfUse(use, page, path, sources.text);
+		if (found) sheet(found.text, found.file, found.offset, within, [found.file]);
 	}
 	for (const element of page.elements) {
 		if (isInside(element, 'noscript')) continue;

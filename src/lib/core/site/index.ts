@@ -5,7 +5,7 @@ export { forceOf, type Force } from './force.ts';
 export { flattenSheet } from './flatten.ts';
 export { importsOf } from './imports.ts';
 export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } from './references.ts';
-export { sheetsOfPage, type SheetUse } from './sheets.ts';
+export { sheetsOfPage, textOfUse, type SheetText, type SheetUse } from './sheets.ts';
 export { parsers, readAhead, sourcesOf, type Parsers, type Sources } from './sources.ts';
 export { readPageAhead } from './ahead.ts';
 export * from './conditionNotes.ts';

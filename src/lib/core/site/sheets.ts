@@ -1,4 +1,4 @@
-import type { Span } from '../css/node.ts';
+import { sliceOf, type Span } from '../css/index.ts';
 import {
 	attribute,
 	innerSpan,
@@ -60,6 +60,27 @@ export function sheetsOfPage(page: Page, path: string): SheetUse[] {
 		uses.push({ element: element.path, media: media?.value ?? '', mediaSpan: media?.span ?? null, from });
 	}
 	return uses;
+}
+
+/** The text of a sheet and the file that it is in, at an offset of that file: 0 but for a `<style>`. */
+export interface SheetText {
+	readonly file: string;
+	readonly text: string;
+	readonly offset: number;
+}
+
+/** The text of a sheet of a page; undefined where the site does not have it. */
+export function textOfUse(
+	{ from }: SheetUse,
+	page: Page,
+	path: string,
+	textOf: (path: string) => string | undefined
+): SheetText | undefined {
+	if (from.kind === 'outside') return undefined;
+	if (from.kind === 'inline')
+		return { file: path, text: sliceOf(page.source, from.span), offset: from.span.start };
+	const text = textOf(from.path);
+	return text === undefined ? undefined : { file: from.path, text, offset: 0 };
 }
 
 function inline(element: PageElement): SheetUse['from'] | null {
