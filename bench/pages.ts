@@ -4,7 +4,7 @@ import { join, relative } from 'node:path';
 /** A page of about `elements` elements with a sheet of its own, of the usual mixture. */
 export function largePage(elements: number): Record<string, string> {
 	const card = (i: number): string =>
-		`<li class="card c${i % 7}"><h3>Sailing ${i}</h3><p>From <b>Tern Quay</b> to <i>Sker</i>, berth ${i % 4}, <a href="#s${i}">at ${i % 24}:15</a>.</p></li>`;
+		`<li class="card c${i % 7}"><h3>Sailing ${i}</h3><p>From <b>Tern Quay</b> to <i>Serk</i>, berth ${i % 4}, <a href="#s${i}">at ${i % 24}:15</a>.</p></li>`;
 	const cards = Array.from({ length: Math.round(elements / 6) }, (_, i) => card(i)).join('\n');
 	const css = `body { margin: 0; font: 16px/1.5 sans-serif }
 .cards { display: grid; grid-template-columns: repeat(auto-fill, minmax(220px, 1fr)); gap: 12px; padding: 20px; list-style: none }

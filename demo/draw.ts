@@ -74,6 +74,8 @@ const film = await page.evaluate(
 	},
 	await drawing('sea.svg')
 );
-await writeFile(join(site, 'film', 'sea.webm'), Buffer.from(film, 'base64'));
+// The browser names itself twice as what made the film; another word of that length leaves every offset in it right.
+const anonymous = Buffer.from(film, 'base64').toString('latin1').replaceAll('Chrome', 'canvas');
+await writeFile(join(site, 'film', 'sea.webm'), Buffer.from(anonymous, 'latin1'));
 
 await browser.close();

@@ -38,7 +38,7 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 	const site = await bring(server, FILES);
 	await openBench(page, server, site, '?page=index.html&file=css/a.css');
 	await at(page, 'left');
-	await page.getByRole('button', { name: 'Part its block here' }).click();
+	await page.getByRole('button', { name: 'Split its block here' }).click();
 	await expect(proposed(page)).toContainText('.x { left: 2px; }');
 	await page.keyboard.press('Enter');
 	expect(await settled(page, () => shownText(page))).toContain(
@@ -50,7 +50,7 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 	await proposed(page).getByRole('button', { name: 'Write it' }).click();
 	expect(await settled(page, () => shownText(page))).toContain('/* bold at sea */\nb { color');
 	await at(page, '@media (width');
-	await page.getByRole('button', { name: 'Join blocks of its kind' }).click();
+	await page.getByRole('button', { name: 'Merge matching blocks' }).click();
 	await expect(proposed(page)).toContainText('2 blocks of one kind become one');
 	await expect(proposed(page)).toContainText('1 block of others between them');
 	await page.keyboard.press('Enter');

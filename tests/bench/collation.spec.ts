@@ -46,7 +46,7 @@ async function open(page: Page, server: Parameters<typeof bring>[0], query = '&a
 	await page.keyboard.press('Shift+C');
 }
 
-test('a column a band: what goes on, what differs, what is said anyway; several bands are one until parted', async ({
+test('a column a band: what goes on, what differs, what is redundant; several bands are one until parted', async ({
 	page,
 	server
 }) => {
@@ -59,14 +59,14 @@ test('a column a band: what goes on, what differs, what is said anyway; several 
 	await expect(cell(page, 'padding', 'A')).toContainText('10px :2');
 	await expect(cell(page, 'padding', 'B')).toContainText('≠ 20px :8');
 	await expect(cell(page, 'color', 'B')).toHaveAccessibleName('color, B: black, as left of it');
-	await expect(cell(page, 'color', 'C')).toContainText('= anyway');
+	await expect(cell(page, 'color', 'C')).toContainText('redundant');
 	// What layout gives: the box in each band, and in which order its children stand.
 	const laid = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'box, px' }) });
 	await expect(laid.getByRole('cell').first()).toHaveText(/^\d+ × \d/);
 	const reads = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'reads' }) });
 	await expect(reads.getByRole('cell').first()).toHaveText('i, b');
 
-	await page.getByRole('button', { name: 'Take out 1 that says what is so anyway' }).click();
+	await page.getByRole('button', { name: 'Remove 1 redundant declaration' }).click();
 	const card = page.getByRole('dialog', { name: 'What would be written' });
 	await expect(card).toContainText('color: black;');
 	expect(await shownText(page)).toBe(SHEET);
@@ -76,7 +76,7 @@ test('a column a band: what goes on, what differs, what is said anyway; several 
 	);
 	await page.getByLabel('Property to have a row').fill('gap');
 	await page.keyboard.press('Enter');
-	await expect(cell(page, 'gap', 'A')).toHaveAccessibleName('gap, A: not said');
+	await expect(cell(page, 'gap', 'A')).toHaveAccessibleName('gap, A: not set');
 });
 
 test('a value is tried in all frames and goes into its band alone; Escape lets it go, one undo takes it back', async ({

@@ -86,12 +86,12 @@ test('menus open by key and a letter chooses; frames beside the lead are drawn a
 	expect(await settled(page, width)).toBeGreaterThan(before);
 
 	await page.keyboard.press('Shift+E');
-	const go = page.getByRole('button', { name: 'Rules that hit nothing' });
+	const go = page.getByRole('button', { name: 'Rules that match nothing' });
 	await expect(go).toBeInViewport({ ratio: 1 });
 	await page.keyboard.press('ArrowUp');
 	await expect(page.getByRole('button', { name: /^Search all files/ })).toBeFocused();
 	await page.keyboard.press('l');
-	await expect(page.getByRole('dialog')).toContainText('One rule hits nothing');
+	await expect(page.getByRole('dialog')).toContainText('One rule matches nothing');
 	await page.keyboard.press('Escape');
 
 	await page.keyboard.press('Shift+S');

@@ -89,12 +89,12 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 	expect(await settled(page, () => inFrames(page, () => innerWidth))).toEqual([513, 512]);
 	await panel.getByRole('button', { name: 'Chorus again' }).click();
 
-	await panel.getByLabel(/It is meant so at 240–512, since/).fill('a strip that is slid by hand');
+	await panel.getByLabel(/Intended at 240–512, because/).fill('a strip that is slid by hand');
 	await page.keyboard.press('Enter');
 	await expect(panel).toContainText('a strip that is slid by hand');
 	await expect(panel.getByRole('status').first()).toContainText('3 found.');
 	const taken = page.waitForEvent('download');
-	await panel.getByRole('button', { name: 'Take out as JSON' }).click();
+	await panel.getByRole('button', { name: 'Export JSON' }).click();
 	const report = JSON.parse(await readFile(await (await taken).path(), 'utf8')) as FindingsReport;
 	expect(report.findings.map(({ widths, accepted }) => [widths, accepted])).toEqual([
 		['599<–<600', []],
@@ -106,7 +106,7 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+O');
 	await expect(panel.getByRole('status')).toContainText('3 found.');
-	await panel.getByRole('button', { name: 'Count it again' }).click();
+	await panel.getByRole('button', { name: 'Reopen' }).click();
 	await expect(panel.getByRole('status')).toContainText('4 found.');
 	await panel.getByText('Kinds', { exact: true }).click();
 	await page.getByLabel('the page scrolls sideways: over, px').fill('400');

@@ -41,7 +41,7 @@ test('Reach tells whether a selector would win, and moves the rule at the caret 
 		.getByRole('button', { name: /^Narrower/ })
 		.click();
 	await expect(page.getByRole('status').filter({ hasText: 'The rule is for' })).toBeVisible();
-	await expect(page.getByText('It hits 1 element here')).toBeVisible();
+	await expect(page.getByText('It matches 1 element here')).toBeVisible();
 	await writeIt(page);
 	await expect(page.locator('.cm-line').first()).toHaveText('section:nth-of-type(2) p { margin: 0 }');
 	await panel(page)
@@ -57,7 +57,7 @@ test('a class is given to one element or to all like it: written into its tag an
 	empty
 }) => {
 	await open(page, empty, '1.0.1');
-	const name = panel(page).getByLabel('Give it a class');
+	const name = panel(page).getByLabel('Add a class');
 	await name.fill('9x');
 	await expect(panel(page)).toContainText('A class begins with a letter');
 	await name.fill('strip');
@@ -65,9 +65,9 @@ test('a class is given to one element or to all like it: written into its tag an
 		'No element of this page has it already, and a sheet has rules for it.'
 	);
 	await panel(page).getByLabel('to', { exact: true }).selectOption('section');
-	await panel(page).getByRole('button', { name: 'Give it to 2' }).click();
+	await panel(page).getByRole('button', { name: 'Add to 2 elements' }).click();
 	await expect(page.getByText('The class strip for 2 elements.')).toBeVisible();
-	await expect(page.getByText('.strip in a.css hits 2 elements, before 0.')).toBeVisible();
+	await expect(page.getByText('.strip in a.css matches 2 elements, before 0.')).toBeVisible();
 	for (const frame of pageFrames(page))
 		await expect(frame.locator('p.strip')).toHaveText(['High at six', 'Low at noon']);
 	await writeIt(page);
@@ -89,8 +89,8 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	await openBench(page, empty, site, '?page=index.html&file=index.html&at=1.1');
 	await page.keyboard.press('Shift+R');
 	await expect(row(page, '#sec-8f3a21')).toContainText('looks made by a tool');
-	await panel(page).getByLabel('Give it a class').fill('strip');
-	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
+	await panel(page).getByLabel('Add a class').fill('strip');
+	await panel(page).getByRole('button', { name: 'Add to 1 element' }).click();
 	await expect(panel(page)).toContainText('index.html is given: the frames have it');
 	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
 	await expect(row(page, '.strip').getByRole('cell').nth(1)).toHaveText('1');

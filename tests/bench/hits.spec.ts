@@ -14,7 +14,7 @@ const SITE = {
 };
 const open = async (page: Page, server: Parameters<typeof bring>[0]) =>
 	openBench(page, server, await bring(server, SITE), '?page=index.html&file=a.css');
-const hits = (page: Page) => page.getByRole('group', { name: 'What the rule at the caret hits' });
+const hits = (page: Page) => page.getByRole('group', { name: 'What the rule at the caret matches' });
 
 test('the rule at the caret tells what it hits here and on every page, steps through it, and offers near misses', async ({
 	page,
@@ -27,7 +27,7 @@ test('the rule at the caret tells what it hits here and on every page, steps thr
 	const card = lead?.locator('.card').first();
 	if (!card) throw new Error('There is no lead.');
 	await expect(card).not.toHaveCSS('outline-style', 'solid');
-	await hits(page).getByRole('button', { name: 'Next element that it hits' }).click();
+	await hits(page).getByRole('button', { name: 'Next element that it matches' }).click();
 	await expect(page).toHaveURL(/at=1\.0\.0$/);
 	await page.keyboard.press('.');
 	await expect(page).toHaveURL(/at=1\.0\.1$/);
@@ -40,7 +40,7 @@ test('the rule at the caret tells what it hits here and on every page, steps thr
 
 	// A near miss is shown by a click, and then written.
 	await page.locator('.cm-line', { hasText: '.crad' }).click();
-	await expect(hits(page)).toContainText('.card would hit 2 elements: no page has .crad');
+	await expect(hits(page)).toContainText('.card would match 2 elements: no page has .crad');
 	await hits(page).getByRole('button', { name: '.card', exact: true }).click();
 	await expect(page.getByRole('dialog', { name: 'What would be written' })).toContainText(
 		'no page has .crad'
@@ -66,7 +66,7 @@ test('the rule at the caret tells what it hits here and on every page, steps thr
 test('rules that hit nothing on any page are listed, with how sure that is', async ({ page, empty }) => {
 	await open(page, empty);
 	await page.getByText('Go', { exact: true }).click();
-	await page.getByRole('button', { name: 'Rules that hit nothing' }).click();
+	await page.getByRole('button', { name: 'Rules that match nothing' }).click();
 	const dialog = page.getByRole('dialog');
 	await expect(dialog.getByRole('listitem')).toHaveCount(3);
 	await expect(dialog).toContainText('.main > .lone');

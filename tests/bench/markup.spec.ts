@@ -120,7 +120,7 @@ test('words are chosen in a frame, rules that hit otherwise are named, pictures 
 
 	await page.getByRole('tabpanel').getByRole('button', { name: 'Unwrap' }).click();
 	const card = page.getByRole('dialog', { name: 'What would be written' });
-	await expect(card).toContainText('.x > b in a.css hits 0 elements, before 1.');
+	await expect(card).toContainText('.x > b in a.css matches 0 elements, before 1.');
 	await page.keyboard.press('Escape');
 
 	await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=b.css&at=1.1`);

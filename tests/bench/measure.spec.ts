@@ -64,7 +64,7 @@ test('a threshold tells every line that causes it, and a click goes there', asyn
 });
 
 test('conditions that are no widths are told apart', async ({ page }) => {
-	await page.getByText('2 conditions not of width').click();
+	await page.getByText('2 other conditions').click();
 	await page.getByRole('button', { name: '@container (width < 320px) layout.css' }).click();
 	await expect(page.locator('.cm-activeLine')).toHaveText('@container (width < 320px) {');
 });

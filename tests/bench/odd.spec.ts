@@ -113,7 +113,7 @@ test('twenty thousand elements, three thousand rules on one, two hundred levels 
 	await page.keyboard.press('Control+End');
 	await page.keyboard.type('#x:has(');
 	await expect(page.locator('.cm-content')).toContainText('#x:has(');
-	await expect(page.getByRole('group', { name: 'What the rule at the caret hits' })).toContainText(
+	await expect(page.getByRole('group', { name: 'What the rule at the caret matches' })).toContainText(
 		'no selector yet'
 	);
 });

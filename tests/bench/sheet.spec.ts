@@ -1,5 +1,16 @@
 import { unzipSync } from 'fflate';
-import { bring, expect, openBench, pageFrames, test, type Page, type Server } from '../fixtures.ts';
+import {
+	bring,
+	expect,
+	framesShown,
+	openBench,
+	pageFrames,
+	shownText,
+	test,
+	type Page,
+	type Server
+} from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const saved = (page: Page) => page.locator('header [role=status]').last();
 
@@ -152,4 +163,56 @@ test('two tabs: a stale save overwrites nothing, and both texts survive', async 
 	await expect(saved(page)).toHaveText('✓ Saved · revision 3');
 	expect(text((await exported(empty, site))['yard/a.css'])).toContain('/* mine */');
 	await expect(other.locator('.cm-content')).toContainText('/* mine */');
+});
+
+test('long lines are wrapped until that is switched off; a new line is indented as the others of its text', async ({
+	page,
+	empty
+}) => {
+	const long = `.long { transition: ${Array.from({ length: 30 }, (_, i) => `margin-${i} ${i}s`).join(', ')} }`;
+	const site = await bring(empty, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><p>words',
+		'a.css': `a {\n    color: red;\n}\n${long}\n`
+	});
+	await openBench(page, empty, site, '?file=a.css');
+	const line = page.locator('.cm-line', { hasText: '.long' });
+	/** Where the line's words begin, row by row, px from the left of the first row. */
+	const rows = (): Promise<number[]> =>
+		line.evaluate((element) => {
+			const range = document.createRange();
+			range.selectNodeContents(element);
+			const lefts = new Map<number, number>();
+			for (const { top, left } of range.getClientRects())
+				lefts.set(Math.round(top), Math.min(left, lefts.get(Math.round(top)) ?? Infinity));
+			const all = [...lefts].sort(([a], [b]) => a - b).map(([, left]) => left);
+			return all.map((left) => Math.round(left - (all[0] ?? 0)));
+		});
+	const isScrolled = (): Promise<boolean> =>
+		page.locator('.cm-scroller').evaluate(({ scrollWidth, clientWidth }) => scrollWidth > clientWidth);
+	const [first, ...others] = await settled(page, rows);
+	expect([first, await isScrolled()]).toEqual([0, false]);
+	expect(others.length).toBeGreaterThan(3);
+	expect(Math.min(...others)).toBeGreaterThan(20);
+	expect(new Set(others).size).toBe(1);
+
+	const go = page.getByText('Go', { exact: true });
+	await go.click();
+	await page.getByRole('button', { name: 'Do not wrap long lines' }).click();
+	expect(await settled(page, rows)).toHaveLength(1);
+	expect(await isScrolled()).toBe(true);
+	await page.reload();
+	await framesShown(page, 4);
+	expect(await settled(page, rows)).toHaveLength(1);
+	await go.click();
+	await page.getByRole('button', { name: 'Wrap long lines' }).click();
+	expect((await settled(page, rows)).length).toBeGreaterThan(4);
+
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+End');
+	await page.keyboard.insertText('b {');
+	await page.keyboard.press('Enter');
+	await page.keyboard.insertText('margin: 0;');
+	await page.keyboard.press('Enter');
+	await page.keyboard.insertText('padding: 0;');
+	expect(await shownText(page)).toContain('b {\n    margin: 0;\n    padding: 0;');
 });

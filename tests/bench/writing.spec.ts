@@ -250,7 +250,7 @@ test('hovering a property says what it is for, a selector what it hits; a pageâ€
 	const line = (n: number) => page.locator('.cm-line').nth(n - 1);
 	const hovered = page.locator('.cm-hovered');
 	await line(3).hover({ position: { x: 24, y: 8 } });
-	await expect(hovered).toContainText('hits 1 element on this page');
+	await expect(hovered).toContainText('matches 1 element on this page');
 	await page.mouse.move(700, 20);
 	await expect(hovered).toHaveCount(0);
 	await line(2).locator('span', { hasText: 'order' }).hover();
@@ -258,7 +258,7 @@ test('hovering a property says what it is for, a selector what it hits; a pageâ€
 	await page.mouse.move(700, 20);
 	await expect(hovered).toHaveCount(0);
 	await line(1).hover({ position: { x: 8, y: 8 } });
-	await expect(hovered).toContainText('hits 2 elements on this page');
+	await expect(hovered).toContainText('matches 2 elements on this page');
 	await expect(hovered).toContainText('on other pages: other.html 3');
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+Home');
@@ -266,8 +266,8 @@ test('hovering a property says what it is for, a selector what it hits; a pageâ€
 	await page.mouse.move(700, 20);
 	await expect(hovered).toHaveCount(0);
 	await line(2).hover({ position: { x: 8, y: 8 } });
-	await expect(hovered).toContainText('hits 0 elements on this page');
-	await expect(hovered).toContainText('main would hit 1 element: the part before > b');
+	await expect(hovered).toContainText('matches 0 elements on this page');
+	await expect(hovered).toContainText('main would match 1 element: the part before > b');
 	await page.keyboard.press('Control+z');
 	await page.mouse.move(700, 20);
 	await expect(hovered).toHaveCount(0);
@@ -379,7 +379,9 @@ test('what not every engine has had for as long as the site asks is said at its 
 		'a.css': 'p { gap: 1px }\np { field-sizing: content }\n'
 	});
 	await page.goto(`${server.url}/site/${site}/site`);
-	await page.getByLabel('Only what every engine has had').selectOption('for five years');
+	await page
+		.getByLabel('Warn about features that not every engine has supported')
+		.selectOption('for five years');
 	await page.getByRole('link', { name: 'Bench' }).first().click();
 	const line = (n: number) => page.locator('.cm-line').nth(n - 1);
 	await expect(line(2).locator('.cm-note').first()).toContainText('`field-sizing` is');

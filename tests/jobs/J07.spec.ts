@@ -22,8 +22,10 @@ test('J07: automatic margins centre the words in every row that asks for it; a s
 	const ask = async (row: string): Promise<void> => {
 		await work.select(row, 'div.beside');
 		await work.ask('Shift+R');
-		await panel(page).getByLabel('Give it a class').fill('level');
-		await panel(page).getByRole('button', { name: 'Give it' }).click();
+		await panel(page).getByLabel('Add a class').fill('level');
+		await panel(page)
+			.getByRole('button', { name: /^Add to/ })
+			.click();
 		await page.getByRole('button', { name: 'Write it' }).click();
 	};
 	await work.write('.beside.level .words { margin-block: auto; padding-top: 0; }');

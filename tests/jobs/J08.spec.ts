@@ -18,8 +18,8 @@ test('J08: a selector for the banner’s film on this page only: by place, or by
 
 	await work.select('body', 'body');
 	await work.ask('Shift+R');
-	await panel(page).getByLabel('Give it a class').fill('home');
-	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
+	await panel(page).getByLabel('Add a class').fill('home');
+	await panel(page).getByRole('button', { name: 'Add to 1 element' }).click();
 	const card = page.getByRole('dialog', { name: 'What would be written' });
 	await expect(card).toContainText('The class home for one element.');
 	await work.ask('Enter');

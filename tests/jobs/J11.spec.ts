@@ -10,9 +10,9 @@ test('J11: turned headings lie over nothing at any width, with a longer heading 
 	await work.ask('Shift+O');
 	const findings = page.getByRole('tabpanel', { name: 'Findings' });
 	await expect(findings).toContainText(
-		/2396–2560\s*h1 “A day on Sker” and h2.side “Landing” lie over one another/
+		/2396–2560\s*h1 “A day on Serk” and h2.side “Landing” lie over one another/
 	);
-	await expect(findings).toContainText(/A line of h1 “A day on Sker” is .* longer than its box/);
+	await expect(findings).toContainText(/A line of h1 “A day on Serk” is .* longer than its box/);
 
 	await work.write('.story h1 { font-size: min(5.6vw, 3rem); }\n.story .side { max-height: 9em; }\n');
 	await expect(wake(page)).toContainText('h1');

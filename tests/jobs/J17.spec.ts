@@ -56,7 +56,7 @@ test('J17: a whole type scale from body and ratio at both ends, written at once,
 
 	// A third level that looks like a first keeps its level.
 	await openBench(page, server, 1, '?page=home.html&file=home.html');
-	await work.select('Sker', 'h3.name');
+	await work.select('Serk', 'h3.name');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+I');
 	await page.getByLabel('Name of a new attribute').fill('class');

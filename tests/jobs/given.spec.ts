@@ -80,8 +80,8 @@ test('J08 where the markup is given: the film of this page alone, by a class tha
 	await expect(reached(page, '.film').nth(2)).toHaveText('about.html 1');
 	await work.select('body', 'body');
 	await work.ask('Shift+R');
-	await panel(page).getByLabel('Give it a class').fill('front');
-	await panel(page).getByRole('button', { name: 'Give it to 1' }).click();
+	await panel(page).getByLabel('Add a class').fill('front');
+	await panel(page).getByRole('button', { name: 'Add to 1 element' }).click();
 	await expect(panel(page)).toContainText('index.html is given: the frames have it');
 	await work.select('video', 'video');
 	await work.ask('Shift+R');

@@ -69,7 +69,7 @@ test('axe finds nothing on any screen, by day or by night', async ({ page, serve
 	await expect(page.getByRole('treeitem', { selected: true })).toBeVisible();
 	expect(await findings(page), 'Outline').toEqual([]);
 	await page.getByText('Go', { exact: true }).click();
-	await page.getByRole('button', { name: 'Rules that hit nothing' }).click();
+	await page.getByRole('button', { name: 'Rules that match nothing' }).click();
 	await expect(page.getByRole('dialog')).toContainText('on no page that has this file');
 	expect(await findings(page), 'leftovers').toEqual([]);
 	await page.keyboard.press('Escape');

@@ -29,7 +29,7 @@ test('a first visit says what to drop and offers the demo', { tag: '@smoke' }, a
 	await expect(page).toHaveURL(/\/site\/\d+\/bench/);
 });
 
-test('a zip is chosen, told apart, and named where something did not come along', async ({ page, empty }) => {
+test('a zip is chosen, told apart, and named where something is missing', async ({ page, empty }) => {
 	await page.goto(empty.url);
 	const folder = await mkdtemp(join(tmpdir(), 'vantaggio-zip-'));
 	await writeFile(join(folder, 'yard.zip'), ZIP);
@@ -44,9 +44,9 @@ test('a zip is chosen, told apart, and named where something did not come along'
 	await expect(row).toContainText(/b\.css.*›.*in the page itself/);
 	await expect(page.getByText('Used by no page: loose.css')).toBeVisible();
 	await expect(
-		page.getByText('https://cdn.test/far.css on another host, never fetched; asked for by index.html')
+		page.getByText('https://cdn.test/far.css on another host, never fetched; referenced by index.html')
 	).toBeVisible();
-	await expect(page.getByText('lost.png did not come along; asked for by index.html')).toBeVisible();
+	await expect(page.getByText('lost.png not in this site; referenced by index.html')).toBeVisible();
 	await expect(page.getByText('1 linked to but not here: gone.html')).toBeVisible();
 	await expect(page.getByText('../climbs.css its path climbs out of the site')).toBeVisible();
 	await row.getByRole('link', { name: 'b.css' }).click();
@@ -83,6 +83,8 @@ test('a folder is dropped with all that is in it; a drop without a page is refus
 	);
 	await drop({
 		'yard/one.html': '<p id=dropped>dropped<link rel=stylesheet href=look/a.css>',
+		'yard/page10.html': '<p>ten',
+		'yard/page2.html': '<p>two',
 		'yard/look/a.css': 'p { color: rgb(1, 2, 3) }'
 	});
 	await framesShown(page, 4);
@@ -90,6 +92,11 @@ test('a folder is dropped with all that is in it; a drop without a page is refus
 		'color',
 		'rgb(1, 2, 3)'
 	);
+	await expect(page.getByLabel('Page', { exact: true }).locator('option')).toHaveText([
+		'one.html',
+		'page2.html',
+		'page10.html'
+	]);
 	await session.detach();
 });
 
@@ -97,7 +104,7 @@ test('a site is taken out whole and deleted when asked twice', async ({ page, em
 	const site = await bring(empty, { 'index.html': '<p>x', 'deep/data.bin': Uint8Array.from([0, 1, 2, 255]) });
 	await page.goto(`${empty.url}/site/${site}/site`);
 	const download = page.waitForEvent('download');
-	await page.getByRole('link', { name: 'Take out as a zip' }).click();
+	await page.getByRole('link', { name: 'Export as ZIP' }).click();
 	const parts: Buffer[] = [];
 	for await (const part of await (await download).createReadStream()) parts.push(part as Buffer);
 	const files = unzipSync(new Uint8Array(Buffer.concat(parts)));
@@ -180,7 +187,7 @@ test('vantages are added, changed, sorted, taken out and in; a misfit is said wh
 	await expect(names).toHaveCount(7);
 
 	const download = page.waitForEvent('download');
-	await page.getByRole('link', { name: 'Take out as a file' }).click();
+	await page.getByRole('link', { name: 'Export vantages' }).click();
 	const file = await (await download).path();
 	await page.getByLabel('File of vantages').setInputFiles(file);
 	await expect(names).toHaveCount(14);

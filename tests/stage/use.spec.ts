@@ -87,7 +87,7 @@ test('L held shows the edges of all boxes and whose they are; P held the page as
 	// Saved, the page as it was before that is a revision.
 	await page.keyboard.press('Control+s');
 	await expect(page.getByText('✓ Saved · revision 2')).toBeVisible();
-	const choice = page.getByLabel('Seen while P is held');
+	const choice = page.getByLabel('While P is held, show');
 	await choice.focus();
 	await choice.selectOption({ value: '1' });
 	await page.locator('header h1').click();
@@ -132,7 +132,7 @@ test('the stages stay as they are while screens change, and serve the one that i
 	await expect(page).toHaveURL(/\/type\?.*at=1\.4/);
 	expect(await marked()).toBe(true);
 	await page.getByRole('link', { name: 'Site', exact: true }).click();
-	await expect(page.getByRole('heading', { name: 'Take out' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Export' })).toBeVisible();
 	await page.getByRole('link', { name: 'Bench', exact: true }).click();
 	await expect(page.locator('.cm-content')).toBeVisible();
 	await lead.locator('#l').click();

@@ -180,7 +180,7 @@ test('a size in steps becomes one line through them, is kept over a reload, and 
 	await expect(page.getByRole('textbox', { name: 'wide end, px of width' })).toHaveValue('1200');
 	// On another page it is tried as well, against what that page is without it.
 	await page.getByLabel('Page', { exact: true }).selectOption('other.html');
-	await expect(wake(page)).toContainText('if written: 1 text changes size here; its rules hit');
+	await expect(wake(page)).toContainText('if written: 1 text changes size here; its rules match');
 	expect(await settled(page, () => sizeIn(page, 'p'))).toBeCloseTo(20.25, 1);
 });
 

@@ -8,6 +8,7 @@ import {
 	foldKeymap,
 	HighlightStyle,
 	indentOnInput,
+	indentUnit,
 	syntaxHighlighting
 } from '@codemirror/language';
 import { highlightSelectionMatches, searchKeymap } from '@codemirror/search';
@@ -21,6 +22,7 @@ import {
 	ViewPlugin
 } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
+import { indentationOf } from '../core/text/index.ts';
 import type { SiteState } from '../session/site.svelte.ts';
 import { completing } from './complete.ts';
 import { forceBars } from './force.ts';
@@ -34,14 +36,23 @@ import { nudging } from './nudge.ts';
 import { afterFrames } from '../session/painted.ts';
 import { pictureDrop } from './pictureDrop.ts';
 import { stepMarks } from '../session/steps.ts';
+import { wrappingLines } from './wrapping.svelte.ts';
+
+/** Names are not broken at their hyphens where lines are wrapped. */
+const whole = { whiteSpace: 'pre' } as const;
 
 const colours = HighlightStyle.define([
 	{ tag: tags.comment, color: 'var(--ink-2)', fontStyle: 'italic' },
-	{ tag: [tags.propertyName, tags.attributeName], color: 'var(--blue)' },
-	{ tag: [tags.keyword, tags.definitionKeyword, tags.modifier, tags.operatorKeyword], color: 'var(--plum)' },
+	{ tag: [tags.propertyName, tags.attributeName], color: 'var(--blue)', ...whole },
+	{
+		tag: [tags.keyword, tags.definitionKeyword, tags.modifier, tags.operatorKeyword],
+		color: 'var(--plum)',
+		...whole
+	},
 	{ tag: [tags.string, tags.url], color: 'var(--verdigris)' },
-	{ tag: [tags.variableName, tags.definition(tags.variableName)], color: 'var(--blue)' },
-	{ tag: tags.tagName, color: 'var(--plum)' },
+	{ tag: [tags.variableName, tags.definition(tags.variableName)], color: 'var(--blue)', ...whole },
+	{ tag: tags.tagName, color: 'var(--plum)', ...whole },
+	{ tag: [tags.className, tags.labelName], ...whole },
 	{ tag: tags.invalid, color: 'var(--rubric)' }
 ]);
 
@@ -104,6 +115,15 @@ const htmlWhenCome = ViewPlugin.fromClass(
 	}
 );
 
+/** How many lines of a text are looked at for how it is indented. */
+const LINES_LOOKED_AT = 400;
+
+/** A new line is indented as the others of its text are; by a tab where none is yet. */
+const indentedAsItsText = indentUnit.compute(
+	['doc'],
+	({ doc }) => indentationOf(doc.iterLines(1, Math.min(doc.lines, LINES_LOOKED_AT) + 1)) ?? '\t'
+);
+
 /** What every text is edited with; CSS or HTML by its kind. */
 export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: string): Extension => [
 	editorHost.of({ site, path }),
@@ -113,8 +133,10 @@ export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: 
 	foldGutter(),
 	history(),
 	stepMarks,
+	wrappingLines,
 	drawSelection(),
 	EditorState.allowMultipleSelections.of(true),
+	indentedAsItsText,
 	indentOnInput(),
 	bracketMatching(),
 	closeBrackets(),

@@ -102,8 +102,8 @@ async function hitLines(
 		...each.map((count, i) => `${list[i] ?? ''}: ${words(count)}`),
 		here === null
 			? 'no browser reads this selector'
-			: `${list.length > 1 ? 'together' : 'hits'} ${words(here)} on this page`,
-		...near.map(({ selector, how, count }) => `${selector} would hit ${counted(count)}: ${how}`),
+			: `${list.length > 1 ? 'together' : 'matches'} ${words(here)} on this page`,
+		...near.map(({ selector, how, count }) => `${selector} would match ${counted(count)}: ${how}`),
 		...elsewhereLines(elsewhere)
 	];
 }

@@ -88,7 +88,7 @@ export function muteOthers(files: readonly FileText[], file: FileText): Result {
 	const head = meant(file.state);
 	const part = sheetPartAt(file.text, file.kind, head);
 	const others = part && allBut(parseSheet(file.text.slice(part.start, part.end)), head - part.start);
-	if (!part || !others) return refuse('The caret is in no rule.');
+	if (!part || !others) return refuse('Put the caret in a rule first.');
 	for (const one of files) if (one !== file && one.kind === 'sheet') muteFile(one);
 	for (const { span, words } of others) {
 		file.mute({ span: { start: span.start + part.start, end: span.end + part.start }, words });

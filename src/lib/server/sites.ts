@@ -1,6 +1,6 @@
 import { AsyncZipDeflate, Zip, ZipPassThrough } from 'fflate';
 import { Op, type Transaction } from 'sequelize';
-import { decodeText } from '$lib/core/text/index.ts';
+import { compareNames, decodeText } from '$lib/core/text/index.ts';
 import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary } from '$lib/api.ts';
 import { blobsOf, dropUnnamed } from './blobs.ts';
 import { codec } from './codec.ts';
@@ -94,12 +94,14 @@ export async function readSite(id: number): Promise<SiteRecord> {
 		id,
 		name: site.name,
 		revision,
-		files: files.map((file): FileRecord => {
-			const { path, kind, hash, size, width, height } = file;
-			const content = bytes.get(hash);
-			const text = isText(kind) && content ? decodeText(content, codec).text : null;
-			return { path, kind, hash, size, width, height, text };
-		}),
+		files: files
+			.toSorted((a, b) => compareNames(a.path, b.path))
+			.map((file): FileRecord => {
+				const { path, kind, hash, size, width, height } = file;
+				const content = bytes.get(hash);
+				const text = isText(kind) && content ? decodeText(content, codec).text : null;
+				return { path, kind, hash, size, width, height, text };
+			}),
 		vantages,
 		vantagesVersion: version,
 		kept,

@@ -115,7 +115,7 @@ export function choicesFor(
 		);
 		return common.length > 0
 			? done(unique(common))
-			: refuse('No rule of ours hits all that is selected: Reach can give them a class.');
+			: refuse('No rule of ours matches all that is selected: add a class to them in Reach.');
 	}
 	// What is given can be overridden by the same selector, in a file of ours.
 	const again: Choice[] =

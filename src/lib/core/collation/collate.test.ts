@@ -73,11 +73,11 @@ it('gives what is asked for a row of its own, out of the shorthand that says it'
 	expect(of(['margin'])).toEqual(['margin: 1px | – | –']);
 });
 
-it('tells an override that says what would be anyway', () => {
+it('tells a redundant override', () => {
 	const of = collated(
 		'<style>.x { width: 1px } @media (width >= 700px) { .x { width: 1px } } @media (width >= 1000px) { .x { width: 2px } }</style><p id=x class=x>'
 	);
-	expect(of.rows[0]?.cells.map(({ needless }) => needless !== undefined)).toEqual([false, true, false]);
+	expect(of.rows[0]?.cells.map(({ redundant }) => redundant !== undefined)).toEqual([false, true, false]);
 });
 
 it('joins columns that say the same', () => {

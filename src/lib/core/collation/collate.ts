@@ -22,7 +22,7 @@ export interface Cell {
 	/** Whether it is the same declaration's as in the column left of it. */
 	readonly same: boolean;
 	/** What the element would have without this declaration, where that says the same: it could go. */
-	readonly needless: Candidate | undefined;
+	readonly redundant: Candidate | undefined;
 }
 
 /** What a collation has of one property, or of several that the same shorthands set: a cell a column. */
@@ -89,7 +89,7 @@ function outcomesOf(property: string, { columns, sameAsParent, registered }: Col
 }
 
 /** Of the element's own declarations that gave way to the winner, the strongest, where it says the same. */
-function needlessBeside(outcome: Outcome): Candidate | undefined {
+function redundantBeside(outcome: Outcome): Candidate | undefined {
 	const { winner, losers } = outcome.own;
 	if (outcome.kind !== 'own' || !winner || winner.conditions.length === 0) return undefined;
 	const next = losers.find(({ why }) => why.kind === 'beaten' || why.kind === 'set-again')?.candidate;
@@ -205,7 +205,7 @@ export function collate(request: CollateRequest): Collated {
 				from: decider(outcome),
 				text: (named && ofEach(group, name, i)) ?? textOf(outcome, name, longhands),
 				same: left !== undefined && identity(left) === identity(outcome),
-				needless: needlessBeside(outcome)
+				redundant: redundantBeside(outcome)
 			};
 		});
 		return { name, longhands, without, group: groupOf(name), cells };

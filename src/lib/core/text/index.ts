@@ -5,6 +5,8 @@ export { expressionOf, matchesIn, replacementOf, type Match, type Search } from 
 export { blanked } from './blank.ts';
 export { nearest } from './nearest.ts';
 export * from './edit.ts';
+export { indentationOf } from './indentation.ts';
+export { compareNames } from './names.ts';
 export { messageOf } from './message.ts';
 export type { FilePlace } from './filePlace.ts';
 export {

@@ -85,8 +85,8 @@
 	<h2>Arrange</h2>
 	<p>What is selected in {chosen.file}, or the rule at the caret. All is shown before it is written.</p>
 	<div class="acts">
-		<Button onclick={() => act((desk) => part(desk, chosen))}>Part its block here</Button>
-		<Button onclick={() => act((desk) => join(desk, chosen))}>Join blocks of its kind</Button>
+		<Button onclick={() => act((desk) => part(desk, chosen))}>Split its block here</Button>
+		<Button onclick={() => act((desk) => join(desk, chosen))}>Merge matching blocks</Button>
 	</div>
 	<form
 		onsubmit={onEnter(

@@ -46,7 +46,7 @@
 		<ChangedLines files={lines} most={13} />
 		<p class="acts">
 			<Button look="primary" onclick={onkeep} disabled={lines.length === 0}>Write it</Button>
-			<Button onclick={ondrop}>Let it go</Button>
+			<Button onclick={ondrop}>Discard</Button>
 			<span
 				><kbd>Enter</kbd>, <kbd>Esc</kbd>{#if onfurther}, further: <kbd>Alt PgUp PgDn</kbd>{/if}</span
 			>

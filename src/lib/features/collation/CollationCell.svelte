@@ -47,7 +47,7 @@
 		const one = elementAt(page.page, path.slice(0, path.length - outcome.up));
 		return one ? nameOfElement(one) : '';
 	});
-	const words = $derived(from ? cell.text : cell.outcome.kind === 'initial' ? cell.text : 'not said');
+	const words = $derived(from ? cell.text : cell.outcome.kind === 'initial' ? cell.text : 'not set');
 	const place = $derived(
 		from ? (from.hit ? `:${lineOf(page, from)}` : from.attribute ? from.attribute : 'style') : ''
 	);
@@ -59,9 +59,9 @@
 			isGiven ? 'given' : '',
 			idle ? `does nothing: ${idle.reason} ${idle.instead}` : '',
 			others.length > 0
-				? `others of what is selected: ${others.map((one) => one || 'not said').join(', ')}`
+				? `others of what is selected: ${others.map((one) => one || 'not set').join(', ')}`
 				: '',
-			cell.needless ? `says what ${placeName(page, cell.needless)} says anyway` : ''
+			cell.redundant ? `redundant: ${placeName(page, cell.redundant)} says the same` : ''
 		]
 			.filter(Boolean)
 			.join('\n')
@@ -77,7 +77,7 @@
 					words,
 					after,
 					others.length > 0 ? `≠ ${others.length}` : '',
-					cell.needless ? '= anyway' : '',
+					cell.redundant ? 'redundant' : '',
 					idle ? 'does nothing' : ''
 				]
 					.filter(Boolean)
@@ -115,8 +115,8 @@
 			<span class="text">{words}</span>
 			{#if after !== ''}<span class="from">{after}</span>{/if}
 			{#if idle}<span class="dele" aria-hidden="true">₰</span>{/if}
-			{#if others.length > 0}<span class="needless">≠ {others.length}</span>{/if}
-			{#if cell.needless}<span class="needless">= anyway</span>{/if}
+			{#if others.length > 0}<span class="sign">≠ {others.length}</span>{/if}
+			{#if cell.redundant}<span class="sign">redundant</span>{/if}
 		{/if}
 	</button>
 	{#if computed !== '' && computed !== words}<p class="computed" title={computed}>{computed}</p>{/if}
@@ -177,7 +177,7 @@
 		color: var(--ink-2);
 	}
 
-	.needless {
+	.sign {
 		flex: none;
 		color: var(--ochre);
 	}

@@ -35,19 +35,22 @@
 		word = '';
 	}
 
-	const needless = $derived(
-		collating.rows.flatMap(({ cells }) => cells.filter(({ needless: one }) => one !== undefined))
+	const redundant = $derived(
+		collating.rows.flatMap(({ cells }) => cells.filter(({ redundant: one }) => one !== undefined))
 	);
 
 	/** The column that others are copied into: the carriage's, until another is chosen. */
 	let chosen = $state<string | null>(null);
 	const into = $derived(columns.find(({ letter }) => letter === chosen) ?? columns[here]);
-	/** Proposes to take out what says what is so anyway. */
+	/** Proposes to remove redundant declarations: those that only repeat what holds anyway. */
 	function tidy(): void {
 		hand.drop();
 		proposal.propose((desk) =>
-			chain(withoutCells(desk, needless), () =>
-				done({ summary: `${needless.length} needless: out.`, notes: [] })
+			chain(withoutCells(desk, redundant), () =>
+				done({
+					summary: `Removes ${redundant.length} redundant ${redundant.length === 1 ? 'declaration' : 'declarations'}.`,
+					notes: []
+				})
 			)
 		);
 	}
@@ -91,9 +94,9 @@
 			>Give the second the look of the first</button
 		>
 	{/if}
-	{#if needless.length > 0}
+	{#if redundant.length > 0}
 		<button type="button" class="act" onclick={tidy}
-			>Take out {needless.length} that {needless.length === 1 ? 'says' : 'say'} what is so anyway</button
+			>Remove {redundant.length} redundant {redundant.length === 1 ? 'declaration' : 'declarations'}</button
 		>
 	{/if}
 	{#if first > 0 || first + fits < collating.columns.length}

@@ -131,5 +131,7 @@ export async function giveLook(
 	const choice = rules.find((_, i) => !hit[i])?.choice;
 	if (choice) proposal.propose((desk) => copyLook(desk, choice, all, settled, second));
 	else
-		hand.refusal = refuse('No steady selector hits the second and not the first: give it a class (Reach).');
+		hand.refusal = refuse(
+			'No steady selector matches the second and not the first: add a class to it (Reach).'
+		);
 }

@@ -30,8 +30,8 @@
 						onclick={() =>
 							void site.kept.accepted.keep(
 								(list) => list.filter(({ key, page: on }) => key !== row.key || on !== page.path),
-								'a finding counts again'
-							)}>Count it again</Button
+								'finding reopened'
+							)}>Reopen</Button
 					>
 				</li>
 			{/each}

@@ -122,7 +122,7 @@
 	<Edges edges={sweeping.edges} />
 	<form onsubmit={accept}>
 		<label
-			>It is meant so at {printIntervalSet(row.widths)}, since
+			>Intended at {printIntervalSet(row.widths)}, because
 			<input bind:value={reason} maxlength="1000" placeholder="why" autocomplete="off" /></label
 		>
 		<Button look="quiet" type="submit" disabled={reason.trim() === ''}>Accept it</Button>

@@ -52,7 +52,7 @@
 			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; ${sweeping.phase === 'quick' ? 'ends are still sought' : `each end is exact to the px, nothing new in the last ${sweeping.sinceNew}`}`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
 	);
 	/** Gives what was found, and what of it is accepted, to be kept as a file. */
-	function takeOut(): void {
+	function exportJson(): void {
 		const at = new Date().toISOString();
 		const { as, coverage, rows } = sweeping;
 		const report = findingsReport(page.path, as, sweeping.stretch, coverage, rows, at);
@@ -76,7 +76,7 @@
 	<div class="acts">
 		{#if sweeping.phase !== 'done'}
 			<Button look="quiet" onclick={() => (sweeping.paused = !sweeping.paused)}
-				>{sweeping.paused ? 'Go on to every width' : 'Pause after the quick ones'}</Button
+				>{sweeping.paused ? 'Measure every width' : 'Measure only a few widths'}</Button
 			>
 			<Button look="quiet" onclick={() => (sweeping.stopped = !sweeping.stopped)}
 				>{sweeping.stopped ? 'Go on' : 'Stop'}</Button
@@ -98,7 +98,7 @@
 				{#each ORDERS as order (order)}<option>{order}</option>{/each}
 			</select>
 		</label>
-		<Button look="quiet" disabled={measured === 0} onclick={takeOut}>Take out as JSON</Button>
+		<Button look="quiet" disabled={measured === 0} onclick={exportJson}>Export JSON</Button>
 		<Menu label="Kinds"><FindingKinds {site} {sweeping} /></Menu>
 	</div>
 </div>

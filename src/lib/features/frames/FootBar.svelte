@@ -53,15 +53,15 @@
 		>
 			{@render holds()}
 		</Menu>{/if}
-	<label title="Seen while P is held">
-		P
+	<label>
+		While P is held:
 		<select
-			aria-label="Seen while P is held"
+			aria-label="While P is held, show"
 			value={before.revision ?? ''}
 			onfocus={() => before.look()}
 			onchange={(event) => before.choose(Number(event.currentTarget.value) || null)}
 		>
-			<option value="">as last saved</option>
+			<option value="">last saved</option>
 			{#each before.list as { number, message, at } (number)}
 				<option value={number}
 					>revision {number}, {message || 'saved'} {at.slice(0, 16).replace('T', ' ')}</option

@@ -107,7 +107,7 @@
 			{#if others.length > 0}
 				<span
 					class="other"
-					title="Its bands are not the Measure’s; other widths here:&#10;{conditions(others)}"
+					title="Conditions that apply at other widths here than on the Measure:&#10;{conditions(others)}"
 					>≠ {others.length}</span
 				>
 			{/if}

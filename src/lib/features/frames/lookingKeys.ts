@@ -70,7 +70,7 @@ export const lookingKeys = (
 	},
 	...Object.fromEntries(digits(site)),
 	f: {
-		name: 'Lead alone at full size, or not',
+		name: 'Show only the lead, at full size, or all frames',
 		withShift: 'To the frames beside the lead: + and − draw them larger and smaller, arrow keys move them',
 		run: ({ shift }) => (shift ? toChorus() : site.viewing.showAlone(!site.viewing.alone))
 	},
@@ -83,8 +83,8 @@ export const lookingKeys = (
 	d: held('Distances around the selection, while held', (on) => (site.selectionView.distances = on)),
 	l: held('Keylines, while held', (on) => (site.viewing.keylines = on)),
 	p: held(
-		'The page as last saved, or as the revision that is chosen, while held',
+		'While held, show the page as last saved, or the chosen revision',
 		(on, shift) => (site.viewing.before = on ? (shift ? 'edit' : 'saved') : null),
-		'The page before the last edit, while held'
+		'While held, show the page before the last edit'
 	)
 });

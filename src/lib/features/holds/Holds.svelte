@@ -75,7 +75,7 @@
 		);
 	}
 
-	const states = { broken: '✗ changed', holds: '✓ as it was', unknown: '… not looked at yet' } as const;
+	const states = { broken: '✗ changed', holds: '✓ as it was', unknown: '… not measured yet' } as const;
 </script>
 
 <form onsubmit={hold}>
@@ -111,7 +111,7 @@
 			<span class="acts">
 				<Button look="quiet" onclick={() => void save(one, 'html')}>Report</Button>
 				<Button look="quiet" onclick={() => void save(one, 'json')}>as JSON</Button>
-				<Button look="quiet" onclick={() => void holding.drop(one)}>Let it go</Button>
+				<Button look="quiet" onclick={() => void holding.drop(one)}>Delete</Button>
 			</span>
 		</li>
 	{:else}

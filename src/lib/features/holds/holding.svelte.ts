@@ -170,7 +170,7 @@ export class Holding {
 		}
 	}
 
-	drop = (hold: Hold): Promise<Result> => this.#change(hold, [], 'let go');
+	drop = (hold: Hold): Promise<Result> => this.#change(hold, [], 'Hold deleted');
 
 	/** What an element of a page is called, by its path. */
 	nameOf(swept: Swept, page: string, path: string): string {

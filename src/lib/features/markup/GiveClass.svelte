@@ -51,7 +51,7 @@
 </script>
 
 <form onsubmit={act}>
-	<Field label="Give it a class" {problem}>
+	<Field label="Add a class" {problem}>
 		{#snippet control(id, described)}
 			<input
 				{id}
@@ -72,7 +72,9 @@
 			</select>
 		{/snippet}
 	</Field>
-	<Button disabled={entered === '' || problem !== undefined} type="submit">Give it to {chosen.length}</Button>
+	<Button disabled={entered === '' || problem !== undefined} type="submit"
+		>Add to {chosen.length} {chosen.length === 1 ? 'element' : 'elements'}</Button
+	>
 	<p role="status">{said || taken}</p>
 </form>
 

@@ -90,7 +90,7 @@
 	<div class="head">
 		<p><b>{nameOfElement(element)}</b></p>
 		<label>
-			done to
+			Apply to
 			<select bind:value={onto}>
 				<option value="these">{paths.length > 1 ? 'these' : 'this one'}</option>
 				<option value="section">all like it in its section</option>

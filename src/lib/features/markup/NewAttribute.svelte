@@ -21,7 +21,7 @@
 <form onsubmit={add}>
 	<TextInput bind:value={name} placeholder="attribute" aria-label="Name of a new attribute" />
 	<TextInput bind:value placeholder="value" aria-label="Value of a new attribute" />
-	<Button look="quiet" type="submit" disabled={name.trim() === ''}>Give it</Button>
+	<Button look="quiet" type="submit" disabled={name.trim() === ''}>Add attribute</Button>
 </form>
 
 <style>

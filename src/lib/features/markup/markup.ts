@@ -54,12 +54,12 @@ async function hitsOtherwise(page: PageState, before: string, after: string): Pr
 		const [then, now] = [was[i] ?? 0, is[i] ?? 0];
 		return then === now
 			? []
-			: [`${selector} in ${file.replace(/^.*\//, '')} hits ${counted(now)}, before ${then}.`];
+			: [`${selector} in ${file.replace(/^.*\//, '')} matches ${counted(now)}, before ${then}.`];
 	});
 	const more = found.length - MOST_TOLD;
 	return [
 		...found.slice(0, MOST_TOLD),
-		...(more > 0 ? [`${more} more rules hit other elements than before.`] : [])
+		...(more > 0 ? [`${more} more rules match other elements than before.`] : [])
 	];
 }
 

@@ -93,7 +93,7 @@
 	);
 
 	const hitsInWords = ({ here, pages }: ReachRow): string =>
-		`It hits ${counted(here ?? 0)} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
+		`It matches ${counted(here ?? 0)} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
 
 	let said = $state('a click copies a selector');
 	async function copy(selector: string): Promise<void> {
@@ -109,7 +109,7 @@
 	<div class="head">
 		<p role="status">
 			<b>{nameOfElement(element)}</b>
-			<span>{paths.length > 1 ? `and ${paths.length - 1} more: what hits them all;` : ''} {said}</span>
+			<span>{paths.length > 1 ? `and ${paths.length - 1} more: what matches them all;` : ''} {said}</span>
 		</p>
 		<label>
 			would win

@@ -35,8 +35,8 @@
 				: found === null
 					? 'Every rule is tried on every page that has the file…'
 					: found.length === 0
-						? 'Every rule hits something on some page that has this file.'
-						: `${found.length === 1 ? 'One rule hits' : `${found.length} rules hit`} nothing, on no page that has this file, whatever is hovered or focused.`}
+						? 'Every rule matches something on some page that has this file.'
+						: `${found.length === 1 ? 'One rule matches' : `${found.length} rules match`} nothing, on no page that has this file, whatever is hovered or focused.`}
 		</p>
 		<ul>
 			{#each found ?? [] as { offset, selector, sure } (offset)}

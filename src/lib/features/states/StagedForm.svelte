@@ -67,7 +67,7 @@
 		<table>
 			<thead>
 				<tr
-					><th scope="col">What the selector hits</th><th scope="col">does</th><th scope="col">name</th><th
+					><th scope="col">What the selector matches</th><th scope="col">does</th><th scope="col">name</th><th
 						scope="col">value</th
 					><td></td></tr
 				>
@@ -111,7 +111,7 @@
 						</td>
 						<td
 							><Button look="quiet" disabled={rows.length === 1} onclick={() => rows.splice(i, 1)}
-								>Take out</Button
+								>Remove</Button
 							></td
 						>
 					</tr>

@@ -115,7 +115,7 @@
 					<p class="name">
 						<span class="property">{name}</span>
 						<span class="value"
-							>{by ? by.written : 'nothing of it stands'}
+							>{by ? by.written : 'all of its longhands are overridden'}
 							<i
 								>sets {longhands.length} longhands{others.length > 0
 									? `; ${others.slice(0, 4).join(', ')}${others.length > 4 ? '…' : ''} set elsewhere`

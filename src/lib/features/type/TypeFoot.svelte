@@ -21,7 +21,9 @@
 		const own = `${changed.length} ${plural(changed.length, 'text changes', 'texts change')} size here`;
 		const { elements = 0, pages = 0 } = elsewhere ?? {};
 		const on =
-			pages > 0 ? `; its rules hit ${elements} elsewhere, on ${pages} ${plural(pages, 'page', 'pages')}` : '';
+			pages > 0
+				? `; its rules match ${elements} elsewhere, on ${pages} ${plural(pages, 'page', 'pages')}`
+				: '';
 		return `if written: ${own}${on}`;
 	});
 </script>
@@ -37,7 +39,7 @@
 		<Button look="primary" disabled={!setting.edit} title="Q" onclick={onwrite}
 			>Write into {short(setting.into)}</Button
 		>
-		<Button onclick={() => setting.drop()}>Let it go</Button>
+		<Button onclick={() => setting.drop()}>Discard</Button>
 		<Button look="quiet" disabled={!setting.canUndo} onclick={() => setting.undo()} title="Z">Undo</Button>
 	{/if}
 	{#if setting.work === 'sizes'}

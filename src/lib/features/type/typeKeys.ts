@@ -32,6 +32,6 @@ export const typeKeys = (
 		run: ({ shift }) => toTab(shift ? 'set' : 'lines')
 	},
 	...(setting.work !== 'sizes' && !viewing.use
-		? { escape: { name: 'Let go of what is tried', run: () => setting.drop() } }
+		? { escape: { name: 'Discard the sizes being tried', run: () => setting.drop() } }
 		: {})
 });

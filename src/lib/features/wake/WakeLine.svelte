@@ -27,7 +27,7 @@
 		{#each holding?.breaches ?? [] as breach, i (i)}
 			{@const { hold, changed, widths } = breach}
 			<span class="broken">
-				Held and changed: {hold.page === swept?.page.path ? '' : `${hold.page}, `}{printIntervalSet(widths)},
+				Hold broken: {hold.page === swept?.page.path ? '' : `${hold.page}, `}{printIntervalSet(widths)},
 				{changed
 					.slice(0, 3)
 					.map(({ path }) => (swept && holding ? holding.nameOf(swept, hold.page, path) : path))

@@ -39,7 +39,12 @@
 		},
 		{ id: 'outline', name: 'Outline', title: 'All elements of the page', mark: '' },
 		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
-		{ id: 'reach', name: 'Reach', title: 'Selectors for what is selected, and what else they hit', mark: '' },
+		{
+			id: 'reach',
+			name: 'Reach',
+			title: 'Selectors for what is selected, and what else they match',
+			mark: ''
+		},
 		{ id: 'markup', name: 'Markup', title: 'The HTML of what is selected', mark: '' },
 		{
 			id: 'states',

@@ -71,14 +71,14 @@
 <Trouble sentence={answer.error} />
 <svelte:document onfocusin={look} onfocusout={() => (typing = false)} />
 
-<div class="hits" role="group" aria-label="What the rule at the caret hits">
+<div class="hits" role="group" aria-label="What the rule at the caret matches">
 	{#if rule && hits}
 		{@const { selector } = rule}
 		<p>
 			<button
 				type="button"
 				class="plain"
-				title="Outlines in the frames what it hits"
+				title="Outlines in the frames what it matches"
 				onmouseenter={() => page.answers.outline(elementsOf(selector))}
 				onmouseleave={() => page.answers.outline('')}
 				onfocus={() => page.answers.outline(elementsOf(selector))}
@@ -92,11 +92,14 @@
 				{#if hits.here > 0}
 					<button
 						type="button"
-						aria-label="Element before that it hits"
+						aria-label="Previous element that it matches"
 						title="Key ,"
 						onclick={() => step(-1)}>‹</button
-					><button type="button" aria-label="Next element that it hits" title="Key ." onclick={() => step(1)}
-						>›</button
+					><button
+						type="button"
+						aria-label="Next element that it matches"
+						title="Key ."
+						onclick={() => step(1)}>›</button
 					>
 				{/if}
 				{#if hits.elsewhere.length > 0}
@@ -121,15 +124,15 @@
 						type="button"
 						class="plain"
 						title="Write it so"
-						onclick={() => onwrite(other, `It would hit ${counted(count)}: ${how}.`)}
+						onclick={() => onwrite(other, `It would match ${counted(count)}: ${how}.`)}
 						><code>{other}</code></button
 					>
 				{:else}<code>{other}</code>{/if}
-				<span>would hit {counted(count)}: {how}</span>
+				<span>would match {counted(count)}: {how}</span>
 			</p>
 		{/each}
 	{:else}
-		<p class="none">The caret is in no rule.</p>
+		<p class="none">Put the caret in a rule to see what it matches.</p>
 	{/if}
 </div>
 

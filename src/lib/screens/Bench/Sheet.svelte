@@ -6,6 +6,7 @@
 	import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 	import { setForce, type InForce } from '$lib/editor/force.ts';
 	import { setMuted } from '$lib/editor/muting.ts';
+	import { wrapping } from '$lib/editor/wrapping.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import type { FileText } from '$lib/session/texts.svelte.ts';
 
@@ -91,6 +92,11 @@
 	$effect(() => {
 		const effects = setIdle.of(idle);
 		if (shown === file) untrack(() => view?.dispatch({ effects }));
+	});
+
+	$effect(() => {
+		void wrapping.isOn;
+		untrack(() => view?.dispatch({}));
 	});
 
 	/** What was asked for before this was here has been shown. */

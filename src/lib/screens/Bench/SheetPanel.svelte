@@ -7,6 +7,7 @@
 	import type { Command } from '@codemirror/view';
 	import { foldOthers, toDefinition, toRuleInForce } from '$lib/editor/moves.ts';
 	import { muteFile, muteOthers, toggleMute } from '$lib/editor/muting.ts';
+	import { wrapping } from '$lib/editor/wrapping.svelte.ts';
 	import CaretHits from './CaretHits.svelte';
 	import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
@@ -52,15 +53,20 @@
 					['Rule of what is selected', 'R', () => void bench.toRule()],
 					['Next rule in force here', 'Alt .', run(toRuleInForce(1))],
 					['Rule in force before', 'Alt ,', run(toRuleInForce(-1))],
-					['Where a custom property is given', 'Alt Enter', run(toDefinition)],
+					['Where a custom property is defined', 'Alt Enter', run(toDefinition)],
 					['Rule up, with its comment', 'Alt PgUp', () => move(-1)],
 					['Rule down, with its comment', 'Alt PgDn', () => move(1)],
 					['Comment in or out', 'Ctrl /', run(toggleComment)],
 					['Fold what is not in force here', 'G', () => fold(true)],
 					['Unfold all', 'Shift G', () => fold(false)],
-					['Next element that the rule hits', '.', () => step(1)],
-					['Element before that it hits', ',', () => step(-1)],
-					['Rules that hit nothing…', '', () => (leftovers = true)],
+					[
+						wrapping.isOn ? 'Do not wrap long lines' : 'Wrap long lines',
+						'',
+						() => (wrapping.isOn = !wrapping.isOn)
+					],
+					['Next element that the rule matches', '.', () => step(1)],
+					['Previous element that it matches', ',', () => step(-1)],
+					['Rules that match nothing…', '', () => (leftovers = true)],
 					['Search all files…', 'A', search]
 				]
 			: []
@@ -171,7 +177,7 @@
 		{#if turn.done === 2}
 			<Sheet bind:this={sheet} file={shown} inForce={inForce.value} idle={doNothing} goto={place} {onedit} />
 		{/if}
-		<Guarded name="What the rule hits">
+		<Guarded name="What the rule matches">
 			<CaretHits
 				bind:this={hits}
 				bind:rule={bench.rule}

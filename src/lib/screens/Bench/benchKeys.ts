@@ -50,8 +50,8 @@ export function benchKeys(
 			withShift: 'Take the condition around the caret away',
 			run: ({ shift }) => sheet()?.wrap(!shift)
 		},
-		'.': { name: 'Next element that the rule at the caret hits', run: () => sheet()?.step(1) },
-		',': { name: 'Element before that it hits', run: () => sheet()?.step(-1) },
+		'.': { name: 'Next element that the rule at the caret matches', run: () => sheet()?.step(1) },
+		',': { name: 'Previous element that it matches', run: () => sheet()?.step(-1) },
 		m: {
 			name: 'Mute what the caret is in, in all frames, or bring it back',
 			withShift: 'Bring everything muted back',

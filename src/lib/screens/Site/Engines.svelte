@@ -19,16 +19,16 @@
 </script>
 
 <label>
-	Only what every engine has had
+	Warn about features that not every engine has supported
 	<select
 		value={years === undefined ? '' : String(years)}
 		onchange={(event) => choose(event.currentTarget.value)}
 	>
-		<option value="">does not matter</option>
+		<option value="">never</option>
 		{#each YEARS as [value, words] (value)}<option value={String(value)}>{words}</option>{/each}
 	</select>
 </label>
-<p>What a sheet uses beyond that is said at its line.</p>
+<p>The sheet marks each line that uses a newer feature.</p>
 <NotKept list={kept} />
 
 <style>

@@ -24,7 +24,7 @@
 			<li>
 				<b>{one.kind}</b> <code>{one.name}</code>
 				<span
-					>{one.outside ? 'on another host, never fetched;' : 'did not come along;'} asked for by {from(
+					>{one.outside ? 'on another host, never fetched;' : 'not in this site;'} referenced by {from(
 						one
 					)}</span
 				>

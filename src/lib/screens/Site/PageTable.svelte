@@ -37,7 +37,9 @@
 </script>
 
 <h2>Pages and their sheets</h2>
-<p>Sheets in the order in which the page’s own HTML puts them: a later one wins over its equals.</p>
+<p>
+	Sheets in the order in which the page’s own HTML puts them: where specificity is equal, the later one wins.
+</p>
 <table>
 	<thead
 		><tr><th scope="col">Page</th><th scope="col">Sheets, first to last</th><th scope="col">Markup</th></tr

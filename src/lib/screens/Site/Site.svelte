@@ -77,9 +77,9 @@
 		</section>
 
 		<section>
-			<h2>Take out</h2>
+			<h2>Export</h2>
 			<p class="how">A zip of all files as saved; what you did not touch is the same to the byte.</p>
-			<a class="out" href="/api/sites/{site.id}/export" download data-sveltekit-reload>Take out as a zip</a>
+			<a class="out" href="/api/sites/{site.id}/export" download data-sveltekit-reload>Export as ZIP</a>
 			{#if site.dirty.length > 0}
 				<p class="warn">
 					{site.dirty.length} unsaved {site.dirty.length === 1 ? 'file is' : 'files are'} not in it; save first

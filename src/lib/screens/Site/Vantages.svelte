@@ -103,7 +103,7 @@
 	<p class="foot">
 		<Button onclick={add}>Add a vantage</Button>
 		<Button look="quiet" onclick={() => input.click()}>Take in from a file…</Button>
-		<a {href} download="{site} vantages.json">Take out as a file</a>
+		<a {href} download="{site} vantages.json">Export vantages</a>
 		<input
 			bind:this={input}
 			class="file"

@@ -24,7 +24,7 @@ export const GROUPS: readonly { readonly title: string; readonly fields: readonl
 		fields: [
 			{ kind: 'text', label: 'Name', path: 'name' },
 			px('Width', 'width'),
-			px('Height, bars out', 'height'),
+			px('Height, browser bars shown', 'height'),
 			{ kind: 'number', label: 'Density', path: 'density', unit: '×' },
 			{ kind: 'number', label: 'Zoom', path: 'zoom', unit: '%', factor: 100 },
 			px('Scrollbar takes', 'scrollbar')

@@ -81,7 +81,7 @@
 			<div class="acts" role="group" aria-label="Breakpoint {words}">
 				<form onsubmit={(event) => go(event, threshold)}>
 					<label>
-						{points.length > 1 ? words : ''} everywhere to
+						Move {points.length > 1 ? words : ''} everywhere to
 						<TextInput
 							width="4.5rem"
 							name="to"
@@ -104,7 +104,7 @@
 				{/if}
 				{#if beside.length > 0}
 					<p>
-						join the bands at it: all to
+						Merge this breakpoint into
 						{#each beside as to, i (i)}
 							<button type="button" onclick={() => gather([at], to)}>{printRational(to)}</button>
 						{/each}

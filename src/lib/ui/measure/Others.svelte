@@ -14,7 +14,7 @@
 
 {#if others.length > 0}
 	<details>
-		<summary>{others.length} {others.length === 1 ? 'condition' : 'conditions'} not of width</summary>
+		<summary>{others.length} other {others.length === 1 ? 'condition' : 'conditions'}</summary>
 		<div><PlaceList {stated} {placeOf} {onplace} /></div>
 	</details>
 {/if}

@@ -41,7 +41,7 @@ export function moveRule(
 ): Result<{ readonly changes: Change[]; readonly places: number; readonly offset: number }, number> {
 	const { source } = sheet;
 	const piece = pieceAt(sheet, offset);
-	if (!piece) return refuse('The caret is in no rule.', offset);
+	if (!piece) return refuse('Put the caret in a rule first.', offset);
 	const siblings = pieces(piece.parent);
 	const from = siblings.indexOf(piece);
 	const step = Math.sign(by);
