@@ -1,15 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import {
-	test as base,
-	chromium,
-	expect,
-	type BrowserContext,
-	type Dialog,
-	type Frame,
-	type Page
-} from '@playwright/test';
+import { test as base, chromium, expect, type BrowserContext, type Frame, type Page } from '@playwright/test';
 import { LAUNCH, VIEWPORT } from './launch.ts';
 import { bring, freshDemo, Server, withServer } from './server.ts';
 import { keepAccount, painted } from './rest.ts';
@@ -57,59 +49,8 @@ interface ForWorker {
 	/** A server with the demo as its site 1. */
 	readonly server: Server;
 	readonly bare: Server;
-	readonly profile: Profile;
-}
-
-/** Has a page forget what it kept and was told to do, so that it is as good as a new one to the next test. */
-async function renew(page: Page, origins: Iterable<string>): Promise<void> {
-	const leave = (dialog: Dialog): Promise<void> => dialog.accept();
-	page.on('dialog', leave);
-	await page.unrouteAll({ behavior: 'ignoreErrors' });
-	const session = await page.context().newCDPSession(page);
-	for (const origin of origins) {
-		// Nothing of the application is at work there while its storage is cleared.
-		await page.goto(`${origin}/api/health`);
-		await page.evaluate(() => sessionStorage.clear());
-		await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
-	}
-	await session.detach();
-	page.off('dialog', leave);
-	await page.mouse.move(-10, -10);
-	await page.setViewportSize(VIEWPORT);
-	await page.emulateMedia({ colorScheme: null });
-}
-
-/** One browser profile and one page for all tests of a worker: the application is compiled once and its process stays. */
-class Profile {
-	readonly errors: string[];
-	#page: Page | undefined;
-	/** Where the page has been in this test. */
-	readonly #origins = new Set<string>();
-
-	constructor(readonly context: BrowserContext) {
-		this.errors = errorsOf(context);
-	}
-
-	async page(): Promise<Page> {
-		if (this.#page && !this.#page.isClosed()) return this.#page;
-		const page = await this.context.newPage();
-		page.on('framenavigated', (frame) => {
-			const { origin } = new URL(frame.url());
-			if (frame === page.mainFrame() && origin !== 'null') this.#origins.add(origin);
-		});
-		return (this.#page = page);
-	}
-
-	/** Ends whatever a test has opened, kept and been allowed. */
-	async clear(): Promise<void> {
-		for (const page of this.context.pages()) if (page !== this.#page) await page.close();
-		await this.context.clearPermissions();
-		const origins = [...this.#origins];
-		this.#origins.clear();
-		if (!this.#page || this.#page.isClosed()) return;
-		// Of a server that is gone by now nothing can be cleared: the next test has another page then.
-		await renew(this.#page, origins).catch(() => this.#page?.close());
-	}
+	/** One browser profile for all tests of a worker, which compiles the application once; and errors on its pages. */
+	readonly profile: { readonly context: BrowserContext; readonly errors: string[] };
 }
 
 export const test = base.extend<ForOne, ForWorker>({
@@ -123,19 +64,30 @@ export const test = base.extend<ForOne, ForWorker>({
 			const folder = await mkdtemp(join(tmpdir(), 'vantaggio-profile-'));
 			const context = await chromium.launchPersistentContext(folder, { ...LAUNCH, viewport: VIEWPORT });
 			await keepAccount(context);
-			await use(new Profile(context));
+			await use({ context, errors: errorsOf(context) });
 			await context.close();
 			await rm(folder, { recursive: true, force: true });
 		},
 		{ scope: 'worker' }
 	],
-	page: async ({ profile }, use) => {
-		profile.errors.length = 0;
-		await use(await profile.page());
-		await profile.clear();
-		expect(profile.errors, 'errors on the page or in the console').toEqual([]);
+	context: async ({ profile: { context, errors } }, use) => {
+		errors.length = 0;
+		await use(context);
+		// Whatever a test has opened, kept and been allowed ends with it.
+		const pages = context.pages();
+		const origins = new Set(pages.map((page) => new URL(page.url()).origin));
+		const blank = await context.newPage();
+		// A page that is still there would be at work on what is cleared.
+		for (const page of pages) await page.close();
+		const session = await context.newCDPSession(blank);
+		for (const origin of origins)
+			if (origin !== 'null')
+				await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+		await blank.close();
+		await context.clearPermissions();
+		expect(errors, 'errors on the page or in the console').toEqual([]);
 	},
-	context: ({ page }, use) => use(page.context()),
+	page: async ({ context }, use) => use(await context.newPage()),
 	empty: async ({ bare }, use) => {
 		await clear(bare);
 		await use(bare);
@@ -201,6 +153,12 @@ export async function clickIn(
 	if (key) await page.keyboard.down(key);
 	await page.mouse.click((drawn?.x ?? 0) + x * scale, (drawn?.y ?? 0) + y * scale);
 	if (key) await page.keyboard.up(key);
+}
+
+/** Brings the caret to an end of its line: pressed once, the key goes to the end of the wrapped row. */
+export async function toLine(page: Page, end: 'Home' | 'End'): Promise<void> {
+	await page.keyboard.press(end);
+	await page.keyboard.press(end);
 }
 
 /** The text in the editor, without what is said beside its lines. */

@@ -89,7 +89,7 @@ test('menus open by key and a letter chooses; frames beside the lead are drawn a
 	const go = page.getByRole('button', { name: 'Rules that match nothing' });
 	await expect(go).toBeInViewport({ ratio: 1 });
 	await page.keyboard.press('ArrowUp');
-	await expect(page.getByRole('button', { name: /^Search all files/ })).toBeFocused();
+	await expect(page.getByRole('button', { name: 'Do not wrap long lines' })).toBeFocused();
 	await page.keyboard.press('l');
 	await expect(page.getByRole('dialog')).toContainText('One rule matches nothing');
 	await page.keyboard.press('Escape');

@@ -1,5 +1,5 @@
 import type { Frame } from '@playwright/test';
-import { bring, clickIn, expect, framesShown, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, clickIn, expect, framesShown, openBench, pageFrames, test, toLine } from '../fixtures.ts';
 
 const SITE = {
 	'index.html':
@@ -79,7 +79,7 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 	await page.keyboard.press('Shift+m');
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	await page.locator('.cm-line', { hasText: 'loud big' }).getByText('"loud big"').click();
-	await page.keyboard.press('End');
+	await toLine(page, 'End');
 	for (let i = 0; i < 'ud big">words</p></body></html>'.length; i++) await page.keyboard.press('ArrowLeft');
 	await page.keyboard.press('Alt+m');
 	await all('color', 'rgb(0, 0, 0)');

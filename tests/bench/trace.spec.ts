@@ -1,4 +1,4 @@
-import { bring, clickIn, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, clickIn, expect, openBench, pageFrames, test, toLine } from '../fixtures.ts';
 
 const SITE = {
 	'index.html': `<!doctype html><html><head><link rel="stylesheet" href="base.css"><link rel="stylesheet" href="own.css">
@@ -83,7 +83,7 @@ test('what is selected stays selected while the page around it is written', asyn
 	await expect(name).toHaveText('p#x.item');
 	await page.locator('.cm-content').click();
 	await page.locator('.cm-line', { hasText: '<main' }).getByText('<main').click();
-	await page.keyboard.press('Home');
+	await toLine(page, 'Home');
 	for (let i = 0; i < '<body>'.length; i++) await page.keyboard.press('ArrowRight');
 	await page.keyboard.insertText('<section><h2>New</h2></section>');
 	await expect(page).toHaveURL(/at=1\.1\.0/);
@@ -118,7 +118,7 @@ test('beside the line of what does nothing stands the dele, for as long as it do
 	await line(0).getByText('flex', { exact: true }).click();
 	await page.keyboard.press('Home');
 	await page.keyboard.insertText('/* */');
-	await page.keyboard.press('End');
+	await toLine(page, 'End');
 	await page.keyboard.insertText('\n.row { flex-wrap: wrap }');
 	await expect(page.locator('.cm-dele')).toHaveCount(2);
 });

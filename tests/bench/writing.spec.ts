@@ -1,4 +1,4 @@
-import { bring, clickIn, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { bring, clickIn, expect, openBench, pageFrames, test, toLine, type Page } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 
 const CSS = `.a { width: 100px; opacity: .5 }
@@ -207,7 +207,7 @@ test('completion knows the grammar, the page and its sheets; hovering tells px i
 	await offers('(', '(width >= 700px)in use here');
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	await lines(page).nth(0).click();
-	await page.keyboard.press('End');
+	await toLine(page, 'End');
 	await offers('#', 'first');
 
 	await page.getByRole('tab', { name: 'a.css' }).click();

@@ -81,8 +81,7 @@ async function countOn(page: Page): Promise<Actions> {
 
 /**
  * Counts what a person does on a page from its events: a press of the pointer (a drag is one), a key that is no letter of
- * a word being typed, a field that is filled or chosen in. Holds from the next page that is opened on,
- * and in the tests after it, which have the same page.
+ * a word being typed, a field that is filled or chosen in. Holds from the next page that is opened on.
  */
 export function actionsOn(page: Page): Promise<Actions> {
 	let found = counted.get(page);

@@ -240,7 +240,7 @@ test('a browser that keeps nothing is told once, and everything works without it
 	page,
 	server
 }) => {
-	const forbidding = await page.addInitScript(() => {
+	await page.addInitScript(() => {
 		for (const name of ['localStorage', 'sessionStorage'])
 			Object.defineProperty(window, name, {
 				get: () => {
@@ -264,7 +264,6 @@ test('a browser that keeps nothing is told once, and everything works without it
 	await page.keyboard.press('Control+s');
 	await expect(page.getByText('✓ Saved · revision 2')).toBeVisible();
 	await expect(page.getByText('This browser keeps nothing for this page')).toHaveCount(0);
-	await forbidding.dispose();
 });
 
 test('a part that cannot be loaded is asked for again until it comes', async ({ page, server }) => {

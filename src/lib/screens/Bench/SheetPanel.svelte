@@ -59,15 +59,15 @@
 					['Comment in or out', 'Ctrl /', run(toggleComment)],
 					['Fold what is not in force here', 'G', () => fold(true)],
 					['Unfold all', 'Shift G', () => fold(false)],
+					['Next element that the rule matches', '.', () => step(1)],
+					['Previous element that it matches', ',', () => step(-1)],
+					['Rules that match nothing…', '', () => (leftovers = true)],
+					['Search all files…', 'A', search],
 					[
 						wrapping.isOn ? 'Do not wrap long lines' : 'Wrap long lines',
 						'',
 						() => (wrapping.isOn = !wrapping.isOn)
-					],
-					['Next element that the rule matches', '.', () => step(1)],
-					['Previous element that it matches', ',', () => step(-1)],
-					['Rules that match nothing…', '', () => (leftovers = true)],
-					['Search all files…', 'A', search]
+					]
 				]
 			: []
 	);

@@ -24,7 +24,7 @@
 		value={years === undefined ? '' : String(years)}
 		onchange={(event) => choose(event.currentTarget.value)}
 	>
-		<option value="">never</option>
+		<option value="">do not warn</option>
 		{#each YEARS as [value, words] (value)}<option value={String(value)}>{words}</option>{/each}
 	</select>
 </label>
