@@ -85,7 +85,7 @@ await page.goto(`${server.url}/site/1/bench?page=sailings.html&file=css/layout.c
 await painted();
 await page.getByText('Vantaggio', { exact: true }).click();
 await page.keyboard.press('Shift+O');
-await page.getByRole('button', { name: 'Pause' }).click();
+await page.getByRole('button', { name: 'Measure only a few widths' }).click();
 await page.locator('li button', { hasText: 'delay “Serk +10 min” lies outside' }).click();
 await page.getByText('Take it out').first().waitFor();
 await page.locator('.detail').scrollIntoViewIfNeeded();
