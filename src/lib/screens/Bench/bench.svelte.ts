@@ -270,7 +270,7 @@ export class BenchState {
 		return this.writing.edits?.proposal.refusal ?? DONE;
 	}
 
-	/** Wraps the selected rules in a condition; with null, takes them out of the condition around them. */
+	/** Wraps the selected rules in a condition; with null, removes the condition around them. */
 	wrap = (interval: Interval | null, join: boolean): Promise<Result> =>
 		this.#arranged((edits) =>
 			interval ? edits.wrap(this.chosen(), interval, join) : edits.unwrap(this.chosen())
