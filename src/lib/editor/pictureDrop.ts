@@ -1,4 +1,4 @@
-import { messageOf } from '../core/text/index.ts';
+import { messageOf, mostFrequent } from '../core/text/index.ts';
 import { EditorView } from '@codemirror/view';
 import type { Extension } from '@codemirror/state';
 import { relativeAddress } from '../core/site/index.ts';
@@ -8,12 +8,8 @@ import type { SiteState } from '../session/site.svelte.ts';
 
 /** The folder in which most of the site's pictures are. */
 function pictureFolder({ files }: SiteState): string {
-	const counts = new Map<string, number>();
-	for (const { path, kind } of files) {
-		const folder = path.slice(0, path.lastIndexOf('/') + 1);
-		if (kind === 'picture') counts.set(folder, (counts.get(folder) ?? 0) + 1);
-	}
-	return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'img/';
+	const pictures = files.filter(({ kind }) => kind === 'picture');
+	return mostFrequent(pictures.map(({ path }) => path.slice(0, path.lastIndexOf('/') + 1))) ?? 'img/';
 }
 
 const isPicture = ({ type }: { type: string }): boolean => type.startsWith('image/');

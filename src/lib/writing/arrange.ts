@@ -17,15 +17,13 @@ import {
 import { equal, printRational, type Rational } from '../core/interval/index.ts';
 import { splitQueries } from '../core/media/index.ts';
 import { readdressed } from '../core/site/index.ts';
-import { done, refuse, shifted } from '../core/text/index.ts';
+import { counted, done, refuse, shifted } from '../core/text/index.ts';
 import { EM } from '../core/vantage/index.ts';
 import { widthsOf } from './condition.ts';
 import { sheetParts } from './sheetParts.ts';
 import type { Proposed } from './proposed.ts';
 import { within, type Chosen } from './within.ts';
 import { locked, partAt, type Desk } from './declaration.ts';
-
-const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 /** Writes another selector over the one of a file that is chosen. */
 export const reselect = (desk: Desk, chosen: Chosen, selector: string, note: string): Proposed =>

@@ -1,3 +1,4 @@
+import { mostFrequent } from '../text/index.ts';
 import { sliceOf, walk, type Sheet } from './node.ts';
 
 /** How a sheet writes widths in its queries; how it sets out its rules is in `edit/hand.ts`. */
@@ -7,13 +8,6 @@ export interface Habits {
 	/** The unit of widths in queries, and what a prefix query takes off for "under": 0.02 of 700 px is 699.98. */
 	readonly unit: 'px' | 'em' | 'rem';
 	readonly less: string;
-}
-
-/** The most frequent of some words; the first where none is there. */
-function mostFrequent<X extends string>(words: readonly X[], otherwise: X): X {
-	const counts = new Map<X, number>();
-	for (const word of words) counts.set(word, (counts.get(word) ?? 0) + 1);
-	return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? otherwise;
 }
 
 /** The habits of a sheet's queries, read from the sheet itself. */
@@ -32,10 +26,10 @@ export function habitsOf(sheet: Sheet): Habits {
 		String(Number((1 - Number(`0.${digits}`)).toFixed(6)))
 	);
 	const wholes = [...all.matchAll(/max-width\s*:\s*\d+(?![.\d])/gi)].map(() => '1');
-	const unit = mostFrequent<'px' | 'em' | 'rem'>(units, 'px');
+	const unit = mostFrequent<'px' | 'em' | 'rem'>(units) ?? 'px';
 	return {
-		query: mostFrequent<'range' | 'prefix'>([...ranges, ...prefixes], 'range'),
+		query: mostFrequent<'range' | 'prefix'>([...ranges, ...prefixes]) ?? 'range',
 		unit,
-		less: mostFrequent([...wholes, ...fractions], unit === 'px' ? '0.02' : '0.001')
+		less: mostFrequent([...wholes, ...fractions]) ?? (unit === 'px' ? '0.02' : '0.001')
 	};
 }

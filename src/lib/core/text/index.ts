@@ -5,6 +5,7 @@ export { expressionOf, matchesIn, replacementOf, type Match, type Search } from 
 export { blanked } from './blank.ts';
 export { nearest } from './nearest.ts';
 export * from './edit.ts';
+export { counted, mostFrequent } from './counted.ts';
 export { indentationOf } from './indentation.ts';
 export { compareNames } from './names.ts';
 export { messageOf } from './message.ts';

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { counted } from '$lib/core/text/index.ts';
 	import { printRational, toNumber } from '$lib/core/interval/index.ts';
 	import type { Shifting } from './shifting.svelte.ts';
 	import EditCard from './EditCard.svelte';
@@ -13,7 +14,6 @@
 
 	const { from, to, places, lines, meets, fixed } = $derived(shifting);
 	const pages = $derived(pagesOf(lines.map(({ path }) => path)));
-	const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 </script>
 
 {#if from && to}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { chain, done } from '$lib/core/text/index.ts';
+	import { chain, counted, done } from '$lib/core/text/index.ts';
 	import type { ElementPath } from '$lib/core/html/index.ts';
 	import type { Collating, ShownColumn } from './collating.svelte.ts';
 	import { copyColumn, giveLook } from './copying.ts';
@@ -48,7 +48,7 @@
 		proposal.propose((desk) =>
 			chain(withoutCells(desk, redundant), () =>
 				done({
-					summary: `Removes ${redundant.length} redundant ${redundant.length === 1 ? 'declaration' : 'declarations'}.`,
+					summary: `Removes ${counted(redundant.length, 'redundant declaration')}.`,
 					notes: []
 				})
 			)
@@ -96,7 +96,7 @@
 	{/if}
 	{#if redundant.length > 0}
 		<button type="button" class="act" onclick={tidy}
-			>Remove {redundant.length} redundant {redundant.length === 1 ? 'declaration' : 'declarations'}</button
+			>Remove {counted(redundant.length, 'redundant declaration')}</button
 		>
 	{/if}
 	{#if first > 0 || first + fits < collating.columns.length}

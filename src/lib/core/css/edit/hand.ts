@@ -1,3 +1,4 @@
+import { mostFrequent } from '../../text/index.ts';
 import { rememberedWith } from '../../remember/index.ts';
 import type { Block, Declaration, Node, Sheet } from '../node.ts';
 import { indentAt, isFirstOnLine } from './line.ts';
@@ -66,7 +67,7 @@ function readHand(sheet: Sheet): Hand {
 		(otherwise) => new Votes(otherwise)
 	) as [Votes, Votes, Votes, Votes, Votes];
 	const [nested, followed] = [new Votes(false), new Votes(false)];
-	const indents = new Map<string, number>();
+	const indents: string[] = [];
 
 	/** The space between two that stand side by side; a comment belongs to what is before it on its line, and else to what follows. */
 	function between(node: Node, next: Node): void {
@@ -86,7 +87,7 @@ function readHand(sheet: Sheet): Hand {
 			if (next) between(node, next);
 			if (block.kind !== 'sheet' && isFirstOnLine(source, node.span.start)) {
 				const step = indentAt(source, node.span.start).slice(outer.length);
-				if (step !== '') indents.set(step, (indents.get(step) ?? 0) + 1);
+				if (step !== '') indents.push(step);
 			}
 			if (node.kind === 'declaration') {
 				spaced.count(/\s/.test(source.slice(node.name.end, node.value.start)));
@@ -106,7 +107,7 @@ function readHand(sheet: Sheet): Hand {
 	}
 	read(sheet);
 	return {
-		indent: [...indents].sort((a, b) => b[1] - a[1])[0]?.[0] ?? '\t',
+		indent: mostFrequent(indents) ?? '\t',
 		afterColon: spaced.yes ? ' ' : '',
 		oneLine: oneLine.yes,
 		lastSemicolon: closed.yes,
