@@ -106,6 +106,7 @@ test('twenty thousand elements, three thousand rules on one, two hundred levels 
 	await page.keyboard.press('Shift+Z');
 	await expect(panel).toContainText(/19\d{3} elements|20\d{3} elements/);
 	await page.keyboard.press('z');
+	await expect(page.getByRole('toolbar', { name: /^Ladder/ }).locator(':focus')).toHaveCount(1);
 	await page.keyboard.press('ArrowUp');
 	expect(await settled(page, () => new URL(page.url()).searchParams.get('at'))).toBe(path.slice(0, -2));
 

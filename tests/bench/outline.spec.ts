@@ -1,4 +1,4 @@
-import { bring, clickIn, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { bring, clickIn, expect, openBench, pageFrames, test, toLine, type Page } from '../fixtures.ts';
 
 const REASONS = {
 	gone: 'display: none',
@@ -117,6 +117,8 @@ test('the ladder climbs by click and by keys, and back the same way; Back finds 
 	expect(bar?.height).toBeCloseTo((height * (drawn?.width ?? 0)) / width, 0);
 
 	await page.keyboard.press('z');
+	// The key is pressed in a frame, which tells it; the next is pressed when the ladder has the focus.
+	await expect(ladder.locator(':focus')).toHaveCount(1);
 	await page.keyboard.press('ArrowUp');
 	await expect(selectedName(page)).toHaveText('div.row');
 	await expect(ladder).toContainText('Tides');
@@ -131,7 +133,7 @@ test('the ladder climbs by click and by keys, and back the same way; Back finds 
 
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	await page.locator('.cm-line', { hasText: '<nav' }).click();
-	await page.keyboard.press('Home');
+	await toLine(page, 'Home');
 	await page.keyboard.insertText('<p>New</p>');
 	await expect(lead.locator('body > p').first()).toHaveText('New');
 	await page.getByText('Vantaggio', { exact: true }).click();

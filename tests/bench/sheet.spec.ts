@@ -7,6 +7,7 @@ import {
 	pageFrames,
 	shownText,
 	test,
+	toLine,
 	type Page,
 	type Server
 } from '../fixtures.ts';
@@ -45,7 +46,7 @@ test('every visible frame follows what is typed, in a sheet, in a page and in it
 	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(1, 1, 1)');
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	await page.locator('.cm-line', { hasText: '#in' }).click();
-	await page.keyboard.press('Home');
+	await toLine(page, 'Home');
 	await page.keyboard.insertText('#x { color: rgb(8, 8, 8) !important } ');
 	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('color', 'rgb(8, 8, 8)');
 	await page.keyboard.press('Control+End');

@@ -116,7 +116,7 @@ test('beside the line of what does nothing stands the dele, for as long as it do
 	await expect(line(1).locator('.cm-dele')).toHaveCount(0);
 	await expect(line(3).locator('.cm-dele')).toHaveCount(0);
 	await line(0).getByText('flex', { exact: true }).click();
-	await page.keyboard.press('Home');
+	await toLine(page, 'Home');
 	await page.keyboard.insertText('/* */');
 	await toLine(page, 'End');
 	await page.keyboard.insertText('\n.row { flex-wrap: wrap }');

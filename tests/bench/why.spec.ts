@@ -1,4 +1,4 @@
-import { bring, expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { bring, expect, openBench, pageFrames, test, toLine, type Page } from '../fixtures.ts';
 
 const SITE = {
 	'index.html': `<!doctype html><link rel=stylesheet href=a.css><body><main><table><tr><td id=cell width=40>1</td></tr></table>
@@ -140,7 +140,7 @@ test('an attribute of the HTML is named, and gives way to every declaration of a
 	await expect(row(page, 'width')).toContainText('width: 10% of td');
 	await expect(row(page, 'width')).toContainText('The attribute width of the HTML gives way');
 	await page.locator('.cm-line', { hasText: 'td {' }).click();
-	await page.keyboard.press('Home');
+	await toLine(page, 'Home');
 	await page.keyboard.press('Control+k');
 	for (let i = 0; i < 20; i++) await page.keyboard.press('Delete');
 	await expect(row(page, 'width')).toContainText('width: 40px of the attribute width');
