@@ -104,7 +104,7 @@ test('what is held is checked after every edit; a breach is said, allowed, taken
 	const holds = page.getByText(/^Holds/);
 	await holds.click();
 	await expect(page.getByRole('listitem').filter({ hasText: 'as it was' })).toContainText(
-		'≥1000 index.html, the whole page, since revision 1'
+		/≥1000 index.html, the whole page, in a window 800 px high, since .+, revision 1/
 	);
 	const download = page.waitForEvent('download');
 	await page.getByRole('button', { name: 'Report' }).click();

@@ -99,10 +99,10 @@ test('scrolling one frame scrolls the others to the same element, unless switche
 			?.getByRole('heading', { name: 'The light' })
 			.evaluate((element) => element.getBoundingClientRect().top) ?? Promise.resolve(NaN);
 	const near = async (frame: typeof lead): Promise<void> =>
-		expect(await settled(page, async () => Math.abs((await heading(frame)) - 100))).toBeLessThan(20);
+		expect(await settled(page, async () => Math.abs((await heading(frame)) - 110))).toBeLessThan(15);
 	await lead
 		?.getByRole('heading', { name: 'The light' })
-		.evaluate((element) => scrollBy({ top: element.getBoundingClientRect().top - 100, behavior: 'instant' }));
+		.evaluate((element) => scrollBy({ top: element.getBoundingClientRect().top - 110, behavior: 'instant' }));
 	await near(lead);
 	await near(handset);
 	await near(slate);

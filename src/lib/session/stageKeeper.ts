@@ -12,7 +12,8 @@ const NOBODY: ScreenTalk = {
 	press: () => undefined,
 	open: () => undefined,
 	pick: () => undefined,
-	point: () => undefined
+	point: () => undefined,
+	pan: () => undefined
 };
 
 /**
@@ -50,6 +51,7 @@ export class StageKeeper {
 			open: (href) => this.#talk.open(href),
 			pick: (pick) => this.#talk.pick(pick),
 			point: (point) => this.#talk.point(point),
+			pan: (frame, by) => this.#talk.pan(frame, by),
 			boxes: this.#boxes
 		});
 		this.#opened = opening;

@@ -38,11 +38,13 @@ const pick = z.object({
 	add: z.boolean(),
 	word: z.optional(z.object({ start: offset, end: offset }))
 });
-const point = z.object({ frame: z.string().check(z.maxLength(200)), x: length, y: length });
+const frame = z.string().check(z.maxLength(200));
+const point = z.object({ frame, x: length, y: length });
+const pan = z.object({ frame, by: length });
 const unseen = z.enum(Object.keys(UNSEEN) as Unseen[]);
 const boxes = z.array(
 	z.object({
-		frame: z.string().check(z.maxLength(200)),
+		frame,
 		unseen: z.array(z.nullable(unseen)),
 		ladder: z.array(z.nullable(z.tuple([length, length]))),
 		scroll: z.object({ x: length, y: length }),
@@ -123,6 +125,8 @@ export interface StageTalk {
 	pick(pick: Pick): void;
 	/** A point of a page was clicked on. */
 	point(point: PagePoint): void;
+	/** The part that is drawn of a frame is to be moved down its viewport, CSS px of it. */
+	pan(frame: string, by: number): void;
 	/** The boxes of what is selected, whenever they are others. */
 	boxes(boxes: readonly SelectedIn[]): void;
 }
@@ -204,6 +208,10 @@ export async function openStages(
 			point(sent: unknown) {
 				const read = point.safeParse(sent);
 				if (read.success) talk.point(read.data);
+			},
+			pan(frame: unknown, by: unknown) {
+				const read = pan.safeParse({ frame, by });
+				if (read.success) talk.pan(read.data.frame, read.data.by);
 			},
 			boxes(sent: unknown) {
 				const read = boxes.safeParse(sent);

@@ -5,12 +5,13 @@ import type { Carriage } from './carriage.svelte.ts';
 
 const KEY = 'vantaggio-lead';
 const ALONE = 'vantaggio-alone';
+const CUT = 'vantaggio-cut';
 
 /** How the page is looked at: as which vantage the lead is, and what is switched for all frames. */
 export class Viewing {
 	readonly #carriage: Carriage;
 	readonly #states: States;
-	/** The vantage whose conditions the lead has; null for a plain window as high as its place. */
+	/** The vantage whose conditions the lead has; null for a plain window. */
 	#lead = $state<string | null>(store.get(KEY));
 	switches = $state.raw<Switches>(NO_SWITCHES);
 	/** Whether pointer and keys go to the page. */
@@ -19,6 +20,8 @@ export class Viewing {
 	keylines = $state(false);
 	/** Whether the lead fills the work area at full size, with nothing beside it. */
 	alone = $state(store.get(ALONE) === 'yes');
+	/** Whether a lead that is higher than its place is cut there; else it is drawn whole, and smaller. */
+	cut = $state(store.get(CUT) !== 'no');
 	/** Whether the collation takes the whole width, a frame over each of its columns. */
 	wide = $state(false);
 	/** Whether one frame beside the lead shows it one px narrower, or at a width between px, in place of the others. */
@@ -41,6 +44,12 @@ export class Viewing {
 		store.set(ALONE, on ? 'yes' : 'no');
 	}
 
+	/** Cuts a lead that is higher than its place, or draws it whole; remembered. */
+	showCut(on: boolean): void {
+		this.cut = on;
+		store.set(CUT, on ? 'yes' : 'no');
+	}
+
 	get lead(): string | null {
 		return this.#lead;
 	}
@@ -48,6 +57,7 @@ export class Viewing {
 	/** Makes the lead a vantage and brings the carriage to its width; null makes it plain, where it is. */
 	choose(vantage: Vantage | null): void {
 		this.#lead = vantage?.name ?? null;
+		this.#carriage.forgetHeight();
 		if (vantage) {
 			store.set(KEY, vantage.name);
 			this.#carriage.goTo(vantage.width / (this.switches.zoom ?? vantage.zoom));

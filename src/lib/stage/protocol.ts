@@ -87,7 +87,12 @@ export interface Placement {
 	readonly viewport: Viewport;
 	/** What of the viewport is drawn, CSS px of it; all of it where that is left out. */
 	readonly part?: Part;
+	/** Whether the wheel moves that part over the viewport before it scrolls the page. */
+	readonly pans?: boolean;
 }
+
+/** Where a frame lies, whichever it is. */
+export type Place = Omit<Placement, 'frame'>;
 
 /** A part of a viewport, CSS px from its left upper corner. */
 export interface Part {
@@ -122,6 +127,8 @@ export interface StageListener {
 	pick(picked: Picked): void;
 	/** A point was clicked on, while clicks are points. */
 	point(point: PagePoint): void;
+	/** The part of a frame that is drawn is to be moved down its viewport, CSS px of it; up where that is negative. */
+	pan(frame: string, by: number): void;
 	/** Where the selected elements are now; told whenever that has changed. */
 	boxes(boxes: readonly SelectedIn[]): void;
 }

@@ -5,6 +5,7 @@ export { parseMediaQueryList } from './parse.ts';
 export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';
+export { heightThresholds, type HeightThreshold } from './heights.ts';
 export * from './write.ts';
 export {
 	breakpointOf,

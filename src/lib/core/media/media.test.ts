@@ -15,6 +15,7 @@ import {
 	bandLetter,
 	bandsOf,
 	evaluate,
+	heightThresholds,
 	jump,
 	lengthContext,
 	parseMediaQueryList,
@@ -197,6 +198,28 @@ describe('bands', () => {
 		expect(thresholds.map(({ causes }) => causes.map(({ text }) => text))).toEqual([
 			['(min-width: 700px)'],
 			['(width < 900px)']
+		]);
+	});
+
+	it('of height are told at a width, with everything that causes them', () => {
+		const outer = site('(width >= 900px)');
+		const found = heightThresholds(
+			[
+				...['(min-height: 480px)', '(height < 480px)', '(orientation: portrait)', '(max-aspect-ratio: 2/1)'],
+				...['(600px < height < 700.5px)', '(width > max(10px, 200vh))', '(height: 333px)'],
+				...['(min-width: 500px) and (max-height: 30em)', 'not all and (height > 0px)']
+			]
+				.map((text) => site(text))
+				.concat(site('(height > 100px)', [outer]), site('(height > 200px)', [site('(width < 900px)')])),
+			{ ...PLAIN, width: 812, height: 5 }
+		);
+		expect(found.map(({ height, causes }) => [height, causes.map(({ text }) => text)])).toEqual([
+			[200, ['(height > 200px)']],
+			[406, ['(max-aspect-ratio: 2/1)', '(width > max(10px, 200vh))']],
+			[480, ['(min-height: 480px)', '(height < 480px)', '(min-width: 500px) and (max-height: 30em)']],
+			[600, ['(600px < height < 700.5px)']],
+			[700.5, ['(600px < height < 700.5px)']],
+			[812, ['(orientation: portrait)']]
 		]);
 	});
 

@@ -1,15 +1,19 @@
+import * as z from 'zod/mini';
 import { unzoomed } from './heights.ts';
 import type { Vantage } from './vantage.ts';
 
 /** What is switched for all vantages at once, for a quick look; null leaves each its own. */
-export interface Switches {
-	/** Text size set in the browser, px. */
-	readonly textSize: number | null;
-	readonly zoom: number | null;
-	readonly textSpacing: boolean;
-	readonly rightToLeft: boolean;
-	readonly fontsMissing: boolean;
-}
+export const switchesSchema = z.readonly(
+	z.object({
+		/** Text size set in the browser, px. */
+		textSize: z.nullable(z.number()),
+		zoom: z.nullable(z.number()),
+		textSpacing: z.boolean(),
+		rightToLeft: z.boolean(),
+		fontsMissing: z.boolean()
+	})
+);
+export type Switches = z.infer<typeof switchesSchema>;
 
 export const NO_SWITCHES: Switches = {
 	textSize: null,

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { storedWidths } from '../interval/store.ts';
 import { FLAG } from '../snapshot/index.ts';
+import { switchesSchema, vantageSchema } from '../vantage/index.ts';
 import type { Laid, Seen } from './changes.ts';
 
 /** Longhands whose computed values a hold keeps, besides boxes: what is drawn, and how. */
@@ -89,11 +90,16 @@ export const holdSchema = z.object({
 	/** The element's path as an address has it, and what it is called; '' where all is held. */
 	element: text(1000),
 	name: text(500),
-	/** The height and density at which it was measured, CSS px. */
+	/** The window as which it was measured, and what was switched; holds made by earlier versions do not have them. */
+	window: z.optional(vantageSchema),
+	switches: z.optional(switchesSchema),
+	/** The height (CSS px) and density at which it was measured. */
 	height: number(1, 20_000),
 	density: number(0.1, 10),
 	/** The revision that was the last when it was held. */
 	revision: z.int().check(z.minimum(0)),
+	/** Whether there were changes then that no revision had. */
+	unsaved: z.optional(z.boolean()),
 	/** ISO 8601. */
 	at: text(40),
 	/** Hex SHA-256 of the measurement. */

@@ -1,5 +1,6 @@
 import { printIntervalSet } from '../interval/index.ts';
 import { widthsFrom } from '../interval/store.ts';
+import { PLAIN } from '../vantage/index.ts';
 import type { Hold, Measurement } from './hold.ts';
 import type { Changed } from './summary.ts';
 
@@ -24,6 +25,10 @@ export interface HoldReport {
 export const heldInWords = ({ scope, name }: Pick<Hold, 'scope' | 'name'>): string =>
 	scope === 'all' ? 'the whole page' : scope === 'inside' ? `${name} and all inside it` : `all but ${name}`;
 
+/** As what it was held, in words; '' for a hold of an earlier version, which does not say. */
+export const heldAs = ({ window }: Pick<Hold, 'window'>): string =>
+	!window ? '' : window.name === PLAIN.name ? `in a window ${window.height} px high` : `as ${window.name}`;
+
 /** The report on a hold: what was compared, and what changed. */
 export const holdReport = (
 	hold: Hold,
@@ -34,7 +39,7 @@ export const holdReport = (
 ): HoldReport => ({
 	page: hold.page,
 	widths: printIntervalSet(widthsFrom(hold.widths)),
-	of: heldInWords(hold),
+	of: [heldInWords(hold), heldAs(hold)].filter((text) => text !== '').join(', '),
 	heldAt: hold.at,
 	revision: hold.revision,
 	checkedAt,

@@ -40,7 +40,7 @@
 	const declared = $derived(asked.value ?? []);
 
 	const { changes, coverage, of } = $derived(following);
-	const as = $derived(of && sweptAs(of.swept.lead, of.swept.plain).as);
+	const as = $derived(of && sweptAs(of.swept.lead).as);
 	const name = $derived(of ? nameAt(of.swept.page.page, of.path, 'what is selected') : '');
 	const box = $derived(BOX.find(({ property }) => property === following.property));
 	const called = $derived(box?.name ?? following.property);

@@ -71,9 +71,9 @@ export class Following {
 
 	/** Follows a value of an element over all widths, until that is done or the signal ends it. */
 	async follow(swept: Swept, path: ElementPath, signal: AbortSignal): Promise<void> {
-		const { page, stages, lead, plain } = swept;
+		const { page, stages, lead } = swept;
 		const { property } = this;
-		const { as } = sweptAs(lead, plain);
+		const { as } = sweptAs(lead);
 		const key = JSON.stringify([page.path, path, property, { ...as, name: '' }]);
 		this.trouble = '';
 		if (key !== this.#key) {

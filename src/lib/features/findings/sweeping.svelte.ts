@@ -4,7 +4,14 @@ import { messageOf } from '$lib/core/text/index.ts';
 import type { KindSetting } from '$lib/core/findings/settings.ts';
 import { NOTHING, union, type IntervalSet } from '$lib/core/interval/index.ts';
 import { sidesOf, type WidthRange } from '$lib/core/sweep/index.ts';
-import { PLAIN, seenVantage, NO_SWITCHES, type SeenVantage } from '$lib/core/vantage/index.ts';
+import {
+	PLAIN,
+	seenVantage,
+	NO_SWITCHES,
+	type SeenVantage,
+	type Switches,
+	type Vantage
+} from '$lib/core/vantage/index.ts';
 import { findingRows, type FindingRow, type Order } from '$lib/inquiry/findings.ts';
 import type { Phase } from '$lib/inquiry/rounds.ts';
 import type { SweepReport } from '$lib/inquiry/sweep.ts';
@@ -14,11 +21,8 @@ import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 
 /** As what a lead is swept, and over which widths. */
-export const sweptAs = (
-	lead: SeenVantage,
-	plain: boolean
-): { readonly as: SeenVantage; readonly stretch: WidthRange } => ({
-	as: { ...lead, width: WIDTH, height: plain ? HEIGHT : lead.height },
+export const sweptAs = (lead: SeenVantage): { readonly as: SeenVantage; readonly stretch: WidthRange } => ({
+	as: { ...lead, width: WIDTH },
 	stretch: STRETCH
 });
 
@@ -27,12 +31,12 @@ export interface Swept {
 	readonly page: PageState;
 	readonly stages: Stages;
 	readonly lead: SeenVantage;
-	/** Whether the lead is a plain window, whose height goes by its place on the table: it is swept at one of its own. */
-	readonly plain: boolean;
+	/** What the lead is made of: its window, and what is switched for all frames. */
+	readonly made: { readonly window: Vantage; readonly switches: Switches };
 }
 
-/** The size at which a plain window is swept, and the width that a vantage has meanwhile, CSS px. */
-const [WIDTH, HEIGHT] = [1280, 800];
+/** The width that a vantage has while its page is swept, CSS px. */
+const WIDTH = 1280;
 
 const PLAIN_AT = seenVantage(PLAIN, NO_SWITCHES);
 
@@ -155,8 +159,8 @@ export class Sweeping {
 
 	/** Sweeps a page, until it is done or the signal ends it; what is known of the same texts is not measured again. */
 	async sweep(swept: Swept, signal: AbortSignal): Promise<void> {
-		const { page, stages, lead, plain } = swept;
-		const { as } = sweptAs(lead, plain);
+		const { page, stages, lead } = swept;
+		const { as } = sweptAs(lead);
 		const how = { stretch: this.stretch, settings: this.#site.kept.finding.list, isPaused: this.paused };
 		try {
 			await stages.measurer.sweep({ path: page.path, texts: page.texts, as }, how, signal, (report) => {

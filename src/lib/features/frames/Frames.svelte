@@ -2,14 +2,19 @@
 	import { getSite } from '$lib/session/context.ts';
 	import { figure as px } from '$lib/core/box/index.ts';
 	import { printInterval } from '$lib/core/interval/index.ts';
-	import { bandAt, type MediaSite } from '$lib/core/media/index.ts';
+	import { bandAt } from '$lib/core/media/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import CropMarks from '$lib/ui/CropMarks.svelte';
+	import PlaceList from '$lib/ui/measure/PlaceList.svelte';
+	import type { Places } from '$lib/ui/measure/places.ts';
+	import Menu from '$lib/ui/Menu.svelte';
+	import PxField from '$lib/ui/PxField.svelte';
 	import { textScale } from '$lib/ui/textScale.ts';
 	import type { SeenFrame } from './framing.svelte.ts';
+	import TornEdge from './TornEdge.svelte';
 
-	interface Props {
+	interface Props extends Places {
 		page: PageState;
 		frames: readonly SeenFrame[];
 		lead: SeenVantage;
@@ -19,12 +24,27 @@
 		/** A chorus frame is to be drawn larger or smaller, or to change places. */
 		onresize: (name: string, by: number) => void;
 		onmove: (name: string, by: number) => void;
-		placeOf: (cause: MediaSite) => string;
+		/** The lead is to have another height, CSS px; or to show a part more of it, down or up. */
+		onheight: (height: number) => void;
+		onpan: (direction: 1 | -1) => void;
 		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
 		said?: ((width: number) => { readonly whole: string; readonly short: string }) | undefined;
 	}
 
-	let { page, frames, lead, leadName, onvantage, onresize, onmove, placeOf, said }: Props = $props();
+	let {
+		page,
+		frames,
+		lead,
+		leadName,
+		onvantage,
+		onresize,
+		onmove,
+		onheight,
+		onpan,
+		placeOf,
+		onplace,
+		said
+	}: Props = $props();
 	const { viewing } = getSite();
 
 	/** How wide a frame is drawn beside which all that is said of it has room, px. */
@@ -73,11 +93,9 @@
 	const KEY_NAMES: Readonly<Record<string, string>> = { ArrowLeft: '←', ArrowRight: '→' };
 
 	const percent = (scale: number): string => `${Math.round(scale * 100)} %`;
-	const conditions = (sites: readonly MediaSite[]): string =>
-		sites.map((one) => `${one.text} (${placeOf(one)})`).join('\n');
 </script>
 
-{#each frames as { frame, left, top, scale, viewport, drawnWidth, drawnHeight, vantage } (frame)}
+{#each frames as { frame, left, top, scale, viewport, drawnWidth, drawnHeight, vantage, part, pans } (frame)}
 	{@const band = bandAt(page.bands(vantage).bands, viewport.width)}
 	{@const others = page.differing(lead, vantage)}
 	<CropMarks {left} {top} width={drawnWidth} height={drawnHeight}>
@@ -89,8 +107,17 @@
 				{@const { whole, short } = said(viewport.width)}
 				<span class="figures" title={whole}>{viewport.width} · {drawnWidth > WORDS ? whole : short}</span>
 			{:else}
-				<span class="figures">{viewport.width} × {px(viewport.height)} · {percent(scale)}</span>
-				<span class="figures">{band.letter} {printInterval(band.interval)}</span>
+				<span class="figures size">
+					{viewport.width} × <PxField
+						value={Math.round(viewport.height * 100) / 100}
+						label="Height of the window, px"
+						title="Height of the window, px: type it, or drag it at the right"
+						onvalue={onheight}
+					/>
+				</span>
+				<span class="figures">
+					{percent(scale)}{part ? ', cut' : ''} · {printInterval(band.interval)}
+				</span>
 			{/if}
 		{:else}
 			<button
@@ -103,13 +130,14 @@
 				<b>{vantage.name}</b> <span class="figures">{px(viewport.width)}</span>
 			</button>
 			{#if said}<span class="figures" title={said(viewport.width).whole}>{said(viewport.width).short}</span>
-			{:else}<span class="figures">{band.letter}</span>{/if}
+			{:else}<span class="figures band">{printInterval(band.interval)}</span>{/if}
 			{#if others.length > 0}
-				<span
-					class="other"
-					title="Conditions that apply at other widths here than on the Measure:&#10;{conditions(others)}"
-					>≠ {others.length}</span
-				>
+				<span class="other">
+					<Menu label="≠ {others.length}" up>
+						<p>Conditions that apply at other widths in {vantage.name} than on the Measure:</p>
+						<PlaceList stated={others} {placeOf} {onplace} />
+					</Menu>
+				</span>
 			{/if}
 			<span class="tools" role="group" aria-label="Frame of {vantage.name}">
 				{#each TOOLS as { sign, words, keys, act } (words)}
@@ -123,6 +151,21 @@
 			</span>
 		{/if}
 	</CropMarks>
+	{#if part && pans}
+		{@const below = Math.round(viewport.height - part.top - part.height)}
+		<div
+			class="edges"
+			style:left="{left}px"
+			style:top="{top}px"
+			style:width="{drawnWidth}px"
+			style:height="{drawnHeight}px"
+		>
+			{#if part.top >= 1}
+				<TornEdge side="top" beyond={Math.round(part.top)} onpan={() => onpan(-1)} />
+			{/if}
+			{#if below >= 1}<TornEdge side="bottom" beyond={below} onpan={() => onpan(1)} />{/if}
+		</div>
+	{/if}
 {/each}
 
 <style>
@@ -130,6 +173,23 @@
 	b {
 		font-weight: 700;
 		line-height: 1.5rem;
+	}
+
+	.size {
+		display: flex;
+		align-items: center;
+		margin-right: -0.25rem;
+	}
+
+	.edges {
+		position: absolute;
+		pointer-events: none;
+	}
+
+	.band {
+		max-width: 12ch;
+		overflow: hidden;
+		text-overflow: ellipsis;
 	}
 
 	.figures {
@@ -172,6 +232,13 @@
 	.other {
 		color: var(--ochre);
 		font: 600 0.8125rem/1.2 var(--mono);
-		cursor: help;
+	}
+
+	.other :global(summary) {
+		list-style: none;
+	}
+
+	.other p {
+		margin: 0;
 	}
 </style>

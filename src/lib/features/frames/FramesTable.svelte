@@ -9,6 +9,7 @@
 	import { turns } from '$lib/ui/turns.svelte.ts';
 	import FootBar from './FootBar.svelte';
 	import Frames from './Frames.svelte';
+	import HeightAxis from './HeightAxis.svelte';
 	import Ladder from './Ladder.svelte';
 	import { placementOf } from './framing.svelte.ts';
 	import { stageTalk } from './stageTalk.ts';
@@ -58,7 +59,8 @@
 	const talk = stageTalk({
 		workbench: () => workbench,
 		original: () => laid?.original,
-		onalign: (alignment) => laid?.onalign(alignment)
+		onalign: (alignment) => laid?.onalign(alignment),
+		onpan: (by) => framing.pan(by)
 	});
 
 	/** Shows the stages over an element, for as long as it is there. */
@@ -151,12 +153,18 @@
 				lead={view.lead}
 				leadName={view.leadName}
 				placeOf={view.placeOf}
+				onplace={({ file, span }) => view.toPlace({ path: file, offset: span.start })}
+				onheight={(height) => framing.setHeight(height)}
+				onpan={(direction) => framing.panOn(direction)}
 				{said}
 				frames={framing.frames}
 				onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
 				onresize={(name, by) => framing.resize(name, by)}
 				onmove={(name, by) => site.vantages.move(name, by)}
 			/>
+		{/if}
+		{#if turn.done === 1 && framing.frames[0] && !viewing.alone && !viewing.wide}
+			<HeightAxis {view} lead={framing.frames[0]} />
 		{/if}
 		{#if selected[0] && framing.frames[0] && !viewing.alone && !viewing.wide}
 			<Ladder bind:this={ladder} {page} path={selected[0]} lead={framing.frames[0]} onselect={select} />

@@ -43,7 +43,10 @@
 	function stretch(up: number): { top: number; height: number } | undefined {
 		const found = edges[up];
 		if (!found) return undefined;
-		const [top, bottom] = found.map((at) => Math.min(Math.max(0, at * lead.scale), lead.drawnHeight));
+		const from = lead.part?.top ?? 0;
+		const [top, bottom] = found.map((at) =>
+			Math.min(Math.max(0, (at - from) * lead.scale), lead.drawnHeight)
+		);
 		if (top === undefined || bottom === undefined) return undefined;
 		const height = Math.max(4, bottom - top);
 		return { top: Math.min(top, lead.drawnHeight - height), height };

@@ -10,16 +10,7 @@ import {
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { textScale } from '$lib/ui/textScale.ts';
 import type { Placement, Viewport } from '$lib/stage/protocol.ts';
-import {
-	extent,
-	layAlone,
-	layColumns,
-	layFrames,
-	leadHeight,
-	type Laid,
-	type Room,
-	type Small
-} from './layout.ts';
+import { extent, layAlone, layColumns, layFrames, type Laid, type Room, type Small } from './layout.ts';
 
 /** A frame with what is seen in it. */
 export interface SeenFrame extends Laid {
@@ -33,14 +24,18 @@ const viewportOf = (vantage: SeenVantage): Viewport => ({
 });
 
 /** What a stage is told of a frame: nothing that does not place it. */
-export const placementOf = ({ frame, left, top, scale, viewport, part }: Laid): Placement => ({
+export const placementOf = ({ frame, left, top, scale, viewport, part, pans }: Laid): Placement => ({
 	frame,
 	left,
 	top,
 	scale,
 	viewport,
-	...(part ? { part } : {})
+	...(part ? { part } : {}),
+	...(pans ? { pans } : {})
 });
+
+/** How much of what is seen a cut lead is panned by at once. */
+const PAN = 0.8;
 
 const SIZES = 'vantaggio-frame-sizes';
 
@@ -64,31 +59,21 @@ export const [NAMES, LEAST_COLUMN] = [9.5, 9.5];
 /** The frames of the Bench: which there are, as what vantages, and where they lie in their room. */
 export class Framing {
 	readonly #site: SiteState;
-	#room = $state.raw<Room>({ width: 700, height: 500, text: textScale, few: false });
-	/** The room as it is while frames lie beside one another: a plain window keeps its height over columns. */
-	#table = $state.raw<Room>({ width: 700, height: 500, text: textScale, few: false });
-
 	/** The size of the room, px of the screen. */
-	get width(): number {
-		return this.#room.width;
-	}
-
-	set width(width: number) {
-		this.#fit({ ...this.#room, width });
-	}
-
-	get height(): number {
-		return this.#room.height;
-	}
-
-	set height(height: number) {
-		this.#fit({ ...this.#room, height });
-	}
-
-	#fit(room: Room): void {
-		this.#room = room;
-		if (!this.#site.viewing.wide) this.#table = room;
-	}
+	width = $state(700);
+	height = $state(500);
+	/** Whether one frame beside the lead is enough. */
+	few = $state(false);
+	/** How far down its viewport a cut lead begins, CSS px. */
+	#pan = $state(0);
+	readonly #room: Room = $derived.by(() => ({
+		width: this.width,
+		height: this.height,
+		text: textScale,
+		few: this.few,
+		cut: this.#site.viewing.cut,
+		pan: this.#pan
+	}));
 
 	/** How much larger than the others chorus frames are drawn, by the names of their vantages. */
 	#sizes = $state.raw<Readonly<Record<string, number>>>(readSizes());
@@ -109,10 +94,9 @@ export class Framing {
 		const { beside } = this.#site.viewing;
 		if (beside === null) return this.#chorus;
 		const width = beside === 'narrower' ? this.#site.carriage.width - 1 : beside;
-		const vantage = this.#chosen ?? { ...PLAIN, height: this.#room.height };
 		return [
 			{
-				...seenVantage(vantage, this.#site.viewing.switches),
+				...this.lead,
 				name: beside === 'narrower' ? 'one px narrower' : 'between px',
 				width
 			}
@@ -123,22 +107,16 @@ export class Framing {
 	);
 	/** The lead's zoom: how much larger than a px of the screen a px of it may be drawn. */
 	readonly #zoom: number = $derived.by(() => this.#site.viewing.switches.zoom ?? this.#chosen?.zoom ?? 1);
-	readonly lead: SeenVantage = $derived.by(() => {
-		const vantage = this.#chosen ?? {
-			...PLAIN,
-			height: leadHeight(
-				this.#table,
-				this.#site.carriage.width * this.#zoom,
-				this.#small,
-				this.#site.viewing.alone
-			)
-		};
-		return {
-			...seenVantage(vantage, this.#site.viewing.switches),
-			name: 'lead',
-			width: this.#site.carriage.width
-		};
-	});
+	/** The lead's window before anything is switched: that of a vantage, or a plain one. */
+	readonly window: Vantage = $derived.by(() => ({
+		...(this.#chosen ?? PLAIN),
+		height: this.#site.carriage.heightOf(this.#chosen?.height ?? null)
+	}));
+	readonly lead: SeenVantage = $derived.by(() => ({
+		...seenVantage(this.window, this.#site.viewing.switches),
+		name: 'lead',
+		width: this.#site.carriage.width
+	}));
 	/** The columns of a collation at the whole width; null where none is. */
 	columns = $state.raw<readonly FramedColumn[] | null>(null);
 	readonly #overColumns: readonly SeenFrame[] = $derived.by(() => {
@@ -177,9 +155,23 @@ export class Framing {
 		store.set(SIZES, JSON.stringify(this.#sizes));
 	}
 
-	/** Whether one frame beside the lead is enough. */
-	set few(few: boolean) {
-		this.#fit({ ...this.#room, few });
+	/** Gives the lead's window a height, CSS px as its page has them. */
+	setHeight(to: number): void {
+		const bars = heightsOf(this.lead).dynamic - this.lead.height;
+		this.#site.carriage.setHeight((to - bars) * this.#zoom, this.#chosen === undefined);
+	}
+
+	/** Shows what is further down a cut lead's viewport, CSS px of it; further up where that is negative. */
+	pan(by: number): void {
+		const at = this.frames.find(({ frame }) => frame === 'lead')?.part?.top ?? 0;
+		this.#pan = Math.max(0, at + by);
+	}
+
+	/** Shows a part more of a cut lead, down or up. */
+	panOn(direction: 1 | -1): void {
+		const lead = this.frames.find(({ frame }) => frame === 'lead');
+		const part = lead?.pans && lead.part;
+		if (part) this.pan(direction * PAN * part.height);
 	}
 
 	constructor(site: SiteState) {

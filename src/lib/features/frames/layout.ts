@@ -7,6 +7,10 @@ export interface Room {
 	readonly text: number;
 	/** Whether one frame beside the lead is enough, where the room is low. */
 	readonly few: boolean;
+	/** Whether a lead higher than its place is cut there, at the scale of its width, rather than drawn smaller. */
+	readonly cut: boolean;
+	/** How far down the lead's viewport a cut lead begins, CSS px of it; brought into what there is. */
+	readonly pan: number;
 }
 
 export interface Small {
@@ -22,14 +26,15 @@ export interface Laid extends Placement {
 	readonly drawnHeight: number;
 }
 
-/** Room around frames: for the ladder at the left, crop marks, and a line of words under each. */
+/** Room around frames: for the ladder at the left, the heights at the lead's right, and a line of words under each. */
 const LEFT = 72;
 const SIDE = 28;
+const HEIGHTS = 64;
 const TOP = 20;
 const LABEL = 34;
 const GAP = 30;
 /** The least room for a chorus frame and its words, and the least and (in a small room) most height it is drawn at. */
-const SLOT = 122;
+const SLOT = 150;
 const LEAST = 72;
 const MOST = 240;
 
@@ -46,7 +51,32 @@ const laid = (frame: string, left: number, top: number, scale: number, viewport:
 	drawnHeight: viewport.height * scale
 });
 
+const within = (value: number, most: number): number => Math.min(Math.max(0, value), Math.max(0, most));
+
+/** The lead in its place: as large as `zoom` and the place's width let it be, and cut or smaller where it is higher. */
+function leadIn(
+	room: Room,
+	place: { readonly left: number; readonly top: number; readonly width: number; readonly height: number },
+	viewport: Viewport,
+	zoom: number
+): Laid {
+	const byWidth = Math.min(zoom, place.width / viewport.width);
+	const scale = room.cut ? byWidth : Math.min(byWidth, place.height / viewport.height);
+	const whole = laid('lead', place.left, place.top, scale, viewport);
+	const height = Math.floor(place.height) / scale;
+	if (!room.cut || height >= viewport.height) return whole;
+	const top = within(room.pan, viewport.height - height);
+	return {
+		...whole,
+		part: { left: 0, top, width: viewport.width, height },
+		pans: true,
+		drawnHeight: height * scale
+	};
+}
+
+/** The width that frames have beside one another, and that the lead has: px of the screen. */
 const wide = (room: Room): number => Math.max(100, room.width - LEFT - SIDE);
+const leadWide = (room: Room): number => Math.max(100, room.width - LEFT - HEIGHTS * room.text);
 
 const scaleOf = (row: number, { viewport, size }: Small): number => (row * size) / viewport.height;
 const slot = (row: number, one: Small, room: Room): number =>
@@ -86,23 +116,16 @@ const isLow = (room: Room): boolean => room.few && room.height < LOW * room.text
 function lowRoom(room: Room, chorus: readonly Small[]): { readonly width: number; readonly height: number } {
 	const height = Math.max(60, room.height - TOP - label(room));
 	const [first] = chorus;
-	return { height, width: wide(room) - (first ? slot(height, first, room) + GAP : 0) };
+	return { height, width: leadWide(room) - (first ? slot(height, first, room) + GAP : 0) };
 }
 
 /** Lead and the first of the chorus beside it, as high as a low room. */
 function low(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	const { width, height } = lowRoom(room, chorus);
-	const scale = Math.min(zoom, width / lead.width, height / lead.height);
+	const drawn = leadIn(room, { left: LEFT, top: TOP, width, height }, lead, zoom);
 	const [first] = chorus;
-	const left = LEFT + Math.max(lead.width * scale, SLOT) + GAP;
-	return [laid('lead', LEFT, TOP, scale, lead), ...(first ? [chorusFrame(height, first, left, TOP)] : [])];
-}
-
-/** The height of a lead that is as high as its place: px, for a window so many px wide. */
-export function leadHeight(room: Room, width: number, chorus: readonly Small[], alone: boolean): number {
-	if (alone) return Math.round(aloneHeight(room));
-	const own = isLow(room) ? lowRoom(room, chorus) : { width: wide(room), height: leadRoom(room, chorus) };
-	return Math.round(own.height / Math.min(1, own.width / width));
+	const left = LEFT + Math.max(drawn.drawnWidth, SLOT) + HEIGHTS * room.text;
+	return [drawn, ...(first ? [chorusFrame(height, first, left, TOP)] : [])];
 }
 
 /** The chorus in rows of one height from a place on; undefined where it does not fit so high. */
@@ -123,11 +146,12 @@ function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[])
 
 /** A lead as high as the room, the chorus to its right, as large as it fits; undefined where it does not. */
 function beside(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] | undefined {
-	const scale = Math.min(zoom, wide(room) / lead.width, (room.height - TOP - label(room)) / lead.height);
-	const from = LEFT + Math.max(SLOT * 2 * room.text, lead.width * scale) + GAP;
+	const place = { left: LEFT, top: TOP, width: leadWide(room), height: room.height - TOP - label(room) };
+	const drawn = leadIn(room, place, lead, zoom);
+	const from = LEFT + Math.max(SLOT * 2 * room.text, drawn.drawnWidth) + HEIGHTS * room.text;
 	for (let row = most(room); row >= LEAST; row -= 4) {
 		const small = rowsAt(row, from, room, chorus);
-		if (small) return [laid('lead', LEFT, TOP, scale, lead), ...small];
+		if (small) return [drawn, ...small];
 	}
 	return undefined;
 }
@@ -135,8 +159,8 @@ function beside(room: Room, lead: Viewport, zoom: number, chorus: readonly Small
 /** Lead above, chorus below. */
 function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	const row = rowHeight(room, chorus);
-	const scale = Math.min(zoom, wide(room) / lead.width, leadRoom(room, chorus) / lead.height);
-	const frames = [laid('lead', LEFT, TOP, scale, lead)];
+	const place = { left: LEFT, top: TOP, width: leadWide(room), height: leadRoom(room, chorus) };
+	const frames = [leadIn(room, place, lead, zoom)];
 	const top = room.height - label(room) - highest(row, chorus);
 	let left = LEFT;
 	for (const one of chorus) {
@@ -148,15 +172,16 @@ function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[
 
 /**
  * Lead and chorus, each at the true size of its viewport, drawn smaller where it must be; no px of the lead larger
- * than `zoom`. The chorus lies below the lead, or to its right where a tall lead gains by it, or, in a wide room, the
- * chorus does and the lead does not lose. In a low room in which that is enough, the first of the chorus alone stands beside the lead.
+ * than `zoom`. The chorus lies below the lead, or to its right where more is seen of all of them together.
+ * In a low room in which that is enough, the first of the chorus alone stands beside the lead.
  */
 export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	if (isLow(room)) return low(room, lead, zoom, chorus);
 	const below = above(room, lead, zoom, chorus);
 	const right = chorus.length > 0 ? beside(room, lead, zoom, chorus) : undefined;
-	const gain = (i: number): number => (right?.[i]?.scale ?? 0) / (below[i]?.scale ?? Infinity);
-	return right && (gain(0) > 1.2 || (gain(0) >= 1 && gain(1) > 1.25)) ? right : below;
+	const area = (frames: readonly Laid[]): number =>
+		frames.reduce((sum, one) => sum + one.drawnWidth * one.drawnHeight, 0);
+	return right && area(right) > area(below) ? right : below;
 }
 
 /** How much is kept free around a lead that stands alone. */
@@ -164,18 +189,22 @@ const ALONE = { side: 12, top: 12 } as const;
 
 const aloneHeight = (room: Room): number => Math.max(120, room.height - ALONE.top - label(room));
 
-/** The lead alone, at full size, in the middle of the room where it is narrower; wider rooms than there are scroll. */
+/**
+ * The lead alone, at full size, in the middle of the room where it is narrower; where it is wider, or higher and not
+ * cut, the room is scrolled.
+ */
 export function layAlone(room: Room, lead: Viewport, zoom: number): Laid {
-	const left = Math.max(ALONE.side, (room.width - lead.width * zoom) / 2);
-	return laid('lead', left, ALONE.top, zoom, lead);
+	const width = lead.width * zoom;
+	const left = Math.max(ALONE.side, (room.width - width) / 2);
+	const height = room.cut ? aloneHeight(room) : lead.height * zoom;
+	return leadIn(room, { left, top: ALONE.top, width, height }, lead, zoom);
 }
 
 /** The room that frames take, with what is around them: px of the screen, no less than the room there is. */
 export const extent = (room: Room, frames: readonly Laid[]): Room => ({
+	...room,
 	width: Math.max(room.width, ...frames.map((one) => one.left + one.drawnWidth + ALONE.side)),
-	height: Math.max(room.height, ...frames.map((one) => one.top + one.drawnHeight + label(room))),
-	text: room.text,
-	few: room.few
+	height: Math.max(room.height, ...frames.map((one) => one.top + one.drawnHeight + label(room)))
 });
 
 /** Room left of the columns of a collation at the whole width, around them, and in each of them beside its frame. */
@@ -190,8 +219,6 @@ export interface Over {
 
 /** How much around a box is drawn with it, as a share of the viewport's width. */
 const AROUND = 0.06;
-
-const within = (value: number, most: number): number => Math.min(Math.max(0, value), Math.max(0, most));
 
 /**
  * Frames over the columns of a table whose first column is so wide: of each page that part is drawn, as large as its

@@ -46,7 +46,8 @@ export const lookingKeys = (
 	site: SiteState,
 	bands: () => Bands,
 	edges: () => readonly number[],
-	toChorus: () => void
+	toChorus: () => void,
+	pan: (direction: 1 | -1) => void
 ): KeyMap => ({
 	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', run: step(site, -1) },
 	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', run: step(site, 1) },
@@ -73,6 +74,18 @@ export const lookingKeys = (
 		name: 'Show only the lead, at full size, or all frames',
 		withShift: 'To the frames beside the lead: + and − draw them larger and smaller, arrow keys move them',
 		run: ({ shift }) => (shift ? toChorus() : site.viewing.showAlone(!site.viewing.alone))
+	},
+	'=': {
+		name: 'Cut a lead that is higher than its place, or show it whole and smaller',
+		run: () => site.viewing.showCut(!site.viewing.cut)
+	},
+	pagedown: {
+		name: 'With Shift: down the part of the lead that is cut off',
+		run: ({ shift }) => (shift ? pan(1) : undefined)
+	},
+	pageup: {
+		name: 'With Shift: up again',
+		run: ({ shift }) => (shift ? pan(-1) : undefined)
 	},
 	x: { name: 'All switches off', run: () => site.viewing.allOff() },
 	u: { name: 'Use the page; Escape comes back', run: () => (site.viewing.use = true) },

@@ -10,10 +10,12 @@ interface Hearers {
 	/** The Original at the lead's width. */
 	readonly original: () => Original | undefined;
 	readonly onalign: (alignment: Alignment) => void;
+	/** The cut lead is to show what is further down, CSS px of its viewport. */
+	readonly onpan: (by: number) => void;
 }
 
 /** What is done with what a stage tells of the frames. */
-export const stageTalk = ({ workbench, original, onalign }: Hearers): ScreenTalk => ({
+export const stageTalk = ({ workbench, original, onalign, onpan }: Hearers): ScreenTalk => ({
 	press: (press) => workbench().press(press),
 	/** Opens the page of a link that was used, where the site has it. */
 	open(href) {
@@ -30,6 +32,9 @@ export const stageTalk = ({ workbench, original, onalign }: Hearers): ScreenTalk
 		const next = picked(selected, selectionView.clicked, pick);
 		selectionView.clicked = pick.path;
 		select(next);
+	},
+	pan(frame, by) {
+		if (frame === 'lead') onpan(by);
 	},
 	point(point) {
 		const alignment = workbench().site.originals.take(point, original());

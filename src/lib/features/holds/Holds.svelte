@@ -14,7 +14,7 @@
 	import { bandAt, type Bands } from '$lib/core/media/index.ts';
 	import type { Hold } from '$lib/core/wake/hold.ts';
 	import { download } from '$lib/ui/download.ts';
-	import { heldInWords, reportPage } from '$lib/core/wake/report.ts';
+	import { heldAs, heldInWords, reportPage } from '$lib/core/wake/report.ts';
 	import type { Holding } from './holding.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Swept } from '$lib/features/findings/sweeping.svelte.ts';
@@ -75,6 +75,14 @@
 		);
 	}
 
+	/** What it is compared with: the page as it was then, saved or not. */
+	function since({ at, revision, unsaved }: Hold): string {
+		const time = new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+		return unsaved
+			? `since ${time}, unsaved changes after revision ${revision}`
+			: `since ${time}, revision ${revision}`;
+	}
+
 	const states = { broken: '✗ changed', holds: '✓ as it was', unknown: '… not measured yet' } as const;
 </script>
 
@@ -107,7 +115,11 @@
 		<li>
 			<span class={state}>{states[state]}</span>
 			<span class="widths">{printIntervalSet(widthsFrom(one.widths))}</span>
-			<span>{one.page}, {heldInWords(one)}, since revision {one.revision}</span>
+			<span
+				>{[one.page, heldInWords(one), heldAs(one), since(one)]
+					.filter((text) => text !== '')
+					.join(', ')}</span
+			>
 			<span class="acts">
 				<Button look="quiet" onclick={() => void save(one, 'html')}>Report</Button>
 				<Button look="quiet" onclick={() => void save(one, 'json')}>as JSON</Button>

@@ -1,3 +1,4 @@
+import { seenVantage } from '$lib/core/vantage/index.ts';
 import { messageOf, type Result } from '$lib/core/text/index.ts';
 import { nameAt, type ElementPath, printPaths, readPath } from '$lib/core/html/index.ts';
 import { NOTHING, union, type IntervalSet } from '$lib/core/interval/index.ts';
@@ -92,7 +93,7 @@ export class Holding {
 		element: ElementPath | null
 	): Promise<Hold> {
 		const page = this.#page(swept, path);
-		const { as, stretch } = sweptAs(swept.lead, swept.plain);
+		const { as, stretch } = sweptAs(swept.lead);
 		const asked = { path, texts: page.texts, as };
 		const measurement = await swept.stages.measurer.hold(asked, widths, stretch);
 		return {
@@ -103,7 +104,9 @@ export class Holding {
 			name: element ? nameAt(page.page, element, '') : '',
 			height: as.height,
 			density: as.density,
+			...swept.made,
 			revision: this.#site.revision,
+			unsaved: this.#site.dirty.length > 0,
 			at: new Date().toISOString(),
 			measurement,
 			allowed: []
@@ -132,9 +135,16 @@ export class Holding {
 		return this.list.some((one) => JSON.stringify(one) === read);
 	}
 
+	/** What is swept, as the vantage that a hold was made with. */
+	#asMade(swept: Swept, { window, switches, height, density }: Hold): Swept {
+		if (!window || !switches) return { ...swept, lead: { ...swept.lead, height, density } };
+		const lead = { ...seenVantage(window, switches), name: swept.lead.name };
+		return { ...swept, lead, made: { window, switches } };
+	}
+
 	/** The page of a hold, as it was measured. */
 	#asked(swept: Swept, hold: Hold): PageTexts {
-		const { as } = sweptAs({ ...swept.lead, height: hold.height, density: hold.density }, false);
+		const { as } = sweptAs(this.#asMade(swept, hold).lead);
 		return { path: hold.page, texts: this.#page(swept, hold.page).texts, as };
 	}
 
@@ -162,7 +172,8 @@ export class Holding {
 	async renew(swept: Swept, hold: Hold): Promise<void> {
 		const path = hold.scope === 'all' ? null : readPath(hold.element);
 		try {
-			const next = await this.#measured(swept, hold.page, widthsFrom(hold.widths), hold.scope, path);
+			const as = this.#asMade(swept, hold);
+			const next = await this.#measured(as, hold.page, widthsFrom(hold.widths), hold.scope, path);
 			const { ok } = await this.#change(hold, [{ ...next, allowed: hold.allowed }], 'held anew');
 			if (ok) this.#checked = new Map([...this.#checked, [holdKey(next), null]]);
 		} catch (error) {

@@ -57,7 +57,7 @@ export class Waking {
 		const files = [...now].flatMap(([path, text]) => (before.get(path) === text ? [] : [path]));
 		if (files.length === 0) return;
 		const edited = { path: swept.page.path, before, after: now, files };
-		const { as } = sweptAs(swept.lead, swept.plain);
+		const { as } = sweptAs(swept.lead);
 		const meant = fromInterval(bandAt(swept.page.bands(as).bands, this.#site.carriage.width).interval);
 		this.busy = true;
 		this.trouble = '';
@@ -113,13 +113,13 @@ export class Waking {
 
 	/** Compares a page before an edit and after it. */
 	#compare(
-		{ stages, lead, plain }: Swept,
+		{ stages, lead }: Swept,
 		shown: EditedPage,
 		edit: EditOnPage,
 		depth: Depth,
 		signal: AbortSignal
 	): AsyncGenerator<Comparison> {
-		const { as, stretch } = sweptAs(lead, plain);
+		const { as, stretch } = sweptAs(lead);
 		const values = valuesAsked(stages.engine, edit);
 		return stages.measurer.compare(shown, as, { edit, values, stretch, depth }, signal);
 	}
@@ -142,7 +142,7 @@ export class Waking {
 		for (const { path } of others.slice(0, MOST_PAGES)) {
 			if (signal.aborted) return;
 			const shown = this.#asShown({ ...edited, path });
-			const edit = await swept.stages.measurer.edit(shown, sweptAs(swept.lead, swept.plain).as);
+			const edit = await swept.stages.measurer.edit(shown, sweptAs(swept.lead).as);
 			if (!edit.concerns || signal.aborted) continue;
 			for await (const { changed } of this.#compare(swept, shown, edit, 'bands', signal)) {
 				if (signal.aborted || this.wake === null) return;

@@ -51,7 +51,7 @@ export class BenchState {
 				page: this.page,
 				stages: this.stages,
 				lead: this.lead,
-				plain: this.site.viewing.lead === null
+				made: { window: this.framing.window, switches: this.site.viewing.switches }
 			}
 	);
 	/** What the lead's page looked like on paper, at its width. */

@@ -23,7 +23,8 @@ export function benchKeys(
 			bench.site,
 			() => bench.bands,
 			() => bench.watching.stops,
-			() => frames()?.toChorus()
+			() => frames()?.toChorus(),
+			(direction) => bench.framing.panOn(direction)
 		),
 		s: {
 			name: 'Scroll in step, or not',

@@ -68,8 +68,7 @@ export class Watching {
 	readonly #still: Swept | null = $derived.by(() => {
 		if (this.#isTyping) return null;
 		const swept = this.#bench.swept();
-		const key = (of: Swept | null): string =>
-			of ? JSON.stringify({ ...of.lead, width: 0, height: of.plain ? 0 : of.lead.height }) : '';
+		const key = (of: Swept | null): string => (of ? JSON.stringify({ ...of.lead, width: 0 }) : '');
 		const isSame =
 			key(swept) === key(this.#last) &&
 			swept?.page === this.#last?.page &&
@@ -133,7 +132,11 @@ export class Watching {
 	#sweptAs(swept: Swept | null): Swept | null {
 		const chosen = this.#site.vantages.named(this.sweeping?.vantage ?? null);
 		return swept && chosen
-			? { ...swept, lead: seenVantage(chosen, this.#site.viewing.switches), plain: false }
+			? {
+					...swept,
+					lead: seenVantage(chosen, swept.made.switches),
+					made: { ...swept.made, window: chosen }
+				}
 			: swept;
 	}
 

@@ -59,8 +59,8 @@
 		};
 	}
 
-	/** As what the page is read, whatever its width: a plain window is so high as when it is swept. */
-	const as = $derived(sweptAs(lead, viewing.lead === null).as);
+	/** As what the page is read, whatever its width. */
+	const as = $derived(sweptAs(lead).as);
 	const vantage = $derived(JSON.stringify({ ...as, width: 0 }));
 	/** The selectors that are written, as one text: it stays where they do. */
 	const selectors = $derived(JSON.stringify([...new Set(setting.declared.map(({ selector }) => selector))]));
@@ -135,7 +135,8 @@
 				site,
 				() => bands,
 				() => [],
-				() => frames?.toChorus()
+				() => frames?.toChorus(),
+				(direction) => framing.panOn(direction)
 			),
 			...typeKeys(
 				site,

@@ -1,7 +1,8 @@
 import { own } from '../../probe/own.ts';
 import type { FrameKey } from '../protocol.ts';
 
-const isField = (target: EventTarget | null): boolean => {
+/** Whether keys go into something of a page. */
+export const isField = (target: EventTarget | null): boolean => {
 	const element = target as Element | null;
 	return (
 		own(element)?.matches?.('input, textarea, select, [contenteditable]:not([contenteditable=false])') ??

@@ -28,6 +28,7 @@ import { keylines } from './keylines.ts';
 import { originals } from './original.ts';
 import { fineness, pageFrame, type FrameHooks, type PageFrame } from './pageFrame.ts';
 import { pointing } from './points.ts';
+import { listenForPans, panTo } from './panning.ts';
 import { pinning } from './pins.ts';
 import { otherPages } from './reach.ts';
 import { selection } from './selection.ts';
@@ -78,6 +79,7 @@ const hooks: FrameHooks = {
 	lost: () => listener?.lost(),
 	written(frame) {
 		use.listen(frame);
+		listenForPans(frame, (by) => listener?.pan(idOf(frame), by));
 		pins.written(frame);
 		selected.written(frame);
 	},
@@ -113,6 +115,8 @@ const frameOf = (id: string): PageFrame => {
 	if (!frame) throw new Error(`There is no frame "${id}".`);
 	return frame;
 };
+
+const idOf = (frame: PageFrame): string => [...frames].find(([, one]) => one === frame)?.[0] ?? '';
 
 /** As many elements as one steps through. */
 const MOST_FOUND = 5000;
@@ -177,7 +181,11 @@ const host: StageHost = {
 		// It may have gone meanwhile.
 		const of = frames.get(frame);
 		const element = of && elementByPath(of.document(), path);
-		if (element) bringIntoSight(element, of.window());
+		if (!element) return;
+		bringIntoSight(element, of.window());
+		const { top, height } = own(element).getBoundingClientRect();
+		const by = panTo(of, top, height);
+		if (by !== 0) listener?.pan(frame, by);
 	},
 	found: (frame, selector) => found(frameOf(frame).document(), selector, MOST_FOUND).map(pathOf),
 	unseen: (frame) => allUnseen(frameOf(frame).document()),

@@ -5,7 +5,7 @@ import { doctypeOf, inertPage } from './inertPage.ts';
 import { hushLinks } from './links.ts';
 import { pictureChoice } from './pictures.ts';
 import { stage } from './staged.ts';
-import type { FrameKey, PageContent, Placement, Viewport } from '../protocol.ts';
+import type { FrameKey, PageContent, Place, Viewport } from '../protocol.ts';
 import type { StyleText } from '../../core/page/index.ts';
 
 export interface PageFrame {
@@ -31,7 +31,9 @@ export interface PageFrame {
 	 */
 	size(viewport: Viewport, scale: number, fineness?: number): void;
 	/** Puts it, or the part of it that is drawn, in its place on the stage. */
-	place(placement: Pick<Placement, 'left' | 'top' | 'scale' | 'viewport' | 'part'>): void;
+	place(placement: Place): void;
+	/** Where it was put last. */
+	readonly placement: Place;
 	/** What of it is drawn, px of the stage. */
 	seen(): DOMRect;
 	remove(): void;
@@ -111,6 +113,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	let written: Document | undefined;
 	let shadows: readonly ShadowRoot[] = [];
 	let losses = 0;
+	let placement: Place;
 
 	const inner = (): Document => {
 		if (isLost()) renew();
@@ -272,7 +275,12 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			if (written && chosenFor !== seen) choosePictures([inner(), ...shadows], self.window(), density);
 			chosenFor = seen;
 		},
-		place({ left, top, scale, viewport, part = { left: 0, top: 0, ...viewport } }) {
+		get placement() {
+			return placement;
+		},
+		place(at) {
+			placement = at;
+			const { left, top, scale, viewport, part = { left: 0, top: 0, ...viewport } } = at;
 			opening.style.left = `${left}px`;
 			opening.style.top = `${top}px`;
 			opening.style.width = `${part.width * scale}px`;

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import type { Band } from '$lib/core/media/index.ts';
+	import PxField from '../PxField.svelte';
 
 	interface Props {
 		width: number;
@@ -15,7 +16,6 @@
 	let { width, range, at, toWidth, band, onwidth }: Props = $props();
 
 	let grip = $state<number | null>(null);
-	let typed = $state<string | null>(null);
 
 	function take(event: PointerEvent & { currentTarget: HTMLElement }): void {
 		event.currentTarget.setPointerCapture(event.pointerId);
@@ -40,12 +40,6 @@
 		event.preventDefault();
 		onwidth(to);
 	}
-
-	function settle(): void {
-		const value = Number(typed?.replace(/px$/i, '').trim());
-		if (typed !== null && typed.trim() !== '' && Number.isFinite(value)) onwidth(value);
-		typed = null;
-	}
 </script>
 
 <div
@@ -66,19 +60,7 @@
 	onkeydown={step}
 ></div>
 <label class:left={at > 900} style:left="{at}px">
-	<input
-		aria-label="Width of the carriage, px"
-		inputmode="numeric"
-		value={typed ?? width}
-		onfocus={(event) => event.currentTarget.select()}
-		oninput={(event) => (typed = event.currentTarget.value)}
-		onblur={settle}
-		onkeydown={(event) => {
-			if (event.key === 'Enter') settle();
-			if (event.key === 'Escape') typed = null;
-			if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
-		}}
-	/>
+	<PxField value={width} label="Width of the carriage, px" onvalue={onwidth} />
 	<span>px</span>
 </label>
 
@@ -123,19 +105,5 @@
 	label.left {
 		translate: -100% 0;
 		margin-left: -0.625rem;
-	}
-
-	input {
-		width: 5ch;
-		height: 1.5rem;
-		padding: 0 2px 0 0.25rem;
-		border: 0;
-		background: none;
-		font: inherit;
-		text-align: right;
-	}
-
-	input:focus {
-		background: var(--pick);
 	}
 </style>
