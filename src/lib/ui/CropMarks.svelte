@@ -6,11 +6,13 @@
 		top: number;
 		width: number;
 		height: number;
+		/** How wide the words under the frame can be, px. */
+		room?: number;
 		/** The words under the frame. */
 		children: Snippet;
 	}
 
-	let { left, top, width, height, children }: Props = $props();
+	let { left, top, width, height, room, children }: Props = $props();
 </script>
 
 <div
@@ -21,7 +23,7 @@
 	style:height="{height}px"
 >
 	<i class="nw"></i><i class="ne"></i><i class="sw"></i><i class="se"></i>
-	<div class="words">{@render children()}</div>
+	<div class="words" style:max-width={room === undefined ? null : `${room}px`}>{@render children()}</div>
 </div>
 
 <style>

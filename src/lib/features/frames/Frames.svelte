@@ -1,51 +1,28 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { getSite } from '$lib/session/context.ts';
 	import { figure as px } from '$lib/core/box/index.ts';
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import { bandAt } from '$lib/core/media/index.ts';
-	import type { SeenVantage } from '$lib/core/vantage/index.ts';
-	import type { PageState } from '$lib/session/page.svelte.ts';
 	import CropMarks from '$lib/ui/CropMarks.svelte';
 	import PlaceList from '$lib/ui/measure/PlaceList.svelte';
-	import type { Places } from '$lib/ui/measure/places.ts';
 	import Menu from '$lib/ui/Menu.svelte';
 	import PxField from '$lib/ui/PxField.svelte';
 	import { textScale } from '$lib/ui/textScale.ts';
-	import type { SeenFrame } from './framing.svelte.ts';
-	import TornEdge from './TornEdge.svelte';
+	import TornEdges from './TornEdges.svelte';
+	import type { FramesView } from './view.svelte.ts';
 
-	interface Props extends Places {
-		page: PageState;
-		frames: readonly SeenFrame[];
-		lead: SeenVantage;
-		/** What the lead is called: a vantage's name, or the carriage. */
-		leadName: string;
-		onvantage: (name: string) => void;
-		/** A chorus frame is to be drawn larger or smaller, or to change places. */
-		onresize: (name: string, by: number) => void;
-		onmove: (name: string, by: number) => void;
-		/** The lead is to have another height, CSS px; or to show a part more of it, down or up. */
-		onheight: (height: number) => void;
-		onpan: (direction: 1 | -1) => void;
+	interface Props {
+		view: FramesView;
 		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
 		said?: ((width: number) => { readonly whole: string; readonly short: string }) | undefined;
 	}
 
-	let {
-		page,
-		frames,
-		lead,
-		leadName,
-		onvantage,
-		onresize,
-		onmove,
-		onheight,
-		onpan,
-		placeOf,
-		onplace,
-		said
-	}: Props = $props();
-	const { viewing } = getSite();
+	let { view, said }: Props = $props();
+	const { framing, workbench } = untrack(() => view);
+	const { viewing, vantages } = getSite();
+	const { page } = $derived(workbench);
+	const { frames } = $derived(framing);
 
 	/** How wide a frame is drawn beside which all that is said of it has room, px. */
 	const WORDS = 440 * textScale;
@@ -59,10 +36,10 @@
 	}
 
 	const TOOLS: readonly Tool[] = [
-		{ sign: '−', words: 'Smaller', keys: ['-', '−'], act: (name) => onresize(name, -1) },
-		{ sign: '+', words: 'Larger', keys: ['+', '='], act: (name) => onresize(name, 1) },
-		{ sign: '‹', words: 'Earlier in the row', keys: ['ArrowLeft'], act: (name) => onmove(name, -1) },
-		{ sign: '›', words: 'Later in the row', keys: ['ArrowRight'], act: (name) => onmove(name, 1) }
+		{ sign: '−', words: 'Smaller', keys: ['-', '−'], act: (name) => framing.resize(name, -1) },
+		{ sign: '+', words: 'Larger', keys: ['+', '='], act: (name) => framing.resize(name, 1) },
+		{ sign: '‹', words: 'Earlier in the row', keys: ['ArrowLeft'], act: (name) => vantages.move(name, -1) },
+		{ sign: '›', words: 'Later in the row', keys: ['ArrowRight'], act: (name) => vantages.move(name, 1) }
 	];
 
 	let chorus = $state<Record<string, HTMLButtonElement>>({});
@@ -92,17 +69,25 @@
 
 	const KEY_NAMES: Readonly<Record<string, string>> = { ArrowLeft: '←', ArrowRight: '→' };
 
+	/** How wide what is said under a frame can be: to the next one in its row, px. */
+	const wordsRoom = (left: number, top: number): number =>
+		Math.min(
+			...frames.filter((one) => one.top === top && one.left > left).map((one) => one.left),
+			framing.extent.width
+		) -
+		left -
+		8;
 	const percent = (scale: number): string => `${Math.round(scale * 100)} %`;
 </script>
 
 {#each frames as { frame, left, top, scale, viewport, drawnWidth, drawnHeight, vantage, part, pans } (frame)}
 	{@const band = bandAt(page.bands(vantage).bands, viewport.width)}
-	{@const others = page.differing(lead, vantage)}
-	<CropMarks {left} {top} width={drawnWidth} height={drawnHeight}>
+	{@const others = page.differing(view.lead, vantage)}
+	<CropMarks {left} {top} width={drawnWidth} height={drawnHeight} room={wordsRoom(left, top)}>
 		{#if viewing.wide}
 			<!-- The column under it says what it is. -->
 		{:else if frame === 'lead'}
-			<b>{leadName}</b>
+			<b>{view.leadName}</b>
 			{#if said}
 				{@const { whole, short } = said(viewport.width)}
 				<span class="figures" title={whole}>{viewport.width} · {drawnWidth > WORDS ? whole : short}</span>
@@ -112,7 +97,7 @@
 						value={Math.round(viewport.height * 100) / 100}
 						label="Height of the window, px"
 						title="Height of the window, px: type it, or drag it at the right"
-						onvalue={onheight}
+						onvalue={(height) => framing.setHeight(height)}
 					/>
 				</span>
 				<span class="figures">
@@ -123,7 +108,7 @@
 			<button
 				type="button"
 				bind:this={chorus[frame]}
-				onclick={() => onvantage(vantage.name)}
+				onclick={() => viewing.choose(vantages.named(vantage.name) ?? null)}
 				onkeydown={(event) => pressed(event, frame, vantage.name)}
 				title="Make the lead {vantage.name}, the carriage at {px(viewport.width)} px"
 			>
@@ -135,7 +120,11 @@
 				<span class="other">
 					<Menu label="≠ {others.length}" up>
 						<p>Conditions that apply at other widths in {vantage.name} than on the Measure:</p>
-						<PlaceList stated={others} {placeOf} {onplace} />
+						<PlaceList
+							stated={others}
+							placeOf={view.placeOf}
+							onplace={({ file, span }) => view.toPlace({ path: file, offset: span.start })}
+						/>
 					</Menu>
 				</span>
 			{/if}
@@ -151,21 +140,7 @@
 			</span>
 		{/if}
 	</CropMarks>
-	{#if part && pans}
-		{@const below = Math.round(viewport.height - part.top - part.height)}
-		<div
-			class="edges"
-			style:left="{left}px"
-			style:top="{top}px"
-			style:width="{drawnWidth}px"
-			style:height="{drawnHeight}px"
-		>
-			{#if part.top >= 1}
-				<TornEdge side="top" beyond={Math.round(part.top)} onpan={() => onpan(-1)} />
-			{/if}
-			{#if below >= 1}<TornEdge side="bottom" beyond={below} onpan={() => onpan(1)} />{/if}
-		</div>
-	{/if}
+	{#if pans && part}<TornEdges {framing} lead={{ left, top, viewport, drawnWidth, drawnHeight, part }} />{/if}
 {/each}
 
 <style>
@@ -181,13 +156,8 @@
 		margin-right: -0.25rem;
 	}
 
-	.edges {
-		position: absolute;
-		pointer-events: none;
-	}
-
 	.band {
-		max-width: 12ch;
+		flex: 0 1 auto;
 		overflow: hidden;
 		text-overflow: ellipsis;
 	}
@@ -210,8 +180,13 @@
 		text-decoration: underline;
 	}
 
+	/* At the foot of the frame: what is said needs all its room. */
 	.tools {
+		position: absolute;
+		bottom: 100%;
+		left: 0;
 		display: flex;
+		background: var(--paper);
 		opacity: 0;
 	}
 
@@ -240,5 +215,6 @@
 
 	.other p {
 		margin: 0;
+		font: 0.8125rem/1.4 var(--text);
 	}
 </style>

@@ -147,21 +147,7 @@
 		></div>
 		{#if failure}<p class="failure" role="alert">{failure}</p>{/if}
 		{#if turn.done === 1}
-			<Frames
-				bind:this={drawn}
-				{page}
-				lead={view.lead}
-				leadName={view.leadName}
-				placeOf={view.placeOf}
-				onplace={({ file, span }) => view.toPlace({ path: file, offset: span.start })}
-				onheight={(height) => framing.setHeight(height)}
-				onpan={(direction) => framing.panOn(direction)}
-				{said}
-				frames={framing.frames}
-				onvantage={(name) => viewing.choose(site.vantages.named(name) ?? null)}
-				onresize={(name, by) => framing.resize(name, by)}
-				onmove={(name, by) => site.vantages.move(name, by)}
-			/>
+			<Frames bind:this={drawn} {view} {said} />
 		{/if}
 		{#if turn.done === 1 && framing.frames[0] && !viewing.alone && !viewing.wide}
 			<HeightAxis {view} lead={framing.frames[0]} />

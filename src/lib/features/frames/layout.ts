@@ -144,16 +144,41 @@ function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[])
 	return frames;
 }
 
+/** The chorus under one another from a place on, each as wide as there is room and no higher than the others must be. */
+function columnAt(from: number, room: Room, chorus: readonly Small[]): Laid[] | undefined {
+	const wide = room.width - SIDE - from;
+	if (wide < SLOT * room.text) return undefined;
+	const gaps = TOP + chorus.length * label(room) + ((chorus.length - 1) * GAP) / 2;
+	const heightOf = (most: number, { viewport, size }: Small): number =>
+		Math.min(most * size, (wide * viewport.height) / viewport.width);
+	for (let most = room.height; most >= LEAST; most -= 4) {
+		const heights = chorus.map((one) => heightOf(most, one));
+		if (gaps + heights.reduce((sum, one) => sum + one, 0) > room.height) continue;
+		let top = TOP;
+		return chorus.map((one, i) => {
+			const height = heights[i] ?? LEAST;
+			const frame = laid(`chorus ${one.name}`, from, top, height / one.viewport.height, one.viewport);
+			top += height + label(room) + GAP / 2;
+			return frame;
+		});
+	}
+	return undefined;
+}
+
+const area = (frames: readonly Laid[] = []): number =>
+	frames.reduce((sum, one) => sum + one.drawnWidth * one.drawnHeight, 0);
+
 /** A lead as high as the room, the chorus to its right, as large as it fits; undefined where it does not. */
 function beside(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] | undefined {
 	const place = { left: LEFT, top: TOP, width: leadWide(room), height: room.height - TOP - label(room) };
 	const drawn = leadIn(room, place, lead, zoom);
 	const from = LEFT + Math.max(SLOT * 2 * room.text, drawn.drawnWidth) + HEIGHTS * room.text;
+	const column = columnAt(from, room, chorus);
 	for (let row = most(room); row >= LEAST; row -= 4) {
-		const small = rowsAt(row, from, room, chorus);
-		if (small) return [drawn, ...small];
+		const rows = rowsAt(row, from, room, chorus);
+		if (rows) return [drawn, ...(area(column) > area(rows) ? (column ?? rows) : rows)];
 	}
-	return undefined;
+	return column && [drawn, ...column];
 }
 
 /** Lead above, chorus below. */
@@ -179,8 +204,6 @@ export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: read
 	if (isLow(room)) return low(room, lead, zoom, chorus);
 	const below = above(room, lead, zoom, chorus);
 	const right = chorus.length > 0 ? beside(room, lead, zoom, chorus) : undefined;
-	const area = (frames: readonly Laid[]): number =>
-		frames.reduce((sum, one) => sum + one.drawnWidth * one.drawnHeight, 0);
 	return right && area(right) > area(below) ? right : below;
 }
 
