@@ -77,3 +77,36 @@ test('rules that hit nothing on any page are listed, with how sure that is', asy
 	await dialog.getByRole('button', { name: '.crad' }).click();
 	await expect(page.locator('.cm-activeLine')).toContainText('.crad');
 });
+
+test('a sheet that is not on the page stands apart, and its rules match nothing there', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, {
+		...SITE,
+		'other.css': '.card { top: 0 }\n',
+		'page2.css': '',
+		'page10.css': '',
+		'page11.css': ''
+	});
+	await openBench(page, empty, site, '?page=index.html&file=other.css');
+	const tabs = page.getByRole('tablist', { name: 'Files' });
+	await expect(tabs).toHaveText(
+		/a\.css\s*index\.html\s*not on this page\s*other\.css\s*page2\.css\s*page10\.css\s*page11\.css/
+	);
+	await page.locator('.cm-line', { hasText: '.card' }).click();
+	await expect(hits(page)).toContainText(/\.card\s+not on this page/);
+	await tabs.getByRole('tab', { name: 'a.css' }).click();
+	await page.locator('.cm-line', { hasText: '.card { color: red' }).click();
+	await expect(hits(page)).toContainText('2 elements here');
+	await page.getByText('All files').click();
+	await expect(page.getByRole('button', { name: 'page10.css, not on this page' })).toBeVisible();
+	await page.keyboard.press('Escape');
+
+	// The panel below takes the sheet's height, until somebody goes to the sheet.
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('-');
+	await expect(page.locator('.cm-content')).toBeHidden();
+	await page.keyboard.press('e');
+	await expect(page.locator('.cm-content')).toBeFocused();
+});

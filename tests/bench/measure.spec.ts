@@ -47,7 +47,7 @@ test('the carriage is typed, stepped, dragged and jumped, and the lead follows a
 	expect(await settled(page, () => pageFrames(page)[0]?.evaluate(() => innerWidth))).toBe(dragged);
 	await page.getByTitle('Make the lead Handset, the carriage at 390 px').click();
 	await at(page, 390);
-	await expect(page.getByText(/^390 × 780 · \d+ %$/)).toBeVisible();
+	await expect(page.getByLabel('Height of the window, px')).toHaveValue('780');
 });
 
 test('a threshold tells every line that causes it, and a click goes there', async ({ page }) => {
@@ -71,9 +71,17 @@ test('conditions that are no widths are told apart', async ({ page }) => {
 
 test('a frame whose bands are not the Measure’s says so', async ({ page }) => {
 	const handset = page.locator('.words', { hasText: 'Handset' });
-	await expect(
-		handset.getByTitle(/\(hover: hover\) and \(min-width: 1000px\) \(layout\.css:\d+\)/)
-	).toBeVisible();
+	const condition = handset.getByRole('button', {
+		name: /\(hover: hover\) and \(min-width: 1000px\) layout\.css:\d+/
+	});
+	await handset.getByText(/^≠ \d+$/).click();
+	await expect(condition).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(condition).toBeHidden();
+	await page.keyboard.press('Enter');
+	await expect(condition).toBeVisible();
+	await condition.click();
+	await expect(page.locator('.cm-activeLine')).toContainText('(hover: hover)');
 });
 
 test('each rule shows where it is in force, and is pale where it is not', async ({ page }) => {

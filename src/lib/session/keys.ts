@@ -59,7 +59,7 @@ export const singleKeys = {
 
 /** A key as it is named to people. */
 export const shownKey = (key: string): string =>
-	({ save: 'Ctrl S', escape: 'Esc' })[key] ?? key.toUpperCase();
+	({ save: 'Ctrl S', escape: 'Esc', pagedown: 'Page Down', pageup: 'Page Up' })[key] ?? key.toUpperCase();
 
 /** Performs the action of a key; false where it has none here. */
 export function perform(keys: KeyMap, press: Press): boolean {

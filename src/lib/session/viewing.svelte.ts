@@ -26,6 +26,8 @@ export class Viewing {
 	wide = $state(false);
 	/** Whether one frame beside the lead shows it one px narrower, or at a width between px, in place of the others. */
 	beside = $state<'narrower' | number | null>(null);
+	/** Whether the panel below the sheet takes the sheet's height too. */
+	tall = $state(false);
 	/** Whether the sheet is out beside it. */
 	drawer = $state(false);
 	/** Whether frames show the page as it was last saved (or as a revision), or as it was before the last edit. */

@@ -1,12 +1,34 @@
 <script lang="ts">
-	interface Props {
-		label: string;
-		tabs: readonly { id: string; name: string; title: string; mark: string }[];
-		chosen: string;
-		onchoose: (id: string) => void;
+	interface Tab {
+		readonly id: string;
+		readonly name: string;
+		readonly title: string;
+		readonly mark: string;
+		/** What the tabs from here to the next group have in common, in a word or a few. */
+		readonly group?: string | undefined;
 	}
 
-	let { label, tabs, chosen, onchoose }: Props = $props();
+	interface Props {
+		label: string;
+		/** Those of a group stand together. */
+		tabs: readonly Tab[];
+		chosen: string;
+		onchoose: (id: string) => void;
+		/** Whether tabs that have no room go into a further row; else they are scrolled. */
+		wraps?: boolean;
+	}
+
+	let { label, tabs, chosen, onchoose, wraps = false }: Props = $props();
+
+	const groups = $derived([...Map.groupBy(tabs, ({ group }) => group ?? '')]);
+
+	let list: HTMLElement;
+	$effect(() => {
+		void chosen;
+		// Among many files the one that is shown may be out of sight.
+		if (!wraps)
+			list.querySelector('[aria-selected=true]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+	});
 
 	function step(event: KeyboardEvent & { currentTarget: HTMLElement }): void {
 		const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -21,18 +43,23 @@
 	}
 </script>
 
-<div role="tablist" tabindex="-1" aria-label={label} onkeydown={step}>
-	{#each tabs as { id, name, title, mark } (id)}
-		<button
-			type="button"
-			role="tab"
-			{title}
-			aria-selected={id === chosen}
-			tabindex={id === chosen ? 0 : -1}
-			onclick={() => onchoose(id)}
-		>
-			{name}{#if mark}<span>{mark}</span>{/if}
-		</button>
+<div bind:this={list} role="tablist" class:wraps tabindex="-1" aria-label={label} onkeydown={step}>
+	{#each groups as [group, members] (group)}
+		<div role="presentation">
+			{#if group}<i>{group}</i>{/if}
+			{#each members as { id, name, title, mark } (id)}
+				<button
+					type="button"
+					role="tab"
+					title={group ? `${title} (${group})` : title}
+					aria-selected={id === chosen}
+					tabindex={id === chosen ? 0 : -1}
+					onclick={() => onchoose(id)}
+				>
+					{name}{#if mark}<span>{mark}</span>{/if}
+				</button>
+			{/each}
+		</div>
 	{/each}
 </div>
 
@@ -44,6 +71,38 @@
 		border-bottom: 1px solid var(--hair);
 		overflow-x: auto;
 		scrollbar-width: thin;
+	}
+
+	.wraps {
+		flex-wrap: wrap;
+		overflow-x: visible;
+	}
+
+	[role='presentation'] {
+		display: flex;
+		flex: none;
+	}
+
+	.wraps [role='presentation'] {
+		flex: 0 1 auto;
+		flex-wrap: wrap;
+	}
+
+	i {
+		padding: 0 0.375rem 0 0.625rem;
+		align-self: center;
+		color: var(--ink-2);
+		font: italic 0.8125rem/1.2 var(--display);
+		white-space: nowrap;
+	}
+
+	.wraps i,
+	[role='presentation']:first-child i {
+		padding-left: 0.25rem;
+	}
+
+	.wraps button {
+		min-height: 2rem;
 	}
 
 	button {

@@ -63,6 +63,8 @@
 		const tool = TOOLS.find(({ keys }) => keys.includes(event.key));
 		if (!tool || event.ctrlKey || event.metaKey || event.altKey) return;
 		event.preventDefault();
+		// Some of these keys do something else elsewhere.
+		event.stopPropagation();
 		held = frame;
 		tool.act(name);
 	}

@@ -85,7 +85,7 @@
 			tabindex="-1"
 			style:top="{top}px"
 			{title}
-			aria-label="{title.split('\n')[0]}, height {figure(at)}"
+			aria-label={title.split('\n')[0]}
 			onclick={() =>
 				place ? view.toPlace({ path: place.file, offset: place.span.start }) : view.framing.setHeight(at)}
 		>

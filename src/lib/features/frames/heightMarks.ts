@@ -31,7 +31,7 @@ export function heightMarks(
 			kind: 'threshold',
 			at: height,
 			words: figure(height),
-			title: causes.map((one) => `${one.text} (${placeOf(one)})`).join('\n'),
+			title: causes.map((one) => `${one.text} (${placeOf(one)}), height ${figure(height)}`).join('\n'),
 			place: causes[0] ?? null
 		})),
 		...[...lengths].flatMap(([length, found]): HeightMark[] => {
@@ -52,7 +52,7 @@ export function heightMarks(
 			kind: 'vantage',
 			at: height,
 			words: '',
-			title: `${name}, ${figure(height)} px high`,
+			title: `Height of ${name}: ${figure(height)} px`,
 			place: null
 		}))
 	];

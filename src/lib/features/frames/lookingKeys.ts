@@ -41,6 +41,9 @@ const digits = ({ vantages, viewing }: SiteState): [string, Action][] => [
 	['0', { name: 'Lead as a plain window', run: () => viewing.choose(null) }]
 ];
 
+/** Without Shift these keys scroll what has the focus; a click in the list of keys is meant. */
+const isMeant = ({ key, shift }: Press): boolean => shift || key === '';
+
 /** The keys of the Bench that move the carriage and change the lead. */
 export const lookingKeys = (
 	site: SiteState,
@@ -81,11 +84,11 @@ export const lookingKeys = (
 	},
 	pagedown: {
 		name: 'With Shift: down the part of the lead that is cut off',
-		run: ({ shift }) => (shift ? pan(1) : undefined)
+		run: (press) => isMeant(press) && pan(1)
 	},
 	pageup: {
 		name: 'With Shift: up again',
-		run: ({ shift }) => (shift ? pan(-1) : undefined)
+		run: (press) => isMeant(press) && pan(-1)
 	},
 	x: { name: 'All switches off', run: () => site.viewing.allOff() },
 	u: { name: 'Use the page; Escape comes back', run: () => (site.viewing.use = true) },

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
+	import { editInWords } from './wake.ts';
 	import type { Waking } from './waking.svelte.ts';
 	import { printIntervalSet } from '$lib/core/interval/index.ts';
 	import type { Holding } from '$lib/features/holds/holding.svelte.ts';
@@ -14,6 +15,11 @@
 	}
 
 	let { waking, holding, swept, onpropose }: Props = $props();
+
+	/** That nothing changed is not said of an edit that broke a hold. */
+	const words = $derived(
+		waking?.wake?.changed.length === 0 && (holding?.breaches.length ?? 0) > 0 ? [] : (waking?.words ?? [])
+	);
 
 	async function limit(): Promise<void> {
 		const { proposal } = await onpropose();
@@ -40,14 +46,16 @@
 		{/each}
 		{#if waking && waking.trouble !== ''}
 			<span class="warns">Not known: {waking.trouble}</span>
-		{:else if waking?.busy && !waking.wake}
-			<span>measuring …</span>
+		{:else if waking?.busy && (waking.isOld || !waking.wake)}
+			<span>measuring the last edit …</span>
+		{:else if waking?.wake && !waking.isOld}
+			<i>{editInWords(waking.wake)}:</i>
+			{#each words as { text, warns }, i (i)}
+				<span class:warns>{text}</span>
+			{/each}
 		{/if}
-		{#each waking?.words ?? [] as { text, warns }, i (i)}
-			<span class:warns>{text}</span>
-		{/each}
 	</p>
-	{#if waking?.wake && waking.wake.changed.length > 0}
+	{#if waking?.wake && !waking.isOld && waking.wake.changed.length > 0}
 		<div class="acts">
 			{#if waking.canLimit}
 				<Button look="quiet" onclick={() => void limit()}>Only in the carriage’s band</Button>
@@ -83,6 +91,11 @@
 
 	span {
 		margin-right: 0.375rem;
+	}
+
+	i {
+		margin-right: 0.25rem;
+		color: var(--ink-2);
 	}
 
 	.broken {

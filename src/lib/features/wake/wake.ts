@@ -15,6 +15,8 @@ export interface Wake extends Comparison {
 	/** What the edit touches. */
 	readonly edit: EditOnPage;
 	readonly edited: EditedPage;
+	/** When it was first looked at: it had just been made. */
+	readonly at: Date;
 	/** All widths at which anything changed, and those of them that are not in the band where the carriage stood. */
 	readonly widths: IntervalSet;
 	readonly outside: IntervalSet;
@@ -28,6 +30,10 @@ export interface WakeWords {
 	readonly text: string;
 	readonly warns: boolean;
 }
+
+/** Which edit it is, in words: its files, and the time of day. */
+export const editInWords = ({ edited: { files }, at }: Pick<Wake, 'edited' | 'at'>): string =>
+	`${files.length > 2 ? `${files.length} files` : files.join(', ')}, ${at.toTimeString().slice(0, 5)}`;
 
 /** What an edit changed where, in words: what is outside of the band that was meant first. */
 export function wakeWords(wake: Wake): WakeWords[] {

@@ -16,7 +16,7 @@ import { writeValue, type Desk } from '$lib/writing/declaration.ts';
 import { wakeWords, type Wake, type WakeWords } from './wake.ts';
 
 /** What is known of an edit before anything is measured. */
-type Edited = Pick<Wake, 'edit' | 'edited' | 'meant'>;
+type Edited = Pick<Wake, 'edit' | 'edited' | 'meant' | 'at'>;
 
 /** What of a comparison is still to be measured. */
 interface Rest {
@@ -40,6 +40,8 @@ export class Waking {
 	/** What is left of the last look; null before there is any. */
 	rest = $state.raw<Rest | null>(null);
 	wake = $state.raw<Wake | null>(null);
+	/** Whether what is known is of an edit before the last, which is being measured. */
+	isOld = $state(false);
 	/** Whether the page is being measured for it. */
 	busy = $state(false);
 	/** Why it is not known; '' where it is. */
@@ -55,7 +57,9 @@ export class Waking {
 	async look(swept: Swept, signal: AbortSignal): Promise<void> {
 		const [before, now] = [this.#base, textsOf(this.#site)];
 		const files = [...now].flatMap(([path, text]) => (before.get(path) === text ? [] : [path]));
+		this.isOld = files.length > 0;
 		if (files.length === 0) return;
+		const at = new Date();
 		const edited = { path: swept.page.path, before, after: now, files };
 		const { as } = sweptAs(swept.lead);
 		const meant = fromInterval(bandAt(swept.page.bands(as).bands, this.#site.carriage.width).interval);
@@ -65,7 +69,7 @@ export class Waking {
 			const shown = this.#asShown(edited);
 			const edit = await swept.stages.measurer.edit(shown, as);
 			if (signal.aborted) return;
-			const of = { edit, edited, meant };
+			const of = { edit, edited, meant, at };
 			let first = true;
 			const telling = this.#compare(swept, shown, edit, 'every px', signal);
 			for (let next = await telling.next(); !next.done; next = await telling.next()) {
@@ -126,6 +130,7 @@ export class Waking {
 
 	#report(of: Edited, compared: Comparison): void {
 		const widths = allWidths(compared.changed);
+		this.isOld = false;
 		this.wake = {
 			...of,
 			...compared,

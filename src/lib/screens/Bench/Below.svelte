@@ -22,43 +22,32 @@
 	const anew = () => writing.anew();
 
 	const on = $derived(states.pins.length + states.staged.length);
+	/** A panel, of what is selected or of the page. */
+	const panel = (group: 'selection' | 'page', id: Tab, name: string, title: string, mark = '') => ({
+		id,
+		name,
+		title,
+		mark,
+		group
+	});
 	const tabs = $derived([
-		{ id: 'box', name: 'Box', title: 'The box of what is selected', mark: '' },
-		{
-			id: 'collation',
-			name: 'Collation',
-			title: 'What is declared on what is selected, a column a band',
-			mark: ''
-		},
-		{ id: 'findings', name: 'Findings', title: 'What is wrong on the page, with the widths', mark: '' },
-		{
-			id: 'curve',
-			name: 'Curve',
-			title: 'A value of what is selected over all widths, and where it changes',
-			mark: ''
-		},
-		{ id: 'outline', name: 'Outline', title: 'All elements of the page', mark: '' },
-		{ id: 'trace', name: 'Trace', title: 'Why what is selected has the values it has', mark: '' },
-		{
-			id: 'reach',
-			name: 'Reach',
-			title: 'Selectors for what is selected, and what else they match',
-			mark: ''
-		},
-		{ id: 'markup', name: 'Markup', title: 'The HTML of what is selected', mark: '' },
-		{
-			id: 'states',
-			name: 'States',
-			title: 'States that are held in the frames',
-			mark: on > 0 ? String(on) : ''
-		},
-		{
-			id: 'original',
-			name: 'Original',
-			title: 'Pictures of how the page should look',
-			mark: originals.mode === 'off' || !original ? '' : originals.mode
-		}
-	] satisfies { id: Tab; name: string; title: string; mark: string }[]);
+		panel('selection', 'box', 'Box', 'The box of what is selected'),
+		panel('selection', 'collation', 'Collation', 'What is declared on what is selected, a column a band'),
+		panel('selection', 'trace', 'Trace', 'Why what is selected has the values it has'),
+		panel('selection', 'reach', 'Reach', 'Selectors for what is selected, and what else they match'),
+		panel('selection', 'curve', 'Curve', 'A value of what is selected over all widths, and where it changes'),
+		panel('selection', 'markup', 'Markup', 'The HTML of what is selected'),
+		panel('page', 'findings', 'Findings', 'What is wrong on the page, with the widths'),
+		panel('page', 'outline', 'Outline', 'All elements of the page'),
+		panel('page', 'states', 'States', 'States that are held in the frames', on > 0 ? String(on) : ''),
+		panel(
+			'page',
+			'original',
+			'Original',
+			'Pictures of how the page should look',
+			originals.mode === 'off' || !original ? '' : originals.mode
+		)
+	]);
 	/** The box of what is selected against the lead's page. */
 	const box = $derived.by(() => {
 		const lead = selectionView.boxes.find(({ frame }) => frame === 'lead');
@@ -81,6 +70,7 @@
 <section aria-label="What is selected">
 	<Tabs
 		label="About what is selected"
+		wraps
 		{tabs}
 		chosen={tab}
 		onchoose={(id) => (bench.tab = tabs.find((one) => one.id === id)?.id ?? 'box')}

@@ -65,7 +65,10 @@
 		{/await}
 	{/if}
 {/snippet}
-<main class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}>
+<main
+	class:tall={viewing.tall}
+	class:alone={(viewing.alone && !viewing.wide) || (viewing.wide && !viewing.drawer)}
+>
 	<PaneGroup direction="horizontal" autoSaveId="vantaggio-across" storage={asStorage}>
 		<Pane defaultSize={61} minSize={30}>
 			<Guarded name="The frames">
@@ -120,13 +123,13 @@
 		<PaneResizer class="across" aria-label="Width of the sheet" />
 		<Pane defaultSize={39} minSize={20} class="right">
 			<PaneGroup direction="vertical" autoSaveId="vantaggio-down" storage={asStorage}>
-				<Pane defaultSize={64} minSize={20}>
+				<Pane defaultSize={64} minSize={20} class="sheet">
 					<Guarded name="The sheet">
 						{#if turn.done > 1}<SheetPanel bind:this={sheet} {bench} onedit={() => frames?.show()} />{/if}
 					</Guarded>
 				</Pane>
 				<PaneResizer class="down" aria-label="Height of the sheet" />
-				<Pane defaultSize={36} minSize={8}>
+				<Pane defaultSize={36} minSize={8} class="panel">
 					{#if turn.done > 2}<Below {bench} />{/if}
 				</Pane>
 			</PaneGroup>
@@ -169,6 +172,15 @@
 	.nothing {
 		grid-area: table;
 		padding: 1.5rem;
+	}
+
+	.tall :global(.sheet),
+	.tall :global(.down) {
+		display: none;
+	}
+
+	.tall :global(.panel) {
+		flex-grow: 1 !important;
 	}
 
 	.alone :global(.right),

@@ -12,6 +12,8 @@
 	interface Props {
 		page: PageState;
 		file: FileText;
+		/** Whether the page has the file's rules at all. */
+		isOnPage: boolean;
 		selected: readonly ElementPath[];
 		onselect: (paths: readonly ElementPath[]) => void;
 		/** The elements of the lead that a selector hits; null while there are no frames. */
@@ -22,7 +24,7 @@
 		rule: CaretRule | undefined;
 	}
 
-	let { page, file, selected, onselect, found, onwrite, rule = $bindable() }: Props = $props();
+	let { page, file, isOnPage, selected, onselect, found, onwrite, rule = $bindable() }: Props = $props();
 	const { selectionView } = getSite();
 
 	/** How long the caret rests before it is asked, ms. */
@@ -52,6 +54,8 @@
 	$effect(() => page.answers.outline(typing && rule?.writing ? elementsOf(rule.selector) : ''));
 	$effect(() => () => page.answers.outline(''));
 
+	/** A rule of a sheet that the page does not have matches nothing on it. */
+	const here = $derived(isOnPage ? (hits?.here ?? 0) : 0);
 	const elsewhere = $derived(hits?.elsewhere.filter(([, count]) => count > 0) ?? []);
 	const without = $derived((hits?.elsewhere.length ?? 0) - elsewhere.length);
 
@@ -88,8 +92,10 @@
 			{#if hits.here === null}
 				<span>no selector{rule.writing ? ' yet' : ' that a browser reads'}</span>
 			{:else}
-				<b class:none={hits.here === 0}>{hits.here === 0 ? 'nothing here' : `${counted(hits.here)} here`}</b>
-				{#if hits.here > 0}
+				<b class:none={here === 0}
+					>{!isOnPage ? 'not on this page' : here === 0 ? 'nothing here' : `${counted(here)} here`}</b
+				>
+				{#if here > 0}
 					<button
 						type="button"
 						aria-label="Previous element that it matches"
@@ -104,7 +110,7 @@
 				{/if}
 				{#if hits.elsewhere.length > 0}
 					<span title={elsewhere.map(([name, count]) => `${name} ${count}`).join('\n')}>
-						{hits.here === 0 && elsewhere.length > 0 ? 'only on' : elsewhere.length > 0 ? 'also on' : ''}
+						{here === 0 && elsewhere.length > 0 ? 'only on' : elsewhere.length > 0 ? 'also on' : ''}
 						{elsewhere
 							.slice(0, 3)
 							.map(([name, count]) => `${name} ${count}`)
@@ -116,7 +122,7 @@
 				{/if}
 			{/if}
 		</p>
-		{#each hits.near as { selector: other, how, count }, i (i)}
+		{#each isOnPage ? hits.near : [] as { selector: other, how, count }, i (i)}
 			<p class="near">
 				‸
 				{#if rule.span}

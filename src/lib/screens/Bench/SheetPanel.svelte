@@ -11,11 +11,12 @@
 	import CaretHits from './CaretHits.svelte';
 	import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 	import Guarded from '$lib/ui/Guarded.svelte';
-	import Tabs from '$lib/ui/Tabs.svelte';
 	import { turns } from '$lib/ui/turns.svelte.ts';
 	import { untrack } from 'svelte';
 	import type { BenchState } from './bench.svelte.ts';
 	import { inForceOf } from './inForce.svelte.ts';
+	import FileTabs from './FileTabs.svelte';
+	import { filesOf } from './files.svelte.ts';
 	import KeyedMenu from './KeyedMenu.svelte';
 	import Sheet from './Sheet.svelte';
 	import SheetBar from './SheetBar.svelte';
@@ -39,12 +40,11 @@
 	let sheet = $state<Sheet>();
 	let bar = $state<SheetBar>();
 
-	const paths = $derived.by(() => {
-		const used = page.sheets.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : []));
-		const sheets = [...site.texts.values()].filter(({ kind }) => kind === 'sheet').map(({ path }) => path);
-		return [...new Set([...used.toReversed(), page.path, ...sheets])].filter((path) => site.texts.has(path));
-	});
+	const files = untrack(() => filesOf(bench));
+	const { paths } = $derived(files);
 	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
+	/** Whoever goes to a place in the sheet wants to see it. */
+	$effect(() => void (place && (site.viewing.tall = false)));
 	const inForce = untrack(() => inForceOf(bench, () => shown));
 	const run = (command: Command) => () => sheet?.run(command);
 	const moves = $derived<[string, string, () => void][]>(
@@ -82,15 +82,6 @@
 		],
 		['Everything back', 'Shift M', () => mute('back')]
 	]);
-	const tabs = $derived(
-		paths.map((path) => ({
-			id: path,
-			name: path.replace(/^.*\//, ''),
-			title: path,
-			mark: site.texts.get(path)?.dirty ? '•' : ''
-		}))
-	);
-
 	let heard = $state<string | null>(null);
 	$effect(() => void (bench.shown = shown?.path ?? ''));
 
@@ -161,7 +152,7 @@
 </script>
 
 <section aria-label="Sheet">
-	<Tabs label="Files of this page" {tabs} chosen={shown?.path ?? ''} onchoose={choose} />
+	<FileTabs {files} shown={shown?.path ?? ''} onchoose={choose} />
 	{#if shown}
 		<SheetBar bind:this={bar} {bands} here={bandAt(bands.bands, lead.width)} onwrap={bench.wrap}>
 			{#if site.compiled.has(shown.path)}
@@ -183,6 +174,7 @@
 				bind:rule={bench.rule}
 				{page}
 				file={shown}
+				isOnPage={files.isOnPage(shown.path)}
 				{selected}
 				onselect={select}
 				{found}

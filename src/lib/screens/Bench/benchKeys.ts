@@ -14,6 +14,7 @@ export function benchKeys(
 	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
 	async function toSheet(menu: boolean): Promise<void> {
 		if (bench.site.viewing.wide) bench.site.viewing.drawer = true;
+		bench.site.viewing.tall = false;
 		await tick();
 		if (menu) sheet()?.openGo();
 		else sheet()?.focus();
@@ -53,6 +54,10 @@ export function benchKeys(
 		},
 		'.': { name: 'Next element that the rule at the caret matches', run: () => sheet()?.step(1) },
 		',': { name: 'Previous element that it matches', run: () => sheet()?.step(-1) },
+		'-': {
+			name: 'The panel takes the height of the sheet, or gives it back',
+			run: () => (bench.site.viewing.tall = !bench.site.viewing.tall)
+		},
 		m: {
 			name: 'Mute what the caret is in, in all frames, or bring it back',
 			withShift: 'Bring everything muted back',

@@ -1,0 +1,62 @@
+<script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
+	import Tabs from '$lib/ui/Tabs.svelte';
+	import type { filesOf } from './files.svelte.ts';
+	import KeyedMenu from './KeyedMenu.svelte';
+
+	interface Props {
+		files: ReturnType<typeof filesOf>;
+		/** The path of the file that is shown. */
+		shown: string;
+		onchoose: (path: string) => void;
+	}
+
+	let { files, shown, onchoose }: Props = $props();
+	const site = getSite();
+
+	/** With more files than these their tabs are scrolled, and a list of them helps. */
+	const FEW = 5;
+	const OFF = 'not on this page';
+	const tabs = $derived(
+		files.paths.map((path) => ({
+			id: path,
+			name: path.replace(/^.*\//, ''),
+			title: path,
+			mark: site.texts.get(path)?.dirty ? '•' : '',
+			group: files.isOnPage(path) ? undefined : OFF
+		}))
+	);
+	const entries = $derived(
+		files.paths.map((path): [string, string, () => void] => [
+			files.isOnPage(path) ? path : `${path}, ${OFF}`,
+			'',
+			() => onchoose(path)
+		])
+	);
+</script>
+
+<div class="files">
+	<Tabs label="Files" {tabs} chosen={shown} {onchoose} />
+	{#if tabs.length > FEW}<KeyedMenu label="All files" {entries} />{/if}
+</div>
+
+<style>
+	.files {
+		display: flex;
+		align-items: center;
+		border-bottom: 1px solid var(--hair);
+		font-size: 0.8125rem;
+	}
+
+	.files :global([role='tablist']) {
+		flex: 1;
+		min-width: 0;
+		border-bottom: 0;
+	}
+
+	.files :global(details) {
+		flex: none;
+		padding: 0 0.75rem;
+		color: var(--ink-2);
+	}
+</style>
