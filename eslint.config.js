@@ -89,7 +89,19 @@ const CORE = {
 	page: ['css', 'html', 'media', 'remember', 'simulate', 'site', 'vantage'],
 	sweep: ['findings', 'interval'],
 	type: ['cascade', 'css', 'interval', 'length', 'media', 'simulate', 'snapshot'],
-	wake: ['cascade', 'css', 'findings', 'html', 'interval', 'media', 'page', 'selector', 'snapshot', 'sweep', 'vantage']
+	wake: [
+		'cascade',
+		'css',
+		'findings',
+		'html',
+		'interval',
+		'media',
+		'page',
+		'selector',
+		'snapshot',
+		'sweep',
+		'vantage'
+	]
 };
 
 /**
