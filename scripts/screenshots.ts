@@ -57,7 +57,7 @@ await shot('trace');
 await page.goto(`${server.url}/site/1/bench?page=home.html&at=1.2.0`);
 await painted();
 await page.keyboard.press('c');
-await page.locator('button.value[data-cell^="gap, F"]').click();
+await page.locator('button.value[data-cell^="gap, E"]').click();
 await page.locator('input.field').fill('48px');
 await page.waitForTimeout(1500);
 await shot('collation');
