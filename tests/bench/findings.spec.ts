@@ -49,7 +49,7 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 		'index.html':
 			'<!doctype html><link rel=stylesheet href=a.css><body><p class=wide>Sea</p><p class=wide>Sky</p><p class=lone>Quay</p>',
 		'a.css':
-			'body { margin: 0 }\n.wide { width: 512.5px }\n.lone { width: 700px }\n@media (max-width: 599px) { p { color: red } }\n@media (min-width: 600px) { p { color: blue } }\n'
+			'body { margin: 0 }\n.wide { width: 512.5px }\n.lone { width: 699.5px }\n@media (max-width: 599px) { p { color: red } }\n@media (min-width: 600px) { p { color: blue } }\n'
 	});
 
 	await openBench(page, server, site, '?page=index.html&file=a.css');

@@ -206,7 +206,8 @@ test('vantages are added, changed, sorted, taken out and in; a misfit is said wh
 	await page.goto(`${server.url}/site/${site}/bench`);
 	await expect(page.getByLabel('Lead as')).toBeVisible();
 	await page.keyboard.press('6');
-	await expect(page.getByText('222 × 400')).toBeVisible();
+	await expect(page.getByLabel('Width of the carriage, px')).toHaveValue('222');
+	await expect(page.getByLabel('Height of the window, px')).toHaveValue('400');
 	await page.keyboard.press('v');
 	await expect(page.getByLabel('Lead as')).toHaveValue('Wall');
 	await page.keyboard.press('0');

@@ -4,6 +4,7 @@
 	import { figure } from '$lib/core/box/index.ts';
 	import { heightsOf } from '$lib/core/vantage/index.ts';
 	import { HEIGHTS } from '$lib/session/carriage.svelte.ts';
+	import { later } from '$lib/session/later.svelte.ts';
 	import { textScale } from '$lib/ui/textScale.ts';
 	import type { Laid } from './layout.ts';
 	import { axisEnd, heightMarks } from './heightMarks.ts';
@@ -20,7 +21,17 @@
 
 	const height = $derived(lead.viewport.height);
 	const thresholds = $derived(heightThresholds(page.conditions.media, view.lead));
-	const uses = $derived(heightUses(page.conditions, page.sources, view.lead));
+	/** Sheets are looked through once they rest: it takes time from the typing. */
+	const REST = 400;
+	const rested = later({
+		question: () => page.conditions,
+		about: () => page.path,
+		rest: REST,
+		ask: (conditions) => Promise.resolve({ conditions, sources: page.sources })
+	});
+	const uses = $derived(
+		rested.value ? heightUses(rested.value.conditions, rested.value.sources, view.lead) : []
+	);
 	const vantages = $derived(
 		site.vantages.list.map(({ fields }) => ({ name: fields.name, height: heightsOf(fields).dynamic }))
 	);
