@@ -96,10 +96,16 @@ test('a sheet that is not on the page stands apart, and its rules match nothing 
 	);
 	await page.locator('.cm-line', { hasText: '.card' }).click();
 	await expect(hits(page)).toContainText(/\.card\s+not on this page/);
+	await page.getByText('Go', { exact: true }).click();
+	await page.getByRole('button', { name: 'Rules that match nothing' }).click();
+	await expect(page.getByRole('dialog')).toContainText(
+		/One rule matches nothing[^]*\.card[^]*no page has this file/
+	);
+	await page.keyboard.press('Escape');
 	await tabs.getByRole('tab', { name: 'a.css' }).click();
 	await page.locator('.cm-line', { hasText: '.card { color: red' }).click();
 	await expect(hits(page)).toContainText('2 elements here');
-	await page.getByText('All files').click();
+	await page.getByText('All files', { exact: true }).click();
 	await expect(page.getByRole('button', { name: 'page10.css, not on this page' })).toBeVisible();
 	await page.keyboard.press('Escape');
 

@@ -19,7 +19,8 @@ import { lengthContext } from '../core/media/index.ts';
 import { elementsOf, selectorsIn, wholeSelector } from '../core/selector/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
-import { counted, hitsOf, type FileHits } from '../inquiry/hits.ts';
+import { counted } from '../core/text/index.ts';
+import { hitsOf, type FileHits } from '../inquiry/hits.ts';
 import { hostOf, type EditorHost } from './host.ts';
 
 /** Units whose px depend on the element, which a sheet alone does not tell. */
@@ -94,16 +95,17 @@ async function hitLines(
 	const whole = list.join(', ');
 	const hits = await hitsOf(answers, whole, path);
 	if (!hits) return [];
-	const { here, elsewhere, near } = hits;
+	const { here, isOnPage, elsewhere, near } = hits;
+	if (!isOnPage) return ['not on this page', ...elsewhereLines(elsewhere)];
 	const words = (n: number | null | undefined): string =>
-		typeof n === 'number' ? counted(n) : 'no browser reads it';
+		typeof n === 'number' ? counted(n, 'element') : 'no browser reads it';
 	const each = list.length > 1 ? await answers.hits(list.map(elementsOf)) : [];
 	return [
 		...each.map((count, i) => `${list[i] ?? ''}: ${words(count)}`),
 		here === null
 			? 'no browser reads this selector'
 			: `${list.length > 1 ? 'together' : 'matches'} ${words(here)} on this page`,
-		...near.map(({ selector, how, count }) => `${selector} would match ${counted(count)}: ${how}`),
+		...near.map(({ selector, how, count }) => `${selector} would match ${counted(count, 'element')}: ${how}`),
 		...elsewhereLines(elsewhere)
 	];
 }

@@ -9,17 +9,20 @@ export interface Hitting {
 	hits(selectors: readonly string[]): Promise<HitCounts>;
 	/** On the other pages than the one in the frames that have a file, by page. */
 	otherHits(file: string, selectors: readonly string[]): Promise<ReadonlyMap<string, HitCounts>>;
+	/** Whether the page in the frames has a file: a rule of one that it has not hits nothing on it. */
+	isOnPage(file: string): boolean;
 	/** The classes and ids of the elements of all pages that have a file. */
 	names(file: string): Names;
 }
 
 /** What a selector of a file hits. */
 export interface FileHits {
-	/** On the page in the frames; null for what no browser reads. */
+	/** On the page in the frames, 0 where that has not the file; null for what no browser reads. */
 	readonly here: number | null;
+	readonly isOnPage: boolean;
 	/** Other pages that have the file, with what it hits there; those where that is nothing have 0. */
 	readonly elsewhere: readonly (readonly [page: string, count: number])[];
-	/** Where it hits nothing here: what nearly is it and hits something. */
+	/** Where it hits nothing here though the page has the file: what nearly is it and hits something. */
 	readonly near: readonly (NearMiss & { readonly count: number })[];
 }
 
@@ -39,12 +42,11 @@ export async function hitsOf(by: Hitting, selector: string, file: string): Promi
 		by.otherHits(file, [elementsOf(selector)])
 	]);
 	if (here === undefined) return null;
+	const isOnPage = by.isOnPage(file);
 	return {
-		here,
+		here: !isOnPage && here ? 0 : here,
+		isOnPage,
 		elsewhere: [...elsewhere].map(([page, [count]]) => [page, count ?? 0]),
-		near: here === 0 ? await near(by, selector, file) : []
+		near: here === 0 && isOnPage ? await near(by, selector, file) : []
 	};
 }
-
-/** Elements, counted in words. */
-export const counted = (n: number): string => (n === 1 ? '1 element' : `${n} elements`);

@@ -20,6 +20,7 @@ export interface PageAnswers extends Hitting {
 /** What is answered while no page is in any frame. */
 export const NO_ANSWERS: PageAnswers = {
 	hits: () => Promise.resolve([]),
+	isOnPage: () => false,
 	otherHits: () => Promise.resolve(new Map()),
 	names: () => ({ classes: [], ids: [] }),
 	textHits: () => Promise.resolve([]),

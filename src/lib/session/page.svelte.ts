@@ -78,6 +78,11 @@ export class PageState implements InquiredPage {
 		return bandsOf(this.conditions.media, this.#solver(vantage));
 	}
 
+	/** Whether the page is a file, or has it among its sheets, imported ones too. */
+	has(file: string): boolean {
+		return file === this.path || this.conditions.places.some((place) => place.file === file);
+	}
+
 	/** The conditions that make one vantage's bands differ from another's. */
 	differing(a: Vantage, b: Vantage): MediaSite[] {
 		return differing(this.conditions.media, this.#solver(a), this.#solver(b));

@@ -91,9 +91,6 @@ export interface Placement {
 	readonly pans?: boolean;
 }
 
-/** Where a frame lies, whichever it is. */
-export type Place = Omit<Placement, 'frame'>;
-
 /** A part of a viewport, CSS px from its left upper corner. */
 export interface Part {
 	readonly left: number;

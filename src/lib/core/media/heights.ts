@@ -1,6 +1,7 @@
 import { rationalFromNumber, subtract, toNumber } from '../interval/index.ts';
 import { valueAt, type Form, type Line } from '../length/index.ts';
-import type { Vantage } from '../vantage/index.ts';
+import { rememberedWith } from '../remember/index.ts';
+import { PLAIN, type Vantage } from '../vantage/index.ts';
 import { evaluate } from './evaluate.ts';
 import type { MediaSite } from './bands.ts';
 import type { Condition, MediaQuery } from './query.ts';
@@ -54,6 +55,12 @@ function turnsOf(condition: Condition, vantage: Vantage): number[] {
 	}
 }
 
+/** Whether any comparison of queries turns at some height: at which may depend on the vantage, whether it does not. */
+const haveTurns = rememberedWith(
+	(queries: readonly MediaQuery[]) => queries,
+	(queries) => turnsOfQueries(queries, PLAIN).length > 0
+);
+
 const turnsOfQueries = (queries: readonly MediaQuery[], vantage: Vantage): number[] =>
 	queries.flatMap(({ condition }) => (condition ? turnsOf(condition, vantage) : []));
 
@@ -65,6 +72,7 @@ const turnsOfQueries = (queries: readonly MediaQuery[], vantage: Vantage): numbe
 export function heightThresholds(sites: readonly MediaSite[], vantage: Vantage): HeightThreshold[] {
 	const found = new Map<number, MediaSite[]>();
 	for (const site of sites) {
+		if (!haveTurns(site.queries)) continue;
 		const holds = (height: number): boolean =>
 			[site, ...site.within].every(({ queries }) => evaluate(queries, withHeight(vantage, height)));
 		const turns = new Set(

@@ -3,7 +3,7 @@ import { T, tokensOf } from '../css/tokens.ts';
 import { evaluate, type MediaSite } from '../media/index.ts';
 import { rememberedWith } from '../remember/index.ts';
 import type { PageConditions, Sources } from '../site/index.ts';
-import { heightsOf, type Vantage } from '../vantage/index.ts';
+import { heightsOf, type Vantage, type ViewportHeights } from '../vantage/index.ts';
 
 /** A length of a sheet that goes by the height of the window. */
 export interface HeightUse {
@@ -17,8 +17,8 @@ export interface HeightUse {
 	readonly px: number;
 }
 
-/** Which height each unit goes by (CSS Values 4 §6.1.2); a writing mode that is vertical is not looked at. */
-const UNITS: Readonly<Record<string, 'small' | 'large' | 'dynamic'>> = {
+/** The height that each unit is a hundredth of (CSS Values 4 §6.1.2); vertical writing modes are not considered. */
+const UNITS: Readonly<Record<string, keyof ViewportHeights>> = {
 	vh: 'large',
 	svh: 'small',
 	lvh: 'large',
@@ -36,7 +36,7 @@ interface Written {
 	readonly property: string;
 	readonly length: string;
 	readonly share: number;
-	readonly by: 'small' | 'large' | 'dynamic';
+	readonly by: keyof ViewportHeights;
 	readonly parent: Block;
 }
 

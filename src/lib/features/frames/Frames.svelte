@@ -82,7 +82,8 @@
 	const percent = (scale: number): string => `${Math.round(scale * 100)} %`;
 </script>
 
-{#each frames as { frame, left, top, scale, viewport, drawnWidth, drawnHeight, vantage, part, pans } (frame)}
+{#each frames as one (one.frame)}
+	{@const { frame, left, top, scale, viewport, drawnWidth, drawnHeight, vantage, part } = one}
 	{@const band = bandAt(page.bands(vantage).bands, viewport.width)}
 	{@const others = page.differing(view.lead, vantage)}
 	<CropMarks {left} {top} width={drawnWidth} height={drawnHeight} room={wordsRoom(left, top)}>
@@ -142,7 +143,7 @@
 			</span>
 		{/if}
 	</CropMarks>
-	{#if pans && part}<TornEdges {framing} lead={{ left, top, viewport, drawnWidth, drawnHeight, part }} />{/if}
+	{#if one.pans}<TornEdges {framing} lead={one} />{/if}
 {/each}
 
 <style>

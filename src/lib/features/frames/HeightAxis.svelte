@@ -5,6 +5,7 @@
 	import { heightsOf } from '$lib/core/vantage/index.ts';
 	import { HEIGHTS } from '$lib/session/carriage.svelte.ts';
 	import { later } from '$lib/session/later.svelte.ts';
+	import { slid } from '$lib/ui/slide.ts';
 	import { textScale } from '$lib/ui/textScale.ts';
 	import type { Laid } from './layout.ts';
 	import { axisEnd, heightMarks } from './heightMarks.ts';
@@ -66,15 +67,7 @@
 	}
 	const drop = (): void => void (held = null);
 	function step(event: KeyboardEvent): void {
-		const size = event.shiftKey ? 10 : 1;
-		const to = {
-			ArrowUp: height - size,
-			ArrowLeft: height - size,
-			ArrowDown: height + size,
-			ArrowRight: height + size,
-			Home: HEIGHTS[0],
-			End: end
-		}[event.key];
+		const to = slid(event, height, [HEIGHTS[0], end], true);
 		if (to === undefined) return;
 		event.preventDefault();
 		view.framing.setHeight(to);

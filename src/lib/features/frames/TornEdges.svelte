@@ -5,7 +5,7 @@
 	interface Props {
 		framing: Framing;
 		/** The lead, of which a part is drawn. */
-		lead: Pick<Laid, 'left' | 'top' | 'viewport' | 'drawnWidth' | 'drawnHeight' | 'part'>;
+		lead: Laid;
 	}
 
 	let { framing, lead }: Props = $props();

@@ -9,7 +9,7 @@ import {
 } from '$lib/core/vantage/index.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { textScale } from '$lib/ui/textScale.ts';
-import type { Placement, Viewport } from '$lib/stage/protocol.ts';
+import type { Part, Placement, Viewport } from '$lib/stage/protocol.ts';
 import { extent, layAlone, layColumns, layFrames, type Laid, type Room, type Small } from './layout.ts';
 
 /** A frame with what is seen in it. */
@@ -161,16 +161,20 @@ export class Framing {
 		this.#site.carriage.setHeight((to - bars) * this.#zoom, this.#chosen === undefined);
 	}
 
+	/** What is drawn of the lead while it is cut. */
+	get #cut(): Part | undefined {
+		return this.frames.find(({ frame, pans }) => frame === 'lead' && pans)?.part;
+	}
+
 	/** Shows what is further down a cut lead's viewport, CSS px of it; further up where that is negative. */
 	pan(by: number): void {
-		const at = this.frames.find(({ frame }) => frame === 'lead')?.part?.top ?? 0;
-		this.#pan = Math.max(0, at + by);
+		const part = this.#cut;
+		if (part) this.#pan = Math.max(0, part.top + by);
 	}
 
 	/** Shows a part more of a cut lead, down or up. */
 	panOn(direction: 1 | -1): void {
-		const lead = this.frames.find(({ frame }) => frame === 'lead');
-		const part = lead?.pans && lead.part;
+		const part = this.#cut;
 		if (part) this.pan(direction * PAN * part.height);
 	}
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PageNames } from '$lib/core/site/index.ts';
 	import type { Later } from '$lib/session/later.svelte.ts';
-	import { counted } from '$lib/inquiry/hits.ts';
+	import { counted } from '$lib/core/text/index.ts';
 	import { CLASS_NAME, classesOf, elementAt, likeIt, type ElementPath } from '$lib/core/html/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -74,7 +74,7 @@
 		{/snippet}
 	</Field>
 	<Button disabled={entered === '' || problem !== undefined} type="submit"
-		>Add to {counted(chosen.length)}</Button
+		>Add to {counted(chosen.length, 'element')}</Button
 	>
 	<p role="status">{said || taken}</p>
 </form>

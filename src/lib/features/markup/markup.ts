@@ -1,10 +1,9 @@
-import { done, type Result } from '$lib/core/text/index.ts';
+import { counted, done, type Result } from '$lib/core/text/index.ts';
 import { markupChanges, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf, wholeSelector } from '$lib/core/selector/index.ts';
 import { errandsTo } from '$lib/session/errands.ts';
-import { counted } from '$lib/inquiry/hits.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
@@ -54,7 +53,7 @@ async function hitsOtherwise(page: PageState, before: string, after: string): Pr
 		const [then, now] = [was[i] ?? 0, is[i] ?? 0];
 		return then === now
 			? []
-			: [`${selector} in ${file.replace(/^.*\//, '')} matches ${counted(now)}, before ${then}.`];
+			: [`${selector} in ${file.replace(/^.*\//, '')} matches ${counted(now, 'element')}, before ${then}.`];
 	});
 	const more = found.length - MOST_TOLD;
 	return [

@@ -3,7 +3,7 @@
 	import { candidatesFor, type Candidate, type NameFacts, type Rung } from '$lib/core/selector/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { CaretRule } from '$lib/editor/caretRule.ts';
-	import { counted } from '$lib/inquiry/hits.ts';
+	import { counted } from '$lib/core/text/index.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import GiveClass from '$lib/features/markup/GiveClass.svelte';
 	import MoveRule from '$lib/features/collation/MoveRule.svelte';
@@ -93,7 +93,7 @@
 	);
 
 	const hitsInWords = ({ here, pages }: ReachRow): string =>
-		`It matches ${counted(here ?? 0)} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
+		`It matches ${counted(here ?? 0, 'element')} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
 
 	let said = $state('a click copies a selector');
 	async function copy(selector: string): Promise<void> {

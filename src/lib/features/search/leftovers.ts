@@ -28,9 +28,11 @@ export async function leftoversOf(file: FileText, { sources, answers }: PageStat
 	});
 	const asked = rules.map((rule) => rule.asked);
 	const [here, elsewhere] = await Promise.all([answers.hits(asked), answers.otherHits(file.path, asked)]);
+	const isOnPage = answers.isOnPage(file.path);
+	const isOnNone = !isOnPage && elsewhere.size === 0;
 	const known = answers.names(file.path);
 	return rules.flatMap(({ offset, selector }, i) => {
-		const counts = [here[i], ...[...elsewhere.values()].map((one) => one[i])];
+		const counts = [!isOnPage && here[i] ? 0 : here[i], ...[...elsewhere.values()].map((one) => one[i])];
 		// What no engine reads is not asked about.
 		if (counts.some((count) => count !== 0)) return [];
 		const { classes, ids } = namesIn(selector);
@@ -38,8 +40,9 @@ export async function leftoversOf(file: FileText, { sources, answers }: PageStat
 			...classes.filter((name) => !known.classes.includes(name)).map((name) => `.${name}`),
 			...ids.filter((name) => !known.ids.includes(name)).map((name) => `#${name}`)
 		];
-		const sure =
-			missing.length > 0
+		const sure = isOnNone
+			? 'no page has this file'
+			: missing.length > 0
 				? `no page has ${missing.join(', ')}; a script could set it`
 				: 'its names are on pages, but never so together; hardly a script’s doing';
 		return [{ offset, selector, sure }];

@@ -16,7 +16,7 @@
 
 	let { waking, holding, swept, onpropose }: Props = $props();
 
-	/** That nothing changed is not said of an edit that broke a hold. */
+	/** Of an edit that broke a Hold it is never said that nothing changed. */
 	const words = $derived(
 		waking?.wake?.changed.length === 0 && (holding?.breaches.length ?? 0) > 0 ? [] : (waking?.words ?? [])
 	);

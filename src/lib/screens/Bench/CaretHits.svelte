@@ -3,7 +3,8 @@
 	import { printPaths, type ElementPath } from '$lib/core/html/index.ts';
 	import { elementsOf } from '$lib/core/selector/index.ts';
 	import { caretRule, type CaretRule } from '$lib/editor/caretRule.ts';
-	import { counted, hitsOf } from '$lib/inquiry/hits.ts';
+	import { counted } from '$lib/core/text/index.ts';
+	import { hitsOf } from '$lib/inquiry/hits.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { FileText } from '$lib/session/texts.svelte.ts';
 	import { later } from '$lib/session/later.svelte.ts';
@@ -12,8 +13,6 @@
 	interface Props {
 		page: PageState;
 		file: FileText;
-		/** Whether the page has the file's rules at all. */
-		isOnPage: boolean;
 		selected: readonly ElementPath[];
 		onselect: (paths: readonly ElementPath[]) => void;
 		/** The elements of the lead that a selector hits; null while there are no frames. */
@@ -24,7 +23,7 @@
 		rule: CaretRule | undefined;
 	}
 
-	let { page, file, isOnPage, selected, onselect, found, onwrite, rule = $bindable() }: Props = $props();
+	let { page, file, selected, onselect, found, onwrite, rule = $bindable() }: Props = $props();
 	const { selectionView } = getSite();
 
 	/** How long the caret rests before it is asked, ms. */
@@ -54,8 +53,6 @@
 	$effect(() => page.answers.outline(typing && rule?.writing ? elementsOf(rule.selector) : ''));
 	$effect(() => () => page.answers.outline(''));
 
-	/** A rule of a sheet that the page does not have matches nothing on it. */
-	const here = $derived(isOnPage ? (hits?.here ?? 0) : 0);
 	const elsewhere = $derived(hits?.elsewhere.filter(([, count]) => count > 0) ?? []);
 	const without = $derived((hits?.elsewhere.length ?? 0) - elsewhere.length);
 
@@ -92,8 +89,13 @@
 			{#if hits.here === null}
 				<span>no selector{rule.writing ? ' yet' : ' that a browser reads'}</span>
 			{:else}
+				{@const { here, isOnPage } = hits}
 				<b class:none={here === 0}
-					>{!isOnPage ? 'not on this page' : here === 0 ? 'nothing here' : `${counted(here)} here`}</b
+					>{!isOnPage
+						? 'not on this page'
+						: here === 0
+							? 'nothing here'
+							: `${counted(here, 'element')} here`}</b
 				>
 				{#if here > 0}
 					<button
@@ -122,7 +124,7 @@
 				{/if}
 			{/if}
 		</p>
-		{#each isOnPage ? hits.near : [] as { selector: other, how, count }, i (i)}
+		{#each hits.near as { selector: other, how, count }, i (i)}
 			<p class="near">
 				‸
 				{#if rule.span}
@@ -130,11 +132,11 @@
 						type="button"
 						class="plain"
 						title="Write it so"
-						onclick={() => onwrite(other, `It would match ${counted(count)}: ${how}.`)}
+						onclick={() => onwrite(other, `It would match ${counted(count, 'element')}: ${how}.`)}
 						><code>{other}</code></button
 					>
 				{:else}<code>{other}</code>{/if}
-				<span>would match {counted(count)}: {how}</span>
+				<span>would match {counted(count, 'element')}: {how}</span>
 			</p>
 		{/each}
 	{:else}

@@ -174,7 +174,6 @@
 				bind:rule={bench.rule}
 				{page}
 				file={shown}
-				isOnPage={files.isOnPage(shown.path)}
 				{selected}
 				onselect={select}
 				{found}

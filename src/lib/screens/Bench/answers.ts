@@ -55,6 +55,7 @@ export const answersOf = (
 	vantages,
 	outline: (selector) => stages?.outline(selector),
 	names: (file) => namesOf(pagesWith(site, file).map(([, one]) => one)),
+	isOnPage: (file) => page.has(file),
 	hits: (selectors) => stages?.hits('lead', selectors) ?? Promise.resolve([]),
 	otherHits(file, selectors) {
 		const others = pagesWith(site, file)

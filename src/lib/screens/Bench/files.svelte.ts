@@ -2,9 +2,9 @@ import type { BenchState } from './bench.svelte.ts';
 
 /** The files that the sheet can show, in order, and which of them the page has. */
 export function filesOf(bench: BenchState) {
-	const used = $derived([...new Set(bench.page.conditions.places.map(({ file }) => file))]);
 	const paths = $derived.by(() => {
 		const { page, site } = bench;
+		const used = page.conditions.places.map(({ file }) => file);
 		const strongestFirst = used.toReversed().filter((path) => path !== page.path);
 		const sheets = [...site.texts.values()].filter(({ kind }) => kind === 'sheet').map(({ path }) => path);
 		return [...new Set([...strongestFirst, page.path, ...sheets])].filter((path) => site.texts.has(path));
@@ -14,6 +14,6 @@ export function filesOf(bench: BenchState) {
 		get paths(): readonly string[] {
 			return paths;
 		},
-		isOnPage: (path: string): boolean => path === bench.page.path || used.includes(path)
+		isOnPage: (path: string): boolean => bench.page.has(path)
 	};
 }

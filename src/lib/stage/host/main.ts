@@ -79,7 +79,7 @@ const hooks: FrameHooks = {
 	lost: () => listener?.lost(),
 	written(frame) {
 		use.listen(frame);
-		listenForPans(frame, (by) => listener?.pan(idOf(frame), by));
+		listenForPans(frame, (by) => listener?.pan(frame.placement.frame, by));
 		pins.written(frame);
 		selected.written(frame);
 	},
@@ -115,8 +115,6 @@ const frameOf = (id: string): PageFrame => {
 	if (!frame) throw new Error(`There is no frame "${id}".`);
 	return frame;
 };
-
-const idOf = (frame: PageFrame): string => [...frames].find(([, one]) => one === frame)?.[0] ?? '';
 
 /** As many elements as one steps through. */
 const MOST_FOUND = 5000;

@@ -5,7 +5,7 @@ import { doctypeOf, inertPage } from './inertPage.ts';
 import { hushLinks } from './links.ts';
 import { pictureChoice } from './pictures.ts';
 import { stage } from './staged.ts';
-import type { FrameKey, PageContent, Place, Viewport } from '../protocol.ts';
+import type { FrameKey, PageContent, Placement, Viewport } from '../protocol.ts';
 import type { StyleText } from '../../core/page/index.ts';
 
 export interface PageFrame {
@@ -31,9 +31,9 @@ export interface PageFrame {
 	 */
 	size(viewport: Viewport, scale: number, fineness?: number): void;
 	/** Puts it, or the part of it that is drawn, in its place on the stage. */
-	place(placement: Place): void;
+	place(placement: Placement): void;
 	/** Where it was put last. */
-	readonly placement: Place;
+	readonly placement: Placement;
 	/** What of it is drawn, px of the stage. */
 	seen(): DOMRect;
 	remove(): void;
@@ -113,7 +113,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	let written: Document | undefined;
 	let shadows: readonly ShadowRoot[] = [];
 	let losses = 0;
-	let placement: Place;
+	let placement: Placement;
 
 	const inner = (): Document => {
 		if (isLost()) renew();

@@ -33,9 +33,7 @@ export function pointing(frames: () => ReadonlyMap<string, PageFrame>, report: (
 		take(frame: PageFrame, event: MouseEvent): boolean {
 			if (!on) return false;
 			const { scrollX, scrollY } = frame.window();
-			for (const [id, one] of frames()) {
-				if (one === frame) report({ frame: id, x: event.clientX + scrollX, y: event.clientY + scrollY });
-			}
+			report({ frame: frame.placement.frame, x: event.clientX + scrollX, y: event.clientY + scrollY });
 			return true;
 		},
 		changed: draw

@@ -2,6 +2,7 @@
 	import { printInterval } from '$lib/core/interval/index.ts';
 	import type { Band } from '$lib/core/media/index.ts';
 	import PxField from '../PxField.svelte';
+	import { slid } from '../slide.ts';
 
 	interface Props {
 		width: number;
@@ -27,15 +28,7 @@
 	}
 
 	function step(event: KeyboardEvent): void {
-		const size = event.shiftKey ? 10 : 1;
-		const to = {
-			ArrowLeft: width - size,
-			ArrowDown: width - size,
-			ArrowRight: width + size,
-			ArrowUp: width + size,
-			Home: range[0],
-			End: range[1]
-		}[event.key];
+		const to = slid(event, width, range);
 		if (to === undefined) return;
 		event.preventDefault();
 		onwidth(to);

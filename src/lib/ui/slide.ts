@@ -1,0 +1,20 @@
+/**
+ * Where a key brings a slider: by 1, with Shift by 10, or to an end; undefined for a key that is none of its own.
+ * `down` says whether its values grow downwards, as against the ARIA pattern for sliders, which has them grow upwards.
+ */
+export function slid(
+	{ key, shiftKey }: KeyboardEvent,
+	value: number,
+	[first, last]: readonly [number, number],
+	down = false
+): number | undefined {
+	const size = shiftKey ? 10 : 1;
+	return {
+		ArrowLeft: value - size,
+		ArrowRight: value + size,
+		ArrowUp: down ? value - size : value + size,
+		ArrowDown: down ? value + size : value - size,
+		Home: first,
+		End: last
+	}[key];
+}
