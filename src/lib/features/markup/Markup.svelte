@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { namesNow } from '$lib/session/pageNames.ts';
 	import { getSite } from '$lib/session/context.ts';
 	import { hasOnlyWords, sourceOfText, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 	import {
@@ -29,7 +28,6 @@
 	}
 
 	let { site, page, paths, proposal }: Props = $props();
-	const names = namesNow(() => page);
 	const { selectionView } = getSite();
 
 	const picturesId = $props.id();
@@ -62,10 +60,10 @@
 
 	/** What became of a request for markup that is given. */
 	let heard = $state('');
-	async function propose(request: MarkupRequest, notes: readonly string[] = []): Promise<void> {
+	async function propose(request: MarkupRequest): Promise<void> {
 		heard = '';
 		const elements = 'together' in request && request.together ? ordered : chosen;
-		heard = sentenceOf(await requestMarkup(site, page, proposal, elements, request, notes));
+		heard = sentenceOf(await requestMarkup(site, page, proposal, elements, request));
 	}
 	/** The site's pictures, as addresses of this page. */
 	const pictures = $derived(
@@ -73,15 +71,6 @@
 	);
 	const PICTURE = /^(src|srcset|poster|href)$/;
 	const ordered = $derived([...paths].sort((a, b) => (a.at(-1) ?? 0) - (b.at(-1) ?? 0)));
-
-	/** The sheets of the page that name a class. */
-	function pointing(name: string): string[] {
-		if (!names.value) return names.error === '' ? [] : [names.error];
-		const sheets = [...(names.value.styled.get(name) ?? [])];
-		return sheets.length === 0
-			? []
-			: [`${sheets.join(', ')} ${sheets.length === 1 ? 'has' : 'have'} rules for .${name}.`];
-	}
 
 	const typed = (event: Event & { currentTarget: HTMLInputElement }): string => event.currentTarget.value;
 </script>
@@ -112,7 +101,7 @@
 								type="button"
 								class="chip"
 								title="Take the class {one} away"
-								onclick={() => propose({ kind: 'class', name: one }, pointing(one))}>{one} ×</button
+								onclick={() => propose({ kind: 'class', name: one })}>{one} ×</button
 							>
 						{/each}
 					</td>

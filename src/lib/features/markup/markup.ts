@@ -1,4 +1,4 @@
-import { counted, done, type Result } from '$lib/core/text/index.ts';
+import { counted, done, messageOf, type Result } from '$lib/core/text/index.ts';
 import { markupChanges, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
@@ -62,8 +62,17 @@ async function hitsOtherwise(page: PageState, before: string, after: string): Pr
 	];
 }
 
+/** The sheets of a page that have rules for a class, as a sentence; none where no sheet has. */
+async function rulesFor(page: PageState, name: string): Promise<string[]> {
+	const { styled } = await page.names();
+	const sheets = [...(styled.get(name) ?? [])];
+	return sheets.length === 0
+		? []
+		: [`${sheets.join(', ')} ${sheets.length === 1 ? 'has' : 'have'} rules for .${name}.`];
+}
+
 /**
- * Proposes a change of a page's HTML, `notes` and the rules that hit otherwise then with it; where the page is given
+ * Proposes a change of a page's HTML, with what it means for rules once that is known; where the page is given
  * it becomes errands. The sentence says what became of it; it is '' where the proposal says so itself.
  */
 export async function requestMarkup(
@@ -71,8 +80,7 @@ export async function requestMarkup(
 	page: PageState,
 	proposal: Proposal,
 	elements: readonly ElementPath[],
-	request: MarkupRequest,
-	notes: readonly string[] = []
+	request: MarkupRequest
 ): Promise<Result<string>> {
 	const { path } = page;
 	if (site.given.has(path)) return errandsTo(site, path, elements, request);
@@ -81,12 +89,17 @@ export async function requestMarkup(
 		const parsed = parsePage(working.text(path) ?? '');
 		const found = elements.flatMap((one) => elementAt(parsed, one) ?? []);
 		working.change(path, markupChanges(parsed, found, request));
-		return done({ summary: wordsOf(request, found.length), notes });
+		return done({ summary: wordsOf(request, found.length), notes: [] });
 	});
 	const after = proposal.textAfter(path);
 	if (after === undefined) return proposal.refusal ?? done('');
 	const { sentence } = proposal;
-	const rules = await hitsOtherwise(page, before, after);
-	if (proposal.sentence === sentence) proposal.notes = [...notes, ...rules];
+	const notes = await Promise.all(
+		[
+			...(request.kind === 'class' ? [rulesFor(page, request.name)] : []),
+			hitsOtherwise(page, before, after)
+		].map((asked) => asked.catch((error: unknown) => [messageOf(error)]))
+	);
+	if (proposal.sentence === sentence) proposal.notes = notes.flat();
 	return done('');
 }
