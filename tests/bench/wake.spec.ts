@@ -127,8 +127,9 @@ test('what is held is checked after every edit; a breach is said, allowed, taken
 	await expect(wake(page)).toContainText('Hold broken: 1000–2560, p.note.');
 	await wake(page).getByRole('button', { name: 'Take it back' }).click();
 	await expect(wake(page)).not.toContainText('Hold broken');
+	await expect(wake(page)).toContainText('Taken back: width 300px → 400px, .note, a.css');
 	await page.locator('.cm-content').click();
-	await page.keyboard.press('Control+z');
+	await page.keyboard.press('Control+Shift+Z');
 	await expect(wake(page)).toContainText('Hold broken: 1000–2560, p.note.');
 	// After a reload it is held still; what is there then can be held instead.
 	await page.keyboard.press('Control+s');

@@ -2,6 +2,7 @@ import { store } from './store.ts';
 import { messageOf } from '../core/text/index.ts';
 import type { DraftRecord } from '../api.ts';
 import { api } from './api.ts';
+import { openTabs } from './tab.ts';
 
 interface Changed {
 	readonly path: string;
@@ -26,7 +27,7 @@ const isLeftOf = (site: number, key: string): boolean => key.startsWith(`["${LEF
  * Texts that a page had not got through to the server when it was left: kept by the browser, in any tab's name,
  * each newer than what the server has of that tab and file.
  */
-export function leftDrafts(site: number): DraftRecord[] {
+function leftDrafts(site: number): DraftRecord[] {
 	return store.all().flatMap(([key, value]) => {
 		if (!isLeftOf(site, key)) return [];
 		try {
@@ -35,6 +36,23 @@ export function leftDrafts(site: number): DraftRecord[] {
 			return [];
 		}
 	});
+}
+
+/** The drafts that a tab takes up, those first that are to be taken: its own, then those of tabs that are gone, newest first. */
+export async function draftsToTake(
+	site: number,
+	own: string,
+	kept: readonly DraftRecord[]
+): Promise<DraftRecord[]> {
+	const left = leftDrafts(site);
+	const alive = await openTabs();
+	const isNewer = ({ path, tab }: DraftRecord): boolean =>
+		!left.some((one) => one.path === path && one.tab === tab);
+	const drafts = [...left, ...kept.filter(isNewer)].sort((a, b) => b.at.localeCompare(a.at));
+	return [
+		...drafts.filter(({ tab }) => tab === own),
+		...drafts.filter(({ tab }) => tab !== own && !alive.has(tab))
+	];
 }
 
 /** Lets go of a draft, wherever it is kept. */

@@ -76,7 +76,7 @@ export async function takeNewerSave(
 			`errands of ${path} looked up`
 		);
 	}
-	file.replace(text);
+	site.history.asOne(`A newer save of ${path}`, () => file.replace(text));
 	const named = proved.map(({ kind, name }) => `the ${kind} ${name}`);
 	const sentences = [
 		`A newer save of ${path} is in its place; nothing is saved yet.`,

@@ -26,7 +26,7 @@ export interface Action {
 
 /**
  * Actions by key, in lower case. A single character never fires while typing; `save` is Ctrl or Cmd with S,
- * anywhere.
+ * anywhere; `undo` is Ctrl or Cmd with Z and `redo` with Y or Shift Z, outside of fields, which have their own.
  */
 export type KeyMap = Readonly<Record<string, Action>>;
 
@@ -59,7 +59,23 @@ export const singleKeys = {
 
 /** A key as it is named to people. */
 export const shownKey = (key: string): string =>
-	({ save: 'Ctrl S', escape: 'Esc', pagedown: 'Page Down', pageup: 'Page Up' })[key] ?? key.toUpperCase();
+	({
+		save: 'Ctrl S',
+		undo: 'Ctrl Z',
+		redo: 'Ctrl Shift Z',
+		escape: 'Esc',
+		pagedown: 'Page Down',
+		pageup: 'Page Up'
+	})[key] ?? key.toUpperCase();
+
+/** The action of a key that is pressed with Ctrl or Cmd. */
+function commandOf(keys: KeyMap, letter: string, { alt, shift, typing }: Press): Action | undefined {
+	if (alt) return undefined;
+	if (letter === 's') return keys.save;
+	if (typing) return undefined;
+	if (letter === 'z') return shift ? keys.redo : keys.undo;
+	return letter === 'y' ? keys.redo : undefined;
+}
 
 /** Performs the action of a key; false where it has none here. */
 export function perform(keys: KeyMap, press: Press): boolean {
@@ -70,7 +86,7 @@ export function perform(keys: KeyMap, press: Press): boolean {
 		return false;
 	}
 	const command = press.ctrl || press.meta;
-	const action = command ? (letter === 's' && !press.alt ? keys.save : undefined) : keys[letter];
+	const action = command ? commandOf(keys, letter, press) : keys[letter];
 	const single = !command && letter.length === 1;
 	if (!action || (single && !singleKeys.on) || (!command && press.alt)) return false;
 	if (press.typing && !command && (single || !action.inFields)) return false;

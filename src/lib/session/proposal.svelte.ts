@@ -1,7 +1,6 @@
 import { applyChanges, refuse, type Edit, type FilePlace, type Refusal } from '../core/text/index.ts';
 import { deskOf, linesOf, type FileLines } from './desk.ts';
 import type { SiteState } from './site.svelte.ts';
-import { applyEdit } from './steps.ts';
 import { tryEdit } from './trying.ts';
 import type { Desk } from '../writing/declaration.ts';
 import type { Proposed } from '../writing/proposed.ts';
@@ -59,7 +58,7 @@ export class Proposal {
 	keep(): FilePlace | undefined {
 		const [edit, shown] = [this.#edit, this.#shown];
 		this.drop();
-		if (edit) applyEdit(this.#site.texts, edit);
+		if (edit) this.#site.history.make(edit);
 		return edit ? shown : undefined;
 	}
 

@@ -1,14 +1,5 @@
 import { messageOf } from '../core/text/index.ts';
-import {
-	forEachKept,
-	KEPT_KINDS,
-	type DraftRecord,
-	type FileRecord,
-	type KeptFields,
-	type KeptKind,
-	type SiteRecord,
-	type StaleFile
-} from '../api.ts';
+import type { DraftRecord, FileRecord, SiteRecord, StaleFile } from '../api.ts';
 import { isCompiled } from '../core/css/index.ts';
 import { parsers, readAhead } from '../core/site/index.ts';
 import { Refused } from '../http.ts';
@@ -16,23 +7,24 @@ import { api } from './api.ts';
 import { Before } from './before.svelte.ts';
 import { Carriage } from './carriage.svelte.ts';
 import { Originals } from './originals.svelte.ts';
+import { OtherTabs } from './otherTabs.svelte.ts';
 import { SelectionView } from './selection.svelte.ts';
 import { States } from './states.svelte.ts';
 import { Viewing } from './viewing.svelte.ts';
 import { NO_ACTIONS, NO_ANSWERS, type PageAnswers, type SheetActions } from './answers.ts';
 import { StageKeeper } from './stageKeeper.ts';
 import { Support } from './support.ts';
-import { draftKeeper, forgetDraft, leftDrafts } from './drafts.ts';
-import { followStep } from './steps.ts';
-import { openTabs, tabName } from './tab.ts';
+import { draftKeeper, draftsToTake, forgetDraft } from './drafts.ts';
+import { SiteHistory } from './history.svelte.ts';
+import { historyKeeper } from './keptHistory.ts';
+import { tabName } from './tab.ts';
 import { FileText, type EditorSetup } from './texts.svelte.ts';
 
-import { KeptList } from './keptList.svelte.ts';
-import { listedVantages, Vantages } from './vantages.svelte.ts';
+import { askedLists, keptLists, type KeptLists } from './keptLists.ts';
+import { Vantages } from './vantages.svelte.ts';
 
 /** What an editor of a text of a site needs. */
 type SiteEditorSetup = (site: SiteState, ...text: Parameters<EditorSetup>) => ReturnType<EditorSetup>;
-type KeptLists = { readonly [K in KeptKind]: KeptList<KeptFields[K]> };
 
 export type SaveState =
 	| { readonly kind: 'idle' }
@@ -89,6 +81,10 @@ export class SiteState {
 	readonly originals: Originals;
 	/** What lays its pages out, and shows them. */
 	readonly stageKeeper: StageKeeper;
+	/** What is unsaved of it in other tabs. */
+	readonly otherTabs: OtherTabs;
+	/** All that was done to its texts, step by step. */
+	readonly history: SiteHistory;
 	/** What engines have of what its sheets say. */
 	readonly support = new Support();
 	readonly #drafts: ReturnType<typeof draftKeeper>;
@@ -109,13 +105,16 @@ export class SiteState {
 		const { vantages, vantagesVersion: version } = record;
 		const announce = (): void => this.#saved.postMessage(this.id);
 		this.vantages = new Vantages(record.id, { vantages, version }, announce);
-		const list = <K extends KeptKind>(kind: K): KeptList<KeptFields[K]> =>
-			new KeptList<KeptFields[K]>(record.kept[kind], {
-				put: (base, requested) => api.keepList(record.id, kind, base, requested),
-				read: async () => (await api.site(record.id)).kept[kind],
-				kept: announce
-			});
-		this.kept = forEachKept<KeptLists>((kind) => list(kind) as KeptLists[KeptKind]);
+		this.kept = keptLists(record, announce);
+		this.history = new SiteHistory(
+			(path) => this.texts.get(path),
+			({ kind }, source) => ({
+				source,
+				...(kind === 'sheet' && this.parsers.sheet.knows(source) ? { sheet: this.parsers.sheet(source) } : {})
+			}),
+			historyKeeper(record.id, tab)
+		);
+		this.otherTabs = new OtherTabs(record.id, tab, () => this.#unsaved());
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
 		const texts = record.files
 			.filter(({ text }) => text !== null)
@@ -124,7 +123,8 @@ export class SiteState {
 					new FileText(file, {
 						changed: (changed, transactions) => {
 							this.#drafts.note(changed);
-							for (const one of transactions) followStep(this.texts, changed, one);
+							this.history.note(changed, transactions);
+							this.otherTabs.tell(this.#unsaved());
 						},
 						isGiven: () => this.given.has(file.path),
 						setup: (kind, path) => setup(this, kind, path),
@@ -135,6 +135,11 @@ export class SiteState {
 		this.#saved.onmessage = ({ data }) => {
 			if (data === this.id) void this.refresh();
 		};
+	}
+
+	/** The paths of what is unsaved in this tab. */
+	#unsaved(): string[] {
+		return this.dirty.map(({ path }) => path);
 	}
 
 	/** What is done with what is asked for in the sheet's editor. */
@@ -155,20 +160,15 @@ export class SiteState {
 	static async open(id: number, setup: SiteEditorSetup): Promise<SiteState> {
 		const [record, tab] = await Promise.all([api.site(id), tabName()]);
 		const site = new SiteState(record, tab, setup);
-		await site.#takeUp(record.drafts, leftDrafts(id));
+		await site.#takeUp(record.drafts);
+		site.history.resume();
 		return site;
 	}
 
-	async #takeUp(kept: readonly DraftRecord[], left: readonly DraftRecord[]): Promise<void> {
-		const alive = await openTabs();
-		const isNewer = ({ path, tab }: DraftRecord): boolean =>
-			!left.some((one) => one.path === path && one.tab === tab);
-		const drafts = [...left, ...kept.filter(isNewer)].sort((a, b) => b.at.localeCompare(a.at));
+	async #takeUp(kept: readonly DraftRecord[]): Promise<void> {
 		const taken = new Set<string>();
 		const older: DraftRecord[] = [];
-		const mine = drafts.filter(({ tab }) => tab === this.tab);
-		const orphans = drafts.filter(({ tab }) => tab !== this.tab && !alive.has(tab));
-		for (const draft of [...mine, ...orphans]) {
+		for (const draft of await draftsToTake(this.id, this.tab, kept)) {
 			if (draft.text === this.texts.get(draft.path)?.saved) {
 				void forgetDraft(this.id, draft.path, draft.tab).catch(() => undefined);
 			} else if (taken.has(draft.path)) older.push(draft);
@@ -185,9 +185,10 @@ export class SiteState {
 			this.stale = [...this.stale, { path: draft.path, hash: file.base, text: file.saved }];
 		}
 		file.base = draft.base;
-		file.replace(draft.text, draft.caret);
+		const isOwn = draft.tab === this.tab;
+		this.history.asOne('Draft of another tab taken', () => file.replace(draft.text, draft.caret, isOwn));
 		this.older = this.older.filter((one) => one !== draft);
-		if (draft.tab !== this.tab) this.#drafts.adopt(draft);
+		if (!isOwn) this.#drafts.adopt(draft);
 		return true;
 	}
 
@@ -222,6 +223,7 @@ export class SiteState {
 			}
 			this.stale = [];
 			this.save = { kind: 'idle' };
+			this.otherTabs.tell(this.#unsaved());
 			this.#saved.postMessage(this.id);
 		} catch (error) {
 			if (error instanceof Refused && error.stale.length > 0) this.stale = error.stale;
@@ -236,7 +238,7 @@ export class SiteState {
 		if (!file) return;
 		file.base = hash;
 		file.saved = text;
-		if (keep === 'theirs') file.replace(text);
+		if (keep === 'theirs') this.history.asOne('Text saved elsewhere taken', () => file.replace(text));
 		else this.#drafts.note(file);
 		this.stale = this.stale.filter((one) => one.path !== path);
 		if (this.stale.length === 0 && this.save.kind === 'failed') this.save = { kind: 'idle' };
@@ -250,7 +252,7 @@ export class SiteState {
 		for (;;) {
 			await this.#saving;
 			const saves = this.#saves;
-			const taking = this.#askedLists();
+			const taking = askedLists(this.kept, this.vantages);
 			const record = await api.site(this.id).catch(() => null);
 			if (!record) return;
 			if (saves !== this.#saves || record.revision < this.revision) continue;
@@ -262,24 +264,11 @@ export class SiteState {
 				if (!file || text === null || file.base === hash || file.dirty) continue;
 				file.base = hash;
 				file.saved = text;
-				file.replace(text, file.state.selection.main.head);
+				const caret = file.state.selection.main.head;
+				this.history.asOne('Saved in another tab', () => file.replace(text, caret));
 			}
 			return;
 		}
-	}
-
-	/** To be called before a record is asked for; what it gives takes in the lists of the answer. */
-	#askedLists(): (record: SiteRecord) => void {
-		const vantages = this.vantages.asked();
-		const asked = <K extends KeptKind>(kind: K): ((record: SiteRecord) => void) => {
-			const take = this.kept[kind].asked();
-			return (record) => take(record.kept[kind]);
-		};
-		const lists = KEPT_KINDS.map(asked);
-		return (record) => {
-			vantages(listedVantages({ vantages: record.vantages, version: record.vantagesVersion }));
-			for (const take of lists) take(record);
-		};
 	}
 
 	/** Whether it was left; a later visit opens the site anew. */
@@ -289,11 +278,14 @@ export class SiteState {
 	async remove(): Promise<void> {
 		await api.remove(this.id);
 		await this.#drafts.forget();
+		this.history.forget();
 	}
 
 	close(): void {
 		this.isClosed = true;
 		this.#saved.close();
 		this.#drafts.close();
+		this.history.close();
+		this.otherTabs.close();
 	}
 }

@@ -1,9 +1,11 @@
 import { EditorState, type Extension, type Transaction, type TransactionSpec } from '@codemirror/state';
 import { untrack } from 'svelte';
 import type { FileRecord } from '../api.ts';
-import { applyChanges, blanked, type Change } from '../core/text/index.ts';
+import { applyChanges, blanked, changeBetween, type Change } from '../core/text/index.ts';
 import type { MutablePart } from '../core/css/index.ts';
 import type { Steps } from '../core/steps/index.ts';
+import { inEditor } from '../writing/working.ts';
+import { noStep } from './noStep.ts';
 import { paced } from './paced.ts';
 
 /**
@@ -78,11 +80,6 @@ export class FileText {
 	/** Whether it came with the page and is left alone. */
 	get isGiven(): boolean {
 		return this.#owner.isGiven();
-	}
-
-	/** Whether an editor has shown it, so that what was done to it can be taken back. */
-	get isOpen(): boolean {
-		return this.#opened;
 	}
 
 	/** Brings the text up to the editor's. */
@@ -185,12 +182,13 @@ export class FileText {
 		this.take(this.state.update(spec));
 	}
 
-	/** Replaces the whole text, given or not, as one step that can be undone. */
-	replace(text: string, caret = 0): void {
+	/** Replaces the whole text, given or not; that is no step of its history where a reload brings the text back. */
+	replace(text: string, caret = 0, isBroughtBack = false): void {
 		this.dispatch({
-			changes: { from: 0, to: this.state.doc.length, insert: text },
+			changes: inEditor([changeBetween(this.latest, text)]),
 			selection: { anchor: Math.min(caret, text.length) },
-			filter: false
+			filter: false,
+			...(isBroughtBack ? { annotations: noStep.of(true) } : {})
 		});
 	}
 }

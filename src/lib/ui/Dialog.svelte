@@ -3,12 +3,14 @@
 
 	interface Props {
 		title: string;
+		/** Whether it takes as much of the window's width as there is. */
+		wide?: boolean;
 		onclose: () => void;
 		/** What is in it; gets what closes it. */
 		children: Snippet<[close: () => void]>;
 	}
 
-	let { title, onclose, children }: Props = $props();
+	let { title, wide = false, onclose, children }: Props = $props();
 
 	const id = $props.id();
 	let dialog: HTMLDialogElement;
@@ -33,7 +35,7 @@
 	$effect(() => dialog.showModal());
 </script>
 
-<dialog bind:this={dialog} oncancel={reportClosed} onclose={reportClosed} aria-labelledby={id}>
+<dialog bind:this={dialog} class:wide oncancel={reportClosed} onclose={reportClosed} aria-labelledby={id}>
 	<h2 {id}>{title}</h2>
 	{@render children(close)}
 </dialog>
@@ -46,6 +48,10 @@
 		border: 1px solid var(--ink);
 		background: var(--sheet);
 		color: var(--ink);
+	}
+
+	.wide {
+		width: min(96rem, 96vw);
 	}
 
 	dialog::backdrop {

@@ -2,6 +2,7 @@ export type { Operator } from './feature.ts';
 export { featureNamed } from './features/index.ts';
 export type { Comparison, Condition, MediaQuery } from './query.ts';
 export { parseMediaQueryList } from './parse.ts';
+export { asksWidthAlone } from './asks.ts';
 export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';

@@ -7,7 +7,7 @@ import {
 	printIntervalSet,
 	type IntervalSet
 } from '../interval/index.ts';
-import type { Condition, MediaQuery, Solver } from '../media/index.ts';
+import { asksWidthAlone, type Solver } from '../media/index.ts';
 import { lineStarts, placeAt } from '../text/index.ts';
 import type { SheetPlace } from './conditions.ts';
 import { conditioned } from './force.ts';
@@ -21,27 +21,6 @@ export interface ConditionNote {
 	/** True where it can never hold. */
 	readonly never: boolean;
 }
-
-const onWidth = (condition: Condition): boolean => {
-	switch (condition.kind) {
-		case 'unknown':
-			return false;
-		case 'not':
-			return onWidth(condition.of);
-		case 'and':
-		case 'or':
-			return condition.of.every(onWidth);
-		case 'feature':
-			return condition.feature === 'width';
-	}
-};
-
-/** Whether a list asks for nothing but the viewport's width, so that its answer is that of every vantage. */
-const asksWidthAlone = (queries: readonly MediaQuery[]): boolean =>
-	queries.every(
-		({ type, negated, invalid, condition }) =>
-			!invalid && (type === null || type === 'all') && !negated && condition !== null && onWidth(condition)
-	);
 
 interface Around {
 	readonly widths: IntervalSet;

@@ -14,7 +14,6 @@ import { EM } from '$lib/core/vantage/index.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
 import { ownQueries, writeQueries } from '$lib/writing/queries.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
-import { applyEdit } from '$lib/session/steps.ts';
 import { tryEdit } from '$lib/session/trying.ts';
 import { partAt } from '$lib/writing/declaration.ts';
 
@@ -117,7 +116,7 @@ export class Shifting {
 	keep(): void {
 		const edit = this.#edit;
 		this.drop();
-		if (edit) applyEdit(this.#site.texts, edit);
+		if (edit) this.#site.history.make(edit);
 	}
 
 	/** Lets it go: all is as before. */

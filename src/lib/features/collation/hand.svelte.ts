@@ -16,7 +16,6 @@ import { chain, refusalOf, type Edit, type Refusal } from '$lib/core/text/index.
 import type { Collating, ShownColumn } from './collating.svelte.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
-import { applyEdit } from '$lib/session/steps.ts';
 import { choicesFor, type Choice } from '$lib/writing/targets.ts';
 import { tryEdit } from '$lib/session/trying.ts';
 import {
@@ -260,7 +259,7 @@ export class Hand {
 		const edit = this.#collating.trial;
 		if (!this.held || !edit || (!this.valid && !insist)) return;
 		this.drop();
-		applyEdit(this.#site.texts, edit);
+		this.#site.history.make(edit);
 	}
 
 	/** Lets go of what is in the hand; the frames are as before. */
@@ -278,6 +277,6 @@ export class Hand {
 		this.drop();
 		const desk = deskOf(this.#site);
 		this.refusal = refusalOf(withoutCells(desk, cells));
-		if (!this.refusal) applyEdit(this.#site.texts, desk.working.edit('taken out'));
+		if (!this.refusal) this.#site.history.make(desk.working.edit('taken out'));
 	}
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import { later } from '$lib/session/later.svelte.ts';
 	import { reader } from '$lib/session/reader.ts';
 	import { replaceAll } from './searchAll.ts';
@@ -20,6 +21,7 @@
 	}
 
 	let { files, words: first, onplace, onedit, onclose }: Props = $props();
+	const { history } = getSite();
 
 	/** As many lines as are listed; what is replaced is not bounded by it. */
 	const LISTED = 300;
@@ -28,7 +30,7 @@
 	let by = $state('');
 	let matchCase = $state(false);
 	let pattern = $state(false);
-	let done = $state.raw<{ sentence: string; back: () => void } | null>(null);
+	let done = $state.raw<{ sentence: string; step: number } | null>(null);
 	const search = $derived({ words, matchCase, pattern });
 	const NOTHING = { counts: [], lines: [] };
 	const asked = later({
@@ -49,13 +51,16 @@
 		const sentence = `${times(places, 'place')} replaced in ${times(ours.length, 'file')}; nothing is saved yet.`;
 		done = {
 			sentence: left > 0 ? `${sentence} ${times(left, 'given file')} left alone.` : sentence,
-			back: replaceAll(files, search, by)
+			step: history.asOne(`“${words}” replaced by “${by}” in ${times(ours.length, 'file')}`, () =>
+				replaceAll(files, search, by)
+			)
 		};
 		onedit();
 	}
 
 	function undo(): void {
-		done?.back();
+		// What was done since is not thrown away.
+		if (done?.step === history.newest) history.undo();
 		done = null;
 		onedit();
 	}

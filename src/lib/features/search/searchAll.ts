@@ -1,16 +1,16 @@
 import { expressionOf, matchesIn, replacementOf, type Search } from '$lib/core/text/index.ts';
 import type { FileText } from '$lib/session/texts.svelte.ts';
 
-/** Replaces every match in every file that is not given, as one step in each; gives what takes all of it back. */
-export function replaceAll(files: readonly FileText[], search: Search, by: string): () => void {
+/** Replaces every match in every file that is not given, as part of one step. */
+export function replaceAll(files: readonly FileText[], search: Search, by: string): void {
 	// A long text may be a moment behind its editor.
 	for (const file of files) file.settle();
 	const expression = expressionOf(search);
-	if (!expression.ok) return () => undefined;
-	const before = files.flatMap((file) => {
+	if (!expression.ok) return;
+	for (const file of files) {
 		const { text } = file;
 		const matches = file.isGiven ? [] : matchesIn(text, expression.value);
-		if (matches.length === 0) return [];
+		if (matches.length === 0) continue;
 		file.dispatch({
 			changes: matches.map((match) => ({
 				from: match.start,
@@ -19,12 +19,5 @@ export function replaceAll(files: readonly FileText[], search: Search, by: strin
 			})),
 			userEvent: 'input.replace.all'
 		});
-		return [{ file, text, after: file.text }];
-	});
-	return () => {
-		for (const { file, text, after } of before) {
-			// What was typed since is not thrown away: that file has its own undo.
-			if (file.text === after) file.replace(text);
-		}
-	};
+	}
 }

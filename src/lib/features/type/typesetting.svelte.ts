@@ -20,7 +20,6 @@ import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
 import { checkLength, judgedWords, keptLength, type Judged } from './fluidLength.ts';
 import { writeSizes } from '$lib/writing/sizeEdit.ts';
 import { READ } from '$lib/inquiry/sizes.ts';
-import { applyEdit, undoIn } from '$lib/session/steps.ts';
 import { decidedBy, resized, winnersOver, type Winner } from './decidedSizes.ts';
 import { countElsewhere, type Elsewhere } from './elsewhere.ts';
 import { Setting, type Work } from './setting.svelte.ts';
@@ -37,6 +36,8 @@ export class Typesetting extends Setting {
 	edit = $state.raw<Edit | null>(null);
 	/** A file that was written into last, and can be taken back; '' for none. */
 	written = $state('');
+	/** The step that wrote into it. */
+	#step: number | undefined;
 	/** How many elements of how many other pages the rules hit that are written. */
 	elsewhere = $state.raw<Elsewhere | null>(null);
 	/** Whether something is dragged: sizes are read again when it is let go. */
@@ -190,7 +191,7 @@ export class Typesetting extends Setting {
 		if (!edit) return false;
 		this.#set(null);
 		this.#out = [];
-		applyEdit(this.site.texts, edit);
+		this.#step = this.site.history.make(edit);
 		this.written = edit.files.find(({ changes }) => changes.length > 0)?.path ?? '';
 		if (this.work === 'length') this.forgetLength();
 		this.work = 'sizes';
@@ -199,7 +200,7 @@ export class Typesetting extends Setting {
 
 	/** Takes back what was written last, where nothing was written since. */
 	takeBack(): void {
-		if (this.written !== '') undoIn(this.site.texts, this.written);
+		if (this.#step === this.site.history.newest) this.site.history.undo();
 		this.written = '';
 	}
 

@@ -61,7 +61,7 @@
 				<Button look="quiet" onclick={() => void limit()}>Only in the carriage’s band</Button>
 			{/if}
 			<Button look="quiet" title="Shift P, held, shows the page before it" onclick={() => waking.takeBack()}
-				>Take it back</Button
+				>{waking.isBack ? 'Make it again' : 'Take it back'}</Button
 			>
 		</div>
 	{/if}

@@ -15,6 +15,8 @@ export interface Wake extends Comparison {
 	/** What the edit touches. */
 	readonly edit: EditOnPage;
 	readonly edited: EditedPage;
+	/** What it did. */
+	readonly words: string;
 	/** When it was first looked at: it had just been made. */
 	readonly at: Date;
 	/** All widths at which anything changed, and those of them that are not in the band where the carriage stood. */
@@ -31,9 +33,11 @@ export interface WakeWords {
 	readonly warns: boolean;
 }
 
-/** Which edit it is, in words: its files, and the time of day. */
-export const editInWords = ({ edited: { files }, at }: Pick<Wake, 'edited' | 'at'>): string =>
-	`${files.length > 2 ? `${files.length} files` : files.join(', ')}, ${at.toTimeString().slice(0, 5)}`;
+/** Which step it is, in words: what it did, its files, and the time of day. */
+export function editInWords({ words, edited: { files }, at }: Pick<Wake, 'words' | 'edited' | 'at'>): string {
+	const named = files.length > 2 ? `${files.length} files` : files.join(', ');
+	return [words, named, at.toTimeString().slice(0, 5)].filter((one) => one !== '').join(', ');
+}
 
 /** What an edit changed where, in words: what is outside of the band that was meant first. */
 export function wakeWords(wake: Wake): WakeWords[] {

@@ -5,18 +5,16 @@ import { allWidths, type EditOnPage, type WrittenDeclaration } from '$lib/core/w
 import type { Comparison } from '$lib/workers/comparison.ts';
 import type { Texts } from '$lib/workers/texts.ts';
 import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
-import { deskOf } from '$lib/session/desk.ts';
 import { textWithErrands } from '$lib/session/errands.ts';
 import type { EditedPage } from '$lib/session/measurer.ts';
 import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
-import { applyEdit } from '$lib/session/steps.ts';
 import { valuesAsked, type Depth } from '$lib/inquiry/wake.ts';
 import { writeValue, type Desk } from '$lib/writing/declaration.ts';
 import { wakeWords, type Wake, type WakeWords } from './wake.ts';
 
 /** What is known of an edit before anything is measured. */
-type Edited = Pick<Wake, 'edit' | 'edited' | 'meant' | 'at'>;
+type Edited = Pick<Wake, 'edit' | 'edited' | 'meant' | 'at' | 'words'>;
 
 /** What of a comparison is still to be measured. */
 interface Rest {
@@ -55,12 +53,16 @@ export class Waking {
 
 	/** Measures what changed since it was last asked; nothing where no text did. */
 	async look(swept: Swept, signal: AbortSignal): Promise<void> {
-		const [before, now] = [this.#base, textsOf(this.#site)];
-		const files = [...now].flatMap(([path, text]) => (before.get(path) === text ? [] : [path]));
+		const [base, now] = [this.#base, textsOf(this.#site)];
+		const isNew = [...now].some(([path, text]) => base.get(path) !== text);
+		const before = this.#beforeLast(now) ?? base;
+		const files = isNew ? [...now].flatMap(([path, text]) => (before.get(path) === text ? [] : [path])) : [];
 		this.isOld = files.length > 0;
 		if (files.length === 0) return;
 		const at = new Date();
 		const edited = { path: swept.page.path, before, after: now, files };
+		this.#site.history.name();
+		const words = this.#site.history.lastInWords();
 		const { as } = sweptAs(swept.lead);
 		const meant = fromInterval(bandAt(swept.page.bands(as).bands, this.#site.carriage.width).interval);
 		this.busy = true;
@@ -69,7 +71,7 @@ export class Waking {
 			const shown = this.#asShown(edited);
 			const edit = await swept.stages.measurer.edit(shown, as);
 			if (signal.aborted) return;
-			const of = { edit, edited, meant, at };
+			const of = { edit, edited, meant, at, words };
 			let first = true;
 			const telling = this.#compare(swept, shown, edit, 'every px', signal);
 			for (let next = await telling.next(); !next.done; next = await telling.next()) {
@@ -104,6 +106,13 @@ export class Waking {
 		} catch (error) {
 			if (!signal.aborted) this.trouble = messageOf(error);
 		}
+	}
+
+	/** All texts as they were before what was done last; undefined where one is another by now. */
+	#beforeLast(now: Texts): Texts | undefined {
+		const { history } = this.#site;
+		const before = [...now].map(([path, text]) => [path, history.before(path, text)] as const);
+		return before.some(([, text]) => text === undefined) ? undefined : new Map(before as [string, string][]);
 	}
 
 	/** An edited page with what its errands ask for, as frames have it. */
@@ -161,13 +170,15 @@ export class Waking {
 	/** In words: what changed where, what is outside of the band that was meant first. */
 	readonly words: readonly WakeWords[] = $derived.by(() => (this.wake ? wakeWords(this.wake) : []));
 
-	/** Takes the edit back, as one step. */
+	/** Takes the step back that was made last, or makes it again where that was taken back. */
 	takeBack(): void {
-		const { wake } = this;
-		if (!wake) return;
-		const desk = deskOf(this.#site);
-		restore(desk, wake);
-		applyEdit(this.#site.texts, desk.working.edit('taken back'));
+		if (this.isBack) this.#site.history.redo();
+		else this.#site.history.undo();
+	}
+
+	/** Whether what was done last is that a step was taken back. */
+	get isBack(): boolean {
+		return this.#site.history.last?.how === 'back';
 	}
 
 	/** Whether it can be limited to the band that was meant: what it declares is of rules, and not of conditions alone. */

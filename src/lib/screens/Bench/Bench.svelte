@@ -12,6 +12,7 @@
 	import type { FramesView } from '$lib/features/frames/view.svelte.ts';
 	import { pagesOf } from './answers.ts';
 	import { BenchState } from './bench.svelte.ts';
+	import { goWithSteps } from './steps.svelte.ts';
 	import { benchKeys } from './benchKeys.ts';
 	import Below from './Below.svelte';
 	import SheetPanel from './SheetPanel.svelte';
@@ -21,6 +22,7 @@
 	const { site, page, selected } = $derived(workbench);
 
 	const bench = untrack(() => new BenchState(view));
+	goWithSteps(bench);
 	const { writing, watching } = bench;
 	const { table, edits } = $derived(writing);
 	const { waking, holding } = $derived(watching);

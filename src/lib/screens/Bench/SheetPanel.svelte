@@ -160,6 +160,11 @@
 					compiled: locked
 				</p>
 			{:else if shown.isGiven}<p class="given">given: locked</p>{/if}
+			{#if site.otherTabs.has(shown.path)}
+				<p class="given" title="Saved there first, it is a conflict here, and nothing is lost.">
+					unsaved in another tab
+				</p>
+			{/if}
 			{#if heard ?? trouble}<p role="status">{heard ?? trouble}</p>{/if}
 			<button type="button" onclick={bench.arrange}>Arrange…</button>
 			<KeyedMenu label="Mute" entries={mutes} bind:this={muteMenu} />

@@ -18,7 +18,6 @@
 		['Alt and drag', 'The same, with the pointer on a number'],
 		['Esc', 'Number as it was before'],
 		['Ctrl F', 'Find and replace in this file'],
-		['Ctrl Z, Ctrl Y', 'Undo, redo'],
 		['Ctrl /', 'Comment in or out'],
 		['Alt . Alt ,', 'Next rule in force here, the one before'],
 		['Alt PgUp PgDn', 'Rule up or down, with its comment'],

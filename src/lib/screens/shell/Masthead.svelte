@@ -5,6 +5,7 @@
 	import Menu from '$lib/ui/Menu.svelte';
 	import Notice from './Notice.svelte';
 	import SavedState from './SavedState.svelte';
+	import StepsMenu from './StepsMenu.svelte';
 
 	interface Props {
 		site: SiteState;
@@ -17,9 +18,11 @@
 		onkeys: () => void;
 		/** Opens what finds anything. */
 		onfind: () => void;
+		/** Shows what was changed, line by line. */
+		onchanges: () => void;
 	}
 
-	let { site, page, pages, primary, onpage, onkeys, onfind }: Props = $props();
+	let { site, page, pages, primary, onpage, onkeys, onfind, onchanges }: Props = $props();
 
 	let muted = $state<Menu>();
 	let choice: HTMLSelectElement;
@@ -58,6 +61,8 @@
 		</div>
 	{/if}
 	<SavedState {site} />
+	<StepsMenu history={site.history} />
+	<Button look="quiet" onclick={onchanges}>Changes</Button>
 	<Button
 		look={primary ? 'primary' : 'plain'}
 		disabled={site.dirty.length === 0 || site.save.kind === 'saving'}
@@ -99,6 +104,11 @@
 		min-width: 6ch;
 		max-width: 26ch;
 		padding: 0 2px;
+	}
+
+	header :global(button) {
+		flex: none;
+		white-space: nowrap;
 	}
 
 	.muted {

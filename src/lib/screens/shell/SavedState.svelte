@@ -8,7 +8,9 @@
 		if (site.save.kind === 'saving') return { look: 'unsaved', words: 'Saving…' };
 		if (site.save.kind === 'failed') return { look: 'failed', words: `Not saved: ${site.save.sentence}` };
 		if (site.dirty.length === 0) return { look: 'saved', words: `✓ Saved · revision ${site.revision}` };
-		const unsaved = `${files(site.dirty.length)} unsaved`;
+		const { history } = site;
+		const walked = history.last?.how === 'made' ? '' : history.lastInWords();
+		const unsaved = `${walked === '' ? '' : `${walked} · `}${files(site.dirty.length)} unsaved`;
 		return site.draftTrouble
 			? { look: 'failed', words: `${unsaved}, draft not kept: ${site.draftTrouble}` }
 			: { look: 'unsaved', words: `• ${unsaved}, kept as draft` };
@@ -19,7 +21,7 @@
 
 <style>
 	p {
-		flex: 0 1 auto;
+		flex: 0 100 auto;
 		min-width: 0;
 		margin-left: auto;
 		overflow: hidden;

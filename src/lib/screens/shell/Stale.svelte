@@ -2,7 +2,13 @@
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 
-	let { site }: { site: SiteState } = $props();
+	interface Props {
+		site: SiteState;
+		/** Shows both texts of a file beside each other. */
+		oncompare: (path: string) => void;
+	}
+
+	let { site, oncompare }: Props = $props();
 
 	/** How many lines of one text do not stand in the other. */
 	function apart(mine: string, theirs: string): number {
@@ -17,6 +23,7 @@
 			<p>
 				<b>{file.path}</b> was saved elsewhere since you opened it. Both texts are kept: theirs as a revision,
 				yours as a draft ({apart(site.texts.get(file.path)?.text ?? '', file.text)} lines differ).
+				<Button look="quiet" onclick={() => oncompare(file.path)}>Compare, line by line</Button>
 				<Button look="quiet" onclick={() => site.settle(file, 'mine')}>Keep mine</Button>
 				<Button look="quiet" onclick={() => site.settle(file, 'theirs')}>Take theirs</Button>
 			</p>

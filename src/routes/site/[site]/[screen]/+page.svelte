@@ -49,10 +49,14 @@
 	let keysOpen = $state(false);
 	let masthead = $state<Masthead>();
 	let finding = $state(false);
+	/** The file whose changes are shown; null while none are. */
+	let changes = $state<string | null>(null);
 	let place = $state.raw<FilePlace | null>(null);
 	const allKeys = $derived<KeyMap>({
 		...keys,
 		save: { name: 'Save all', run: () => void site.saveAll() },
+		undo: { name: 'Undo the last step, in whichever file', run: () => site.history.undo() },
+		redo: { name: 'Redo it', run: () => site.history.redo() },
 		'/': { name: 'Find anything', run: () => (finding = true) },
 		j: {
 			name: 'Back: selection, page or screen before',
@@ -214,13 +218,19 @@
 		primary={screen === 'bench'}
 		onkeys={() => (keysOpen = true)}
 		onfind={() => (finding = true)}
+		onchanges={() => (changes = file)}
 		onpage={(chosen) => void open(chosen)}
 	/>
 	{#key site}
 		{#if turn.done === 2}<Work {workbench} screen={shown} />{/if}
 	{/key}
-	<Stale {site} />
+	<Stale {site} oncompare={(of) => (changes = of)} />
 	{#if finding}<Find {finds} onclose={() => (finding = false)} />{/if}
+	{#if changes !== null}
+		{#await insist(() => import('$lib/screens/shell/Changes.svelte')) then { default: Changes }}
+			<Changes {site} path={changes ?? ''} onclose={() => (changes = null)} />
+		{/await}
+	{/if}
 	{#if keysOpen}<Keys keys={allKeys} onclose={() => (keysOpen = false)} />{/if}
 </div>
 

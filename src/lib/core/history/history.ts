@@ -1,0 +1,84 @@
+import type { Change } from '../text/index.ts';
+
+/** A change of a text together with what stood in its place, so that it can be taken back. */
+export interface Replacement extends Change {
+	readonly was: string;
+}
+
+/** What a step did to one file: in the order of the text, none touching another; places are of the text before. */
+export interface StepFile {
+	readonly path: string;
+	readonly replaced: readonly Replacement[];
+}
+
+/** What a person did to the texts of a site at one time, in however many files. */
+export interface Step {
+	/** A number of its own among the steps of a history. */
+	readonly number: number;
+	/** When it was done last, ms since 1970 UTC. */
+	readonly at: number;
+	/** What it did. */
+	readonly words: string;
+	readonly files: readonly StepFile[];
+}
+
+/** The steps of a site, the oldest first; those from `made` on have been taken back. */
+export interface History {
+	readonly steps: readonly Step[];
+	readonly made: number;
+}
+
+export const NO_HISTORY: History = { steps: [], made: 0 };
+
+/** How many steps are kept. */
+const MOST = 500;
+
+/** What takes replacements back, by places in the text that they lead to. */
+export function backwards(replaced: readonly Replacement[]): Replacement[] {
+	let moved = 0;
+	return replaced.map(({ start, text, was }) => {
+		const at = start + moved;
+		moved += text.length - was.length;
+		return { start: at, end: at + text.length, text: was, was: text };
+	});
+}
+
+/** Whether a text has at every place what is to be replaced there. */
+export const fits = (text: string, replaced: readonly Replacement[]): boolean =>
+	replaced.every(({ start, end, was }) => text.slice(start, end) === was);
+
+/**
+ * A history with one more step made: what was taken back before it is gone. A step with the number of the newest takes
+ * the newest's place; one that does nothing any more goes.
+ */
+export function recorded({ steps, made }: History, step: Step): History {
+	const kept = steps.slice(0, made);
+	const before = kept.at(-1)?.number === step.number ? kept.slice(0, -1) : kept;
+	const files = step.files.filter(({ replaced }) => replaced.length > 0);
+	const next = files.length > 0 ? [...before, { ...step, files }] : before;
+	const newest = next.slice(-MOST);
+	return { steps: newest, made: newest.length };
+}
+
+/**
+ * What of a history still holds where texts of some files are no longer the ones it led to: steps of these files cannot
+ * be taken back or made again, nor can what is beyond them.
+ */
+export function holding({ steps, made }: History, changed: ReadonlySet<string>): History {
+	const concerns = ({ files }: Step): boolean => files.some(({ path }) => changed.has(path));
+	const first = steps.slice(0, made).findLastIndex(concerns) + 1;
+	const ahead = steps.slice(made).findIndex(concerns);
+	return { steps: steps.slice(first, ahead < 0 ? undefined : made + ahead), made: made - first };
+}
+
+/** How long the texts of a step are together, UTF-16 units. */
+const lengthOf = ({ files }: Step): number =>
+	files.flatMap(({ replaced }) => replaced).reduce((sum, { was, text }) => sum + was.length + text.length, 0);
+
+/** As many of the newest steps as have texts of so many UTF-16 units together; none where those taken back are longer. */
+export function shortened({ steps, made }: History, most: number): History {
+	let first = steps.length;
+	let length = 0;
+	while (first > 0 && (length += lengthOf(steps[first - 1] as Step)) <= most) first--;
+	return first > made ? NO_HISTORY : { steps: steps.slice(first), made: made - first };
+}

@@ -1,0 +1,12 @@
+export {
+	backwards,
+	fits,
+	holding,
+	NO_HISTORY,
+	recorded,
+	type History,
+	type Replacement,
+	type Step
+} from './history.ts';
+export { readHistory, writeHistory } from './kept.ts';
+export { stepInWords, type TextAfter } from './words.ts';

@@ -1,0 +1,56 @@
+import * as z from 'zod/mini';
+import { backwards, fits, holding, shortened, type History } from './history.ts';
+
+const offset = z.number().check(z.int(), z.nonnegative());
+const replacement = z.object({ start: offset, end: offset, text: z.string(), was: z.string() });
+const step = z.object({
+	number: z.number(),
+	at: z.number(),
+	words: z.string(),
+	files: z.array(z.object({ path: z.string(), replaced: z.array(replacement) }))
+});
+/** A history as it is kept, with the lengths of the texts that it led to, UTF-16 units. */
+const kept = z.object({
+	steps: z.array(step),
+	made: offset,
+	lengths: z.record(z.string(), offset)
+});
+
+/** The paths of all files that steps of a history touch. */
+const pathsIn = ({ steps }: History): Set<string> =>
+	new Set(steps.flatMap(({ files }) => files.map(({ path }) => path)));
+
+/** A history as a text that can be kept: its newest steps, of so many UTF-16 units together. */
+export function writeHistory(
+	history: History,
+	most: number,
+	textOf: (path: string) => string | undefined
+): string {
+	const { steps, made } = shortened(history, most);
+	const lengths = [...pathsIn({ steps, made })].map((path) => [path, textOf(path)?.length ?? 0]);
+	return JSON.stringify({ steps, made, lengths: Object.fromEntries(lengths) });
+}
+
+/**
+ * What of a kept history still holds of texts as they are now. A text that is not as long as it was, or has not what the
+ * newest step of it left, is another: steps of that file are gone, and so is what is beyond them. Undefined for what is no history.
+ */
+export function readHistory(
+	json: unknown,
+	textOf: (path: string) => string | undefined
+): History | undefined {
+	const read = kept.safeParse(json);
+	if (!read.success || read.data.made > read.data.steps.length) return undefined;
+	const { steps, made, lengths } = read.data;
+	const isAsLeft = (path: string): boolean => {
+		const text = textOf(path);
+		if (text?.length !== lengths[path]) return false;
+		const last = steps
+			.slice(0, made)
+			.findLast(({ files }) => files.some((file) => file.path === path))
+			?.files.find((file) => file.path === path);
+		return text !== undefined && (!last || fits(text, backwards(last.replaced)));
+	};
+	const concerned = [...pathsIn({ steps, made })].filter((path) => !isAsLeft(path));
+	return holding({ steps, made }, new Set(concerned));
+}

@@ -1,0 +1,41 @@
+import { untrack } from 'svelte';
+import { elementAround, type ElementPath } from '$lib/core/html/index.ts';
+import { elementsOf } from '$lib/core/selector/index.ts';
+import type { FilePlace } from '$lib/core/text/index.ts';
+import { caretRule } from '$lib/editor/caretRule.ts';
+import type { BenchState } from './bench.svelte.ts';
+
+/** The element that a place of a file is about: of a page the one that stands there, of a sheet the first that its rule matches. */
+async function elementOf(
+	{ page, site, found }: BenchState,
+	place: FilePlace
+): Promise<ElementPath | undefined> {
+	const file = site.texts.get(place.path);
+	const rule = file && caretRule(file, page.sources);
+	if (rule) return page.has(place.path) ? (await found?.(elementsOf(rule.selector)))?.[0] : undefined;
+	return place.path === page.path ? elementAround(page.page, place.offset).path : undefined;
+}
+
+/**
+ * Sheet and frames go to what a step has changed that was taken back, or made again: in the file that is shown, where the
+ * step is of it too, and on the page whose text it is. To be called while the Bench is set up.
+ */
+export function goWithSteps(bench: BenchState): void {
+	const { site, workbench } = bench;
+	let before = site.history.last;
+	$effect(() => {
+		const { last } = site.history;
+		if (last === before) return;
+		before = last;
+		untrack(() => void go(last?.places ?? []));
+	});
+
+	async function go(places: readonly FilePlace[]): Promise<void> {
+		const place = places.find(({ path }) => path === bench.shown) ?? places[0];
+		if (!place) return;
+		workbench.show(place);
+		const isOtherPage = site.texts.get(place.path)?.kind === 'page' && place.path !== bench.page.path;
+		if (isOtherPage) workbench.open(place.path);
+		else site.selectionView.reveal = (await elementOf(bench, place)) ?? site.selectionView.reveal;
+	}
+}

@@ -1,0 +1,95 @@
+<script lang="ts">
+	import type { Step } from '$lib/core/history/index.ts';
+	import type { SiteHistory } from '$lib/session/history.svelte.ts';
+	import Menu from '$lib/ui/Menu.svelte';
+
+	let { history }: { history: SiteHistory } = $props();
+
+	let menu = $state<Menu>();
+
+	export const open = (): void => menu?.open();
+
+	/** The newest first, each with how many steps are made once it is. */
+	const rows = $derived(history.steps.map((step, i) => ({ step, made: i + 1 })).toReversed());
+
+	const filesOf = ({ files }: Step): string =>
+		files.length > 2
+			? `${files.length} files`
+			: files.map(({ path }) => path.replace(/^.*\//, '')).join(', ');
+	const timeOf = ({ at }: Step): string => new Date(at).toTimeString().slice(0, 5);
+</script>
+
+<div class="steps">
+	<Menu label="Steps" bind:this={menu} onopen={() => history.name()}>
+		<p>What was done, the newest first; choose one to see everything as it was after it</p>
+		{#each rows as { step, made } (step.number)}
+			<button
+				type="button"
+				class:back={made > history.made}
+				aria-current={made === history.made ? 'step' : undefined}
+				onclick={() => history.goTo(made)}
+			>
+				<span class="words">{step.words || 'Typing'}</span>
+				<span class="when">{made > history.made ? 'taken back, ' : ''}{filesOf(step)}, {timeOf(step)}</span>
+			</button>
+		{/each}
+		<button
+			type="button"
+			aria-current={history.made === 0 ? 'step' : undefined}
+			onclick={() => history.goTo(0)}
+		>
+			<span class="words">{rows.length === 0 ? 'Nothing was done yet' : 'Before all of these'}</span>
+		</button>
+	</Menu>
+</div>
+
+<style>
+	.steps {
+		white-space: nowrap;
+	}
+
+	.steps p {
+		max-width: 34rem;
+		color: var(--ink-2);
+		white-space: normal;
+	}
+
+	button {
+		display: flex;
+		gap: 0.25rem 1rem;
+		align-items: baseline;
+		width: 34rem;
+		max-width: 88vw;
+		min-height: 1.625rem;
+		padding: 0.125rem 0.25rem;
+		border: 0;
+		background: none;
+		color: inherit;
+		text-align: left;
+		cursor: pointer;
+	}
+
+	button:hover {
+		text-decoration: underline;
+	}
+
+	button[aria-current] {
+		background: var(--pick);
+	}
+
+	.words {
+		flex: 1;
+		min-width: 0;
+		white-space: normal;
+		overflow-wrap: anywhere;
+	}
+
+	.when {
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+
+	.back .words {
+		color: var(--ink-2);
+	}
+</style>
