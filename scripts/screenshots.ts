@@ -87,7 +87,7 @@ await page.getByText('Vantaggio', { exact: true }).click();
 await page.keyboard.press('Shift+O');
 await page.getByRole('button', { name: 'Measure only a few widths' }).click();
 await page.locator('li button', { hasText: 'delay “Serk +10 min” lies outside' }).click();
-await page.getByText('Take it out').first().waitFor();
+await page.getByText('Remove it').first().waitFor();
 await page.locator('.detail').scrollIntoViewIfNeeded();
 await page.waitForTimeout(1000);
 await shot('findings');

@@ -2,8 +2,8 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { pageBundle } from '../../tests/bundle.ts';
 import { LAUNCH } from '../../tests/launch.ts';
-import type { Bench } from '../bench.ts';
-import { keystroke, toPainted, withSite, painted } from '../browser.ts';
+import { median, type Bench } from '../bench.ts';
+import { keystroke, toPainted, withSite, painted, PAINTED } from '../browser.ts';
 import { largePage } from '../pages.ts';
 import type * as inPage from './inPage.ts';
 
@@ -83,17 +83,68 @@ async function shifted(page: Page): Promise<number> {
 	return toPainted(page);
 }
 
+/** A page whose sheet has one length in 60 places. */
+function inSixtyPlaces(): Record<string, string> {
+	const files = largePage(3000);
+	const places = Array.from(
+		{ length: 60 },
+		(_, i) => `@media (width >= 700px) { .c${i % 7} b { top: ${i}px } }`
+	);
+	return { ...files, 'look.css': `${files['look.css'] ?? ''}\n${places.join('\n')}\n` };
+}
+
+/** Time from a press, of a key or of the pointer, to all frames painted, ms. */
+async function fromPress(page: Page, press: () => Promise<void>): Promise<number> {
+	await page.waitForTimeout(1200);
+	const found = page.evaluate(
+		(mark) =>
+			new Promise<number>((resolve) => {
+				let begun = 0;
+				for (const kind of ['keydown', 'click'])
+					addEventListener(kind, () => (begun ||= performance.now()), { capture: true, once: true });
+				new PerformanceObserver((list, observer) => {
+					const [entry] = list.getEntriesByName(mark);
+					if (!entry || begun === 0) return;
+					observer.disconnect();
+					resolve(entry.startTime - begun);
+				}).observe({ entryTypes: ['mark'] });
+			}),
+		PAINTED
+	);
+	await press();
+	return found;
+}
+
+const stepping: Bench = {
+	name: 'a step of 60 places taken back, or made again, to all frames painted / the edit itself to the same',
+	goal: { atMost: 1.5 },
+	run: () =>
+		withSite(inSixtyPlaces(), async (page, server, site) => {
+			await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=look.css`);
+			await painted(page);
+			const times = { edit: [] as number[], back: [] as number[], again: [] as number[] };
+			for (let i = 0; i < 7; i++) {
+				await page.getByText('Vantaggio', { exact: true }).click();
+				await page.keyboard.press('a');
+				await page.getByLabel('Find').fill(i % 2 === 0 ? 'b { top' : 'b { left');
+				await page.getByLabel('Replace with').fill(i % 2 === 0 ? 'b { left' : 'b { top');
+				await page.getByText('60 places in 1 file').waitFor();
+				const replace = page.getByRole('button', { name: 'Replace all' });
+				times.edit.push(await fromPress(page, () => replace.click()));
+				await page.keyboard.press('Escape');
+				times.back.push(await fromPress(page, () => page.keyboard.press('Control+z')));
+				times.again.push(await fromPress(page, () => page.keyboard.press('Control+Shift+Z')));
+			}
+			if (process.env.VERBOSE) console.log(times);
+			return Math.max(median(times.back), median(times.again)) / median(times.edit);
+		})
+};
+
 const dragging: Bench = {
 	name: 'a threshold in 60 places put to another width, to all frames painted / a keystroke to the same',
 	goal: { atMost: 1.5 },
 	run() {
-		const files = largePage(3000);
-		const places = Array.from(
-			{ length: 60 },
-			(_, i) => `@media (width >= 700px) { .c${i % 7} b { top: ${i}px } }`
-		);
-		const sheets = { ...files, 'look.css': `${files['look.css'] ?? ''}\n${places.join('\n')}\n` };
-		return withSite(sheets, async (page, server, site) => {
+		return withSite(inSixtyPlaces(), async (page, server, site) => {
 			await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=look.css`);
 			const key = await keystroke(page);
 			await page.reload();
@@ -103,4 +154,4 @@ const dragging: Bench = {
 	}
 };
 
-export const benches: readonly Bench[] = [collation, dragging];
+export const benches: readonly Bench[] = [collation, dragging, stepping];

@@ -52,7 +52,7 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 	await at(page, '@media (width');
 	await page.getByRole('button', { name: 'Merge matching blocks' }).click();
 	await expect(proposed(page)).toContainText('2 blocks of one kind become one');
-	await expect(proposed(page)).toContainText('1 block of others between them');
+	await expect(proposed(page)).toContainText('1 block of other kinds between them');
 	await page.keyboard.press('Enter');
 	expect(await settled(page, () => shownText(page))).toMatch(
 		/b \{ color: #0a7; \}\n\n@media \(width >= 700px\) \{\n\t\.x \{ top: 1px; \}[^@]*\tb \{ top: 3px; \}\n\}\n$/

@@ -58,7 +58,7 @@ test('a column a band: what goes on, what differs, what is redundant; several ba
 	]);
 	await expect(cell(page, 'padding', 'A')).toContainText('10px :2');
 	await expect(cell(page, 'padding', 'B')).toContainText('≠ 20px :8');
-	await expect(cell(page, 'color', 'B')).toHaveAccessibleName('color, B: black, as left of it');
+	await expect(cell(page, 'color', 'B')).toHaveAccessibleName('color, B: black, as to the left');
 	await expect(cell(page, 'color', 'C')).toContainText('redundant');
 	// What layout gives: the box in each band, and in which order its children stand.
 	const laid = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'box, px' }) });
@@ -136,7 +136,7 @@ test('what cannot be taken says so: a value, a broken place, a stronger rule, a 
 	await open(page, server);
 	await cell(page, 'padding', 'A').click();
 	await field(page, 'padding', 'A').fill('4 px');
-	await expect(into(page)).toContainText('The browser does not take this value for padding.');
+	await expect(into(page)).toContainText('This browser does not accept this value for padding.');
 	await page.keyboard.press('Enter');
 	await expect(field(page, 'padding', 'A')).toBeVisible();
 	expect(await shownText(page)).toBe(SHEET);
@@ -224,7 +224,7 @@ test('a column is copied into another, and a look without its place; several ele
 	await page.keyboard.press('Shift+C');
 	await expect(cell(page, 'color', 'A')).toContainText('≠ 1');
 	await expect(cell(page, 'position', 'A')).not.toContainText('≠');
-	await page.getByRole('button', { name: 'Give the second the look of the first' }).click();
+	await page.getByRole('button', { name: 'Copy the look of the first to the second' }).click();
 	const card = page.getByRole('dialog', { name: 'What would be written' });
 	await expect(card).toContainText('2 properties into .berth');
 	await expect(card).toContainText('Its place was left out: left.');

@@ -31,8 +31,8 @@ test('where a value changes is told with its curve and what makes each change, a
 	await expect(status(page)).toContainText(/2 changes. \d+ of 2321 widths measured/);
 	await expect(panel(page).getByRole('img', { name: /font-size over widths/ })).toBeVisible();
 	await expect(changes(page)).toHaveText([
-		/^544 28px: stands still, then grows 2.5 a 100 px font-size: clamp/,
-		/^1184 44px: grows 2.5 a 100 px, then stands still font-size: clamp/
+		/^544 28px: stays constant, then grows 2.5 a 100 px font-size: clamp/,
+		/^1184 44px: grows 2.5 a 100 px, then stays constant font-size: clamp/
 	]);
 	await changes(page).nth(1).click();
 	await expect(panel(page).locator('.detail')).toContainText('on h1, a.css:2');

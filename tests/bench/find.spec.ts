@@ -43,7 +43,9 @@ test('anything is found by its words and gone to; back and forward walk the same
 	await page.keyboard.press('Enter');
 	await expect(page.getByLabel('Page', { exact: true })).toHaveValue('boats.html');
 	await find('zzz');
-	await expect(page.getByRole('status').filter({ hasText: 'Nothing here is called so' })).toBeVisible();
+	await expect(
+		page.getByRole('status').filter({ hasText: 'Nothing found. Elements of other pages' })
+	).toBeVisible();
 	await page.keyboard.press('Escape');
 	await find('site');
 	await page.keyboard.press('Enter');
@@ -97,7 +99,7 @@ test('menus open by key and a letter chooses; frames beside the lead are drawn a
 	await page.keyboard.press('Shift+S');
 	await page.keyboard.press('c');
 	await page.keyboard.press('Shift+K');
-	await expect(page.getByRole('button', { name: /Everything back/ }).last()).toBeVisible();
+	await expect(page.getByRole('button', { name: /Unmute everything/ }).last()).toBeVisible();
 	await page.keyboard.press('a');
 	await expect(page.getByText(/^\d+ muted$/)).toHaveCount(0);
 });

@@ -59,14 +59,14 @@ test('a class is given to one element or to all like it: written into its tag an
 	await open(page, empty, '1.0.1');
 	const name = panel(page).getByLabel('Add a class');
 	await name.fill('9x');
-	await expect(panel(page)).toContainText('A class begins with a letter');
+	await expect(panel(page)).toContainText('A class name starts with a letter');
 	await name.fill('strip');
 	await expect(panel(page)).toContainText(
 		'No element of this page has it already, and a sheet has rules for it.'
 	);
 	await panel(page).getByLabel('to', { exact: true }).selectOption('section');
 	await panel(page).getByRole('button', { name: 'Add to 2 elements' }).click();
-	await expect(page.getByText('The class strip for 2 elements.')).toBeVisible();
+	await expect(page.getByText('Adds the class strip to 2 elements.')).toBeVisible();
 	await expect(page.getByText('.strip in a.css matches 2 elements, before 0.')).toBeVisible();
 	for (const frame of pageFrames(page))
 		await expect(frame.locator('p.strip')).toHaveText(['High at six', 'Low at noon']);

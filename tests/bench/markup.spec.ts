@@ -31,8 +31,8 @@ test('attributes, classes, words, wrappers and copies are shown before they are 
 	expect(await settled(page, () => lead?.locator('.day').count())).toBe(1);
 	expect(await text()).toBe(PAGE);
 
-	await page.getByLabel('Words in it').fill('only 3 < 4');
-	await page.getByLabel('Words in it').press('Tab');
+	await page.getByLabel('Text in it').fill('only 3 < 4');
+	await page.getByLabel('Text in it').press('Tab');
 	await expect(card).toContainText('only 3 &lt; 4');
 	await page.keyboard.press('Enter');
 	expect(await settled(page, text)).toContain('<li class="fare day">only 3 &lt; 4</li>');

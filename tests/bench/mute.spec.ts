@@ -43,7 +43,7 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 	await expect(page.locator('.saved')).toHaveText('✓ Saved · revision 2');
 	await all('color', 'rgb(0, 0, 0)');
 	await page.getByText('2 muted').click();
-	await page.getByRole('button', { name: /\.big a\.css bring back/ }).click();
+	await page.getByRole('button', { name: /\.big a\.css unmute/ }).click();
 	await all('word-spacing', '3px');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+m');

@@ -93,7 +93,7 @@ test('an Original is dropped in, shown, lined up by points and by an element, me
 	await expect(page.getByRole('button', { name: '812 ramp-480.webp' })).toBeVisible();
 	await page.getByLabel('over it').check();
 	expect(await settled(page, async () => (await lies(page, pageFrames(page)[0] as Frame))[0])).toBe(40);
-	await page.getByRole('button', { name: 'Take away' }).click();
+	await page.getByRole('button', { name: 'Remove' }).click();
 	await expect(page.getByRole('button', { name: '812 ramp-480.webp' })).toHaveCount(0);
 });
 

@@ -86,14 +86,14 @@ test('what is hidden is drawn where it would be, told why, and by what it is rep
 	await expect(row('Carriage')).toContainText('display: none');
 	await expect(row('Handset')).toContainText('374 ×');
 	await expect(panel.locator('.instead')).toHaveText(
-		'nav.wide says the same, and is shown instead of this ≥700'
+		'nav.wide has the same content and is shown instead ≥700'
 	);
 	const drawings = page.frameLocator('.table iframe').first().locator('svg');
 	await expect(drawings).toHaveCount(4);
 	await expect(drawings.first().locator('path[stroke-dasharray="5 4"]')).toHaveCount(1);
 	await panel.getByRole('button', { name: 'nav.wide' }).click();
 	await expect(panel.locator('.instead')).toHaveText(
-		'div.narrow says the same, and is shown instead of this <700'
+		'div.narrow has the same content and is shown instead <700'
 	);
 });
 

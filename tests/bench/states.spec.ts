@@ -61,7 +61,7 @@ test('a staged state is made in the frames alone, kept with the site, and change
 	await expect(again.locator('nav')).toHaveCSS('display', 'none');
 	await page.getByRole('button', { name: 'Delete' }).click();
 	await expect(page.getByLabel('Menu open')).toHaveCount(0);
-	await page.getByRole('button', { name: 'Take it back' }).click();
+	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByLabel('Menu open')).toHaveCount(1);
 });
 

@@ -10,7 +10,7 @@ const SITE = {
 	'a.css': `p { color: red }${REST}`,
 	'b.css': 'i { color: red }\n'
 };
-const steps = (page: Page) => page.getByRole('group').filter({ hasText: 'What was done, the newest first' });
+const steps = (page: Page) => page.getByRole('group').filter({ hasText: 'Newest first' });
 const active = (page: Page) => page.getByRole('tab', { selected: true }).first();
 
 /** Types before the end of a file's one rule. */
@@ -51,7 +51,7 @@ test('the newest step is taken back in whichever file it is, listed, gone to, an
 	await page.getByText('Steps', { exact: true }).click();
 	const row = (i: number) => steps(page).getByRole('button').nth(i);
 	await expect(row(0)).toContainText('“; left: 2px” added, line 1');
-	await expect(row(0)).toContainText(/taken back, b.css, \d\d:\d\d/);
+	await expect(row(0)).toContainText(/undone, b.css, \d\d:\d\d/);
 	await expect(row(1)).toHaveAttribute('aria-current', 'step');
 	await row(0).click();
 	await expect(active(page)).toHaveText(/b.css/);
@@ -87,7 +87,7 @@ test('what was changed is shown line by line against what is saved or a revision
 	await expect(now).toContainText('b { top: 0 }');
 	await dialog.getByLabel('compared with').selectOption({ index: 2 });
 	await expect(dialog).toContainText('2 places differ.');
-	await dialog.getByRole('button', { name: 'These lines as they are at the left' }).first().click();
+	await dialog.getByRole('button', { name: 'Use these lines from the left' }).first().click();
 	await expect(dialog).toContainText('1 place differs.');
 	await expect(now).toContainText('p { color: red }/* sea */b { top: 0 }');
 	await dialog.getByLabel('compared with').selectOption('saved');
@@ -125,9 +125,9 @@ test('a second tab says what the first has unsaved; texts that part are settled 
 	await page.getByRole('button', { name: 'Compare, line by line' }).click();
 	const dialog = page.getByRole('dialog', { name: 'Changes' });
 	await expect(dialog).toContainText('2 places differ.');
-	await dialog.getByRole('button', { name: 'These lines as they are at the left' }).last().click();
+	await dialog.getByRole('button', { name: 'Use these lines from the left' }).last().click();
 	await expect(dialog).toContainText('1 place differs.');
-	await dialog.getByRole('button', { name: 'Keep the right' }).click();
+	await dialog.getByRole('button', { name: 'Keep the right side' }).click();
 	await dialog.getByRole('button', { name: 'Close' }).click();
 	await page.keyboard.press('Control+s');
 	await expect(page.getByText('✓ Saved · revision 3')).toBeVisible();

@@ -52,7 +52,7 @@ test('the Trace says where each value comes from, at every band, and why each ot
 	await expect(row('margin-top').locator('.step')).toContainText('--gap: 8px base.css:2');
 	await panel.getByLabel('Property').fill('opacity');
 	await openRow('opacity');
-	await expect(row('opacity')).toContainText('does not take this value for opacity');
+	await expect(row('opacity')).toContainText('does not accept this value for opacity');
 	await panel.getByLabel('Property').fill('text-indent');
 	await openRow('text-indent');
 	await expect(row('text-indent')).toContainText('text-indent: 3px of .list, inherited from main.list');

@@ -54,7 +54,7 @@ test('an edit in a band is told with its elements and exact widths, there and on
 	await page.keyboard.up('P');
 	await page.keyboard.up('Shift');
 	expect(await settled(page, () => padding(page))).toBe('24px');
-	await wake(page).getByRole('button', { name: 'Take it back' }).click();
+	await wake(page).getByRole('button', { name: 'Undo' }).click();
 	expect(await settled(page, () => shownText(page))).toBe(SHEET);
 	await expect(wake(page)).toContainText('div.card, 700–<1000');
 });
@@ -74,7 +74,7 @@ test('what an edit changed beyond the band that was meant comes first, and it is
 	await expect(wake(page)).toContainText('Also beyond the carriage’s band: 240–<1000.');
 	await expect(wake(page)).toContainText('p.note, 240–2560, by up to 100 px');
 	await expect(page.locator('.stretch.reach')).not.toHaveCount(0);
-	await wake(page).getByRole('button', { name: 'Only in the carriage’s band' }).click();
+	await wake(page).getByRole('button', { name: 'Limit to the carriage’s band' }).click();
 	await expect(page.getByRole('dialog', { name: 'What would be written' })).toContainText(
 		'holds in ≥1000 alone'
 	);
@@ -125,9 +125,9 @@ test('what is held is checked after every edit; a breach is said, allowed, taken
 	await page.keyboard.press('Delete');
 	await page.keyboard.insertText('4');
 	await expect(wake(page)).toContainText('Hold broken: 1000–2560, p.note.');
-	await wake(page).getByRole('button', { name: 'Take it back' }).click();
+	await wake(page).getByRole('button', { name: 'Undo' }).click();
 	await expect(wake(page)).not.toContainText('Hold broken');
-	await expect(wake(page)).toContainText('Taken back: width 300px → 400px, .note, a.css');
+	await expect(wake(page)).toContainText('Undone: width 300px → 400px, .note, a.css');
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+Shift+Z');
 	await expect(wake(page)).toContainText('Hold broken: 1000–2560, p.note.');
@@ -135,9 +135,24 @@ test('what is held is checked after every edit; a breach is said, allowed, taken
 	await page.keyboard.press('Control+s');
 	await page.reload();
 	await expect(wake(page)).toContainText('Hold broken: 1000–2560, p.note.');
-	await wake(page).getByRole('button', { name: 'Allow it for these' }).click();
+	await wake(page).getByRole('button', { name: 'Allow for these elements' }).click();
 	await expect(wake(page)).toHaveCount(0);
 	await page.getByText(/^Holds/).click();
 	await page.getByRole('button', { name: 'Delete', exact: true }).click();
 	await expect(page.locator('.stretch.held')).toHaveCount(0);
+});
+
+test('findings that an edit makes are told, and those that it mends, with their widths', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, FILES);
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await after(page, 'width: 3');
+	await page.keyboard.insertText('0');
+	await expect(wake(page)).toContainText(
+		/New finding: The page scrolls sideways: p\.note .*reaches [\d.]+ px beyond its edge, 300–2560\./
+	);
+	await page.keyboard.press('Control+z');
+	await expect(wake(page)).toContainText(/Mended: The page scrolls sideways: p\.note .*, 300–2560\./);
 });

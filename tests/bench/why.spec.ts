@@ -123,7 +123,7 @@ test('the values of a pseudo-element are traced like those of an element', async
 	await openRow(page, 'color');
 	await expect(row(page, 'color')).toContainText('color: rgb(8, 8, 8) of .it:before');
 	await expect(row(page, 'color')).toContainText('computed: rgb(8, 8, 8)');
-	await expect(row(page, 'color')).toContainText('As strong, but a.css:10 comes later');
+	await expect(row(page, 'color')).toContainText('Equally strong, but a.css:10 comes later');
 	await openRow(page, 'font-size');
 	await expect(row(page, 'font-size')).toContainText('font-size: 80% of .it, inherited from p#x.it');
 	await panel(page).getByLabel('Which part of it').selectOption('itself');

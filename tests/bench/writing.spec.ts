@@ -127,7 +127,7 @@ test('rules are wrapped into a condition in the sheet’s own hand, undone as on
 
 	await caretAfter(page, 0, '.a');
 	await page.getByText('Wrap', { exact: true }).click();
-	await page.getByLabel('into a block of the same widths after them').check();
+	await page.getByLabel('use a following block with the same condition').check();
 	await page.getByRole('button', { name: '≥700', exact: true }).first().click();
 	await expect(card).toBeVisible();
 	await page.keyboard.press('Enter');
@@ -142,7 +142,7 @@ test('every key is in one list, acts by a click there, and single letters can be
 	const carriage = page.getByRole('slider', { name: 'Carriage' });
 	const before = Number(await carriage.getAttribute('aria-valuenow'));
 	await page.keyboard.press('?');
-	await page.getByRole('button', { name: 'Wider by 10 px' }).click();
+	await page.getByRole('button', { name: '10 px wider' }).click();
 	await expect(carriage).toHaveAttribute('aria-valuenow', String(before + 10));
 	await page.keyboard.press('?');
 	await page.keyboard.press('n');
@@ -216,7 +216,7 @@ test('completion knows the grammar, the page and its sheets; hovering tells px i
 	await expect(page.locator('.cm-hovered')).toContainText('Pocket 320: 16 px');
 	await expect(page.locator('.cm-hovered')).toContainText('Notebook 1280: 40 px');
 	await expect(page.locator('.cm-hovered')).toContainText(
-		'stands still under 200, grows by 5 px a 100 px up to 800, stands still from 800'
+		'stays constant under 200, grows by 5 px a 100 px up to 800, stays constant from 800'
 	);
 });
 
@@ -337,7 +337,7 @@ test('rules are gone to, moved with their comments and folded by what is in forc
 	await page.getByRole('button', { name: 'Replace all' }).click();
 	await expect(page.getByText('3 places replaced in 2 files')).toBeVisible();
 	expect(await settled(page, text)).toContain('.y { top: 0 }');
-	await page.getByRole('dialog').getByRole('button', { name: 'Take it back' }).click();
+	await page.getByRole('dialog').getByRole('button', { name: 'Undo' }).click();
 	expect(await settled(page, text)).toContain('.x { top: 0 }');
 });
 
@@ -354,7 +354,7 @@ test('a search that cannot be read, or does not end, is said, and the next one f
 	const words = page.getByLabel('Find', { exact: true });
 	await words.fill('P {');
 	await expect(page.getByText('1 place in 1 file')).toBeVisible();
-	await page.getByLabel('capitals as written').check();
+	await page.getByLabel('match case').check();
 	await expect(page.getByText('0 places in 0 files')).toBeVisible();
 	await page.getByLabel('regular expression').check();
 	await expect(page.getByRole('dialog').getByRole('alert')).toContainText('This is no regular expression');

@@ -41,7 +41,7 @@ test('J01: words beside a round picture stand at its mid-height, with twice the 
 	await work.aside(async () => {
 		await work.select('bakery', 'p The bakery');
 		await work.ask('Shift+I');
-		const field = page.getByLabel('Words in it');
+		const field = page.getByLabel('Text in it');
 		const words = await field.inputValue();
 		await field.fill(`${words} ${words}`);
 		await field.press('Tab');

@@ -11,7 +11,7 @@ test('J02: two pairs of steppers told apart, the space found in a style attribut
 	await expect(page.getByRole('treeitem').filter({ hasText: 'narrow-only' })).toContainText('display: none');
 	await work.ask('i');
 	await expect(panel(page).locator('.instead')).toHaveText(
-		'div.steppers.narrow-only says the same, and is shown instead of this <700'
+		'div.steppers.narrow-only has the same content and is shown instead <700'
 	);
 	await work.ask('Shift+T');
 	const space = await traced(page, 'margin-top');

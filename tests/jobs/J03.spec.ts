@@ -19,7 +19,7 @@ test('J03: three badges whole on the pier at every width; a shift for handset th
 	await work.collate('left', '40px', { extent: 'everywhere' });
 	await expect(wake(page)).toContainText('Also beyond the carriage’s band');
 	await expect(wake(page)).toContainText('span.badge.delay');
-	await wake(page).getByRole('button', { name: 'Take it back' }).click();
+	await wake(page).getByRole('button', { name: 'Undo' }).click();
 	expect(await settled(page, () => draftOf(server, 'css/layout.css'))).not.toContain('40px');
 
 	await work.write(

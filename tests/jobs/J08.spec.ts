@@ -21,7 +21,7 @@ test('J08: a selector for the banner’s film on this page only: by place, or by
 	await panel(page).getByLabel('Add a class').fill('home');
 	await panel(page).getByRole('button', { name: 'Add to 1 element' }).click();
 	const card = page.getByRole('dialog', { name: 'What would be written' });
-	await expect(card).toContainText('The class home for one element.');
+	await expect(card).toContainText('Adds the class home to one element.');
 	await work.ask('Enter');
 	await expect(card).toHaveCount(0);
 	await work.select('video', 'video');

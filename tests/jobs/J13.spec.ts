@@ -41,12 +41,12 @@ test('J13: a fluid title from three numbers, each judged at its own width on the
 	await field('Middle, px').fill('40');
 	await field('Middle, px').press('Enter');
 	const numbers = page.getByRole('tabpanel', { name: 'Three numbers' });
-	await expect(numbers).toContainText(/stands still under 537\.6\d and from 1152\.0\d/);
+	await expect(numbers).toContainText(/stays constant under 537\.6\d and from 1152\.0\d/);
 	await expect(numbers).toContainText('the smallest was judged at 390, the largest at 1280');
 	// Straight between them it does.
 	await middle.selectOption('between');
 	await expect(numbers).toContainText(
-		/stands still under (390|389\.\d+|390\.\d+) and from (1280|1279\.\d+|1280\.\d+)/
+		/stays constant under (390|389\.\d+|390\.\d+) and from (1280|1279\.\d+|1280\.\d+)/
 	);
 	await page.getByLabel(/go into the sheet as a comment/).check();
 

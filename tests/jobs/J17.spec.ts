@@ -38,7 +38,7 @@ test('J17: a whole type scale from body and ratio at both ends, written at once,
 	const lines = await panel(page, 'Lines');
 	const winner = lines.getByRole('listitem').filter({ hasText: '.notice h2' });
 	await expect(winner).toContainText(/css:\d+/);
-	await winner.getByRole('button', { name: 'take it out too' }).click();
+	await winner.getByRole('button', { name: 'remove it too' }).click();
 	await expect(winner).toHaveCount(0);
 	expect(await settled(page, () => sizeIn(page, '.notice h2'))).toBeCloseTo(at820(3), 1);
 	await page.getByRole('button', { name: 'Write into base.css' }).click();

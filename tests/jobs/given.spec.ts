@@ -44,7 +44,7 @@ test('J02 where the markup is given: the pairs told apart, the style attribute n
 	await work.select('steps', 'div.steps.wide');
 	await work.ask('i');
 	await expect(panel(page).locator('.instead')).toHaveText(
-		'div.steps.narrow says the same, and is shown instead of this <640'
+		'div.steps.narrow has the same content and is shown instead <640'
 	);
 	await work.ask('Shift+T');
 	const space = await traced(page, 'margin-top');

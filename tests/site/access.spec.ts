@@ -82,7 +82,7 @@ test('axe finds nothing on any screen, by day or by night', async ({ page, serve
 	await page.keyboard.press('Escape');
 	await page.getByRole('tab', { name: 'Markup' }).click();
 	await page.getByRole('button', { name: 'Duplicate' }).click();
-	await expect(page.getByRole('dialog')).toContainText('A copy of one element');
+	await expect(page.getByRole('dialog')).toContainText('Duplicates one element');
 	expect(await findings(page), 'Markup, and what would be written').toEqual([]);
 	await page.keyboard.press('Escape');
 	await page.goto(`${server.url}/site/${site}/bench?page=home.html&at=1.2.0`);

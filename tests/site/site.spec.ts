@@ -183,7 +183,7 @@ test('vantages are added, changed, sorted, taken out and in; a misfit is said wh
 	await page.getByLabel('Till beside the lead').check();
 	await page.getByRole('button', { name: 'Delete Pocket' }).click();
 	await expect(names).toHaveCount(6);
-	await page.getByRole('button', { name: 'Take that back' }).click();
+	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(names).toHaveCount(7);
 
 	const download = page.waitForEvent('download');

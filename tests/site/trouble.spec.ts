@@ -278,7 +278,7 @@ test('a part that cannot be loaded is asked for again until it comes', async ({ 
 	await openBench(page, server, site);
 	away = true;
 	await page.getByRole('tab', { name: 'Outline' }).click();
-	await expect(page.getByText('A part of the application has not come yet')).toBeVisible();
+	await expect(page.getByText('Part of the application has not loaded yet')).toBeVisible();
 	away = false;
 	await expect(page.getByRole('treeitem').first()).toBeVisible();
 });
@@ -290,7 +290,7 @@ test('a thread whose script cannot be loaded is asked again until it comes', asy
 	);
 	const site = await bring(server, { 'index.html': PAGE, 'a.css': 'p { colr: red }' });
 	await page.goto(`${server.url}/site/${site}/bench?file=a.css`);
-	await expect(page.getByText('A part of the application has not come yet')).toBeVisible();
+	await expect(page.getByText('Part of the application has not loaded yet')).toBeVisible();
 	await expect(page.locator('.cm-note')).toHaveCount(0);
 	away = false;
 	await expect(page.locator('.cm-note')).toContainText('There is no property');

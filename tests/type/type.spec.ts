@@ -32,7 +32,7 @@ test('the sizes of a page are read as curves, with what the engine has, checks, 
 	await sizes.getByRole('button', { name: /^h1/ }).click();
 	await expect(sizes).toContainText('grows by 8 px a 100 px');
 	await sizes.getByRole('button', { name: /^h2/ }).click();
-	await expect(sizes).toContainText('leaps by 8 px and stands still from 900');
+	await expect(sizes).toContainText('leaps by 8 px and stays constant from 900');
 	await expect(sizes.getByRole('button', { name: 'a.css:7' })).toBeVisible();
 	// What takes more lines in a narrow window is told to the px, whichever text is looked at.
 	await sizes
@@ -119,7 +119,7 @@ h3 { font-size: var(--size-subhead); }
 small { font-size: var(--size-small); }
 `);
 	// It is taken back as one step, and written again by a key.
-	await page.getByRole('button', { name: 'Take it back' }).click();
+	await page.getByRole('button', { name: 'Undo' }).click();
 	expect(await settled(page, () => draftOf(server, 'a.css', site))).not.toContain('--size-title');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('s');
@@ -146,7 +146,7 @@ test('a size in steps becomes one line through them, is kept over a reload, and 
 	await expect(sizes).toContainText(/departs by [+−]\d/);
 	await sizes.getByRole('button', { name: 'One line through its steps' }).click();
 	const numbers = page.getByRole('tabpanel', { name: 'Three numbers' });
-	await expect(numbers).toContainText(/stands still under 67[45]\.\d+ and from 112[45]\.\d+/);
+	await expect(numbers).toContainText(/stays constant under 67[45]\.\d+ and from 112[45]\.\d+/);
 	// What is no number says so, and changes nothing; ends exchanged are a sentence.
 	const most = page.getByRole('textbox', { name: 'largest, px' });
 	await most.fill('much');

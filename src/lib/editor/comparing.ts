@@ -35,7 +35,7 @@ function takeLines(): HTMLElement {
 	const button = document.createElement('button');
 	button.type = 'button';
 	button.textContent = '→';
-	button.title = 'These lines as they are at the left';
+	button.title = 'Use these lines from the left';
 	button.setAttribute('aria-label', button.title);
 	return button;
 }

@@ -20,7 +20,7 @@ const plainName = (name: string): string => name.trim().replace(/[^\p{L}\p{N}._-
 async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): Promise<void> {
 	const { site, path: file } = hostOf(view.state);
 	try {
-		const { path } = await api.addPicture(site.id, pictureFolder(site) + plainName(picture.name), picture);
+		const { path } = await api.addFile(site.id, pictureFolder(site) + plainName(picture.name), picture);
 		await site.refresh();
 		const address = relativeAddress(path, file);
 		const { from, to } = view.state.selection.main;

@@ -1,6 +1,13 @@
 import { findingOf, KINDS, neither, neitherHolds, SEVERITIES, type Kind } from '../core/findings/index.ts';
 import { amountOf, shiftOf, type Accepted, type KindSetting } from '../core/findings/settings.ts';
-import { elementAt, nameOfElement, wordsIn, type ElementPath, readPath } from '../core/html/index.ts';
+import {
+	elementAt,
+	nameOfElement,
+	wordsIn,
+	type ElementPath,
+	type Page,
+	readPath
+} from '../core/html/index.ts';
 import {
 	difference,
 	fromInterval,
@@ -64,6 +71,27 @@ function accept(row: FindingRow, page: string, accepted: readonly Accepted[]): F
 	return { ...row, widths: left, accepted: parts };
 }
 
+/** What a finding is and is called, on the page that it is of; undefined for a kind that is off. */
+export function tellFinding(
+	page: Page,
+	{ key, by, turns }: Pick<Found, 'key' | 'by' | 'turns'>,
+	settings: readonly KindSetting[]
+): Pick<FindingRow, 'kind' | 'paths' | 'names' | 'sentence'> | undefined {
+	const of = findingOf(key);
+	const shift = shiftOf(key, settings);
+	if (!of || shift === undefined) return undefined;
+	const paths = of.paths.map(readPath);
+	const elements = paths.map((path) => elementAt(page, path));
+	const names = elements.map((element) => (element ? nameOfElement(element) : 'something'));
+	const called = elements.map((element, i) => {
+		const said = element ? wordsIn(element, WORDS) : '';
+		return `${names[i] ?? ''}${said === '' ? '' : ` “${said}”`}`;
+	});
+	const [name = '', other = ''] = called;
+	const sentence = of.kind.sentence({ name, other, by: amountOf(key, by - shift), turns });
+	return { kind: of.kind, paths, names, sentence };
+}
+
 /** The findings of a page as they are listed, in no order; those that are accepted at every width with nothing left. */
 export function findingRows(
 	page: InquiredPage,
@@ -73,20 +101,8 @@ export function findingRows(
 	accepted: readonly Accepted[]
 ): FindingRow[] {
 	const measured = found.flatMap((one): FindingRow[] => {
-		const of = findingOf(one.key);
-		const by = shiftOf(one.key, settings);
-		if (!of || by === undefined) return [];
-		const paths = of.paths.map(readPath);
-		const elements = paths.map((path) => elementAt(page.page, path));
-		const names = elements.map((element) => (element ? nameOfElement(element) : 'something'));
-		const called = elements.map((element, i) => {
-			const said = element ? wordsIn(element, WORDS) : '';
-			return `${names[i] ?? ''}${said === '' ? '' : ` “${said}”`}`;
-		});
-		const [name = '', other = ''] = called;
-		const amount = amountOf(one.key, one.by - by);
-		const sentence = of.kind.sentence({ name, other, by: amount, turns: one.turns });
-		return [{ ...one, kind: of.kind, paths, names, sentence, accepted: [] }];
+		const told = tellFinding(page.page, one, settings);
+		return told ? [{ ...one, ...told, accepted: [] }] : [];
 	});
 	const off = settings.some(({ kind, on }) => kind === neither.name && !on);
 	const between = off

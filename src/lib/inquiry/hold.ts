@@ -37,7 +37,7 @@ export async function measureHeld(
 	const at = all.filter((width) => contains(widths, rationalFromNumber(width)));
 	const seen = await seenAt(content, layout, as, at, VALUES, signal);
 	if (seen.size < at.length || at.length === 0)
-		throw new Error('The page could not be measured; nothing is held.');
+		throw new Error('The page could not be measured, so nothing is held.');
 	return {
 		page: path,
 		longhands: VALUES.longhands,

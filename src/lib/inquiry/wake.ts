@@ -1,4 +1,6 @@
-import { changesIn, type EditOnPage, type Seen } from '../core/wake/index.ts';
+import { shiftOf, type KindSetting } from '../core/findings/settings.ts';
+import type { Snapshot } from '../core/snapshot/index.ts';
+import { changesIn, findingsBetween, type EditOnPage, type Seen } from '../core/wake/index.ts';
 import { contains, rationalFromNumber, type Cut } from '../core/interval/index.ts';
 import {
 	firstWidths,
@@ -21,6 +23,13 @@ export interface Compared {
 	readonly stretch: WidthRange;
 	/** What is asked of every element, made by `valuesAsked`. */
 	readonly values: ValuesAsked;
+	/** How the site wants findings; null where they are not compared: paths of a page whose markup is another are others. */
+	readonly settings: readonly KindSetting[] | null;
+}
+
+/** A page at a width, with all that findings are read in. */
+interface SeenWhole extends Seen {
+	readonly snapshot: Snapshot;
 }
 
 /** Longhands that are asked of every element, and selectors that are tried on it. */
@@ -53,8 +62,8 @@ export async function seenAt(
 	values: ValuesAsked,
 	signal: AbortSignal,
 	priority = 2
-): Promise<Map<number, Seen>> {
-	const found = new Map<number, Seen>();
+): Promise<Map<number, SeenWhole>> {
+	const found = new Map<number, SeenWhole>();
 	const { height, density } = as;
 	const content = { ...of, values };
 	const job = { content, viewport: { width: as.width, height, density }, widths, priority, signal };
@@ -87,7 +96,7 @@ export async function* changesOver(
 	depth: Depth,
 	signal: AbortSignal
 ): AsyncGenerator<Compares> {
-	const { edit, contents, as, layout, stretch, values } = compared;
+	const { edit, contents, as, layout, stretch, values, settings } = compared;
 	const { reach, cuts } = edit;
 	const [before, after] = contents;
 	const known = new Map<number, Readings>();
@@ -101,7 +110,13 @@ export async function* changesOver(
 		const is = await seenAt(after, layout, as, inside, values, signal, priority);
 		for (const width of inside) {
 			const [a, b] = [was.get(width), is.get(width)];
-			if (a && b) known.set(width, changesIn(a, b));
+			if (!a || !b) continue;
+			const changes = changesIn(a, b);
+			if (settings) {
+				const findings = findingsBetween(a.snapshot, b.snapshot, (key) => shiftOf(key, settings));
+				for (const [key, by] of findings) changes.set(key, by);
+			}
+			known.set(width, changes);
 		}
 		measured += inside.length;
 	};

@@ -64,10 +64,11 @@ export const api = {
 		(await ask(`/api/sites/${id}/revisions`)).json(),
 	revision: async (id: number, number: number): Promise<Record<string, string>> =>
 		(await ask(`/api/sites/${id}/revisions/${number}`)).json(),
-	addPicture: async (id: number, path: string, file: File): Promise<AddedFile> =>
+	addFile: async (id: number, path: string, file: Blob): Promise<AddedFile> =>
 		(
 			await ask(`/api/sites/${id}/files?${new URLSearchParams({ path }).toString()}`, {
 				method: 'POST',
+				headers: { 'content-type': file.type || 'application/octet-stream' },
 				body: file
 			})
 		).json(),

@@ -1,3 +1,5 @@
+import { counted } from '../core/text/index.ts';
+import { notify } from './notices.svelte.ts';
 import { storedJson, tabStore } from './store.ts';
 import { api, type BringReply } from './api.ts';
 
@@ -46,6 +48,8 @@ const REFUSED = 'vantaggio-refused';
 export async function bringIn(files: readonly Picked[]): Promise<number> {
 	const { id, refused } = await api.bring(files);
 	tabStore.set(`${REFUSED}-${id}`, JSON.stringify(refused));
+	if (refused.length > 0)
+		notify(`${counted(refused.length, 'file')} not imported; the Site screen says why.`, true);
 	return id;
 }
 

@@ -223,7 +223,7 @@ export class SiteHistory {
 		if (!this.last) return '';
 		const { step, how } = this.last;
 		const { words } = this.steps.find(({ number }) => number === step.number) ?? step;
-		return how === 'made' ? words : `${how === 'back' ? 'Taken back' : 'Made again'}: ${words}`;
+		return how === 'made' ? words : `${how === 'back' ? 'Undone' : 'Redone'}: ${words}`;
 	}
 
 	/** Takes the newest step back; false where there is none, or where a text is not as it left it. */
@@ -254,7 +254,7 @@ export class SiteHistory {
 		const away = parts.find(({ file, replaced }) => !file || !fits(file.latest, replaced));
 		if (away) {
 			this.#put(holding(this.#history, new Set([away.path])));
-			notify(`${away.path} is not as this step left it, and stays as it is.`, true);
+			notify(`${away.path} has changed in another way since this step. The file is left unchanged.`, true);
 			return false;
 		}
 		const places = parts.map(({ path, replaced: [first] }) => ({

@@ -101,13 +101,13 @@ test('the newest step is taken back whichever file it is in, and made again; an 
 	history.undo();
 	expect(now()).toEqual(both);
 	expect(history.last?.places).toEqual([{ path: 'b.css', offset: 11, aside: true }]);
-	expect(history.lastInWords()).toBe('Taken back: left 0 → 90, .y');
+	expect(history.lastInWords()).toBe('Undone: left 0 → 90, .y');
 	expect(history.before('b.css', now()['b.css'] ?? '')).toBe(all['b.css']);
 	history.undo();
 	expect(now()).toEqual(TEXTS);
 	history.goTo(2);
 	expect(now()).toEqual(all);
-	expect(history.lastInWords()).toBe('Made again: left 0 → 90, .y');
+	expect(history.lastInWords()).toBe('Redone: left 0 → 90, .y');
 	expect(history.before('b.css', all['b.css'] ?? '')).toBe(both['b.css']);
 });
 

@@ -2,7 +2,7 @@ import { messageOf } from '../core/text/index.ts';
 import { notify } from './notices.svelte.ts';
 
 const LATE =
-	'A part of the application has not come yet: the server does not answer. It is asked for again until it does.';
+	'Part of the application has not loaded yet: the server does not answer. Trying again until it does.';
 /** What is said where the styles of a part cannot be had. */
 const UNFETCHED = /^Unable to preload/;
 /** How long it is waited before a part is asked for again, ms: at first, and at most. */

@@ -38,7 +38,7 @@ export class Proposal {
 		}
 		const edit = desk.working.edit(made.value.summary);
 		if (edit.files.length === 0) {
-			this.refusal = refuse('That is so already: nothing would change.');
+			this.refusal = refuse('That is already so: nothing would change.');
 			return;
 		}
 		this.notes = made.value.notes;

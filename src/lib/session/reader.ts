@@ -74,7 +74,7 @@ class Reader {
 	 * @throws {Error} where the search cannot be read, takes too long, or is no longer wanted
 	 */
 	async search(texts: Texts, search: Search, most: number, signal: AbortSignal): Promise<SearchFound> {
-		const tooLong = new Error('This pattern takes too long to be searched for. A simpler one may do.');
+		const tooLong = new Error('This search takes too long. Try a simpler pattern.');
 		const timer = setTimeout(() => this.#searching.end(tooLong), PATIENCE);
 		// A later search must not wait for this one, which may never end.
 		const giveUp = (): void => this.#searching.end();

@@ -37,7 +37,7 @@ export class SiteState {
 	readonly name: string;
 	readonly tab: string;
 	files = $state.raw<readonly FileRecord[]>([]);
-	readonly texts: ReadonlyMap<string, FileText>;
+	texts = $state.raw<ReadonlyMap<string, FileText>>(new Map());
 	readonly vantages: Vantages;
 	/** Lists of small things that are kept with the site. */
 	readonly kept: KeptLists;
@@ -88,6 +88,7 @@ export class SiteState {
 	/** What engines have of what its sheets say. */
 	readonly support = new Support();
 	readonly #drafts: ReturnType<typeof draftKeeper>;
+	readonly #setup: SiteEditorSetup;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');
 	/** How many saves this tab has begun, and the end of the last one. */
 	#saves = 0;
@@ -99,8 +100,8 @@ export class SiteState {
 		this.before = new Before(record.id, (path) => this.texts.get(path)?.saved);
 		this.originals = new Originals((hash) => api.original(record.id, hash));
 		this.name = record.name;
+		this.#setup = setup;
 		this.tab = tab;
-		this.files = record.files;
 		this.revision = record.revision;
 		const { vantages, vantagesVersion: version } = record;
 		const announce = (): void => this.#saved.postMessage(this.id);
@@ -116,22 +117,7 @@ export class SiteState {
 		);
 		this.otherTabs = new OtherTabs(record.id, tab, () => this.#unsaved());
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
-		const texts = record.files
-			.filter(({ text }) => text !== null)
-			.map(
-				(file) =>
-					new FileText(file, {
-						changed: (changed, transactions) => {
-							this.#drafts.note(changed);
-							this.history.note(changed, transactions);
-							this.otherTabs.tell(this.#unsaved());
-						},
-						isGiven: () => this.given.has(file.path),
-						setup: (kind, path) => setup(this, kind, path),
-						readAhead: (kind, text) => readAhead(this.parsers, kind, text)
-					})
-			);
-		this.texts = new Map(texts.map((file) => [file.path, file]));
+		this.#takeFiles(record.files);
 		this.#saved.onmessage = ({ data }) => {
 			if (data === this.id) void this.refresh();
 		};
@@ -140,6 +126,27 @@ export class SiteState {
 	/** The paths of what is unsaved in this tab. */
 	#unsaved(): string[] {
 		return this.dirty.map(({ path }) => path);
+	}
+
+	/** Takes in the list of its files, with a text for each that has none yet. */
+	#takeFiles(files: readonly FileRecord[]): void {
+		this.files = files;
+		const added = files.filter(({ path, text }) => text !== null && !this.texts.has(path));
+		if (added.length > 0)
+			this.texts = new Map([...this.texts, ...added.map((file) => [file.path, this.#textOf(file)] as const)]);
+	}
+
+	#textOf(file: FileRecord): FileText {
+		return new FileText(file, {
+			changed: (changed, transactions) => {
+				this.#drafts.note(changed);
+				this.history.note(changed, transactions);
+				this.otherTabs.tell(this.#unsaved());
+			},
+			isGiven: () => this.given.has(file.path),
+			setup: (kind, path) => this.#setup(this, kind, path),
+			readAhead: (kind, text) => readAhead(this.parsers, kind, text)
+		});
 	}
 
 	/** What is done with what is asked for in the sheet's editor. */
@@ -186,7 +193,7 @@ export class SiteState {
 		}
 		file.base = draft.base;
 		const isOwn = draft.tab === this.tab;
-		this.history.asOne('Draft of another tab taken', () => file.replace(draft.text, draft.caret, isOwn));
+		this.history.asOne('Draft of a closed tab restored', () => file.replace(draft.text, draft.caret, isOwn));
 		this.older = this.older.filter((one) => one !== draft);
 		if (!isOwn) this.#drafts.adopt(draft);
 		return true;
@@ -238,7 +245,7 @@ export class SiteState {
 		if (!file) return;
 		file.base = hash;
 		file.saved = text;
-		if (keep === 'theirs') this.history.asOne('Text saved elsewhere taken', () => file.replace(text));
+		if (keep === 'theirs') this.history.asOne('Text saved elsewhere kept', () => file.replace(text));
 		else this.#drafts.note(file);
 		this.stale = this.stale.filter((one) => one.path !== path);
 		if (this.stale.length === 0 && this.save.kind === 'failed') this.save = { kind: 'idle' };
@@ -256,7 +263,7 @@ export class SiteState {
 			const record = await api.site(this.id).catch(() => null);
 			if (!record) return;
 			if (saves !== this.#saves || record.revision < this.revision) continue;
-			this.files = record.files;
+			this.#takeFiles(record.files);
 			this.revision = record.revision;
 			taking(record);
 			for (const { path, hash, text } of record.files) {

@@ -23,6 +23,8 @@ export interface Workbench {
 	choose(file: string): void;
 	/** Shows a place of a file on the Bench. */
 	show(place: FilePlace): void;
+	/** Asks what new sheet, page or file is to be made. */
+	create(): void;
 	/** Opens another page on this screen. */
 	open(page: string): void;
 	select(paths: readonly ElementPath[]): void;

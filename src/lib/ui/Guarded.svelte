@@ -18,7 +18,7 @@
 	{#snippet failed(error, reset)}
 		<div role="alert">
 			<p><b>{name} cannot be shown.</b> {messageOf(error)}</p>
-			<p>Everything else works on, and nothing you wrote is lost.</p>
+			<p>Everything else still works, and nothing you wrote is lost.</p>
 			<Button onclick={reset}>Try again</Button>
 		</div>
 	{/snippet}

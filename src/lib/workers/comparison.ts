@@ -1,7 +1,16 @@
 import { nameAt, readPath, type Page } from '../core/html/index.ts';
-import { isEmpty } from '../core/interval/index.ts';
+import { isEmpty, type IntervalSet } from '../core/interval/index.ts';
 import { foundIn } from '../core/sweep/index.ts';
-import { changedElements, outermost, type Changed, type EditOnPage } from '../core/wake/index.ts';
+import type { KindSetting } from '../core/findings/settings.ts';
+import {
+	changedElements,
+	outermost,
+	turnedOf,
+	type Changed,
+	type EditOnPage,
+	type Turned
+} from '../core/wake/index.ts';
+import { tellFinding } from '../inquiry/findings.ts';
 import type { Compares } from '../inquiry/wake.ts';
 
 /** What a comparison of a page before and after an edit has come to. */
@@ -9,8 +18,17 @@ export interface Comparison extends Pick<Compares, 'measured' | 'whole'> {
 	readonly changed: readonly Changed[];
 	/** The outermost of what changed by a rule of its own. */
 	readonly outermost: readonly NamedElement[];
+	/** Findings that are there on one side of it alone. */
+	readonly findings: readonly TurnedFinding[];
 	/** Whether every end is exact. */
 	readonly exact: boolean;
+}
+
+/** A finding that an edit made or mended, in words, and at which widths. */
+export interface TurnedFinding {
+	readonly turned: Turned;
+	readonly sentence: string;
+	readonly widths: IntervalSet;
 }
 
 /** One of the outermost of some elements, by name, and how many of the others are inside it. */
@@ -25,16 +43,23 @@ export async function* comparisonOf(
 	was: Page,
 	is: Page,
 	edit: EditOnPage,
+	settings: readonly KindSetting[],
 	telling: AsyncIterable<Compares>
 ): AsyncGenerator<Comparison> {
 	for await (const { known, measured, whole } of telling) {
 		const found = foundIn(known, edit.cuts);
-		const changed = changedElements(found);
+		const findings = found.flatMap((one): TurnedFinding[] => {
+			const { turned, key } = turnedOf(one.key) ?? {};
+			if (!turned || key === undefined) return [];
+			const told = tellFinding(turned === 'made' ? is : was, { ...one, key }, settings);
+			return told ? [{ turned, sentence: told.sentence, widths: one.widths }] : [];
+		});
+		const changed = changedElements(found.filter(({ key }) => !turnedOf(key)));
 		const own = changed.filter((one) => !isEmpty(one.own)).map(({ path }) => path);
 		const named = outermost(own).map((one) => {
 			const at = readPath(one.path);
 			return { ...one, name: nameAt(is, at, nameAt(was, at, 'something')) };
 		});
-		yield { changed, outermost: named, exact: found.every(({ exact }) => exact), measured, whole };
+		yield { findings, changed, outermost: named, exact: found.every(({ exact }) => exact), measured, whole };
 	}
 }

@@ -249,15 +249,28 @@ test('an edit is compared as far as it is asked for: what changed of itself, wha
 	const [before, after] = sender.send(texts('/* limit: 501 */'), texts('/* limit: 601 */ ul { top: 1px }'));
 	const edited = { path: 'a.html', before, after, files: ['a.css'], as };
 	const edit = of.edit(edited);
-	of.compare(1, edited, { edit, values: { longhands: ['top'], selectors: ['ul'] }, stretch, depth: 'exact' });
+	of.compare(1, edited, {
+		edit,
+		values: { longhands: ['top'], selectors: ['ul'] },
+		stretch,
+		depth: 'exact',
+		settings: []
+	});
 	let last = await of.next(1);
 	for (let next = last; next; next = await of.next(1)) last = next;
 	expect(last?.exact).toBe(true);
 	expect(last?.outermost).toEqual([{ path: '1.0', inside: 0, name: 'ul' }]);
+	expect(last?.findings).toEqual([]);
 	const [own, follows] = last?.changed ?? [];
 	expect([own?.path, printIntervalSet(own?.own ?? NOTHING)]).toEqual(['1.0', '240–900']);
 	expect([follows?.path, printIntervalSet(follows?.moved ?? NOTHING)]).toEqual(['1.0.0', '240–600']);
-	of.compare(2, edited, { edit, values: { longhands: [], selectors: [] }, stretch, depth: 'every px' });
+	of.compare(2, edited, {
+		edit,
+		values: { longhands: [], selectors: [] },
+		stretch,
+		depth: 'every px',
+		settings: null
+	});
 	of.stop(2);
 	expect(await of.next(2)).toBeNull();
 });

@@ -191,18 +191,25 @@ export class Measuring {
 		const is = this.#page({ path, texts: after, as });
 		const gone = new AbortController();
 		this.#running.set(id, gone);
-		const { edit, values, stretch, depth } = how;
+		const { edit, values, stretch, depth, settings } = how;
 		const compared = {
 			edit,
 			contents: [was.content, is.content] as const,
 			as,
 			layout: is.layout,
 			stretch,
-			values
+			values,
+			settings
 		};
 		this.#comparisons.set(
 			id,
-			comparisonOf(was.model.page, is.model.page, edit, changesOver(compared, depth, gone.signal))
+			comparisonOf(
+				was.model.page,
+				is.model.page,
+				edit,
+				settings ?? [],
+				changesOver(compared, depth, gone.signal)
+			)
 		);
 	}
 

@@ -61,6 +61,8 @@ export interface CompareOptions {
 	readonly values: ValuesAsked;
 	readonly stretch: WidthRange;
 	readonly depth: Depth;
+	/** How the site wants findings; null where they are not compared. */
+	readonly settings: readonly KindSetting[] | null;
 }
 
 /** What the thread asks of the window, and reports to it. */

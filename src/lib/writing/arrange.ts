@@ -40,7 +40,7 @@ export const part = (desk: Desk, chosen: Chosen): Proposed =>
 		desk,
 		chosen,
 		({ sheet, from }) => partBlock(sheet, chosen.from - from),
-		() => done({ summary: 'The block is two of the same condition or selector, parted here.', notes: [] })
+		() => done({ summary: 'The block is split here into two of the same condition or selector.', notes: [] })
 	);
 
 /** Brings the blocks that are like the one at the caret into that. */
@@ -50,9 +50,9 @@ export const join = (desk: Desk, chosen: Chosen): Proposed =>
 		chosen,
 		({ sheet, from }) => joinBlocks(sheet, chosen.from - from, (a, b) => equal(widthsOf(a), widthsOf(b))),
 		({ count, between }) => {
-			const note = `${counted(between, 'block')} of others between them: what is as strong there may win or lose now. The frames show it.`;
+			const note = `${counted(between, 'block')} of other kinds between them: equally strong declarations there may win or lose now. The frames show it.`;
 			return done({
-				summary: `${counted(count, 'block')} of one kind become one, at the caret’s.`,
+				summary: `${counted(count, 'block')} of one kind become one, at the caret.`,
 				notes: between > 0 ? [note] : []
 			});
 		}
@@ -93,7 +93,7 @@ export const move = (desk: Desk, chosen: Chosen, by: number): Proposed =>
 		({ places, offset }, { from }) =>
 			done({
 				summary: `The rule goes ${counted(places, 'place')} ${by < 0 ? 'up' : 'down'}, with its comment.`,
-				notes: ['What is as strong on the way may win or lose now. The frames show it.'],
+				notes: ['Equally strong declarations on the way may win or lose now. The frames show it.'],
 				shown: { path: chosen.file, offset: from + offset }
 			})
 	);
@@ -115,7 +115,7 @@ export function carry(desk: Desk, chosen: Chosen, to: { file: string } | { layer
 	if (desk.isGiven(target)) return refuse(`${target} is given: nothing is written there.`);
 	if (layer !== undefined && !/^[\p{L}_-][\p{L}\p{N}_-]*(\.[\p{L}_-][\p{L}\p{N}_-]*)*$/u.test(layer))
 		return refuse(
-			`"${layer}" is no name of a layer: letters, digits, - and _, parts with a full stop between.`
+			`"${layer}" is no name of a layer: use letters, digits, - and _, with a full stop between parts.`
 		);
 	return within(
 		desk,
@@ -135,12 +135,12 @@ export function carry(desk: Desk, chosen: Chosen, to: { file: string } | { layer
 					? {
 							summary: `${what} to the end of ${target}.`,
 							notes: [
-								'What is as strong in the files between may win or lose now; pages that have only one of the two files gain or lose it. The frames show it.'
+								'Equally strong declarations in the files between may win or lose now; pages that use only one of the two files gain or lose the rule. The frames show it.'
 							]
 						}
 					: {
 							summary: `${what} into the layer ${layer}.`,
-							notes: ['Rules outside of layers win over it, flags aside. The frames show it.']
+							notes: ['Rules outside layers win over it, unless it is !important. The frames show it.']
 						}
 			);
 		}
@@ -206,14 +206,14 @@ export function nameValue(
 	beside: readonly string[]
 ): Proposed {
 	if (!isCustomName(name))
-		return refuse(`"${name}" is no name of a custom property: it begins with two dashes, as --sea.`);
+		return refuse(`"${name}" is no name of a custom property: it starts with two dashes, as in --sea.`);
 	if (desk.isGiven(file)) return locked(file);
 	const parts = partsOf(desk, [...new Set([file, ...beside])]);
 	for (const { file: where, from, sheet } of parts) {
 		const other = givenBy(sheet, name).find((one) => sliceOf(sheet.source, one.value) !== value);
 		if (other)
 			return refuse(
-				`${name} is given already, as ${sliceOf(sheet.source, other.value)}: another name is wanted.`,
+				`${name} is already defined as ${sliceOf(sheet.source, other.value)}. Choose another name.`,
 				{ path: where, offset: from + other.span.start }
 			);
 	}
@@ -246,12 +246,11 @@ export function valueBack(desk: Desk, name: string, files: readonly string[]): P
 		givenBy(sheet, name).map((one) => ({ file, from, sheet, one }))
 	);
 	const [only, second] = given;
-	if (!only) return refuse(`${name} is given nowhere in this site’s sheets.`);
+	if (!only) return refuse(`${name} is not defined in this site’s sheets.`);
 	const place = (of: typeof only) => ({ path: of.file, offset: of.from + of.one.span.start });
 	if (second)
-		return refuse(`${name} is given in ${given.length} places: it is more than one value.`, place(second));
-	if (!isRoot(only.sheet, only.one))
-		return refuse(`${name} is given for some elements only: elsewhere it is nothing.`, place(only));
+		return refuse(`${name} is given in ${given.length} places, with more than one value.`, place(second));
+	if (!isRoot(only.sheet, only.one)) return refuse(`${name} is defined for some elements only.`, place(only));
 	const value = sliceOf(only.sheet.source, only.one.value);
 	let count = 0;
 	for (const { file, from, sheet } of parts.toReversed()) {

@@ -143,7 +143,7 @@ export function setBeside(desk: Desk, { file, span, hit }: Candidate, requested:
 	const found = hit ? declarationFrom(desk, file, span.start) : undefined;
 	if (!hit) return writeValue(desk, { kind: 'style', file, ...span }, null, requested);
 	if (!found || found.node.parent.kind === 'sheet')
-		return refuse('The rule of this declaration is not there any more.');
+		return refuse('The rule of this declaration is no longer there.');
 	const { sheet, from } = found.part;
 	desk.working.change(file, shifted(setDeclaration(sheet, found.node.parent, requested), from));
 	return DONE;
@@ -163,7 +163,7 @@ export function takeOutAll(desk: Desk, places: readonly Candidate[]): Result {
 		const found = declarationFrom(desk, file, span.start);
 		// What is seen may be a moment behind the text: nothing else is taken out for it.
 		if (!found || sliceOf(found.part.sheet.source, found.node.value) !== written)
-			return refuse('This declaration cannot be taken out as it stands now.', {
+			return refuse('This declaration cannot be removed as it stands now.', {
 				path: file,
 				offset: span.start
 			});

@@ -27,13 +27,13 @@ export function lossSentence(
 		case 'state':
 			return `Only while ${why.states.join(' and ')} holds.`;
 		case 'unknown-name':
-			return `This browser knows no property ${candidate.property}.`;
+			return `This browser does not know the property ${candidate.property}.`;
 		case 'not-valid':
-			return `This browser does not take this value for ${candidate.property}; the declaration is dropped.`;
+			return `This browser does not accept this value for ${candidate.property}; the declaration is dropped.`;
 		case 'gave-way':
 			return why.keyword === 'revert'
-				? 'It won, and says revert: back to what the browser’s own sheet has.'
-				: 'It won, and says revert-layer: back to what the layers below have.';
+				? 'It won with revert, which restores the browser’s own value.'
+				: 'It won with revert-layer, which restores the value of the layers below.';
 		case 'set-again':
 			return `Set again further down in the same rule, at ${place(why.by)}.`;
 		case 'beaten':
@@ -55,7 +55,7 @@ function beatenSentence(
 		case 'style-attribute':
 			return by.hit ? `A style attribute beats every selector.` : `The style attribute beats every selector.`;
 		case 'layer': {
-			const turned = by.important ? ' For !important the order of layers is turned round.' : '';
+			const turned = by.important ? ' For !important the order of layers is reversed.' : '';
 			return `It stands in ${layerWords(loser)}; ${place(by)} stands in ${layerWords(by)}, which is stronger.${turned}`;
 		}
 		case 'specificity':
@@ -65,6 +65,6 @@ function beatenSentence(
 		case 'proximity':
 			return `The root of its @scope is ${loser.hit?.proximity === Infinity ? 'none' : 'further away'} (scope proximity).`;
 		case 'order':
-			return `As strong, but ${place(by)} comes later (order of appearance).`;
+			return `Equally strong, but ${place(by)} comes later (order of appearance).`;
 	}
 }

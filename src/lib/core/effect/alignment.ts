@@ -4,7 +4,7 @@ const COMMON = 'CSS Box Alignment 3 §5–6';
 
 /** Alignment of children on what is neither a flex nor a grid container. */
 export const alignment: Kind = {
-	name: 'alignment on what is no flex or grid container',
+	name: 'alignment on a box that is no flex or grid container',
 	properties: ['align-items', 'justify-items', 'justify-content'],
 	of(longhand, facts) {
 		const display = facts.computed('display');
@@ -48,8 +48,8 @@ export const selfAlignment: Kind = {
 		}
 		if (longhand === 'justify-self') return undefined;
 		return {
-			reason: `align-self acts in a flex or grid container; what is around it is display: ${facts.parent?.computed('display') ?? 'none'}.`,
-			instead: 'display: flex on what is around it.',
+			reason: `align-self acts in a flex or grid container; its parent is display: ${facts.parent?.computed('display') ?? 'none'}.`,
+			instead: 'display: flex on its parent.',
 			standard: COMMON
 		};
 	}

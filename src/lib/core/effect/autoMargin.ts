@@ -8,8 +8,8 @@ export const autoMargin: Kind = {
 		if (facts.specified(longhand)?.trim().toLowerCase() !== 'auto') return undefined;
 		if (isItem(facts) || isOut(facts) || isInlineText(facts) || isVertical(facts.parent)) return undefined;
 		return {
-			reason: `${longhand}: auto in flow is 0: only a flex or grid container shares out room up and down.`,
-			instead: 'display: flex (or grid) on what is around it lets the auto margin take the room there is.',
+			reason: `${longhand}: auto in flow is 0: only a flex or grid container distributes vertical space.`,
+			instead: 'display: flex (or grid) on its parent lets the auto margin take the free space.',
 			standard: 'CSS 2.2 §10.6.3'
 		};
 	}

@@ -15,8 +15,8 @@ export const item: Kind = {
 		return {
 			reason: isOut(facts)
 				? `${longhand} acts on the items of ${wants} container; position takes this out of it.`
-				: `${longhand} acts on the items of ${wants} container; what is around it is display: ${facts.parent?.computed('display') ?? 'none'}.`,
-			instead: `display: ${wants === 'a grid' ? 'grid' : 'flex'} on what is around it.`,
+				: `${longhand} acts on the items of ${wants} container; its parent is display: ${facts.parent?.computed('display') ?? 'none'}.`,
+			instead: `display: ${wants === 'a grid' ? 'grid' : 'flex'} on its parent.`,
 			standard: GRID.includes(longhand) ? 'CSS Grid Layout 2 §8.3' : 'CSS Flexible Box Layout 1 §5.4, §7'
 		};
 	}

@@ -32,7 +32,7 @@ export const ownOfChildren: Kind = {
 		const names = [...new Set(children.map(({ tag }) => tag))].slice(0, 4).join(', ');
 		return {
 			reason: `${longhand} passes to what is in it, and all of that (${names}) has its own: it reaches no words.`,
-			instead: `${longhand} on ${names} itself, or taken away there.`,
+			instead: `${longhand} on ${names} itself, or removed there.`,
 			standard: 'CSS Cascade 5 §7.2'
 		};
 	}

@@ -6,7 +6,7 @@ import { byKey } from './line.ts';
 
 /** Fewer words a line are too few; fewer rows say nothing. */
 const [WORDS, ROWS] = [1.5, 3];
-/** What is so far from the limit is left out, words a line. */
+/** What is so far from the limit is left out, words per line. */
 const APART = 3;
 
 /** How many rows lines stand in: one that begins below the middle of the row before begins another. */
@@ -27,10 +27,10 @@ const brokenIn = ({ tags, parent }: Snapshot): Set<number> =>
 /** A block of text holds hardly more than one word a line. Lines that are broken on purpose, or run up or down, are left out. */
 export const column: Kind = {
 	name: 'column',
-	title: 'a column holds one word a line',
+	title: 'a column fits only one word per line',
 	severity: 'slight',
 	limit: { value: WORDS, unit: 'words a line', below: true },
-	sentence: ({ name, by }) => `${name} has ${figure(by)} words a line.`,
+	sentence: ({ name, by }) => `${name} has ${figure(by)} words per line.`,
 	read: (snapshot) => {
 		const broken = brokenIn(snapshot);
 		const lines = [...snapshot.lineOf].flatMap((of, i) =>

@@ -7,7 +7,7 @@ import { APART, over, seenLines } from './line.ts';
 /** Text lies under something that lets nothing through and is painted later. What is fixed lies over all else by design. */
 export const covered: Kind = {
 	name: 'covered',
-	title: 'text lies under something',
+	title: 'text is covered',
 	severity: 'grave',
 	limit: { value: 0, unit: 'px' },
 	sentence: ({ name, other, by }) => `${name} lies under ${other}, by ${figure(by)} px.`,

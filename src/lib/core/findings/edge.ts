@@ -12,10 +12,10 @@ const OVERHANG = 1;
  */
 export const edge: Kind = {
 	name: 'edge',
-	title: 'passes the edge of what is around it',
+	title: 'sticks out of its container',
 	severity: 'plain',
 	limit: { value: OVERHANG, unit: 'px' },
-	sentence: ({ name, other, by }) => `${name} passes the edge of ${other} by ${figure(by)} px.`,
+	sentence: ({ name, other, by }) => `${name} sticks out of ${other} by ${figure(by)} px.`,
 	remedies: [
 		{ property: 'box-sizing', value: 'border-box' },
 		{ property: 'max-width', value: '100%' }

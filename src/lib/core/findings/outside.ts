@@ -9,7 +9,7 @@ import { NEAR, type Kind } from './kind.ts';
  */
 export const outside: Kind = {
 	name: 'outside',
-	title: 'lies outside of what it is placed in',
+	title: 'is outside its positioning container',
 	severity: 'plain',
 	limit: { value: 0, unit: 'px' },
 	sentence: ({ name, other, by }) =>

@@ -7,10 +7,10 @@ import { APART, over, seenLines, type Line } from './line.ts';
 /** Lines of two elements, neither in the other, lie over one another. What is fixed lies over all else by design. */
 export const overlap: Kind = {
 	name: 'overlap',
-	title: 'texts lie over one another',
+	title: 'texts overlap',
 	severity: 'grave',
 	limit: { value: 0, unit: 'px' },
-	sentence: ({ name, other, by }) => `${name} and ${other} lie over one another, by ${figure(by)} px.`,
+	sentence: ({ name, other, by }) => `${name} and ${other} overlap by ${figure(by)} px.`,
 	read: (snapshot) => {
 		const lines = seenLines(snapshot);
 		const blocks = lines.map(({ of }) => blockOf(snapshot, of));

@@ -9,7 +9,7 @@ const [SEEN, SMALL] = [3, 8];
 /** A picture is drawn in another shape than its own. */
 export const stretched: Kind = {
 	name: 'stretched',
-	title: 'a picture is drawn in another shape than its own',
+	title: 'a picture is distorted',
 	severity: 'plain',
 	limit: { value: SEEN, unit: '%' },
 	sentence: ({ name, by }) => `${name} is stretched, by ${figure(by)} % of its own shape.`,

@@ -66,9 +66,9 @@ it('gives a width at a step to the side that has it', () => {
 	expect(toNumber(valueOn(curve('round(-1vw, 5px)'), rational(750)) ?? ZERO)).toBe(-5);
 });
 
-it('says in words where a length stands still, grows or shrinks', () => {
+it('says in words where a length stays constant, grows or shrinks', () => {
 	expect(curveInWords(curve('clamp(28px, 0.9rem + 2.5vw, 44px)'))).toBe(
-		'stands still under 544, grows by 2.5 px a 100 px up to 1184, stands still from 1184'
+		'stays constant under 544, grows by 2.5 px a 100 px up to 1184, stays constant from 1184'
 	);
 	expect(curveInWords(curve('calc(40px - 1vw)'))).toBe('shrinks by 1 px a 100 px');
 	expect(curveInWords(curve('round(1vw, 10px)'))).toContain('leaps by 10 px');

@@ -109,7 +109,7 @@ export const productOf = (a: Curve, b: Curve): Curve | undefined =>
 		return lineOver(on, line(multiply(of.constant, by), multiply(of.slope, by)));
 	});
 
-/** One over a curve that stands still, piece by piece, and is not 0. */
+/** One over a curve that stays constant, piece by piece, and is not 0. */
 export function inverseOf(curve: Curve): Curve | undefined {
 	if (curve.some(({ line: { slope, constant } }) => slope.n !== 0n || constant.n === 0n)) return undefined;
 	return curve.map((piece) => ({ ...piece, line: line(divide(ONE, piece.line.constant)) }));

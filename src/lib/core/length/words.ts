@@ -8,7 +8,7 @@ export const printWidth = (width: Rational): string =>
 /** So many pieces are told one by one. */
 const MOST_TOLD = 8;
 
-/** How a length goes over widths, in words: where it stands still, and where it grows or shrinks, by how much. */
+/** How a length goes over widths, in words: where it stays constant, and where it grows or shrinks, by how much. */
 export function curveInWords(curve: Curve): string {
 	const joints = jointsOf(curve);
 	if (curve.length > MOST_TOLD) {
@@ -19,7 +19,7 @@ export function curveInWords(curve: Curve): string {
 		.map(({ from, to, line: { slope } }, i) => {
 			const by = Number((Math.abs(toNumber(slope)) * 100).toFixed(3));
 			const how =
-				slope.n === 0n ? 'stands still' : `${slope.n > 0n ? 'grows' : 'shrinks'} by ${by} px a 100 px`;
+				slope.n === 0n ? 'stays constant' : `${slope.n > 0n ? 'grows' : 'shrinks'} by ${by} px a 100 px`;
 			if (curve.length === 1) return how;
 			const where =
 				i === 0

@@ -1,4 +1,4 @@
-/** A size that goes in a straight line from one width to another, and stands still beyond. Px throughout. */
+/** A size that goes in a straight line from one width to another, and stays constant beyond. Px throughout. */
 export interface Fluid {
 	readonly from: { readonly width: number; readonly size: number };
 	readonly to: { readonly width: number; readonly size: number };
@@ -51,7 +51,7 @@ function written(text: string, { root }: Writing, width: number): number {
 
 /**
  * A fluid size as CSS: `clamp(least, constant + slope, most)`, with as few digits as keep it within a hundredth of a px
- * at both ends and at both knees; one length where it stands still everywhere.
+ * at both ends and at both knees; one length where it stays constant everywhere.
  */
 export function fluidText(fluid: Fluid, writing: Writing): string {
 	const { unit, ends, root } = writing;

@@ -1,6 +1,6 @@
 export { hangs } from './hangs.ts';
 export { FINE, widthBetween } from './known.ts';
-export type { ReadingsByWidth, Readings, WidthRange } from './known.ts';
+export type { ReadingsByWidth, Readings, Shift, WidthRange } from './known.ts';
 export { foundIn, type Found } from './found.ts';
 export {
 	coverage,

@@ -82,7 +82,7 @@ export function notesOfValue(text: string, context: CurveContext): TypeNote[] {
 		}
 		const idle = isEmpty(intersection(whereLess(least, middle), whereLess(middle, most)));
 		if (idle) {
-			const sentence = 'The middle of this clamp() is in force at no width: it stands still at its ends.';
+			const sentence = 'The middle of this clamp() is in force at no width: it stays constant at its ends.';
 			notes.push({ kind: 'middle-idle', sentence, widths: null });
 		}
 	}

@@ -9,7 +9,16 @@ import { FLAG } from '../snapshot/index.ts';
 import { snapshot, type Drawn } from '../snapshot/snapshot.fixture.ts';
 import { foundIn } from '../sweep/index.ts';
 import { PLAIN } from '../vantage/index.ts';
-import { changedElements, changesIn, outermost, propertiesTouched, reachOf, touchedBy } from './index.ts';
+import {
+	changedElements,
+	changesIn,
+	findingsBetween,
+	outermost,
+	propertiesTouched,
+	reachOf,
+	touchedBy,
+	turnedOf
+} from './index.ts';
 
 const cascade = (css: string) =>
 	cascadeOf(
@@ -132,5 +141,40 @@ describe('what changed', () => {
 			{ path: '0.1', inside: 0 },
 			{ path: '0.10', inside: 0 }
 		]);
+	});
+});
+
+describe('findings on two sides of an edit', () => {
+	const page: Drawn[] = [
+		[-1, 0, 0, 400, 800, true],
+		[0, 0, 0, 400, 800, true],
+		[0, 0, 0, 400, 800, true],
+		[2, 0, 0, 100, 20, true],
+		[2, 50, 10, 100, 20, true]
+	];
+	const lines = (left: number) =>
+		snapshot(page, [
+			[3, 0, 0, 100, 20],
+			[4, left, 0, 100, 20]
+		]);
+	const apart = lines(150);
+	const over = lines(50);
+	const overlaps = (
+		before: typeof over,
+		after: typeof over,
+		shift: (key: string) => number | undefined = () => 0
+	) => [...findingsBetween(before, after, shift).keys()].filter((key) => key.includes('overlap'));
+
+	it('are made or mended where one side alone has them, from the limits of the site on', () => {
+		expect(overlaps(apart, over)).toEqual(['made overlap 1.0 1.1']);
+		expect(overlaps(over, apart)).toEqual(['mended overlap 1.0 1.1']);
+		expect(overlaps(over, over)).toEqual([]);
+		expect(overlaps(apart, over, () => -1000)).toEqual([]);
+		expect(overlaps(apart, over, () => undefined)).toEqual([]);
+	});
+
+	it('are told from what else changed by their keys', () => {
+		expect(turnedOf('made overlap 1.0 1.1')).toEqual({ turned: 'made', key: 'overlap 1.0 1.1' });
+		expect(turnedOf('box 1.0')).toBeUndefined();
 	});
 });

@@ -35,10 +35,18 @@
 		margin: 2px 0 0;
 		font: 0.8125rem/1.35 var(--mono);
 		tab-size: 2;
+		white-space: pre-wrap;
+		overflow-wrap: anywhere;
 	}
 
 	span {
 		color: var(--ink-2);
+	}
+
+	del,
+	ins {
+		padding-left: 2ch;
+		text-indent: -2ch;
 	}
 
 	del {

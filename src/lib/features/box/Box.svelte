@@ -117,7 +117,7 @@
 		{#if one}
 			<p class="instead">
 				<button type="button" onclick={() => onselect([other])}>{nameOfElement(one)}</button>
-				says the same, and is shown instead of this {printIntervalSet(widths)}
+				has the same content and is shown instead {printIntervalSet(widths)}
 			</p>
 		{/if}
 	{/each}
@@ -134,10 +134,10 @@
 	<Shares {page} {path} {width} trace={questions.trace} />
 	<Spaces {page} {path} spaces={questions.spaces} {onselect} />
 	<p class="hint">
-		<kbd>D</kbd> held shows the distances to what is around it; Ctrl-click chooses a second one.
+		<kbd>D</kbd> held shows the distances to what surrounds it; Ctrl-click selects a second element.
 	</p>
 {:else}
-	<p class="hint">The page has no such element any more.</p>
+	<p class="hint">This element is no longer on the page.</p>
 {/if}
 
 <style>

@@ -142,7 +142,7 @@
 		</div>
 	</div>
 {:else}
-	<p>The page has no such element any more.</p>
+	<p>This element is no longer on the page.</p>
 {/if}
 
 <style>

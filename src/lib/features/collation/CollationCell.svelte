@@ -54,12 +54,12 @@
 	const title = $derived(
 		[
 			`${row.name}: ${words}`,
-			from ? placeName(page, from) : 'no sheet of the page says anything',
+			from ? placeName(page, from) : 'no sheet sets it',
 			around === '' ? '' : `inherited from ${around}`,
 			isGiven ? 'given' : '',
 			idle ? `does nothing: ${idle.reason} ${idle.instead}` : '',
 			others.length > 0
-				? `others of what is selected: ${others.map((one) => one || 'not set').join(', ')}`
+				? `the other selected elements: ${others.map((one) => one || 'not set').join(', ')}`
 				: '',
 			cell.redundant ? `redundant: ${placeName(page, cell.redundant)} says the same` : ''
 		]
@@ -72,7 +72,7 @@
 	/** A cell as it is read out: what is seen of it, and what signs mean. */
 	const spoken = $derived(
 		flat && !idle && others.length === 0
-			? `${words}, as left of it`
+			? `${words}, as to the left`
 			: [
 					words,
 					after,

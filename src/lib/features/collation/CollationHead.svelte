@@ -91,7 +91,7 @@
 	{/if}
 	{#if paths.length === 2}
 		<button type="button" class="act" onclick={() => void giveLook(site, collating, hand, proposal)}
-			>Give the second the look of the first</button
+			>Copy the look of the first to the second</button
 		>
 	{/if}
 	{#if redundant.length > 0}

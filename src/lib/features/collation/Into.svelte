@@ -142,7 +142,7 @@
 				>{placeName(page, own)}</button
 			>
 			<button type="button" title="Delete, in the cell" onclick={() => hand.takeOut([held.cell])}
-				>take it out</button
+				>remove it</button
 			>
 		{/if}
 	</p>
@@ -155,7 +155,7 @@
 				<button type="button" onclick={() => onplace(at)}>show</button>
 			{/if}
 		{:else if !hand.valid}
-			<em>The browser does not take this value for {held.property}.</em> Shift Enter writes it nevertheless.
+			<em>This browser does not accept this value for {held.property}.</em> Shift Enter writes it anyway.
 		{:else if hand.stronger}
 			{@const by = hand.stronger}
 			<em>It would not hold: {placeName(page, by)} is stronger{by.hit ? ` (${by.hit.selector})` : ''}.</em>

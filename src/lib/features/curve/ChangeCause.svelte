@@ -30,11 +30,11 @@
 {/snippet}
 
 {#if cause === null}
-	<p class="quiet" role="status">Declarations are taken out one by one to see which makes it …</p>
+	<p class="quiet" role="status">Removing declarations one at a time to find the cause …</p>
 {:else}
 	{#each cause.blamed as { from, path, left }, i (i)}
 		<p>
-			<span>{left > 0 ? 'Less of it without' : 'By'}</span>
+			<span>{left > 0 ? 'Smaller without' : 'By'}</span>
 			<code>{from.property}: {from.written}</code>
 			<span>on {named(path)},</span>
 			{@render place(from.file, from.span)}
@@ -48,7 +48,7 @@
 	{/each}
 	{#if cause.blamed.length === 0 && cause.broken.length === 0}
 		<p class="quiet">
-			No single declaration on it or around it makes this{cause.sites.length > 0
+			No single declaration on it or its ancestors causes this{cause.sites.length > 0
 				? '; these begin or end to hold here:'
 				: ', and no line of text breaks otherwise here: it follows from several together.'}
 		</p>

@@ -29,7 +29,7 @@
 		kind === 'knee' ? `${within > 1 ? '≈ ' : ''}${Math.round(at * 10) / 10}` : String(after);
 	const grows = (slope: number): string =>
 		Math.abs(slope) < 0.0005
-			? 'stands still'
+			? 'stays constant'
 			: `${slope > 0 ? 'grows' : 'shrinks'} ${figure(Math.abs(slope) * 100)} a 100 px`;
 	const said = ({ kind, from, to, slopes }: Change): string =>
 		kind === 'knee'

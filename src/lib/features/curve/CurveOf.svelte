@@ -99,7 +99,7 @@
 	<b
 		>{changes.length === 0
 			? following.phase === 'done'
-				? 'No change: it goes as one line over all widths.'
+				? 'No change: one straight line over all widths.'
 				: coverage.measured === 0
 					? 'Nothing measured yet.'
 					: 'No change so far.'

@@ -89,9 +89,9 @@
 <div class="detail">
 	{#if isAbout}
 		{#if blamed === null && answer.error === ''}
-			<p class="quiet" role="status">Declarations are taken out one by one to see which makes it …</p>
+			<p class="quiet" role="status">Removing declarations one at a time to find the cause …</p>
 		{:else if blamed?.length === 0}
-			<p class="quiet">No single declaration makes it: taken out one by one, it stays at {row.worst}.</p>
+			<p class="quiet">No single declaration causes it: with any one removed, it stays at {row.worst}.</p>
 		{/if}
 		{#each blamed ?? [] as blame, i (i)}
 			{@const { from, remedy, left } = blame}
@@ -107,7 +107,7 @@
 						? `only by ${figure(amountOf(row.key, left))} there`
 						: 'not there'} at {row.worst}.</span
 				>
-				<Button look="quiet" onclick={() => void takeOut(blame)}>Take it out</Button>
+				<Button look="quiet" onclick={() => void takeOut(blame)}>Remove it</Button>
 				{#if remedy}
 					<Button look="quiet" onclick={() => void mend(blame)}
 						>Or add {remedy.property}: {remedy.value}, which mends it</Button

@@ -49,7 +49,7 @@
 	const seen = $derived(
 		sweeping.phase === 'done' && measured === of
 			? `All ${of} widths measured.`
-			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; ${sweeping.phase === 'quick' ? 'ends are still sought' : `each end is exact to the px, nothing new in the last ${sweeping.sinceNew}`}`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
+			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; ${sweeping.phase === 'quick' ? 'the exact ends are still being looked for' : `each end is exact to the px, nothing new in the last ${sweeping.sinceNew}`}`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
 	);
 	/** Gives what was found, and what of it is accepted, to be kept as a file. */
 	function exportJson(): void {

@@ -110,7 +110,7 @@
 <div
 	class="ladder"
 	role="toolbar"
-	aria-label="Ladder: what is around {element ? nameOfElement(element) : 'the selection'}"
+	aria-label="Ladder: the ancestors of {element ? nameOfElement(element) : 'the selection'}"
 	aria-orientation="vertical"
 	style:left="{lead.left - 12 - ROOM}px"
 	style:top="{lead.top}px"
@@ -127,7 +127,7 @@
 			style:width="{width}px"
 			style:top="{top}px"
 			style:height="{height}px"
-			title="{name}, around the selection"
+			title="{name}, an ancestor of the selection"
 			aria-label={words === '' ? name : `${words}, ${name}`}
 			onclick={() => {
 				trail = path;
@@ -148,10 +148,10 @@
 		style:width="{SELF}px"
 		style:top="{self.top}px"
 		style:height="{self.height}px"
-		title="The selection: ↑ what is around it, ↓ what is in it, ← → what stands beside it"
+		title="The selection: ↑ its parent, ↓ its first child, ← → its siblings"
 		aria-label="{element
 			? nameOfElement(element)
-			: 'The selection'}: arrow keys go to what is around, in and beside it"
+			: 'The selection'}: arrow keys go to its parent, children and siblings"
 	>
 		<i></i>
 	</button>

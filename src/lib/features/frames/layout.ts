@@ -223,7 +223,7 @@ export function layAlone(room: Room, lead: Viewport, zoom: number): Laid {
 	return leadIn(room, { left, top: ALONE.top, width, height }, lead, zoom);
 }
 
-/** The room that frames take, with what is around them: px of the screen, no less than the room there is. */
+/** The room that frames take, with their ancestors: px of the screen, no less than the room there is. */
 export const extent = (room: Room, frames: readonly Laid[]): Room => ({
 	...room,
 	width: Math.max(room.width, ...frames.map((one) => one.left + one.drawnWidth + ALONE.side)),

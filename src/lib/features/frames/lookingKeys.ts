@@ -52,8 +52,8 @@ export const lookingKeys = (
 	toChorus: () => void,
 	pan: (direction: 1 | -1) => void
 ): KeyMap => ({
-	n: { name: 'Carriage narrower by 1 px', withShift: 'Narrower by 10 px', run: step(site, -1) },
-	w: { name: 'Carriage wider by 1 px', withShift: 'Wider by 10 px', run: step(site, 1) },
+	n: { name: 'Make the carriage 1 px narrower', withShift: '10 px narrower', run: step(site, -1) },
+	w: { name: 'Make the carriage 1 px wider', withShift: '10 px wider', run: step(site, 1) },
 	b: {
 		name: 'Next breakpoint, or edge of the finding that is looked at',
 		withShift: 'Previous one',
@@ -79,22 +79,22 @@ export const lookingKeys = (
 		run: ({ shift }) => (shift ? toChorus() : site.viewing.showAlone(!site.viewing.alone))
 	},
 	'=': {
-		name: 'Cut a lead that is higher than its place, or show it whole and smaller',
+		name: 'Show a tall lead cut off, or whole and smaller',
 		run: () => site.viewing.showCut(!site.viewing.cut)
 	},
 	pagedown: {
-		name: 'With Shift: down the part of the lead that is cut off',
+		name: 'With Shift: pan down the cut-off lead',
 		run: (press) => isMeant(press) && pan(1)
 	},
 	pageup: {
-		name: 'With Shift: up again',
+		name: 'With Shift: pan up',
 		run: (press) => isMeant(press) && pan(-1)
 	},
 	x: { name: 'All switches off', run: () => site.viewing.allOff() },
-	u: { name: 'Use the page; Escape comes back', run: () => (site.viewing.use = true) },
+	u: { name: 'Use the page; Escape ends it', run: () => (site.viewing.use = true) },
 	// Elsewhere Escape closes dialogs and menus, which an action of the screen would keep it from.
 	...(site.viewing.use
-		? { escape: { name: 'Back from using the page', inFields: true, run: () => (site.viewing.use = false) } }
+		? { escape: { name: 'Stop using the page', inFields: true, run: () => (site.viewing.use = false) } }
 		: {}),
 	d: held('Distances around the selection, while held', (on) => (site.selectionView.distances = on)),
 	l: held('Keylines, while held', (on) => (site.viewing.keylines = on)),

@@ -128,7 +128,7 @@
 		</li>
 	{:else}
 		<li class="none">
-			Nothing is held. What is held is measured again after each edit; whatever changes is said at once.
+			No Holds yet. A Hold is measured again after every edit, and any change is reported at once.
 		</li>
 	{/each}
 </ul>

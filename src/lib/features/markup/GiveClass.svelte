@@ -32,7 +32,7 @@
 	const problem = $derived(
 		entered === '' || CLASS_NAME.test(entered)
 			? undefined
-			: 'A class begins with a letter and has no spaces or signs but - and _.'
+			: 'A class name starts with a letter and contains only letters, digits, - and _.'
 	);
 	/** Who has the class already. */
 	const taken = $derived.by(() => {
@@ -40,7 +40,7 @@
 		if (!names.value) return names.error;
 		const count = page.page.elements.filter((one) => classesOf(one).includes(entered)).length;
 		const styled = names.value.styled.has(entered);
-		if (count === 0 && !styled) return 'Nothing on this page has it yet, and no sheet names it.';
+		if (count === 0 && !styled) return 'No element on this page has it yet, and no sheet uses it.';
 		const has = count === 0 ? 'No element' : count === 1 ? 'One element' : `${count} elements`;
 		return `${has} of this page ${count > 1 ? 'have' : 'has'} it already${styled ? ', and a sheet has rules for it' : ''}.`;
 	});

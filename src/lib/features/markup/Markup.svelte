@@ -100,7 +100,7 @@
 							<button
 								type="button"
 								class="chip"
-								title="Take the class {one} away"
+								title="Remove the class {one}"
 								onclick={() => propose({ kind: 'class', name: one })}>{one} ×</button
 							>
 						{/each}
@@ -122,7 +122,7 @@
 							<button
 								type="button"
 								class="chip"
-								aria-label="Take {one} away"
+								aria-label="Remove {one}"
 								onclick={() => propose({ kind: 'attribute', name: one, value: null })}>×</button
 							>
 						</td>
@@ -136,7 +136,7 @@
 						<TextInput
 							width="calc(100% - 2.5rem)"
 							value={wordsIn(element)}
-							aria-label="Words in it"
+							aria-label="Text in it"
 							onchange={(event) => propose({ kind: 'words', words: typed(event) })}
 						/>
 					</td>
@@ -156,7 +156,7 @@
 		<Button look="quiet" onclick={() => propose({ kind: 'duplicate' })}>Duplicate</Button>
 	</p>
 {:else}
-	<p>The page has no such element any more.</p>
+	<p>This element is no longer on the page.</p>
 {/if}
 
 <style>

@@ -13,24 +13,24 @@ function wordsOf(request: MarkupRequest, count: number): string {
 	switch (request.kind) {
 		case 'attribute':
 			return request.value === null
-				? `The attribute ${request.name} goes from ${on}.`
-				: `The attribute ${request.name} of ${on} becomes “${request.value}”.`;
+				? `Removes the attribute ${request.name} from ${on}.`
+				: `Sets the attribute ${request.name} of ${on} to “${request.value}”.`;
 		case 'class':
-			return `The class ${request.name} goes from ${on}.`;
+			return `Removes the class ${request.name} from ${on}.`;
 		case 'give-class':
-			return `The class ${request.name} for ${on}.`;
+			return `Adds the class ${request.name} to ${on}.`;
 		case 'words':
-			return `Other words in ${on}.`;
+			return `Changes the text of ${on}.`;
 		case 'wrap':
-			return `A ${request.wrapper.tag} goes around ${request.together && count > 1 ? `${on} together` : on}.`;
+			return `Wraps ${request.together && count > 1 ? `${on} together` : on} in a ${request.wrapper.tag}.`;
 		case 'wrap-words':
-			return `A ${request.wrapper.tag} goes around the chosen words.`;
+			return `Wraps the selected words in a ${request.wrapper.tag}.`;
 		case 'unwrap':
-			return `The tags of ${on} go, what is in ${count === 1 ? 'it' : 'them'} stays.`;
+			return `Removes the tags of ${on} and keeps the content.`;
 		case 'move':
-			return `${on === 'one element' ? 'One element goes' : `${on} go`} ${request.by < 0 ? 'before' : 'after'} the neighbour.`;
+			return `Moves ${on} ${request.by < 0 ? 'before' : 'after'} the neighbour.`;
 		case 'duplicate':
-			return `A copy of ${on}, ids made others.`;
+			return `Duplicates ${on}, with new ids.`;
 	}
 }
 

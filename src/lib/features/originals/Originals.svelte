@@ -60,7 +60,7 @@
 	}
 
 	const drop = (one: Original): Promise<Result> =>
-		kept.keep((list) => list.filter((other) => other !== one), `${one.name} taken away`);
+		kept.keep((list) => list.filter((other) => other !== one), `${one.name} removed`);
 </script>
 
 <!-- svelte-ignore a11y_no_static_element_interactions (a file can be chosen by the button too) -->
@@ -96,7 +96,7 @@
 				<b>{one.at}</b>
 				{one.name}
 			</button>
-			<Button look="quiet" onclick={() => drop(one)}>Take away</Button>
+			<Button look="quiet" onclick={() => drop(one)}>Remove</Button>
 		</li>
 	{/each}
 </ul>

@@ -121,7 +121,7 @@
 	</label>
 	<span role="status"
 		>{searched
-			? `${rows.length} with what is around them`
+			? `${rows.length} with their ancestors`
 			: `${page.page.elements.length} elements, ${hidden.size} do not show at ${lead.width} px`}</span
 	>
 </div>

@@ -36,7 +36,7 @@
 	const CALLED: Readonly<Record<Rung, string>> = {
 		kind: 'every one of this kind',
 		page: 'this page only',
-		class: 'what carries this class',
+		class: 'every element with this class',
 		section: 'this section only',
 		this: 'this one',
 		part: 'a part of it'
@@ -99,7 +99,7 @@
 	async function copy(selector: string): Promise<void> {
 		said = await navigator.clipboard.writeText(selector).then(
 			() => `${selector} is on the clipboard`,
-			() => 'this browser does not let the clipboard be written to'
+			() => 'this browser does not allow writing to the clipboard'
 		);
 	}
 </script>
@@ -143,7 +143,7 @@
 	/>
 	<GiveClass {page} {names} {paths} {give} />
 {:else}
-	<p>The page has no such element any more.</p>
+	<p>This element is no longer on the page.</p>
 {/if}
 
 <style>

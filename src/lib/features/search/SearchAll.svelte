@@ -79,7 +79,7 @@
 					<input {id} type="text" bind:value={by} spellcheck="false" autocomplete="off" />
 				{/snippet}
 			</Field>
-			<label class="tick"><input type="checkbox" bind:checked={matchCase} /> capitals as written</label>
+			<label class="tick"><input type="checkbox" bind:checked={matchCase} /> match case</label>
 			<label class="tick"><input type="checkbox" bind:checked={pattern} /> regular expression</label>
 		</div>
 		<p role="status">
@@ -104,7 +104,7 @@
 			{#if count > LISTED}<li>and {count - LISTED} more</li>{/if}
 		</ul>
 		{#if done}
-			<p role="status">{done.sentence} <Button look="quiet" onclick={undo}>Take it back</Button></p>
+			<p role="status">{done.sentence} <Button look="quiet" onclick={undo}>Undo</Button></p>
 		{/if}
 		<Button look="primary" disabled={count === 0} onclick={replace}>Replace all</Button>
 		<Button onclick={close}>Close</Button>

@@ -86,7 +86,7 @@
 		</label>
 	</div>
 {:else if states.pins.length === 0}
-	<p class="hint">Select an element to hold hover, focus or active on it.</p>
+	<p class="hint">Select an element to pin hover, focus or active on it.</p>
 {/if}
 <ul>
 	{#each states.pins as pin (`${pin.path.join('.')} ${pin.state} ${pin.frame ?? ''}`)}
@@ -99,7 +99,7 @@
 </ul>
 
 <h2>Staged</h2>
-<p class="hint">Changes of classes and attributes that a script would make; made in the frames only.</p>
+<p class="hint">Changes to classes and attributes that a script would make, applied in the frames only.</p>
 <ul>
 	{#each here as state, i (i)}
 		<li>
@@ -122,7 +122,7 @@
 <NotKept list={kept} />
 <p role="status">
 	{#if kept.before}
-		{kept.before.change}. <Button look="quiet" onclick={() => kept.undo()}>Take it back</Button>
+		{kept.before.change}. <Button look="quiet" onclick={() => kept.undo()}>Undo</Button>
 	{/if}
 </p>
 <Button onclick={() => (editing = { state: fresh(), old: null })}>New staged state</Button>

@@ -172,7 +172,7 @@
 		</p>
 	{/if}
 {:else}
-	<p class="hint">The page has no such element any more.</p>
+	<p class="hint">This element is no longer on the page.</p>
 {/if}
 
 <style>

@@ -94,7 +94,7 @@
 			{#if !winner.attribute}
 				<TracePlace
 					name="mute it"
-					title="Out of force in all frames, until it is brought back (masthead)"
+					title="Muted in all frames until it is unmuted, here or at the top"
 					onclick={({ currentTarget }) => onmute(winner, currentTarget)}
 				/>
 			{/if}

@@ -124,7 +124,7 @@
 				{notes.map(({ sentence }) => sentence).join(' ')}
 			</p>
 		{/each}
-		{#if noted.length === 0 && setting.reading.now}<p class="well">✓ nothing to wonder about</p>{/if}
+		{#if noted.length === 0 && setting.reading.now}<p class="well">✓ nothing to note</p>{/if}
 	</section>
 </div>
 

@@ -97,7 +97,7 @@
 	{:else}
 		<p class="what">
 			{setting.reading.now
-				? `${setting.reading.now.texts.length} texts of this page; curves are reckoned from the sheets, dots are what the engine has`
+				? `${setting.reading.now.texts.length} texts of this page; curves are computed from the sheets, dots are measured in the browser`
 				: 'The sheets are being read …'}
 		</p>
 	{/if}

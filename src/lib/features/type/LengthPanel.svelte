@@ -27,12 +27,12 @@
 	const knees = $derived(
 		(setting.lengthCurve ? jointsOf(setting.lengthCurve) : []).filter(({ kind }) => kind === 'knee')
 	);
-	/** What the knees say: where it stands still. */
+	/** What the knees say: where it stays constant. */
 	const said = $derived.by(() => {
 		if (!setting.lengthCurve) return '';
 		const [low, high] = [knees[0], knees.at(-1)];
 		if (low && high && low !== high)
-			return `stands still under ${printWidth(low.cut.at)} and from ${printWidth(high.cut.at)}`;
+			return `stays constant under ${printWidth(low.cut.at)} and from ${printWidth(high.cut.at)}`;
 		return curveInWords(within(setting.lengthCurve, SHOWN));
 	});
 	/** Knees that are not where the ends were judged. */

@@ -45,11 +45,11 @@
 	{#if setting.refusal}<p class="problem" role="alert">{setting.refusal.sentence}</p>{/if}
 	{#if setting.files.length === 0 && setting.reading.now}
 		<p class="problem">
-			This page has no sheet of ours: all are given. Take one off the lock on the Site screen, or add one.
+			Every sheet of this page is given, so there is none to write into. Unlock one on the Site screen.
 		</p>
 	{/if}
 	{#if !setting.root.still}
-		<p class="problem">The root’s own size goes by the width: rem are reckoned with 16 px here.</p>
+		<p class="problem">The root font size depends on the width; rem is computed with 16 px here.</p>
 	{/if}
 	<ChangedLines files={setting.lines} most={60} />
 	{#if setting.winners.length > 0}
@@ -66,7 +66,7 @@
 						>{short(winner.file)}:{lineOf(winner.file, winner.offset)}</PlaceButton
 					>
 					<span>{winner.count > 1 ? `${winner.count} elements` : winner.name}</span>
-					<Button look="quiet" onclick={() => setting.takeOut(winner)}>take it out too</Button>
+					<Button look="quiet" onclick={() => setting.takeOut(winner)}>remove it too</Button>
 				</li>
 			{/each}
 		</ul>

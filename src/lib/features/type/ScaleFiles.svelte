@@ -26,13 +26,13 @@
 
 <p>
 	<Button look="quiet" onclick={() => download('scale.tokens.json', toTokens(scale), 'application/json')}
-		>Out as tokens</Button
+		>Export tokens</Button
 	>
 	<Button look="quiet" onclick={() => download('scale.css', toProperties(scale, setting.root.px), 'text/css')}
 		>as CSS</Button
 	>
 	<Button look="quiet" onclick={() => download('scale.csv', toTable(scale), 'text/csv')}>as CSV</Button>
-	<Button look="quiet" onclick={() => input.click()}>In from a file</Button>
+	<Button look="quiet" onclick={() => input.click()}>Import a file</Button>
 	<input
 		bind:this={input}
 		type="file"

@@ -33,7 +33,7 @@
 	<span role="status">{wake}</span>
 	{#if setting.work === 'sizes' && setting.written}
 		<span>written into {short(setting.written)}</span>
-		<Button onclick={() => setting.takeBack()}>Take it back</Button>
+		<Button onclick={() => setting.takeBack()}>Undo</Button>
 	{/if}
 	{#if setting.work !== 'sizes'}
 		<Button look="primary" disabled={!setting.edit} title="Q" onclick={onwrite}

@@ -39,9 +39,9 @@
 					.map(({ path }) => (swept && holding ? holding.nameOf(swept, hold.page, path) : path))
 					.join(', ')}{changed.length > 3 ? ` and ${changed.length - 3} more` : ''}.
 			</span>
-			<Button look="quiet" onclick={() => void holding?.allow(breach)}>Allow it for these</Button>
+			<Button look="quiet" onclick={() => void holding?.allow(breach)}>Allow for these elements</Button>
 			<Button look="quiet" onclick={() => swept && void holding?.renew(swept, hold)}
-				>Hold what is there now</Button
+				>Hold the new state</Button
 			>
 		{/each}
 		{#if waking && waking.trouble !== ''}
@@ -58,10 +58,10 @@
 	{#if waking?.wake && !waking.isOld && waking.wake.changed.length > 0}
 		<div class="acts">
 			{#if waking.canLimit}
-				<Button look="quiet" onclick={() => void limit()}>Only in the carriage’s band</Button>
+				<Button look="quiet" onclick={() => void limit()}>Limit to the carriage’s band</Button>
 			{/if}
 			<Button look="quiet" title="Shift P, held, shows the page before it" onclick={() => waking.takeBack()}
-				>{waking.isBack ? 'Make it again' : 'Take it back'}</Button
+				>{waking.isBack ? 'Redo' : 'Undo'}</Button
 			>
 		</div>
 	{/if}

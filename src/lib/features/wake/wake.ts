@@ -54,7 +54,24 @@ export function wakeWords(wake: Wake): WakeWords[] {
 		text: `${page}: ${count} element${count === 1 ? '' : 's'}, ${printIntervalSet(widths)}.`,
 		warns: true
 	}));
-	return [...outside, { text: changedHere(wake), warns: false }, ...elsewhere];
+	return [...outside, ...findingsInWords(wake), { text: changedHere(wake), warns: false }, ...elsewhere];
+}
+
+/** As many findings are told, the others by their number. */
+const MOST_FINDINGS = 3;
+
+/** Which findings an edit made, and which it mended. */
+function findingsInWords({ findings }: Wake): WakeWords[] {
+	return (['made', 'mended'] as const).flatMap((turned): WakeWords[] => {
+		const own = findings.filter((one) => one.turned === turned);
+		if (own.length === 0) return [];
+		const told = own
+			.slice(0, MOST_FINDINGS)
+			.map(({ sentence, widths }) => `${sentence.replace(/\.$/, '')}, ${printIntervalSet(widths)}`);
+		const more = own.length - told.length;
+		const all = `${told.join('; ')}${more > 0 ? `; and ${more} more` : ''}.`;
+		return [{ text: `${turned === 'made' ? 'New finding' : 'Mended'}: ${all}`, warns: turned === 'made' }];
+	});
 }
 
 function changedHere({ outermost, changed, exact, whole, measured }: Wake): string {

@@ -134,7 +134,9 @@ export class Waking {
 	): AsyncGenerator<Comparison> {
 		const { as, stretch } = sweptAs(lead);
 		const values = valuesAsked(stages.engine, edit);
-		return stages.measurer.compare(shown, as, { edit, values, stretch, depth }, signal);
+		const isSheet = shown.before.get(shown.path) === shown.after.get(shown.path);
+		const settings = depth === 'bands' || !isSheet ? null : this.#site.kept.finding.list;
+		return stages.measurer.compare(shown, as, { edit, values, stretch, depth, settings }, signal);
 	}
 
 	#report(of: Edited, compared: Comparison): void {

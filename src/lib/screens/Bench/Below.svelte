@@ -39,7 +39,7 @@
 		panel('selection', 'markup', 'Markup', 'The HTML of what is selected'),
 		panel('page', 'findings', 'Findings', 'What is wrong on the page, with the widths'),
 		panel('page', 'outline', 'Outline', 'All elements of the page'),
-		panel('page', 'states', 'States', 'States that are held in the frames', on > 0 ? String(on) : ''),
+		panel('page', 'states', 'States', 'States pinned in the frames', on > 0 ? String(on) : ''),
 		panel(
 			'page',
 			'original',
@@ -105,8 +105,7 @@
 					{/await}
 				{:else if !first}
 					<p class="empty">
-						Click something in a frame. A second click takes what is around it; Ctrl-click a second thing to
-						see both side by side.
+						Click an element in a frame. Click again for its parent; Ctrl-click another to compare the two.
 					</p>
 				{:else if tab === 'curve'}
 					{#await insist(() => import('$lib/features/curve/CurveOf.svelte')) then { default: CurveOf }}
@@ -127,7 +126,7 @@
 				{:else if tab === 'collation'}
 					{#await insist(() => import('$lib/features/collation/Collation.svelte')) then { default: Collation }}
 						{#if viewing.wide}
-							<p class="empty">It lies at the whole width; <kbd>C</kbd> brings it back here.</p>
+							<p class="empty">The Collation is open at the whole width; <kbd>C</kbd> brings it back here.</p>
 						{:else if table && proposal}
 							<Collation
 								{page}

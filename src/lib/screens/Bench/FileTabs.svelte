@@ -9,9 +9,11 @@
 		/** The path of the file that is shown. */
 		shown: string;
 		onchoose: (path: string) => void;
+		/** Something new is to be made. */
+		oncreate: () => void;
 	}
 
-	let { files, shown, onchoose }: Props = $props();
+	let { files, shown, onchoose, oncreate }: Props = $props();
 	const site = getSite();
 
 	/** With more files than these their tabs are scrolled, and a list of them helps. */
@@ -37,6 +39,7 @@
 
 <div class="files">
 	<Tabs label="Files" {tabs} chosen={shown} {onchoose} />
+	<button type="button" title="New sheet, style element, page or files" onclick={oncreate}>New…</button>
 	{#if tabs.length > FEW}<KeyedMenu label="All files" {entries} />{/if}
 </div>
 
@@ -52,6 +55,20 @@
 		flex: 1;
 		min-width: 0;
 		border-bottom: 0;
+	}
+
+	button {
+		flex: none;
+		padding: 0 0.75rem;
+		border: 0;
+		background: none;
+		color: var(--ink-2);
+		cursor: pointer;
+	}
+
+	button:hover {
+		color: var(--ink);
+		text-decoration: underline;
 	}
 
 	.files :global(details) {

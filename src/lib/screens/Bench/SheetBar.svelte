@@ -68,12 +68,13 @@
 
 <div class="bar" role="group" aria-label="Rules of the sheet">
 	<Menu label="Wrap" bind:this={menu}>
-		<p>Selected rules into a condition, by the band at the carriage</p>
+		<p>Wrap the selected rules in a condition for the band at the carriage</p>
 		{@render choices(around)}
 		<p>Under or from a breakpoint</p>
 		{@render choices(pairs)}
 		<label
-			><input type="checkbox" bind:checked={join} /> into a block of the same widths after them, if there is one</label
+			><input type="checkbox" bind:checked={join} /> use a following block with the same condition, if there is
+			one</label
 		>
 	</Menu>
 	<button type="button" class="plain" onclick={unwrap}>Unwrap</button>

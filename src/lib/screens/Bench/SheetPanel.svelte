@@ -53,10 +53,10 @@
 					['Rule of what is selected', 'R', () => void bench.toRule()],
 					['Next rule in force here', 'Alt .', run(toRuleInForce(1))],
 					['Rule in force before', 'Alt ,', run(toRuleInForce(-1))],
-					['Where a custom property is defined', 'Alt Enter', run(toDefinition)],
-					['Rule up, with its comment', 'Alt PgUp', () => move(-1)],
-					['Rule down, with its comment', 'Alt PgDn', () => move(1)],
-					['Comment in or out', 'Ctrl /', run(toggleComment)],
+					['Go to the definition of a custom property', 'Alt Enter', run(toDefinition)],
+					['Move the rule up, with its comment', 'Alt PgUp', () => move(-1)],
+					['Move the rule down, with its comment', 'Alt PgDn', () => move(1)],
+					['Toggle comment', 'Ctrl /', run(toggleComment)],
 					['Fold what is not in force here', 'G', () => fold(true)],
 					['Unfold all', 'Shift G', () => fold(false)],
 					['Next element that the rule matches', '.', () => step(1)],
@@ -72,7 +72,7 @@
 			: []
 	);
 	const mutes = $derived<[string, string, () => void][]>([
-		['What the caret is in, or back', 'M', () => mute()],
+		['What the caret is in, or unmute it', 'M', () => mute()],
 		['The rule or block around that', '', () => mute(1)],
 		['All of this file', '', () => shown && muteFile(shown)],
 		[
@@ -80,7 +80,7 @@
 			'',
 			() => shown && (heard = whyNot(muteOthers([...site.texts.values()], shown)))
 		],
-		['Everything back', 'Shift M', () => mute('back')]
+		['Unmute everything', 'Shift M', () => mute('back')]
 	]);
 	let heard = $state<string | null>(null);
 	$effect(() => void (bench.shown = shown?.path ?? ''));
@@ -152,11 +152,14 @@
 </script>
 
 <section aria-label="Sheet">
-	<FileTabs {files} shown={shown?.path ?? ''} onchoose={choose} />
+	<FileTabs {files} shown={shown?.path ?? ''} onchoose={choose} oncreate={() => workbench.create()} />
 	{#if shown}
 		<SheetBar bind:this={bar} {bands} here={bandAt(bands.bands, lead.width)} onwrap={bench.wrap}>
 			{#if site.compiled.has(shown.path)}
-				<p class="given" title="Its source map says so: what is written here goes with the next compilation.">
+				<p
+					class="given"
+					title="Its source map says so: the next compilation overwrites what is written here."
+				>
 					compiled: locked
 				</p>
 			{:else if shown.isGiven}<p class="given">given: locked</p>{/if}

@@ -29,17 +29,17 @@ export function benchKeys(
 		),
 		s: {
 			name: 'Scroll in step, or not',
-			withShift: 'What can be muted: a letter chooses',
+			withShift: 'Choose what to mute',
 			run: ({ shift }) => (shift ? sheet()?.openMute() : (bench.view.inStep = !bench.view.inStep))
 		},
 		e: {
 			name: 'To the sheet',
-			withShift: 'What the sheet can go to and move: a letter chooses',
+			withShift: 'Open the sheet’s Go menu',
 			run: ({ shift }) => void toSheet(shift)
 		},
 		a: {
 			name: 'Search all files',
-			withShift: 'Arrange the rules at the caret: part, join, move, name',
+			withShift: 'Arrange the rules at the caret: split, merge, move, name',
 			run: ({ shift }) => (shift ? bench.arrange() : sheet()?.search())
 		},
 		g: {
@@ -48,38 +48,38 @@ export function benchKeys(
 			run: ({ shift }) => sheet()?.fold(!shift)
 		},
 		q: {
-			name: 'Wrap the selected rules into a condition',
-			withShift: 'Take the condition around the caret away',
+			name: 'Wrap the selected rules in a condition',
+			withShift: 'Remove the condition around the caret',
 			run: ({ shift }) => sheet()?.wrap(!shift)
 		},
 		'.': { name: 'Next element that the rule at the caret matches', run: () => sheet()?.step(1) },
 		',': { name: 'Previous element that it matches', run: () => sheet()?.step(-1) },
 		'-': {
-			name: 'The panel takes the height of the sheet, or gives it back',
+			name: 'Panel at the full height, or back below the sheet',
 			run: () => (bench.site.viewing.tall = !bench.site.viewing.tall)
 		},
 		m: {
-			name: 'Mute what the caret is in, in all frames, or bring it back',
-			withShift: 'Bring everything muted back',
+			name: 'Mute what the caret is in, or unmute it',
+			withShift: 'Unmute everything',
 			run: ({ shift }) => sheet()?.mute(shift ? 'back' : 0)
 		},
 		y: {
 			name: 'Switches for all frames',
-			withShift: 'Curve: where a value of what is selected changes',
+			withShift: 'Curve: where a value of the selection changes',
 			run: ({ shift }) => (shift ? (bench.tab = 'curve') : frames()?.openSwitches())
 		},
 		z: {
-			name: 'To the ladder: arrow keys go to what is around, in and beside the selection',
+			name: 'To the ladder: arrow keys go to parent, children and siblings',
 			withShift: 'Outline of the page',
 			run: ({ shift }) => (shift ? (bench.tab = 'outline') : frames()?.toLadder())
 		},
 		i: {
-			name: 'Box of what is selected',
-			withShift: 'Markup of what is selected',
+			name: 'Box of the selection',
+			withShift: 'Markup of the selection',
 			run: ({ shift }) => (bench.tab = shift ? 'markup' : 'box')
 		},
 		h: {
-			name: 'Hold this band as it is',
+			name: 'Hold this band',
 			withShift: 'Hold all but this band',
 			run: ({ shift }) => void bench.watching.hold(shift)
 		},
@@ -90,8 +90,8 @@ export function benchKeys(
 				shift ? (bench.tab = 'collation') : (bench.site.viewing.wide = !bench.site.viewing.wide)
 		},
 		t: {
-			name: 'States held in the frames',
-			withShift: 'Trace: how the values of what is selected come about',
+			name: 'States pinned in the frames',
+			withShift: 'Trace: where the values of the selection come from',
 			run: ({ shift }) => (bench.tab = shift ? 'trace' : 'states')
 		},
 		o: {
@@ -100,12 +100,12 @@ export function benchKeys(
 			run: ({ shift }) => (bench.tab = shift ? 'findings' : 'original')
 		},
 		r: {
-			name: 'To the rule of what is selected; again to the next',
-			withShift: 'Reach: selectors for what is selected',
+			name: 'To the rule of the selection; again to the next',
+			withShift: 'Reach: selectors for the selection',
 			run: ({ shift }) => (shift ? (bench.tab = 'reach') : void bench.toRule())
 		},
 		...(bench.selected.length > 0 && !bench.site.viewing.use
-			? { escape: { name: 'Nothing selected', run: () => bench.workbench.select([]) } }
+			? { escape: { name: 'Clear the selection', run: () => bench.workbench.select([]) } }
 			: {})
 	};
 }

@@ -39,13 +39,13 @@
 </script>
 
 <h2>Errands</h2>
-<p>What is to be changed by hand at the host, since the page’s markup is given. Frames have it already.</p>
+<p>Changes to make by hand at the host, because the page’s markup is given. The frames show them already.</p>
 <ul>
 	{#each errands as errand, i (i)}
 		<li class:done={errand.done}>
 			<p>
 				{errand.done ? '✓' : '○'} <a href={benchOf(errand.page)}>{errand.page}</a>: {sentence(errand)}
-				{#if errand.done}<b>The last save has it.</b>{/if}
+				{#if errand.done}<b>Done in the last save.</b>{/if}
 			</p>
 			<p class="needed">
 				{#if !errand.request}
@@ -54,7 +54,8 @@
 					{:else}no rule of a sheet names the class yet{/each}
 				{/if}
 			</p>
-			<button type="button" onclick={() => drop(errand)}>{errand.done ? 'Off the list' : 'Not needed'}</button
+			<button type="button" onclick={() => drop(errand)}
+				>{errand.done ? 'Remove from the list' : 'Not needed'}</button
 			>
 		</li>
 	{:else}

@@ -16,7 +16,7 @@
 		);
 </script>
 
-<label title="It came with the page and is left alone">
+<label title="Supplied from outside: read-only">
 	<input
 		type="checkbox"
 		aria-label="{path} is given"

@@ -12,7 +12,7 @@
 		{#each site.older as draft (`${draft.path} ${draft.tab}`)}
 			<li>
 				<span><b>{draft.path}</b>, {new Date(draft.at).toLocaleString()}</span>
-				<Button look="quiet" onclick={() => site.takeDraft(draft)}>Take up</Button>
+				<Button look="quiet" onclick={() => site.takeDraft(draft)}>Restore</Button>
 				<Button look="quiet" onclick={() => site.dropOlder(draft)}>Discard</Button>
 			</li>
 		{/each}

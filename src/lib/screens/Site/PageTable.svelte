@@ -3,6 +3,8 @@
 	import { takeNewerSave } from '$lib/session/errands.ts';
 	import type { Inventory } from '$lib/inquiry/inventory.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import { exchangeSheets } from '$lib/features/files/newFile.ts';
+	import Button from '$lib/ui/Button.svelte';
 	import GivenMark from './GivenMark.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
 
@@ -11,9 +13,11 @@
 		inventory: Inventory;
 		/** The address of a page, or of a file beside it, on the Bench. */
 		benchOf: (page: string, file?: string) => string;
+		/** Something new is to be made. */
+		oncreate: () => void;
 	}
 
-	let { site, inventory, benchOf }: Props = $props();
+	let { site, inventory, benchOf, oncreate }: Props = $props();
 
 	/** The sheets of the site, each with the pages that have it. */
 	const sheets = $derived(
@@ -36,7 +40,7 @@
 	}
 </script>
 
-<h2>Pages and their sheets</h2>
+<h2>Pages and their sheets <Button look="quiet" onclick={oncreate}>New…</Button></h2>
 <p>
 	Sheets in the order in which the page’s own HTML puts them: where specificity is equal, the later one wins.
 </p>
@@ -51,7 +55,16 @@
 				<th scope="row"><a href={benchOf(page)}>{page}</a></th>
 				<td>
 					{#each sheets as { path, here }, i (i)}
-						{#if i > 0}<span class="then" aria-hidden="true">›</span>{/if}
+						{#if i > 0 && site.given.has(page)}<span class="then" aria-hidden="true">›</span>
+						{:else if i > 0}
+							<button
+								type="button"
+								class="then"
+								title="Exchange the two: the later one wins"
+								aria-label="Exchange {path ?? 'the style element'} with the sheet before it"
+								onclick={() => exchangeSheets(site, page, i)}>›</button
+							>
+						{/if}
 						{#if path === null}<a href={benchOf(page, page)}>in the page itself</a>
 						{:else if here}<a href={benchOf(page, path)}>{path}</a>
 						{:else}<span class="gone">{path} <em>not here</em></span>{/if}
@@ -92,7 +105,7 @@
 			{/each}
 		</tbody>
 	</table>
-	<p>What is given came with the pages: it is locked, and selectors by its classes are marked.</p>
+	<p>Given sheets came with the pages: they are locked, and selectors that use their classes are marked.</p>
 {/if}
 {#if inventory.unused.length > 0}
 	<p>Used by no page: {inventory.unused.join(', ')}</p>
@@ -175,6 +188,19 @@
 
 	.then {
 		margin: 0 0.25rem;
+		padding: 0 0.25rem;
+		border: 0;
+		background: none;
+		color: var(--ink-2);
+	}
+
+	button.then {
+		min-width: 1.5rem;
+		cursor: pointer;
+	}
+
+	button.then:hover {
+		background: var(--pick);
 	}
 
 	.gone em {

@@ -40,7 +40,7 @@
 	}
 
 	const bring = (files: Picked[] | Promise<Picked[]>): Promise<void> =>
-		attempt(async () => goto(`/site/${await bringIn(await files)}/site`));
+		attempt(async () => goto(`/site/${await bringIn(await files)}/bench`));
 
 	const remove = (): Promise<void> =>
 		attempt(async () => {
@@ -60,7 +60,9 @@
 					{#each refused as { path, reason }, i (i)}<li><code>{path}</code> <span>{reason}</span></li>{/each}
 				</ul>
 			{/if}
-			<Guarded name="Pages and sheets"><PageTable {site} {inventory} {benchOf} /></Guarded>
+			<Guarded name="Pages and sheets"
+				><PageTable {site} {inventory} {benchOf} oncreate={() => workbench.create()} /></Guarded
+			>
 			<Guarded name="Errands"><Errands {site} {benchOf} /></Guarded>
 			<Guarded name="Older drafts"><Older {site} /></Guarded>
 		</section>

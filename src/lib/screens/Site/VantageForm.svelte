@@ -98,7 +98,7 @@
 			{/each}
 			<p class="pair">
 				<Button type="submit" look="primary">Keep</Button>
-				<Button look="quiet" onclick={close}>Leave as it was</Button>
+				<Button look="quiet" onclick={close}>Cancel</Button>
 			</p>
 		</form>
 	{/snippet}

@@ -102,7 +102,7 @@
 	/>
 	<p class="foot">
 		<Button onclick={add}>Add a vantage</Button>
-		<Button look="quiet" onclick={() => input.click()}>Take in from a file…</Button>
+		<Button look="quiet" onclick={() => input.click()}>Import vantages…</Button>
 		<a {href} download="{site} vantages.json">Export vantages</a>
 		<input
 			bind:this={input}
@@ -116,7 +116,7 @@
 		<span role="status">
 			{#if vantages.before}
 				{vantages.before.change}.
-				<Button look="quiet" onclick={() => vantages.undo()}>Take that back</Button>
+				<Button look="quiet" onclick={() => vantages.undo()}>Undo</Button>
 			{/if}
 		</span>
 	</p>

@@ -84,7 +84,7 @@
 					</td>
 				</tr>
 			{:else}
-				<tr><td colspan="7">None yet: the Bench shows the lead alone. Add one, or take in a file.</td></tr>
+				<tr><td colspan="7">None yet: the Bench shows the lead alone. Add one, or import a file.</td></tr>
 			{/each}
 		</tbody>
 	</table>

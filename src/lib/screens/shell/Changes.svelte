@@ -128,8 +128,8 @@
 		<div class="both" {@attach show}></div>
 		<p class="acts">
 			{#if stale}
-				<Button look="primary" onclick={() => site.settle(stale, 'mine')}>Keep the right</Button>
-				<Button onclick={() => site.settle(stale, 'theirs')}>Take all of the left</Button>
+				<Button look="primary" onclick={() => site.settle(stale, 'mine')}>Keep the right side</Button>
+				<Button onclick={() => site.settle(stale, 'theirs')}>Use the left side</Button>
 			{:else}
 				<Button disabled={!file?.dirty} onclick={discardOne}>Discard the changes of this file</Button>
 				{#if site.dirty.length > 1}

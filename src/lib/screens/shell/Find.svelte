@@ -82,9 +82,9 @@
 		<p class="count" role="status">
 			{#if query.trim() !== ''}
 				{found.length === 0
-					? 'Nothing here is called so; elements of other pages are not among it.'
+					? 'Nothing found. Elements of other pages are not searched.'
 					: found.length === MOST
-						? `the ${MOST} that fit best`
+						? `the best ${MOST} matches`
 						: `${found.length} found`}
 			{/if}
 		</p>

@@ -14,14 +14,14 @@
 
 	/** Keys of the sheet's editor, which act with the caret in it. */
 	const IN_SHEET = [
-		['Alt ↑ ↓', 'Number at the caret by 1; with Shift by 10, with Ctrl by 0.1'],
+		['Alt ↑ ↓', 'Change the number at the caret by 1; with Shift by 10, with Ctrl by 0.1'],
 		['Alt and drag', 'The same, with the pointer on a number'],
-		['Esc', 'Number as it was before'],
+		['Esc', 'Restore the number'],
 		['Ctrl F', 'Find and replace in this file'],
-		['Ctrl /', 'Comment in or out'],
-		['Alt . Alt ,', 'Next rule in force here, the one before'],
-		['Alt PgUp PgDn', 'Rule up or down, with its comment'],
-		['Alt Enter', 'Where the custom property at the caret is given'],
+		['Ctrl /', 'Toggle comment'],
+		['Alt . Alt ,', 'Next rule in force here, or the previous one'],
+		['Alt PgUp PgDn', 'Move the rule up or down, with its comment'],
+		['Alt Enter', 'Go to the definition of the custom property at the caret'],
 		['Tab, Shift Tab', 'Indent, outdent'],
 		['Esc, then Tab', 'Leave the sheet']
 	] as const;

@@ -48,14 +48,14 @@
 	{#if site.muted.length > 0}
 		<div class="muted">
 			<Menu label="{site.muted.length} muted" bind:this={muted}>
-				<p>Out of force in the frames; saved as it stands</p>
+				<p>Muted in the frames only; saved as written</p>
 				{#each site.muted as { file, piece }, i (i)}
 					<button type="button" onclick={() => file.unmute(piece)}>
-						<span><s>{piece.words}</s> {file.path.replace(/^.*\//, '')}</span> bring back
+						<span><s>{piece.words}</s> {file.path.replace(/^.*\//, '')}</span> unmute
 					</button>
 				{/each}
 				<button type="button" onclick={() => site.muted.forEach(({ file }) => file.unmute())}>
-					<span>Everything back</span> <kbd>Shift M</kbd>
+					<span>Unmute everything</span> <kbd>Shift M</kbd>
 				</button>
 			</Menu>
 		</div>
@@ -135,6 +135,25 @@
 
 	.muted s {
 		font-family: var(--mono);
+	}
+
+	/* With large text in a small window what says only where one is gives way. */
+	@media (width < 50rem) {
+		header {
+			gap: 0.625rem;
+			padding: 0 0.5rem;
+		}
+
+		.brand {
+			display: none;
+		}
+
+		/* Still there for those who listen to the page. */
+		h1 {
+			position: absolute;
+			width: 1px;
+			clip-path: inset(50%);
+		}
 	}
 
 	.notice {

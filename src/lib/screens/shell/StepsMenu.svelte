@@ -21,7 +21,7 @@
 
 <div class="steps">
 	<Menu label="Steps" bind:this={menu} onopen={() => history.name()}>
-		<p>What was done, the newest first; choose one to see everything as it was after it</p>
+		<p>Newest first. Choose a step to go to it.</p>
 		{#each rows as { step, made } (step.number)}
 			<button
 				type="button"
@@ -30,7 +30,7 @@
 				onclick={() => history.goTo(made)}
 			>
 				<span class="words">{step.words || 'Typing'}</span>
-				<span class="when">{made > history.made ? 'taken back, ' : ''}{filesOf(step)}, {timeOf(step)}</span>
+				<span class="when">{made > history.made ? 'undone, ' : ''}{filesOf(step)}, {timeOf(step)}</span>
 			</button>
 		{/each}
 		<button
@@ -38,7 +38,7 @@
 			aria-current={history.made === 0 ? 'step' : undefined}
 			onclick={() => history.goTo(0)}
 		>
-			<span class="words">{rows.length === 0 ? 'Nothing was done yet' : 'Before all of these'}</span>
+			<span class="words">{rows.length === 0 ? 'No steps yet' : 'Before the first step'}</span>
 		</button>
 	</Menu>
 </div>

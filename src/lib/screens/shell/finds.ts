@@ -20,6 +20,7 @@ export interface Find extends Findable {
 export interface Ways {
 	screen(screen: string): void;
 	page(path: string): void;
+	create(): void;
 	file(path: string, offset: number): void;
 	width(px: number): void;
 	element(path: ElementPath): void;
@@ -80,6 +81,7 @@ export function* findsOf(
 			go: () => ways.file(path, 0)
 		};
 	}
+	yield { kind: 'action', name: 'New sheet, style element, page or files', go: ways.create };
 	for (const [key, action] of Object.entries(keys)) {
 		const shown = shownKey(key);
 		yield { kind: 'action', name: action.name, key: shown, go: () => performAction(action) };

@@ -4,10 +4,12 @@ import { applyChanges, inverted, type Change } from '../../text/index.ts';
 import { elementAt, parsePage, type Page, type PageElement } from '../index.ts';
 import {
 	duplicate,
+	insertSheet,
 	moveAmong,
 	setAttribute,
 	setWords,
 	sourceOfText,
+	swapSheets,
 	takeClass,
 	unwrap,
 	wrapElements,
@@ -157,5 +159,47 @@ describe('words of an element’s text', () => {
 		['<p>One</p>', 2, 9, undefined]
 	])('%j from %d to %d', (source, start, end, result) => {
 		expect(find(source, start, end)).toBe(result);
+	});
+});
+
+describe('a sheet among those of a page', () => {
+	const put = (source: string, place: 'first' | 'last' | number): string => {
+		const page = parsePage(source);
+		const after = typeof place === 'number' ? page.elements[place] : undefined;
+		const at = typeof place === 'number' ? { after: after ?? page.root } : place;
+		return applyChanges(source, insertSheet(page, '<style>\n</style>', at));
+	};
+
+	it.each([
+		[
+			'<head>\n\t<link rel=stylesheet href=a>\n</head>',
+			'last',
+			'<head>\n\t<link rel=stylesheet href=a>\n\t<style>\n\t</style>\n</head>'
+		],
+		[
+			'<head>\n\t<link rel=stylesheet href=a>\n</head>',
+			'first',
+			'<head>\n\t<style>\n\t</style>\n\t<link rel=stylesheet href=a>\n</head>'
+		],
+		[
+			'<link rel=stylesheet href=a><link rel=stylesheet href=b>',
+			2,
+			'<link rel=stylesheet href=a>\n<style>\n</style><link rel=stylesheet href=b>'
+		],
+		['<head><title>x</title></head>', 'last', '<head><title>x</title><style>\n</style></head>'],
+		['<head></head><body>', 'first', '<head><style>\n</style>\n</head><body>'],
+		['<!doctype html>\n<p>x', 'last', '<!doctype html>\n<style>\n</style>\n<p>x'],
+		['', 'last', '<style>\n</style>\n']
+	] as [string, 'first' | 'last' | number, string][])('%j, %s', (source, place, expected) => {
+		expect(put(source, place)).toBe(expected);
+	});
+
+	it('is exchanged with another, and what is between them stays', () => {
+		const source = '<link rel=stylesheet href=a>\n<meta name=x>\n<style>b{}</style>';
+		const page = parsePage(source);
+		const [a, b] = ['link', 'style'].map((tag) => page.elements.find((one) => one.tag === tag) ?? page.root);
+		expect(a && b && applyChanges(source, swapSheets(page, a, b))).toBe(
+			'<style>b{}</style>\n<meta name=x>\n<link rel=stylesheet href=a>'
+		);
 	});
 });

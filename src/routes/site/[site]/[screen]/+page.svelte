@@ -13,8 +13,7 @@
 	import { PageState } from '$lib/session/page.svelte.ts';
 	import { SCREENS, screenOf } from '$lib/screens/index.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
-	import Find from '$lib/screens/shell/Find.svelte';
-	import Keys from '$lib/screens/shell/Keys.svelte';
+	import Dialogs, { type Open } from '$lib/screens/shell/Dialogs.svelte';
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
 	import Stale from '$lib/screens/shell/Stale.svelte';
 	import Work from '$lib/screens/shell/Work.svelte';
@@ -46,29 +45,26 @@
 		() => page.conditions
 	);
 	let keys = $state.raw<KeyMap>({});
-	let keysOpen = $state(false);
 	let masthead = $state<Masthead>();
-	let finding = $state(false);
-	/** The file whose changes are shown; null while none are. */
-	let changes = $state<string | null>(null);
+	let dialog = $state.raw<Open>(null);
 	let place = $state.raw<FilePlace | null>(null);
 	const allKeys = $derived<KeyMap>({
 		...keys,
 		save: { name: 'Save all', run: () => void site.saveAll() },
 		undo: { name: 'Undo the last step, in whichever file', run: () => site.history.undo() },
-		redo: { name: 'Redo it', run: () => site.history.redo() },
-		'/': { name: 'Find anything', run: () => (finding = true) },
+		redo: { name: 'Redo the step that was undone', run: () => site.history.redo() },
+		'/': { name: 'Find anything', run: () => (dialog = 'find') },
 		j: {
 			name: 'Back: selection, page or screen before',
-			withShift: 'To the choice of the page',
+			withShift: 'Choose the page',
 			run: ({ shift }) => (shift ? masthead?.toPages() : history.back())
 		},
 		k: {
 			name: 'Forward again',
-			withShift: 'What is muted: a letter brings it back',
+			withShift: 'List what is muted',
 			run: ({ shift }) => (shift ? masthead?.openMuted() : history.forward())
 		},
-		'?': { name: 'All keys', run: () => (keysOpen = true) }
+		'?': { name: 'All keys', run: () => (dialog = 'keys') }
 	});
 
 	/** The page a visitor would come to first. */
@@ -145,10 +141,11 @@
 		go(href(hasFrames ? screen : 'bench', path, file, paths), followed.keep(path, paths));
 
 	const finds = $derived(
-		finding
+		dialog === 'find'
 			? findsOf(site, page, SCREENS, allKeys, {
 					screen: (to) => void goto(href(to, path, file, selected)),
 					page: (to) => void open(to),
+					create: () => (dialog = 'new'),
 					file: (to, offset) => void show({ path: to, offset }),
 					width: (px) => (site.carriage.width = px),
 					element: (to) => void select([to]).then(() => (site.selectionView.reveal = [...to]))
@@ -182,6 +179,7 @@
 		},
 		choose,
 		show: (requested) => void show(requested),
+		create: () => (dialog = 'new'),
 		open: (chosen) => void open(chosen),
 		select: (paths) => void select(paths),
 		href: (to, pagePath = path, filePath = '') => href(to, pagePath, filePath),
@@ -216,22 +214,23 @@
 		{pages}
 		page={path}
 		primary={screen === 'bench'}
-		onkeys={() => (keysOpen = true)}
-		onfind={() => (finding = true)}
-		onchanges={() => (changes = file)}
+		onkeys={() => (dialog = 'keys')}
+		onfind={() => (dialog = 'find')}
+		onchanges={() => (dialog = { changes: file })}
 		onpage={(chosen) => void open(chosen)}
 	/>
 	{#key site}
 		{#if turn.done === 2}<Work {workbench} screen={shown} />{/if}
 	{/key}
-	<Stale {site} oncompare={(of) => (changes = of)} />
-	{#if finding}<Find {finds} onclose={() => (finding = false)} />{/if}
-	{#if changes !== null}
-		{#await insist(() => import('$lib/screens/shell/Changes.svelte')) then { default: Changes }}
-			<Changes {site} path={changes ?? ''} onclose={() => (changes = null)} />
-		{/await}
-	{/if}
-	{#if keysOpen}<Keys keys={allKeys} onclose={() => (keysOpen = false)} />{/if}
+	<Stale {site} oncompare={(of) => (dialog = { changes: of })} />
+	<Dialogs
+		bind:open={dialog}
+		{site}
+		{page}
+		keys={allKeys}
+		{finds}
+		onmade={(made, kind) => void (kind === 'page' ? open(made) : show({ path: made, offset: 0 }))}
+	/>
 </div>
 
 <style>

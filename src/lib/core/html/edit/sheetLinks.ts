@@ -1,0 +1,47 @@
+import { indentAt, isFirstOnLine } from '../../css/edit/line.ts';
+import type { Change } from '../../text/index.ts';
+import { isSheetLink } from '../sheetLink.ts';
+import type { Page, PageElement } from '../page.ts';
+
+/** Where a sheet goes among a page's others: before the first, after the last, or after one of them. */
+export type SheetPlace = 'first' | 'last' | { readonly after: PageElement };
+
+const isSheet = (element: PageElement): boolean => isSheetLink(element) || element.tag === 'style';
+
+/** What stands on a line of its own, before or after what is at an offset, as that is indented. */
+function beside(source: string, offset: number, after: boolean, at: number, markup: string): Change {
+	const space = isFirstOnLine(source, offset) ? `\n${indentAt(source, offset)}` : '';
+	const lines = markup.replaceAll('\n', space || '\n');
+	return { start: at, end: at, text: after ? space + lines : lines + space };
+}
+
+/**
+ * Puts an element that brings a sheet (`<link>` or `<style>`) into a page among those that it has; into the end of its
+ * head where it has none, and at the start of the page where no head stands in its source.
+ */
+export function insertSheet(page: Page, markup: string, place: SheetPlace): Change[] {
+	const { source, elements } = page;
+	const sheets = elements.filter((element) => isSheet(element) && element.span);
+	const next = typeof place === 'object' ? place.after : place === 'first' ? sheets[0] : sheets.at(-1);
+	if (next?.span) {
+		const after = place !== 'first';
+		return [beside(source, next.span.start, after, after ? next.span.end : next.span.start, markup)];
+	}
+	const head = elements.find(({ tag }) => tag === 'head');
+	const last = head?.children.findLast(({ span }) => span);
+	if (last?.span) return [beside(source, last.span.start, true, last.span.end, markup)];
+	if (head?.endTag) return [{ start: head.endTag.start, end: head.endTag.start, text: `${markup}\n` }];
+	// Before what the parser takes for the body; a doctype stays first.
+	const body = elements.find(({ tag, span }) => span && tag !== 'html' && tag !== 'head');
+	const at = body?.span?.start ?? source.length;
+	return [{ start: at, end: at, text: `${markup}\n` }];
+}
+
+/** Exchanges the elements of two sheets of a page; what stands between them stays. */
+export function swapSheets({ source }: Page, a: PageElement, b: PageElement): Change[] {
+	if (!a.span || !b.span) return [];
+	return [
+		{ ...a.span, text: source.slice(b.span.start, b.span.end) },
+		{ ...b.span, text: source.slice(a.span.start, a.span.end) }
+	];
+}

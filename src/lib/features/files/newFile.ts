@@ -1,0 +1,150 @@
+import { attribute, elementAt, parsePage, type Page } from '$lib/core/html/index.ts';
+import { insertSheet, swapSheets, type SheetPlace } from '$lib/core/html/edit/index.ts';
+import { relativeAddress, sheetsOfPage } from '$lib/core/site/index.ts';
+import { counted, done, messageOf, refuse, type Result } from '$lib/core/text/index.ts';
+import { api } from '$lib/session/api.ts';
+import { deskOf } from '$lib/session/desk.ts';
+import type { SiteState } from '$lib/session/site.svelte.ts';
+
+/** Where a sheet is linked among those of a page: at an end, or after the sheet of a path. */
+export type LinkPlace = 'first' | 'last' | { readonly after: string };
+
+const tagOf = (path: string, page: string): string =>
+	`<link rel="stylesheet" href="${relativeAddress(path, page)}">`;
+
+/** A path that a new file can have, with its ending; refused where the site has such a file, or where it names none. */
+export function newPath(site: SiteState, entered: string, ending: string): Result<string> {
+	const name = entered.trim().replace(/^\/+/, '');
+	if (name === '' || name.endsWith('/')) return refuse('Give the file a name.');
+	const path = name.toLowerCase().endsWith(ending) ? name : name + ending;
+	return site.files.some((file) => file.path.toLowerCase() === path.toLowerCase())
+		? refuse(`There is already a file ${path}.`)
+		: done(path);
+}
+
+/** The place of a link in one page; at the end where the page lacks the sheet that it is to stand after. */
+function placeIn(page: Page, path: string, place: LinkPlace): SheetPlace {
+	if (typeof place === 'string') return place;
+	const use = sheetsOfPage(page, path).findLast(
+		({ from }) => from.kind === 'file' && from.path === place.after
+	);
+	const after = use && elementAt(page, use.element);
+	return after ? { after } : 'last';
+}
+
+/** Writes an element into pages, as one step; a page that is given is left alone. Gives how many have it now. */
+function writeInto(
+	site: SiteState,
+	pages: readonly string[],
+	{ sentence, markup, place }: { sentence: string; markup: (page: string) => string; place: LinkPlace }
+): number {
+	const desk = deskOf(site);
+	const ours = pages.filter((path) => !site.given.has(path));
+	for (const path of ours) {
+		const page = parsePage(desk.working.text(path) ?? '');
+		desk.working.change(path, insertSheet(page, markup(path), placeIn(page, path, place)));
+	}
+	if (ours.length > 0) site.history.make(desk.working.edit(sentence));
+	return ours.length;
+}
+
+/** Adds a file to the site, empty or with a text; gives the path that it has. */
+async function add(site: SiteState, path: string, content: Blob): Promise<Result<string>> {
+	try {
+		const added = await api.addFile(site.id, path, content);
+		await site.refresh();
+		return done(added.path);
+	} catch (error) {
+		return refuse(messageOf(error));
+	}
+}
+
+/** Adds an empty sheet and links it in pages; gives its path. */
+export async function addSheet(
+	site: SiteState,
+	entered: string,
+	pages: readonly string[],
+	place: LinkPlace
+): Promise<Result<string>> {
+	const path = newPath(site, entered, '.css');
+	if (!path.ok) return path;
+	const added = await add(site, path.value, new Blob([]));
+	if (!added.ok) return added;
+	const sentence = `${added.value} linked in ${counted(pages.length, 'page')}`;
+	writeInto(site, pages, { sentence, markup: (page) => tagOf(added.value, page), place });
+	return added;
+}
+
+/** Adds an empty `<style>` to a page; false where the page is given. */
+export const addStyle = (site: SiteState, page: string): boolean =>
+	writeInto(site, [page], {
+		sentence: `A style element in ${page}`,
+		markup: () => '<style>\n</style>',
+		place: 'last'
+	}) > 0;
+
+/** An empty page with the language and the sheets of another. */
+export function emptyPage(path: string, like: { readonly path: string; readonly page: Page }): string {
+	const lang = attribute(like.page.root, 'lang') ?? 'en';
+	const title = path.replace(/^.*\//, '').replace(/\.\w+$/, '');
+	const sheets = sheetsOfPage(like.page, like.path).flatMap(({ from }) =>
+		from.kind === 'file' ? [`\t${tagOf(from.path, path)}\n`] : []
+	);
+	return `<!doctype html>
+<html lang="${lang}">
+<head>
+	<meta charset="utf-8">
+	<meta name="viewport" content="width=device-width, initial-scale=1">
+	<title>${title}</title>
+${sheets.join('')}</head>
+<body>
+</body>
+</html>
+`;
+}
+
+/** Adds a page: empty, or a copy of another in the same folder, so that its addresses lead where they led. */
+export async function addPage(
+	site: SiteState,
+	entered: string,
+	{ like, isCopy }: { like: { readonly path: string; readonly page: Page }; isCopy: boolean }
+): Promise<Result<string>> {
+	const path = newPath(site, entered, '.html');
+	if (!path.ok) return path;
+	const folder = (of: string): string => of.slice(0, of.lastIndexOf('/') + 1);
+	if (isCopy && folder(path.value) !== folder(like.path)) {
+		return refuse(`A copy of ${like.path} has to be in the same folder, so that its addresses still work.`);
+	}
+	const text = isCopy ? (site.texts.get(like.path)?.latest ?? '') : emptyPage(path.value, like);
+	return add(site, path.value, new Blob([text]));
+}
+
+/** Exchanges a page's sheet of an index, in the page's order, with the one before it, as one step. */
+export function exchangeSheets(site: SiteState, path: string, index: number): void {
+	const desk = deskOf(site);
+	const page = parsePage(desk.working.text(path) ?? '');
+	const uses = sheetsOfPage(page, path);
+	const [a, b] = [index - 1, index].map((i) => uses[i] && elementAt(page, uses[i].element));
+	if (!a || !b) return;
+	desk.working.change(path, swapSheets(page, a, b));
+	site.history.make(desk.working.edit('Two sheets exchanged'));
+}
+
+/** Adds files of this computer to a folder of the site (`img/`; '' for the root); gives their paths. */
+export async function addFiles(
+	site: SiteState,
+	folder: string,
+	files: readonly File[]
+): Promise<Result<readonly string[]>> {
+	const paths: string[] = [];
+	for (const file of files) {
+		const path = `${folder.replace(/^\/+|\/+$/g, '')}/${file.name}`.replace(/^\//, '');
+		const added = await add(site, path, file);
+		if (!added.ok)
+			return paths.length === 0
+				? added
+				: refuse(`${added.sentence} ${counted(paths.length, 'file')} before it came in.`);
+		paths.push(added.value);
+	}
+	return done(paths);
+}

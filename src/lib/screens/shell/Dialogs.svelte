@@ -1,0 +1,47 @@
+<script lang="ts" module>
+	/** What lies over the screen: nothing, or one of the dialogs that every screen has. */
+	export type Open = null | 'find' | 'keys' | 'new' | { readonly changes: string };
+</script>
+
+<script lang="ts">
+	import { insist } from '$lib/session/insist.ts';
+	import type { KeyMap } from '$lib/session/keys.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import Find from './Find.svelte';
+	import type { Find as Found } from './finds.ts';
+	import Keys from './Keys.svelte';
+
+	interface Props {
+		open: Open;
+		site: SiteState;
+		page: PageState;
+		keys: KeyMap;
+		/** All that can be found. */
+		finds: Iterable<Found>;
+		/** A file was made: a page, or something that the sheet can show. */
+		onmade: (path: string, kind: 'page' | 'file') => void;
+	}
+
+	let { open = $bindable(), site, page, keys, finds, onmade }: Props = $props();
+
+	/** What is opened by one that closes stays. */
+	const closing = (was: Open) => (): void => {
+		if (open === was) open = null;
+	};
+</script>
+
+{#if open === 'find'}
+	<Find {finds} onclose={closing(open)} />
+{:else if open === 'keys'}
+	<Keys {keys} onclose={closing(open)} />
+{:else if open === 'new'}
+	{#await insist(() => import('$lib/features/files/NewFile.svelte')) then { default: NewFile }}
+		<NewFile {site} {page} {onmade} onclose={closing('new')} />
+	{/await}
+{:else if open}
+	{@const shown = open}
+	{#await insist(() => import('./Changes.svelte')) then { default: Changes }}
+		<Changes {site} path={shown.changes} onclose={closing(shown)} />
+	{/await}
+{/if}

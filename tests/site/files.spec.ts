@@ -1,0 +1,113 @@
+import {
+	bring,
+	expect,
+	openBench,
+	pageFrames,
+	shownText,
+	test,
+	type Page,
+	type Server
+} from '../fixtures.ts';
+import { settled } from '../rest.ts';
+
+const SITE = {
+	'index.html':
+		'<!doctype html>\n<html lang="de">\n<head>\n\t<link rel=stylesheet href="css/a.css">\n</head>\n<body><p>x</p></body>\n</html>\n',
+	'deep/other.html': '<!doctype html>\n<link rel=stylesheet href="../css/a.css">\n<p>y</p>\n',
+	'css/a.css': 'p { color: red }\n'
+};
+
+async function create(page: Page, server: Server, site: number): Promise<ReturnType<Page['getByRole']>> {
+	await openBench(page, server, site);
+	await page.getByRole('button', { name: 'New…' }).click();
+	return page.getByRole('dialog', { name: 'New' });
+}
+const textsOf = async (server: Server, site: number): Promise<Record<string, string | null>> => {
+	const { files } = (await (await fetch(`${server.url}/api/sites/${site}`)).json()) as {
+		files: { path: string; text: string | null }[];
+	};
+	return Object.fromEntries(files.map(({ path, text }) => [path, text]));
+};
+
+test('a new sheet is linked in all pages at its place, written into at once, and its links are one step', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, SITE);
+	const dialog = await create(page, server, site);
+	await expect(dialog.getByLabel('Path in the site')).toHaveValue('css/new.css');
+	await dialog.getByLabel('Path in the site').fill('css/A.css');
+	await dialog.getByRole('button', { name: 'Create the sheet' }).click();
+	await expect(dialog).toContainText('There is already a file css/A.css.');
+	await dialog.getByLabel('Path in the site').fill('css/sea');
+	await dialog.getByRole('button', { name: 'Create the sheet' }).click();
+	await expect(dialog).toHaveCount(0);
+
+	await expect(page.getByRole('tab', { name: 'sea.css' })).toHaveAttribute('aria-selected', 'true');
+	await page.locator('.cm-content').click();
+	await page.keyboard.insertText('p { color: rgb(1, 2, 3) }');
+	const colour = () =>
+		pageFrames(page)[0]?.evaluate(() => getComputedStyle(document.querySelector('p') as Element).color);
+	await expect.poll(colour).toBe('rgb(1, 2, 3)');
+	await page.keyboard.press('Control+s');
+	await expect(page.getByText(/✓ Saved/)).toBeVisible();
+	const saved = await textsOf(server, site);
+	expect(saved['index.html']).toContain(
+		'\t<link rel=stylesheet href="css/a.css">\n\t<link rel="stylesheet" href="css/sea.css">\n</head>'
+	);
+	expect(saved['deep/other.html']).toContain(
+		'<link rel=stylesheet href="../css/a.css">\n<link rel="stylesheet" href="../css/sea.css">\n<p>'
+	);
+
+	// The order of the two is exchanged on the Site screen; undo takes back that, the letters and both links.
+	await page.goto(`${server.url}/site/${site}/site`);
+	await page
+		.getByRole('row', { name: /^index.html/ })
+		.getByRole('button', { name: 'Exchange css/sea.css with the sheet before it' })
+		.click();
+	await expect(page.getByText('1 file unsaved')).toBeVisible();
+	await page.keyboard.press('Control+s');
+	await expect(page.getByText(/✓ Saved/)).toBeVisible();
+	expect((await textsOf(server, site))['index.html']).toMatch(
+		/sea\.css">\n\t<link rel=stylesheet href="css\/a\.css"/
+	);
+	for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
+	await page.keyboard.press('Control+s');
+	await expect(page.getByText(/✓ Saved/)).toBeVisible();
+	expect(await textsOf(server, site)).toEqual({ ...SITE, 'css/sea.css': '' });
+});
+
+test('a new page is empty, with the sheets of the one that is shown, or a copy of it; files come in, a style element too', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, SITE);
+	const dialog = await create(page, server, site);
+	await dialog.getByLabel('Page', { exact: true }).check();
+	await dialog.getByLabel('Path in the site').fill('deep/new.html');
+	await dialog.getByLabel('Start with').selectOption({ index: 1 });
+	await dialog.getByRole('button', { name: 'Create the page' }).click();
+	await expect(dialog).toContainText('A copy of index.html has to be in the same folder');
+	await dialog.getByLabel('Start with').selectOption({ index: 0 });
+	await dialog.getByRole('button', { name: 'Create the page' }).click();
+	await expect(page.getByRole('banner').getByLabel('Page')).toHaveValue('deep/new.html');
+	await page.getByRole('tab', { name: 'new.html' }).click();
+	expect(await settled(page, () => shownText(page))).toMatch(
+		/^<!doctype html>\n<html lang="de">\n<head>\n\t<meta charset="utf-8">[^]*\t<link rel="stylesheet" href="\.\.\/css\/a\.css">\n<\/head>\n<body>/
+	);
+
+	await page.getByRole('button', { name: 'New…' }).click();
+	await dialog.getByLabel('Style element').check();
+	await dialog.getByRole('button', { name: 'Create the style element' }).click();
+	expect(await settled(page, () => shownText(page))).toContain('css">\n\t<style>\n\t</style>\n</head>');
+
+	await page.getByRole('button', { name: 'New…' }).click();
+	await dialog.getByLabel('Files').check();
+	await dialog.getByLabel('Folder in the site').fill('fonts/');
+	await dialog
+		.getByLabel('From this computer')
+		.setInputFiles([{ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('x') }]);
+	await dialog.getByRole('button', { name: 'Add the files' }).click();
+	await expect(dialog).toHaveCount(0);
+	expect(Object.keys(await textsOf(server, site))).toContain('fonts/notes.txt');
+});
