@@ -69,9 +69,12 @@
 
 <style>
 	.wake {
-		display: flex;
+		display: grid;
+		grid-template:
+			'title acts' auto
+			'text text' auto / auto minmax(0, 1fr);
 		flex: none;
-		gap: 0.75rem;
+		column-gap: 0.75rem;
 		align-items: baseline;
 		padding: 3px 0.875rem;
 		border-top: 1px solid var(--hair);
@@ -83,9 +86,9 @@
 	}
 
 	p {
-		flex: 1;
+		grid-area: text;
 		/* One height, whatever it says: the sheet over it stays where it is. */
-		height: 4.75rem;
+		height: 3.5rem;
 		overflow: auto;
 	}
 
@@ -110,8 +113,8 @@
 
 	.acts {
 		display: flex;
-		flex: none;
-		flex-direction: column;
-		align-items: flex-end;
+		grid-area: acts;
+		gap: 0 1rem;
+		justify-content: flex-end;
 	}
 </style>

@@ -116,6 +116,11 @@
 		font-size: 1.125rem;
 	}
 
+	h2 :global(button) {
+		margin-left: 0.5rem;
+		font: 0.875rem/1 var(--text);
+	}
+
 	p,
 	td > span {
 		color: var(--ink-2);
