@@ -129,6 +129,11 @@ test('a long sheet is typed in while it is asked what is to be done there', asyn
 	await expect(page.getByLabel('#0a7 everywhere as')).toBeVisible();
 	expect(await settled(page, () => shownText(page))).toMatch(/\nq, $/);
 	await expect(page.getByLabel('#0a7 everywhere as')).toBeVisible();
+	// Before it, too: it is still of the same rule.
+	await page.keyboard.press('Control+Home');
+	await page.keyboard.insertText('i { top: 0; left: 0; bottom: 0 }\n');
+	expect(await settled(page, () => shownText(page))).toMatch(/^i \{ top/);
+	await expect(page.getByLabel('#0a7 everywhere as')).toBeVisible();
 });
 
 test('breakpoints are brought together, joined, named and closed; one block’s end goes alone', async ({

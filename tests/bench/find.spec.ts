@@ -1,4 +1,4 @@
-import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, expect, openBench, pageFrames, shownText, test } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 
 test('anything is found by its words and gone to; back and forward walk the same way', async ({
@@ -102,4 +102,26 @@ test('menus open by key and a letter chooses; frames beside the lead are drawn a
 	await expect(page.getByRole('button', { name: /Unmute everything/ }).last()).toBeVisible();
 	await page.keyboard.press('a');
 	await expect(page.getByText(/^\d+ muted$/)).toHaveCount(0);
+});
+
+test('a property is found by what it is for, and written into the rule at the caret', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><p class=x>x',
+		'a.css': '.x {\n\tcolor: red;\n}\n.y { top: 0 }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	const found = page.getByRole('listbox', { name: 'Found' }).getByRole('option');
+	await page.locator('.cm-line', { hasText: 'color' }).click();
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('/');
+	await page.keyboard.type('even spacing between items');
+	await expect(found.first()).toContainText(/^property\s*gap/);
+	await page.keyboard.press('Enter');
+	await page.keyboard.type('4px');
+	expect(await settled(page, () => shownText(page))).toBe(
+		'.x {\n\tcolor: red;\n\tgap: 4px;\n}\n.y { top: 0 }\n'
+	);
 });

@@ -40,6 +40,8 @@ export interface SheetActions {
 	moveRule(by: number): boolean;
 	/** Mutes what the caret is in, or brings it back; false where nobody does. */
 	toggleMute(): boolean;
+	/** Writes a property at the caret, its value to be typed. */
+	insert(property: string): void;
 	/** Says a sentence beside the sheet. */
 	say(sentence: string): void;
 }
@@ -50,5 +52,6 @@ export const NO_ACTIONS: SheetActions = {
 	putEnd: () => undefined,
 	moveRule: () => false,
 	toggleMute: () => false,
+	insert: () => undefined,
 	say: () => undefined
 };

@@ -9,6 +9,13 @@ export interface Chosen {
 	readonly to: number;
 }
 
+/** A selection where it is once a stretch of its file's text has given way to another. */
+export function followed({ file, from, to }: Chosen, { start, end, text }: Change): Chosen {
+	const after = (offset: number): number =>
+		offset >= end ? offset + text.length - (end - start) : Math.min(offset, start);
+	return { file, from: after(from), to: after(to) };
+}
+
 /** Makes an edit of the sheet around a selection, and tells what was made. */
 export function within<Made extends { readonly changes: readonly Change[] }>(
 	desk: Desk,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { applyChanges, type Change } from '../core/text/index.ts';
+import { followed } from './within.ts';
 import { Working } from './working.ts';
 
 const TEXT = 'a { color: red }\nb { color: blue }\n';
@@ -44,4 +45,14 @@ test('a place is found again after what was put in before it and at it; nothing 
 	expect(working.text('gone.css')).toBeUndefined();
 	expect(working.now('gone.css', 3)).toBe(3);
 	expect(working.edit('all').files.map(({ path }) => path)).toEqual(['a.css']);
+});
+
+test('a selection stays with what it is of while text is written before it, in it and after it', () => {
+	const chosen = { file: 'a.css', from: 10, to: 14 };
+	const after = (start: number, end: number, text: string) => followed(chosen, { start, end, text });
+	expect(after(2, 4, 'five!')).toEqual({ file: 'a.css', from: 13, to: 17 });
+	expect(after(12, 12, 'x')).toEqual({ file: 'a.css', from: 10, to: 15 });
+	expect(after(20, 21, '')).toEqual(chosen);
+	expect(after(8, 12, '')).toEqual({ file: 'a.css', from: 8, to: 10 });
+	expect(after(10, 10, 'new')).toEqual({ file: 'a.css', from: 13, to: 17 });
 });

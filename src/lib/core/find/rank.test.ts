@@ -7,7 +7,8 @@ const items = [
 	{ name: '.sail' },
 	{ name: 'Sailings', also: 'sailings.html' },
 	{ name: 'table.times', also: 'Departures of the Sailing boat' },
-	{ name: 'Keylines, while held' }
+	{ name: 'Keylines, while held' },
+	{ name: 'gap', also: 'Sets the gaps', words: ['even spacing between items'] }
 ];
 const names = (query: string, limit = 10) => ranked(items, query, limit).map(({ name }) => name);
 
@@ -19,6 +20,9 @@ describe('ranked', () => {
 		expect(names('HELD keylines')).toEqual(['Keylines, while held']);
 		expect(names('boat table')).toEqual(['table.times']);
 		expect(names('table missing')).toEqual([]);
+	});
+	it('goes by words that are not shown, too', () => {
+		expect(names('even spacing')).toEqual(['gap']);
 	});
 	it('finds nothing for nothing and no more than asked for', () => {
 		expect(names('  ')).toEqual([]);

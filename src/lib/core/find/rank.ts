@@ -4,6 +4,8 @@ export interface Findable {
 	readonly name: string;
 	/** Words that help to find it, after its name. */
 	readonly also?: string;
+	/** More lines of words that help to find it, lower case; they are not shown. */
+	readonly words?: readonly string[];
 }
 
 /** How well a word of a query fits a text, from 0 (not) to 1 (it is the text). */
@@ -19,15 +21,19 @@ function fit(text: string, word: string): number {
 	return (startsWord ? 0.55 : 0.25) + 0.15 * share;
 }
 
+/** How well a word fits something of whose further lines it is a word, or begins one. */
+const IN_LINES = 0.35;
+
 /** How well something fits a query: each of its words must be in it somewhere. 0 where it does not fit. */
-export function fitness({ name, also = '' }: Findable, query: string): number {
+export function fitness({ name, also = '', words: lines = [] }: Findable, query: string): number {
 	const [main, rest] = [name.toLowerCase(), also.toLowerCase()];
 	const whole = query.trim().toLowerCase();
 	const words = whole.split(/\s+/).filter(Boolean);
 	if (words.length === 0) return 0;
 	let sum = 0;
 	for (const word of words) {
-		const best = Math.max(fit(main, word), 0.5 * fit(rest, word));
+		const isIn = lines.some((line) => ` ${line}`.includes(` ${word}`));
+		const best = Math.max(fit(main, word), 0.5 * fit(rest, word), isIn ? IN_LINES : 0);
 		if (best === 0) return 0;
 		sum += best;
 	}

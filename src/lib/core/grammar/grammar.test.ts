@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import { parseSheet } from '../css/index.ts';
+import { INTENDED, intentsOf } from './intents.ts';
 import { keywordsOf, lint, PROPERTY_NAMES, purposeOf } from './index.ts';
 
 const said = (css: string): string[] => lint(parseSheet(css), () => false).map(({ sentence }) => sentence);
@@ -63,4 +64,10 @@ it('nearly every standard property has a sentence of its own or of its family', 
 	expect(purposeOf('scroll-snap-type')).toContain('comes to rest');
 	expect(purposeOf('padding')).toBe(purposeOf('padding-inline-start'));
 	expect(purposeOf('--x')).toBeUndefined();
+});
+
+it('every property that is found by what people want is one that there is', () => {
+	expect(INTENDED.filter((name) => !PROPERTY_NAMES.includes(name))).toEqual([]);
+	expect(intentsOf('gap')[0]).toContain('even equal spacing');
+	expect(intentsOf('orphans')).toEqual([]);
 });

@@ -243,6 +243,9 @@ const sentences = new Map(
 		})
 );
 
+/** The properties that have a sentence of their own. */
+export const NAMED: readonly string[] = [...sentences.keys()].filter((name) => !name.endsWith('*'));
+
 /** What a property does and on what it acts, in a sentence; undefined where none is known. */
 export function purposeOf(property: string): string | undefined {
 	if (property.startsWith('--')) return undefined;

@@ -3,7 +3,9 @@
 	import type { Edits } from './edits.svelte.ts';
 	import { breakpointsOf, type Bands } from '$lib/core/media/index.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
-	import type { FilePlace } from '$lib/core/text/index.ts';
+	import { changeBetween, type FilePlace } from '$lib/core/text/index.ts';
+	import { followed, type Chosen } from '$lib/writing/within.ts';
+	import { untrack } from 'svelte';
 	import Proposed from './Proposed.svelte';
 	import Shift from './Shift.svelte';
 	import Arrange from './Arrange.svelte';
@@ -19,6 +21,21 @@
 
 	let { edits, site, pagesOf, onplace, bands }: Props = $props();
 	const { carriage } = getSite();
+
+	/** What is arranged stays the same rules while text is written before them. */
+	let last: { readonly chosen: Chosen; readonly text: string } | undefined;
+	$effect.pre(() => {
+		const chosen = edits.arranged;
+		const text = chosen ? site.texts.get(chosen.file)?.text : undefined;
+		untrack(() => {
+			const before = last;
+			last = chosen && text !== undefined ? { chosen, text } : undefined;
+			if (!last || !before || before.chosen !== chosen || before.text === text) return;
+			const now = followed(last.chosen, changeBetween(before.text, last.text));
+			last = { chosen: now, text: last.text };
+			edits.arranged = now;
+		});
+	});
 </script>
 
 <Shift shifting={edits.shifting} {pagesOf} />

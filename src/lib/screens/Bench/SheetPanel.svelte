@@ -5,6 +5,7 @@
 	import { toggleComment } from '@codemirror/commands';
 	import { unfoldAll } from '@codemirror/language';
 	import type { Command } from '@codemirror/view';
+	import { insertProperty } from '$lib/editor/insertProperty.ts';
 	import { foldOthers, toDefinition, toRuleInForce } from '$lib/editor/moves.ts';
 	import { muteFile, muteOthers, toggleMute } from '$lib/editor/muting.ts';
 	import { wrapping } from '$lib/editor/wrapping.svelte.ts';
@@ -125,6 +126,7 @@
 	$effect(() =>
 		site.doing({
 			say: (sentence) => (heard = sentence),
+			insert: (property) => sheet?.run(insertProperty(property)),
 			moveRule(by) {
 				void move(by);
 				return true;

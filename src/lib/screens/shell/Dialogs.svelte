@@ -19,11 +19,13 @@
 		keys: KeyMap;
 		/** All that can be found. */
 		finds: Iterable<Found>;
+		/** A property is to be written at the sheet's caret. */
+		oninsert: (property: string) => void;
 		/** A file was made: a page, or something that the sheet can show. */
 		onmade: (path: string, kind: 'page' | 'file') => void;
 	}
 
-	let { open = $bindable(), site, page, keys, finds, onmade }: Props = $props();
+	let { open = $bindable(), site, page, keys, finds, oninsert, onmade }: Props = $props();
 
 	/** What is opened by one that closes stays. */
 	const closing = (was: Open) => (): void => {
@@ -32,7 +34,7 @@
 </script>
 
 {#if open === 'find'}
-	<Find {finds} onclose={closing(open)} />
+	<Find {finds} {oninsert} onclose={closing(open)} />
 {:else if open === 'keys'}
 	<Keys {keys} onclose={closing(open)} />
 {:else if open === 'new'}

@@ -1,18 +1,29 @@
 <script lang="ts">
 	import { ranked } from '$lib/core/find/index.ts';
+	import { insist } from '$lib/session/insist.ts';
 	import type { Find } from './finds.ts';
 	import Dialog from '$lib/ui/Dialog.svelte';
 
 	interface Props {
 		/** All that can be found. */
 		finds: Iterable<Find>;
+		/** A property is to be written at the caret. */
+		oninsert: (property: string) => void;
 		onclose: () => void;
 	}
 
-	let { finds, onclose }: Props = $props();
+	let { finds, oninsert, onclose }: Props = $props();
 
 	const MOST = 60;
-	const all = $derived([...finds]);
+	let properties = $state.raw<readonly Find[]>([]);
+	$effect(() => {
+		void insist(() => import('./propertyFinds.ts')).then((module) => {
+			properties = module.propertyFinds((property) => oninsert(property));
+		});
+	});
+	/** Gone through once: it may be something that gives each of them a single time. */
+	const own = $derived([...finds]);
+	const all = $derived([...own, ...properties]);
 	const id = $props.id();
 	let query = $state('');
 	let at = $state(0);
@@ -50,12 +61,12 @@
 		<input
 			type="text"
 			role="combobox"
-			aria-label="An element, rule, breakpoint, page, file, screen or action"
+			aria-label="An element, rule, breakpoint, page, file, screen, action, or what a property is for"
 			aria-expanded="true"
 			aria-autocomplete="list"
 			aria-controls="{id}-list"
 			aria-activedescendant={chosen ? `${id}-${found.indexOf(chosen)}` : undefined}
-			placeholder="An element, rule, breakpoint, page, file, screen or action"
+			placeholder="An element, rule, breakpoint, page, file, screen, action, or what a property is for"
 			autocomplete="off"
 			spellcheck="false"
 			bind:value={query}

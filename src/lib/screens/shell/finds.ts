@@ -10,7 +10,7 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 
 /** Something that can be found and gone to. */
 export interface Find extends Findable {
-	readonly kind: 'screen' | 'page' | 'file' | 'breakpoint' | 'action' | 'rule' | 'element';
+	readonly kind: 'screen' | 'page' | 'file' | 'breakpoint' | 'action' | 'rule' | 'element' | 'property';
 	/** The key of an action. */
 	readonly key?: string;
 	readonly go: () => void;

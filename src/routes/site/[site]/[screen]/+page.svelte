@@ -229,6 +229,7 @@
 		{page}
 		keys={allKeys}
 		{finds}
+		oninsert={(property) => site.actions.insert(property)}
 		onmade={(made, kind) => void (kind === 'page' ? open(made) : show({ path: made, offset: 0 }))}
 	/>
 </div>
