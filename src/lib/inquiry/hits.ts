@@ -9,7 +9,7 @@ export interface Hitting {
 	hits(selectors: readonly string[]): Promise<HitCounts>;
 	/** On the other pages than the one in the frames that have a file, by page. */
 	otherHits(file: string, selectors: readonly string[]): Promise<ReadonlyMap<string, HitCounts>>;
-	/** Whether the page in the frames has a file: a rule of one that it has not hits nothing on it. */
+	/** Whether the page in the frames has a file: a rule of any other file matches nothing on it. */
 	isOnPage(file: string): boolean;
 	/** The classes and ids of the elements of all pages that have a file. */
 	names(file: string): Names;
@@ -22,7 +22,7 @@ export interface FileHits {
 	readonly isOnPage: boolean;
 	/** Other pages that have the file, with what it hits there; those where that is nothing have 0. */
 	readonly elsewhere: readonly (readonly [page: string, count: number])[];
-	/** Where it hits nothing here though the page has the file: what nearly is it and hits something. */
+	/** Where it matches nothing here though the page has the file: similar selectors that match something. */
 	readonly near: readonly (NearMiss & { readonly count: number })[];
 }
 

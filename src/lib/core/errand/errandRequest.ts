@@ -31,7 +31,7 @@ export const errandRequestSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('wrap'), wrapper: wrapperSchema, together: z.literal(false) }),
 	/** The element and those after it, so many in all, as one. */
 	z.strictObject({ kind: z.literal('wrap-run'), wrapper: wrapperSchema, count }),
-	/** Text in it, as its source has them; so many like them stand before. */
+	/** Words in it, as its source has them; so many like them stand before. */
 	z.strictObject({
 		kind: z.literal('wrap-words'),
 		wrapper: wrapperSchema,

@@ -47,8 +47,8 @@ export function readHistory(
 		if (text?.length !== lengths[path]) return false;
 		const last = steps
 			.slice(0, made)
-			.findLast(({ files }) => files.some((file) => file.path === path))
-			?.files.find((file) => file.path === path);
+			.flatMap(({ files }) => files)
+			.findLast((file) => file.path === path);
 		return text !== undefined && (!last || fits(text, backwards(last.replaced)));
 	};
 	const concerned = [...pathsIn({ steps, made })].filter((path) => !isAsLeft(path));

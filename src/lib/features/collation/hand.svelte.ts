@@ -277,6 +277,6 @@ export class Hand {
 		this.drop();
 		const desk = deskOf(this.#site);
 		this.refusal = refusalOf(withoutCells(desk, cells));
-		if (!this.refusal) this.#site.history.make(desk.working.edit('taken out'));
+		if (!this.refusal) this.#site.history.make(desk.working.edit('Declarations removed'));
 	}
 }

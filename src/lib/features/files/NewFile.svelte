@@ -6,7 +6,7 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Trouble from '$lib/ui/Trouble.svelte';
-	import { addFiles, addPage, addSheet, addStyle, type LinkPlace } from './newFile.ts';
+	import { addFiles, addPage, addSheet, addStyle, folderOf, type LinkPlace } from './newFile.ts';
 
 	interface Props {
 		site: SiteState;
@@ -19,7 +19,6 @@
 
 	let { site, page, onmade, onclose }: Props = $props();
 
-	const folderOf = (path: string): string => path.slice(0, path.lastIndexOf('/') + 1);
 	const pathsOf = (kind: string): string[] =>
 		site.files.filter((file) => file.kind === kind).map(({ path }) => path);
 	const pages = $derived(pathsOf('page'));
@@ -29,7 +28,8 @@
 	]);
 
 	let kind = $state<'sheet' | 'style' | 'page' | 'files'>('sheet');
-	let name = $state(`${mostFrequent(pathsOf('sheet').map(folderOf)) ?? ''}new.css`);
+	const sheetName = (): string => `${mostFrequent(pathsOf('sheet').map(folderOf)) ?? ''}new.css`;
+	let name = $state(sheetName());
 	let into = $state<'all' | 'this' | 'none'>('all');
 	let place = $state<string>('last');
 	let isCopy = $state(false);
@@ -48,7 +48,7 @@
 	function choose(to: typeof kind): void {
 		kind = to;
 		refused = '';
-		if (to === 'sheet') name = `${mostFrequent(pathsOf('sheet').map(folderOf)) ?? ''}new.css`;
+		if (to === 'sheet') name = sheetName();
 		if (to === 'page') name = `${folderOf(page.path)}new.html`;
 	}
 

@@ -1,5 +1,5 @@
 import { attribute, elementAt, parsePage, type Page } from '$lib/core/html/index.ts';
-import { insertSheet, swapSheets, type SheetPlace } from '$lib/core/html/edit/index.ts';
+import { exchange, insertSheet, type SheetPlace } from '$lib/core/html/edit/index.ts';
 import { relativeAddress, sheetsOfPage } from '$lib/core/site/index.ts';
 import { counted, done, messageOf, refuse, type Result } from '$lib/core/text/index.ts';
 import { api } from '$lib/session/api.ts';
@@ -9,11 +9,14 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 /** Where a sheet is linked among those of a page: at an end, or after the sheet of a path. */
 export type LinkPlace = 'first' | 'last' | { readonly after: string };
 
+/** The folder of a path, with a slash at its end; '' for the root. */
+export const folderOf = (path: string): string => path.slice(0, path.lastIndexOf('/') + 1);
+
 const tagOf = (path: string, page: string): string =>
 	`<link rel="stylesheet" href="${relativeAddress(path, page)}">`;
 
 /** A path that a new file can have, with its ending; refused where the site has such a file, or where it names none. */
-export function newPath(site: SiteState, entered: string, ending: string): Result<string> {
+function newPath(site: SiteState, entered: string, ending: string): Result<string> {
 	const name = entered.trim().replace(/^\/+/, '');
 	if (name === '' || name.endsWith('/')) return refuse('Give the file a name.');
 	const path = name.toLowerCase().endsWith(ending) ? name : name + ending;
@@ -32,20 +35,19 @@ function placeIn(page: Page, path: string, place: LinkPlace): SheetPlace {
 	return after ? { after } : 'last';
 }
 
-/** Writes an element into pages, as one step; a page that is given is left alone. Gives how many have it now. */
+/** Writes an element into pages, as one step; a page that is given is left alone. */
 function writeInto(
 	site: SiteState,
 	pages: readonly string[],
-	{ sentence, markup, place }: { sentence: string; markup: (page: string) => string; place: LinkPlace }
-): number {
+	{ what, markup, place }: { what: string; markup: (page: string) => string; place: LinkPlace }
+): void {
 	const desk = deskOf(site);
 	const ours = pages.filter((path) => !site.given.has(path));
 	for (const path of ours) {
 		const page = parsePage(desk.working.text(path) ?? '');
 		desk.working.change(path, insertSheet(page, markup(path), placeIn(page, path, place)));
 	}
-	if (ours.length > 0) site.history.make(desk.working.edit(sentence));
-	return ours.length;
+	if (ours.length > 0) site.history.make(desk.working.edit(`${what} in ${counted(ours.length, 'page')}`));
 }
 
 /** Adds a file to the site, empty or with a text; gives the path that it has. */
@@ -70,21 +72,24 @@ export async function addSheet(
 	if (!path.ok) return path;
 	const added = await add(site, path.value, new Blob([]));
 	if (!added.ok) return added;
-	const sentence = `${added.value} linked in ${counted(pages.length, 'page')}`;
-	writeInto(site, pages, { sentence, markup: (page) => tagOf(added.value, page), place });
+	writeInto(site, pages, {
+		what: `${added.value} linked`,
+		markup: (page) => tagOf(added.value, page),
+		place
+	});
 	return added;
 }
 
-/** Adds an empty `<style>` to a page; false where the page is given. */
-export const addStyle = (site: SiteState, page: string): boolean =>
+/** Adds an empty `<style>` to a page that is not given. */
+export const addStyle = (site: SiteState, page: string): void =>
 	writeInto(site, [page], {
-		sentence: `A style element in ${page}`,
+		what: 'A style element',
 		markup: () => '<style>\n</style>',
 		place: 'last'
-	}) > 0;
+	});
 
 /** An empty page with the language and the sheets of another. */
-export function emptyPage(path: string, like: { readonly path: string; readonly page: Page }): string {
+function emptyPage(path: string, like: { readonly path: string; readonly page: Page }): string {
 	const lang = attribute(like.page.root, 'lang') ?? 'en';
 	const title = path.replace(/^.*\//, '').replace(/\.\w+$/, '');
 	const sheets = sheetsOfPage(like.page, like.path).flatMap(({ from }) =>
@@ -111,8 +116,7 @@ export async function addPage(
 ): Promise<Result<string>> {
 	const path = newPath(site, entered, '.html');
 	if (!path.ok) return path;
-	const folder = (of: string): string => of.slice(0, of.lastIndexOf('/') + 1);
-	if (isCopy && folder(path.value) !== folder(like.path)) {
+	if (isCopy && folderOf(path.value) !== folderOf(like.path)) {
 		return refuse(`A copy of ${like.path} has to be in the same folder, so that its addresses still work.`);
 	}
 	const text = isCopy ? (site.texts.get(like.path)?.latest ?? '') : emptyPage(path.value, like);
@@ -126,7 +130,7 @@ export function exchangeSheets(site: SiteState, path: string, index: number): vo
 	const uses = sheetsOfPage(page, path);
 	const [a, b] = [index - 1, index].map((i) => uses[i] && elementAt(page, uses[i].element));
 	if (!a || !b) return;
-	desk.working.change(path, swapSheets(page, a, b));
+	desk.working.change(path, exchange(page, a, b));
 	site.history.make(desk.working.edit('Two sheets exchanged'));
 }
 

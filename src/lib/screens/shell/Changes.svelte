@@ -5,6 +5,7 @@
 	import { api } from '$lib/session/api.ts';
 	import { later } from '$lib/session/later.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
+	import type { FileText } from '$lib/session/texts.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import Trouble from '$lib/ui/Trouble.svelte';
@@ -69,14 +70,9 @@
 		untrack(() => compared?.follow());
 	});
 
-	function discard(): void {
-		const changed = site.dirty;
+	function discard(changed: readonly FileText[]): void {
 		const all = changed.length === 1 ? changed[0]?.path : counted(changed.length, 'file');
 		site.history.asOne(`Changes of ${all} discarded`, () => changed.forEach((one) => one.replace(one.saved)));
-	}
-
-	function discardOne(): void {
-		if (file) site.history.asOne(`Changes of ${file.path} discarded`, () => file.replace(file.saved));
 	}
 </script>
 
@@ -131,9 +127,13 @@
 				<Button look="primary" onclick={() => site.settle(stale, 'mine')}>Keep the right side</Button>
 				<Button onclick={() => site.settle(stale, 'theirs')}>Use the left side</Button>
 			{:else}
-				<Button disabled={!file?.dirty} onclick={discardOne}>Discard the changes of this file</Button>
+				<Button disabled={!file?.dirty} onclick={() => file && discard([file])}
+					>Discard the changes of this file</Button
+				>
 				{#if site.dirty.length > 1}
-					<Button onclick={discard}>Discard the changes of {counted(site.dirty.length, 'file')}</Button>
+					<Button onclick={() => discard(site.dirty)}
+						>Discard the changes of {counted(site.dirty.length, 'file')}</Button
+					>
 				{/if}
 			{/if}
 			<Button onclick={close}>Close</Button>

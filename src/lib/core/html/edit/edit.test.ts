@@ -4,12 +4,12 @@ import { applyChanges, inverted, type Change } from '../../text/index.ts';
 import { elementAt, parsePage, type Page, type PageElement } from '../index.ts';
 import {
 	duplicate,
+	exchange,
 	insertSheet,
 	moveAmong,
 	setAttribute,
 	setWords,
 	sourceOfText,
-	swapSheets,
 	takeClass,
 	unwrap,
 	wrapElements,
@@ -198,7 +198,7 @@ describe('a sheet among those of a page', () => {
 		const source = '<link rel=stylesheet href=a>\n<meta name=x>\n<style>b{}</style>';
 		const page = parsePage(source);
 		const [a, b] = ['link', 'style'].map((tag) => page.elements.find((one) => one.tag === tag) ?? page.root);
-		expect(a && b && applyChanges(source, swapSheets(page, a, b))).toBe(
+		expect(a && b && applyChanges(source, exchange(page, a, b))).toBe(
 			'<style>b{}</style>\n<meta name=x>\n<link rel=stylesheet href=a>'
 		);
 	});

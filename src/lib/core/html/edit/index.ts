@@ -1,7 +1,7 @@
 export { sourceOfText } from './chosen.ts';
 export { ATTRIBUTE_NAME, setAttribute, takeClass } from './attribute.ts';
-export { duplicate, moveAmong } from './place.ts';
-export { insertSheet, swapSheets, type SheetPlace } from './sheetLinks.ts';
+export { duplicate, exchange, moveAmong } from './place.ts';
+export { insertSheet, type SheetPlace } from './sheetLinks.ts';
 export { hasOnlyWords, setWords } from './text.ts';
 export { markupChanges, type MarkupRequest } from './markupRequest.ts';
 export { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';

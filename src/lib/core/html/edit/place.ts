@@ -4,14 +4,19 @@ import { attribute, type Page, type PageElement } from '../page.ts';
 import { freeId, setAttribute } from './attribute.ts';
 
 /** Exchanges an element with the sibling before (`-1`) or after it (`1`); what stands between both stays. */
-export function moveAmong({ source }: Page, element: PageElement, by: -1 | 1): Change[] {
+export function moveAmong(page: Page, element: PageElement, by: -1 | 1): Change[] {
 	const siblings = element.parent?.children ?? [];
 	const other = siblings[siblings.indexOf(element) + by];
-	if (!element.span || !other?.span) return [];
-	const [first, second] = by < 0 ? [other.span, element.span] : [element.span, other.span];
+	if (!other) return [];
+	return by < 0 ? exchange(page, other, element) : exchange(page, element, other);
+}
+
+/** Exchanges two elements of a page, neither in the other; what stands between them stays. */
+export function exchange({ source }: Page, first: PageElement, second: PageElement): Change[] {
+	if (!first.span || !second.span) return [];
 	return [
-		{ ...first, text: source.slice(second.start, second.end) },
-		{ ...second, text: source.slice(first.start, first.end) }
+		{ ...first.span, text: source.slice(second.span.start, second.span.end) },
+		{ ...second.span, text: source.slice(first.span.start, first.span.end) }
 	];
 }
 

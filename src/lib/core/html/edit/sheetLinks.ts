@@ -36,12 +36,3 @@ export function insertSheet(page: Page, markup: string, place: SheetPlace): Chan
 	const at = body?.span?.start ?? source.length;
 	return [{ start: at, end: at, text: `${markup}\n` }];
 }
-
-/** Exchanges the elements of two sheets of a page; what stands between them stays. */
-export function swapSheets({ source }: Page, a: PageElement, b: PageElement): Change[] {
-	if (!a.span || !b.span) return [];
-	return [
-		{ ...a.span, text: source.slice(b.span.start, b.span.end) },
-		{ ...b.span, text: source.slice(a.span.start, a.span.end) }
-	];
-}
