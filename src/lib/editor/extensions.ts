@@ -2,7 +2,7 @@ import { insist } from '../session/insist.ts';
 import { closeBrackets, closeBracketsKeymap, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, indentWithTab } from '@codemirror/commands';
 import { css } from '@codemirror/lang-css';
-import { bracketMatching, foldGutter, foldKeymap, indentOnInput, indentUnit } from '@codemirror/language';
+import { bracketMatching, foldGutter, foldKeymap, indentOnInput } from '@codemirror/language';
 import { highlightSelectionMatches, searchKeymap } from '@codemirror/search';
 import { Compartment, EditorState, type Extension } from '@codemirror/state';
 import {
@@ -13,13 +13,13 @@ import {
 	lineNumbers,
 	ViewPlugin
 } from '@codemirror/view';
-import { indentationOf } from '../core/text/index.ts';
 import type { SiteState } from '../session/site.svelte.ts';
 import { completing } from './complete.ts';
 import { forceBars } from './force.ts';
 import { deles } from './deles.ts';
 import { editorHost } from './host.ts';
 import { hovers } from './hover.ts';
+import { indenting } from './indenting.ts';
 import { editorLook } from './look.ts';
 import { notesAtLines } from './notes.ts';
 import { moving } from './moves.ts';
@@ -54,15 +54,6 @@ const htmlWhenCome = ViewPlugin.fromClass(
 	}
 );
 
-/** How many lines of a text are looked at for how it is indented. */
-const LINES_LOOKED_AT = 400;
-
-/** A new line is indented as the others of its text are; by a tab where none is yet. */
-const indentedAsItsText = indentUnit.compute(
-	['doc'],
-	({ doc }) => indentationOf(doc.iterLines(1, Math.min(doc.lines, LINES_LOOKED_AT) + 1)) ?? '\t'
-);
-
 /** What every text is edited with; CSS or HTML by its kind. */
 export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: string): Extension => [
 	editorHost.of({ site, path }),
@@ -74,7 +65,7 @@ export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: 
 	wrappingLines,
 	drawSelection(),
 	EditorState.allowMultipleSelections.of(true),
-	indentedAsItsText,
+	indenting,
 	indentOnInput(),
 	bracketMatching(),
 	closeBrackets(),
