@@ -178,3 +178,45 @@ body { margin: 0; font: 16px/1.5 Gone, monospace }
 	await expect(sideways).toHaveCount(2);
 	await expect(panel.getByRole('alert')).toHaveCount(0);
 });
+
+test('blame says how much of it goes; what is too wide by itself is told, with what mends it, the fittest first', async ({
+	page,
+	server
+}) => {
+	const cell = '<td>unloading</td>';
+	const site = await bring(server, {
+		'index.html': `<!doctype html><link rel=stylesheet href=a.css><body><main><div class=part><table><tr>${cell.repeat(12)}</tr></table></div></main><pre>const boats = await harbour.fetch('every boat that lies at the quay this morning, by name and by berth');</pre><p class=rail>Sea</p>`,
+		'a.css':
+			'* { margin: 0 }\nmain { display: grid }\ntd { padding: 0 4px }\npre { font: 16px/1.5 monospace }\n.rail { width: 340px; min-width: 320px; margin-left: 40px }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+O');
+	const panel = page.getByRole('tabpanel', { name: 'Findings' });
+	await panel.getByRole('button', { name: 'Measure only a few widths' }).click();
+
+	await panel.getByRole('button', { name: /sideways: pre/ }).click();
+	await expect(panel).toContainText(/pre is code with lines that are too long by themselves: \d+/);
+	await expect(panel.locator('ol > li button')).toHaveText([
+		'Let it scroll sideways: overflow-x: auto',
+		'Let its words break: white-space: pre-wrap; overflow-wrap: anywhere'
+	]);
+
+	await panel.getByRole('button', { name: /sideways: div.part/ }).click();
+	await expect(panel).toContainText(/table is a table that is too wide by itself: \d+/);
+	const offered = panel.locator('ol > li button');
+	await expect(offered.first()).toHaveText(
+		'Let it scroll sideways in a <div class="scrolls-sideways">, and min-width: 0 on div.part'
+	);
+	await offered.first().click();
+	const would = page.getByRole('dialog', { name: 'What would be written' });
+	await expect(would).toContainText('<div class="scrolls-sideways"><table>');
+	await page.keyboard.press('Enter');
+	await expect(panel.getByRole('button', { name: /sideways: div.part/ })).toHaveCount(0);
+
+	await panel.getByRole('button', { name: /sideways: p.rail/ }).click();
+	await expect(panel).toContainText(
+		'Without margin-left: 40px a.css:5 on p.rail 40 of 140 px are gone at 240.'
+	);
+	await expect(panel).not.toContainText('by itself');
+});

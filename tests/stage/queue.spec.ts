@@ -197,3 +197,29 @@ test('a picture that is another one at another width is measured as that one', a
 	});
 	expect(widths).toEqual({ 240: 50, 500: 50, 599: 50, 600: 200, 700: 200, 1000: 200 });
 });
+
+test('a frame that is gone is asked, written and restyled in vain, and nothing fails', async ({ page }) => {
+	expect(
+		await page.evaluate(async () => {
+			const site = Number(location.pathname.split('/')[2]);
+			const { host, iframe } = await globalThis.stageClient.openStage(document.body, site, 7, {
+				pattern: 'stage-{n}-s{site}.localhost'
+			});
+			iframe.style.cssText = 'position:fixed;inset:0;width:100%;height:100%';
+			await host.write(['lead'], content);
+			await host.restyle(['lead'], content.sheets);
+			return [
+				await host.found('lead', '*'),
+				(await host.unseen('lead')).size,
+				await host.hits('lead', ['*']),
+				await host.matching('lead', [1], ['*']),
+				(await host.cascade('lead', [1], '')).length,
+				await host.containing('lead', [1]),
+				await host.spaces('lead', [1]),
+				await host.moving('lead', [1]),
+				(await host.facts('lead', ['*'], 9, [])).elements,
+				(await host.computed('lead', [[1]])).map(({ size }) => size)
+			];
+		})
+	).toEqual([[], 0, [0], [false], 0, null, [], [], [], [0]]);
+});

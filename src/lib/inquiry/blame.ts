@@ -1,7 +1,8 @@
 import { propertiesSet, verdictOf, type Candidate } from '../core/cascade/index.ts';
 import type { DeclarationRequest } from '../core/css/edit/index.ts';
+import { findingOf } from '../core/findings/index.ts';
 import { shiftOf, type KindSetting } from '../core/findings/settings.ts';
-import type { ElementPath } from '../core/html/index.ts';
+import { isWithin, printPaths, readPath, type ElementPath } from '../core/html/index.ts';
 import { blanked } from '../core/text/index.ts';
 import type { SeenVantage } from '../core/vantage/index.ts';
 import type { FindingRow } from './findings.ts';
@@ -12,8 +13,9 @@ import type { Layout } from './layout.ts';
 /** A declaration without which something is not so, or is clearly less. */
 export interface Blame {
 	readonly from: Candidate;
-	/** How much of it there is without it: over 0 it is still there. */
+	/** How much of it there is without it, and how much there is with it: over 0 it is still there. */
 	readonly left: number;
+	readonly of: number;
 	/** The element on which it decides. */
 	readonly path: ElementPath;
 }
@@ -44,7 +46,7 @@ async function deciding({ page, layout, as }: Trial, path: ElementPath, width: n
 			return winner && winner.attribute === null && !PAINT.test(winner.property) ? [winner] : [];
 		});
 		const places = new Map(found.map((one) => [`${one.file} ${one.span.start}`, one]));
-		return [...places.values()].map((from) => ({ from, path: lineage.path(up), left: 0 }));
+		return [...places.values()].map((from) => ({ from, path: lineage.path(up), left: 0, of: 0 }));
 	});
 }
 
@@ -59,20 +61,48 @@ function changed({ page }: Trial, { file, span }: Candidate, beside?: string): I
 	);
 }
 
-/** How far a finding is beyond its limit at its worst width, in real layout of a page that is changed; under 0 it is not there. */
-async function leftOf(
-	{ layout, as, settings }: Trial,
+/** How much there is of a finding on a page, in its kind's unit beyond its limit; over 0 it is there. */
+export type AmountOn = (
 	page: InquiredPage,
-	row: FindingRow,
+	/** Where an element of the page as it is stands on that one. */
+	moved?: (path: ElementPath) => ElementPath
+) => Promise<number>;
+
+/**
+ * How much there is of a finding at its worst width, in real layout of pages that are changed. What reaches too far may do
+ * so on another element then, in it or around it: that is still the same finding, unless it was there beside it before.
+ */
+export async function amountOn(
+	{ page, layout, as, settings }: Trial,
+	{ key, kind, paths, worst }: FindingRow,
 	signal: AbortSignal
-) {
-	const shift = shiftOf(row.key, settings) ?? 0;
-	const job = { page, as, about: {}, widths: [row.worst], priority: 1, signal };
-	for await (const { readings } of layout.read(job)) {
-		const value = readings.get(row.key);
-		return typeof value === 'number' ? value + shift : -Infinity;
+): Promise<AmountOn> {
+	const shift = shiftOf(key, settings) ?? 0;
+	const [path = []] = paths;
+	/** What there is of it on a page, by its paths. */
+	async function read(of: InquiredPage): Promise<{ at: readonly ElementPath[]; by: number }[]> {
+		const job = { page: of, as, about: {}, widths: [worst], priority: 1, signal };
+		for await (const { readings } of layout.read(job)) {
+			return [...readings].flatMap(([one, value]) => {
+				const found = findingOf(one);
+				if (found?.kind.name !== kind.name || typeof value !== 'number') return [];
+				return { at: found.paths.map(readPath), by: value + shift };
+			});
+		}
+		return [];
 	}
-	return NaN;
+	const beside = (await read(page)).filter(({ at, by }) => by > 0 && printPaths(at) !== printPaths(paths));
+	return async (of, moved = (same) => same) => {
+		const now = moved(path);
+		const own = printPaths(paths.map(moved));
+		const known = new Set(beside.map(({ at }) => printPaths(at.map(moved))));
+		const all = (await read(of)).flatMap(({ at, by }) => {
+			const [first = []] = at;
+			const isKin = kind.overflows === true && (isWithin(first, now) || isWithin(now, first));
+			return printPaths(at) === own || (isKin && !known.has(printPaths(at))) ? [by] : [];
+		});
+		return signal.aborted ? NaN : Math.max(-Infinity, ...all);
+	};
 }
 
 const keyOf = ({ from }: Blame): string => `${from.file} ${from.span.start}`;
@@ -117,8 +147,8 @@ export async function blameOf(
 			if (signal.aborted || tried.size >= most || tried.has(keyOf(blame))) continue;
 			tried.add(keyOf(blame));
 			const left = await amount(changed(swept, blame.from));
-			if (left <= 0) found.push({ ...blame, left });
-			else if (left <= Math.min(LESS * all, least?.left ?? all)) least = { ...blame, left };
+			if (left <= 0) found.push({ ...blame, left, of: all });
+			else if (left <= Math.min(LESS * all, least?.left ?? all)) least = { ...blame, left, of: all };
 		}
 		if (found.length > 0) return found;
 	}
@@ -126,28 +156,24 @@ export async function blameOf(
 }
 
 /** The declarations to blame for a finding at its worst width. */
-export const blameFor = (swept: Trial, row: FindingRow, signal: AbortSignal): Promise<Blame[]> =>
-	blameOf(
-		swept,
-		{
-			paths: row.paths,
-			widths: [row.worst],
-			amount: (page) => leftOf(swept, page, row, signal)
-		},
-		signal
-	);
+export const blameFor = (
+	swept: Trial,
+	{ paths, worst }: FindingRow,
+	amount: AmountOn,
+	signal: AbortSignal
+): Promise<Blame[]> => blameOf(swept, { paths, widths: [worst], amount: (page) => amount(page) }, signal);
 
 /** What a kind has as a remedy that does mend a finding, beside the declaration to blame; undefined where nothing does. */
 export async function remedyFor(
 	swept: Trial,
 	row: FindingRow,
+	amount: AmountOn,
 	{ from }: Blame,
 	signal: AbortSignal
 ): Promise<DeclarationRequest | undefined> {
 	for (const { property, value } of row.kind.remedies ?? []) {
 		if (signal.aborted) return undefined;
-		if ((await leftOf(swept, changed(swept, from, `${property}: ${value}`), row, signal)) <= 0)
-			return { property, value };
+		if ((await amount(changed(swept, from, `${property}: ${value}`))) <= 0) return { property, value };
 	}
 	return undefined;
 }

@@ -29,7 +29,7 @@ import type { FilePlace } from '../core/text/index.ts';
 /** A finding as it is listed. */
 export interface FindingRow {
 	readonly key: string;
-	readonly kind: Pick<Kind, 'name' | 'title' | 'severity' | 'standard' | 'remedies'>;
+	readonly kind: Pick<Kind, 'name' | 'title' | 'severity' | 'standard' | 'limit' | 'remedies' | 'overflows'>;
 	readonly paths: readonly ElementPath[];
 	/** What its elements are called, without their words. */
 	readonly names: readonly string[];

@@ -13,6 +13,6 @@ export interface InquiredPage extends PageModel {
 	widthsOf(queries: readonly MediaQuery[], vantage: Vantage): IntervalSet;
 	/** Where an offset of a file as it is here stands in the file itself. */
 	inFile(file: string, offset: number): number;
-	/** The page with another text of one of its files, made of the one that is in force. */
+	/** The page with another text of one of its files, made of the one that this page has. */
 	changed(file: string, change: (text: string) => string): InquiredPage;
 }

@@ -2,6 +2,7 @@ import { own } from './own.ts';
 import type { Rect } from '../core/box/index.ts';
 import type { Unseen } from '../core/presence/index.ts';
 import { rectOf } from './box.ts';
+import { elementByPath } from './path.ts';
 import { isOpaque } from './opaque.ts';
 
 export type { Unseen };
@@ -107,7 +108,8 @@ export function allUnseen(document: Document): Map<string, Unseen> {
 		if (why) found.set(path, why);
 		[...own(element).children].forEach((child, i) => visit(child, path === '' ? String(i) : `${path}.${i}`));
 	};
-	visit(own(document).documentElement, '');
+	const root = elementByPath(document, []);
+	if (root) visit(root, '');
 	return found;
 }
 

@@ -117,10 +117,10 @@ export class PageState implements InquiredPage {
 		return reader.names(this.path, this.texts);
 	}
 
-	/** The page with another text of one of its files, made of the one that is in force. */
+	/** The page with another text of one of its files, made of the one that this page has. */
 	changed(file: string, change: (text: string) => string): PageState {
 		return new PageState(this.#site, this.path, (path) => {
-			const text = this.#site.texts.get(path)?.inForce;
+			const text = this.#text(path);
 			return path === file && text !== undefined ? change(text) : text;
 		});
 	}

@@ -37,6 +37,7 @@ export const cut: Kind = {
 	sentence: ({ name, other, by }) =>
 		`${name} is cut off${other === name ? '' : ` by ${other}`}: ${figure(by)} px of it.`,
 	standard: 'WCAG 2.2 §1.4.10',
+	overflows: true,
 	remedies: [{ property: 'white-space', value: 'normal' }],
 	read: (snapshot) =>
 		[...byKey(linesOf(snapshot), ({ of }) => blockOf(snapshot, of))].flatMap(

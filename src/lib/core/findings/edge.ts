@@ -16,6 +16,7 @@ export const edge: Kind = {
 	severity: 'plain',
 	limit: { value: OVERHANG, unit: 'px' },
 	sentence: ({ name, other, by }) => `${name} sticks out of ${other} by ${figure(by)} px.`,
+	overflows: true,
 	remedies: [
 		{ property: 'box-sizing', value: 'border-box' },
 		{ property: 'max-width', value: '100%' }

@@ -56,6 +56,8 @@ export interface Kind {
 	readonly standard?: string;
 	/** What may mend it beside the declaration that is to blame; whether it does is to be tried. */
 	readonly remedies?: readonly { readonly property: string; readonly value: string }[];
+	/** Whether content that is too wide by itself may make it. */
+	readonly overflows?: boolean;
 	/** Where it is there or near, CSS px and indexes of the snapshot. What is far from its limit is left out. */
 	readonly read: (snapshot: Snapshot) => Reading[];
 }

@@ -17,6 +17,7 @@ export const sideways: Kind = {
 	limit: { value: SCROLLED, unit: 'px' },
 	sentence: ({ name, by }) => `The page scrolls sideways: ${name} reaches ${figure(by)} px beyond its edge.`,
 	standard: 'WCAG 2.2 §1.4.10',
+	overflows: true,
 	remedies: [
 		{ property: 'box-sizing', value: 'border-box' },
 		{ property: 'max-width', value: '100%' },

@@ -14,6 +14,7 @@ export const word: Kind = {
 	severity: 'plain',
 	limit: { value: 0, unit: 'px' },
 	sentence: ({ name, by }) => `A line of ${name} is ${figure(by)} px longer than its box.`,
+	overflows: true,
 	remedies: [{ property: 'overflow-wrap', value: 'anywhere' }],
 	read: (snapshot) =>
 		[...byKey(linesOf(snapshot), ({ of }) => blockOf(snapshot, of))].flatMap(

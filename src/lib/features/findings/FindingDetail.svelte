@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { figure } from '$lib/core/box/index.ts';
-	import { amountOf } from '$lib/core/findings/settings.ts';
+	import { amountOf, shiftOf } from '$lib/core/findings/settings.ts';
 	import { nameAt } from '$lib/core/html/index.ts';
 	import { printIntervalSet, type Interval } from '$lib/core/interval/index.ts';
 	import { storeWidths } from '$lib/core/interval/store.ts';
-	import { blameFor, remedyFor, type Blame } from '$lib/inquiry/blame.ts';
+	import { amountOn, blameFor, remedyFor, type Blame } from '$lib/inquiry/blame.ts';
 	import type { FindingRow } from '$lib/inquiry/findings.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
@@ -18,7 +18,9 @@
 	import Edges from './Edges.svelte';
 	import { placeName } from '$lib/features/frames/placeName.ts';
 	import { later } from '$lib/session/later.svelte.ts';
+	import { deskAsRead } from '$lib/session/desk.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
+	import { tooWideFor, type Content, type TooWide, type WidthRemedy } from './tooWide.ts';
 
 	interface Props {
 		site: SiteState;
@@ -33,26 +35,42 @@
 
 	let { site, page, sweeping, swept, row, onplace, onpropose, onjoin }: Props = $props();
 
-	/** What is to blame, each with what would mend it beside it; null while that is tried. */
+	/** What is to blame, each with what would mend it beside it; and what is too wide whatever is declared. */
 	type Blamed = Blame & { readonly remedy: Awaited<ReturnType<typeof remedyFor>> };
+	interface Explained {
+		readonly blamed: readonly Blamed[];
+		/** Undefined where nothing is; null while that is tried. */
+		readonly wide: TooWide | undefined | null;
+	}
 	const isAbout = $derived(row.paths.length > 0 && row.kind.name !== 'row');
 	const answer = later({
 		question: () => (isAbout ? row : undefined),
 		about: ({ key }) => key,
 		// While every width is measured a row is made anew again and again.
 		again: ({ key, worst, widths }) => `${key} ${worst} ${printIntervalSet(widths)}`,
-		ask: async (asked, signal) => {
+		ask: async (asked, signal, report: (sofar: Explained) => void): Promise<Explained> => {
 			const of = { ...swept, layout: swept.stages, as: sweeping.as, settings: site.kept.finding.list };
-			const found = await blameFor(of, asked, signal);
+			const amount = await amountOn(of, asked, signal);
+			const found = await blameFor(of, asked, amount, signal);
 			const all: Blamed[] = [];
-			for (const one of found) all.push({ ...one, remedy: await remedyFor(of, asked, one, signal) });
+			for (const one of found) all.push({ ...one, remedy: await remedyFor(of, asked, amount, one, signal) });
 			const [first] = found;
 			if (first && !signal.aborted)
 				onplace({ path: first.from.file, offset: first.from.span.start, aside: true });
-			return all;
+			if (all.some((one) => one.left <= 0)) return { blamed: all, wide: undefined };
+			report({ blamed: all, wide: null });
+			return { blamed: all, wide: await tooWideFor(of, asked, amount, () => deskAsRead(site), signal) };
 		}
 	});
-	const blamed = $derived<readonly Blamed[] | null>(answer.value ?? null);
+	const blamed = $derived(answer.value?.blamed ?? null);
+	const wide = $derived(answer.value?.wide);
+	const shift = $derived(shiftOf(row.key, site.kept.finding.list) ?? 0);
+	const unit = $derived(row.kind.limit?.unit ?? 'px');
+
+	async function widen(remedy: WidthRemedy): Promise<void> {
+		const { proposal } = await onpropose();
+		proposal.propose(remedy.write);
+	}
 
 	async function takeOut({ from }: Blame): Promise<void> {
 		const { proposal } = await onpropose();
@@ -69,6 +87,12 @@
 		const summary = `${property}: ${value} beside ${from.property}: ${from.written}.`;
 		proposal.propose((desk) => chain(setBeside(desk, from, remedy), () => done({ summary, notes: [] })));
 	}
+
+	const WIDE: Readonly<Record<Content, string>> = {
+		table: 'is a table that is too wide by itself',
+		code: 'is code with lines that are too long by themselves',
+		words: 'has a word that is too long by itself'
+	};
 
 	let reason = $state('');
 	function accept(event: SubmitEvent): void {
@@ -90,11 +114,11 @@
 	{#if isAbout}
 		{#if blamed === null && answer.error === ''}
 			<p class="quiet" role="status">Removing declarations one at a time to find the cause …</p>
-		{:else if blamed?.length === 0}
+		{:else if blamed?.length === 0 && wide === undefined}
 			<p class="quiet">No single declaration causes it: with any one removed, it stays at {row.worst}.</p>
 		{/if}
 		{#each blamed ?? [] as blame, i (i)}
-			{@const { from, remedy, left } = blame}
+			{@const { from, remedy, left, of } = blame}
 			{@const place = { path: from.file, offset: from.span.start }}
 			<p>
 				<span>Without</span>
@@ -102,11 +126,14 @@
 				<PlaceButton onclick={() => onplace(place)}
 					>{placeName(page, { file: from.file, span: from.span })}</PlaceButton
 				>
-				<span
-					>on {nameAt(page.page, blame.path, 'something')} it is {left > 0
-						? `only by ${figure(amountOf(row.key, left))} there`
-						: 'not there'} at {row.worst}.</span
-				>
+				<span>
+					on {nameAt(page.page, blame.path, 'something')}
+					{#if left > 0}
+						{figure(of - left)} of {figure(amountOf(row.key, of - shift))} {unit} are gone at {row.worst}.
+					{:else}
+						it is not there at {row.worst}.
+					{/if}
+				</span>
 				<Button look="quiet" onclick={() => void takeOut(blame)}>Remove it</Button>
 				{#if remedy}
 					<Button look="quiet" onclick={() => void mend(blame)}
@@ -115,6 +142,27 @@
 				{/if}
 			</p>
 		{/each}
+		{#if wide === null}
+			<p class="quiet" role="status">Finding out whether its content is too wide by itself …</p>
+		{:else if wide}
+			<p>
+				<code>{wide.name}</code>
+				<span
+					>{WIDE[wide.content]}: {figure(wide.needs)} px wide at least, whatever is declared for it.
+					{wide.remedies.length === 0
+						? 'Nothing that was tried mends that.'
+						: 'What mends it, tried at this width:'}</span
+				>
+			</p>
+			<ol>
+				{#each wide.remedies as remedy (remedy.title)}
+					<li>
+						<Button look="quiet" onclick={() => void widen(remedy)}>{remedy.title}</Button>
+						{#if remedy.cost !== ''}<span class="quiet">{remedy.cost}</span>{/if}
+					</li>
+				{/each}
+			</ol>
+		{/if}
 	{/if}
 	{#if row.closes}
 		<BetweenDetail {page} {swept} as={sweeping.as} closes={row.closes} {onplace} {onjoin} />
@@ -147,6 +195,11 @@
 
 	.quiet {
 		color: var(--ink-2);
+	}
+
+	ol {
+		margin: 0;
+		padding-left: 1.25rem;
 	}
 
 	code {

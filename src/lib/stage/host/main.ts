@@ -110,11 +110,16 @@ const painted = (): Promise<Painted> =>
 		})
 	);
 
-const frameOf = (id: string): PageFrame => {
-	const frame = frames.get(id);
-	if (!frame) throw new Error(`There is no frame "${id}".`);
-	return frame;
-};
+/** The frames that are there: a view that has just been left may still ask about its own. */
+const framesOf = (ids: readonly string[]): PageFrame[] => ids.flatMap((id) => frames.get(id) ?? []);
+
+/** A page with nothing in it: that of a frame that is gone. */
+const NO_PAGE = new Document();
+const documentOf = (id: string): Document => frames.get(id)?.document() ?? NO_PAGE;
+
+/** An element of a frame; null where the page has none there, and where the frame is gone. */
+const elementIn = (id: string, path: readonly number[]): Element | null =>
+	elementByPath(documentOf(id), path);
 
 /** As many elements as one steps through. */
 const MOST_FOUND = 5000;
@@ -145,14 +150,15 @@ const host: StageHost = {
 		return painted();
 	},
 	write(ids: readonly string[], content: PageContent) {
-		for (const id of ids) frameOf(id).write(content);
+		for (const frame of framesOf(ids)) frame.write(content);
 		return painted();
 	},
 	restyle(ids: readonly string[], sheets: readonly StyleText[]) {
-		for (const id of ids) frameOf(id).restyle(sheets);
+		const restyled = framesOf(ids);
+		for (const frame of restyled) frame.restyle(sheets);
 		selected.changed();
 		// Layout begins now, rather than with the screen's next update.
-		for (const id of ids) void own(own(frameOf(id).document()).documentElement).offsetHeight;
+		for (const frame of restyled) void own(own(frame.document()).documentElement).offsetHeight;
 		return painted();
 	},
 	use(on: boolean) {
@@ -185,34 +191,34 @@ const host: StageHost = {
 		const by = panTo(of, top, height);
 		if (by !== 0) listener?.pan(frame, by);
 	},
-	found: (frame, selector) => found(frameOf(frame).document(), selector, MOST_FOUND).map(pathOf),
-	unseen: (frame) => allUnseen(frameOf(frame).document()),
+	found: (frame, selector) => found(documentOf(frame), selector, MOST_FOUND).map(pathOf),
+	unseen: (frame) => allUnseen(documentOf(frame)),
 	know: others.know,
 	reach: others.reach,
-	hits: (frame, selectors) => hits(frameOf(frame).document(), selectors),
-	matching: (frame, path, selectors) => matching(elementByPath(frameOf(frame).document(), path), selectors),
+	hits: (frame, selectors) => hits(documentOf(frame), selectors),
+	matching: (frame, path, selectors) => matching(elementIn(frame, path), selectors),
 	ask(selectors, containers) {
 		asking = { index: selectorIndex(selectors), containers };
 	},
 	cascade: (frame, path, pseudo) =>
-		answersUp(elementByPath(frameOf(frame).document(), path), asking.index, asking.containers, pseudo),
+		answersUp(elementIn(frame, path), asking.index, asking.containers, pseudo),
 	containing(frame, path) {
-		const element = elementByPath(frameOf(frame).document(), path);
+		const element = elementIn(frame, path);
 		return (element && containingBlock(element)) ?? null;
 	},
 	spaces(frame, path) {
-		const element = elementByPath(frameOf(frame).document(), path);
+		const element = elementIn(frame, path);
 		return element ? spacesAround(element) : [];
 	},
 	moving(frame, path) {
-		const element = elementByPath(frameOf(frame).document(), path);
+		const element = elementIn(frame, path);
 		return element ? movingOn(element) : [];
 	},
 	facts: (frame, sought, most, longhands) =>
-		findFacts(frameOf(frame).document(), sought, most, asking.index, asking.containers, longhands),
+		findFacts(documentOf(frame), sought, most, asking.index, asking.containers, longhands),
 	computed: (frame, paths) =>
 		paths.map((path) => {
-			const element = elementByPath(frameOf(frame).document(), path);
+			const element = elementIn(frame, path);
 			return element ? computedValues(element) : new Map<string, string>();
 		}),
 	measure: (content, viewport, widths, report) => measure(content, viewport, widths, report, asking),
