@@ -152,7 +152,7 @@ test('breakpoints are brought together, joined, named and closed; one block’s 
 		'a.css': text
 	});
 	await openBench(page, server, site, '?page=index.html&file=a.css');
-	await page.getByTitle('Both halves hold here: close it').click();
+	await page.getByRole('button', { name: /^Both halves of a breakpoint hold at/ }).click();
 	await expect(proposed(page)).toContainText('One half holds at 700: 1 place.');
 	await page.keyboard.press('Enter');
 	expect(await settled(page, () => shownText(page))).toContain('(max-width: 699.98px)');

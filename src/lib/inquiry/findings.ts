@@ -1,5 +1,5 @@
 import { findingOf, KINDS, neither, neitherHolds, SEVERITIES, type Kind } from '../core/findings/index.ts';
-import { amountOf, shiftOf, type Accepted, type KindSetting } from '../core/findings/settings.ts';
+import { amountOf, meantGap, shiftOf, type Accepted, type KindSetting } from '../core/findings/settings.ts';
 import {
 	elementAt,
 	nameOfElement,
@@ -98,23 +98,26 @@ export function findingRows(
 	found: readonly Found[],
 	vantage: SeenVantage,
 	settings: readonly KindSetting[],
-	accepted: readonly Accepted[]
+	accepted: readonly Accepted[],
+	/** Stretches between the px in which something is seen that is otherwise on both sides, by their keys. */
+	seen: ReadonlySet<string> = new Set()
 ): FindingRow[] {
 	const measured = found.flatMap((one): FindingRow[] => {
 		const told = tellFinding(page.page, one, settings);
 		return told ? [{ ...one, ...told, accepted: [] }] : [];
 	});
 	const off = settings.some(({ kind, on }) => kind === neither.name && !on);
-	const between = off
-		? []
-		: neitherHolds(page.bands(vantage), ({ queries }) => page.widthsOf(queries, vantage));
+	const bands = page.bands(vantage);
+	const meant = meantGap(settings, bands);
+	const between = off ? [] : neitherHolds(bands, ({ queries }) => page.widthsOf(queries, vantage), meant);
 	const said = (sites: readonly MediaSite[]): string =>
 		[...new Set(sites.map(({ text }) => text))].join(', ');
 	const stretches = between.map(({ interval, below, above }): FindingRow => {
 		const widths = fromInterval(interval);
+		const key = `${neither.name} ${printInterval(interval)}`;
 		return {
-			key: `${neither.name} ${printInterval(interval)}`,
-			kind: neither,
+			key,
+			kind: seen.has(key) ? { ...neither, severity: 'grave' } : neither,
 			paths: [],
 			names: [],
 			sentence: `Neither ${said(below)} nor ${said(above)} holds.`,

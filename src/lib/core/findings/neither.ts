@@ -6,15 +6,17 @@ import {
 	type Interval,
 	type IntervalSet
 } from '../interval/index.ts';
-import { wholePixels, type Bands, type MediaSite } from '../media/index.ts';
+import { isMeantGap, wholePixels, type Bands, type MediaSite } from '../media/index.ts';
 import type { Kind } from './kind.ts';
 
 /** What is told of conditions, not of a layout. */
 export const neither: Omit<Kind, 'sentence' | 'read'> = {
 	name: 'neither',
 	title: 'neither half of a breakpoint holds',
-	severity: 'grave',
-	limit: null
+	// Grave where something is seen there.
+	severity: 'slight',
+	// A site's own, where its halves are usually apart by as much.
+	limit: { value: 0, unit: 'px' }
 };
 
 /** A stretch between the px in which neither half of a breakpoint holds. */
@@ -31,15 +33,18 @@ const endsAt = (holds: IntervalSet, stretch: Interval): boolean =>
 
 /**
  * The stretches that hold no whole px and lie between two conditions, of which neither holds there (`max-width: 599px`
- * and `min-width: 600px`, Media Queries 5 §4.3 on fractional widths).
+ * and `min-width: 600px`, Media Queries 5 §4.3 on fractional widths), but for those that are meant: no wider than `meant`,
+ * CSS px.
  */
 export function neitherHolds(
 	{ bands, thresholds }: Bands,
-	widthsOf: (site: MediaSite) => IntervalSet
+	widthsOf: (site: MediaSite) => IntervalSet,
+	meant = 0
 ): Neither[] {
 	return bands.flatMap(({ interval }, i): Neither[] => {
 		const [before, after] = [thresholds[i - 1], thresholds[i]];
 		if (!before || !after || wholePixels(interval, [0, Infinity])) return [];
+		if (isMeantGap(interval, meant)) return [];
 		if (interval.loClosed && isWhole(interval.lo)) return [];
 		const ending = (sites: readonly MediaSite[]) => sites.filter((site) => endsAt(widthsOf(site), interval));
 		const [below, above] = [ending(before.causes), ending(after.causes)];

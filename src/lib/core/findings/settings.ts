@@ -1,6 +1,8 @@
 import * as z from 'zod/mini';
 import { storedWidths } from '../interval/store.ts';
+import { usualGap, type Bands } from '../media/index.ts';
 import { findingOf } from './index.ts';
+import { neither } from './neither.ts';
 
 const text = (most: number) => z.string().check(z.maxLength(most));
 
@@ -38,3 +40,7 @@ export function amountOf(key: string, beyond: number): number {
 	if (!limit) return beyond;
 	return limit.below ? limit.value - beyond : limit.value + beyond;
 }
+
+/** How far apart the halves of breakpoints may be, CSS px: as a site sets it, else as is usual on a page. */
+export const meantGap = (settings: readonly KindSetting[], bands: Bands): number =>
+	settings.find(({ kind }) => kind === neither.name)?.limit ?? usualGap(bands);

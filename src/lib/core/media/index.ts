@@ -6,6 +6,7 @@ export { asksWidthAlone } from './asks.ts';
 export { evaluate, evaluateCondition, typeMatches } from './evaluate.ts';
 export { solve, solverOf } from './solve.ts';
 export * from './bands.ts';
+export { isMeantGap, usualGap } from './gap.ts';
 export { heightThresholds, type HeightThreshold } from './heights.ts';
 export * from './write.ts';
 export {

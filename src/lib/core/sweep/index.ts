@@ -1,5 +1,5 @@
 export { hangs } from './hangs.ts';
-export { FINE, widthBetween } from './known.ts';
+export { FINE, widthBetween, widthsAround } from './known.ts';
 export type { ReadingsByWidth, Readings, Shift, WidthRange } from './known.ts';
 export { foundIn, type Found } from './found.ts';
 export {

@@ -1,3 +1,5 @@
+import { toNumber, type Interval } from '../interval/index.ts';
+
 /** Whole widths from one to another, both of them too, CSS px. */
 export interface WidthRange {
 	readonly from: number;
@@ -32,6 +34,13 @@ export const FINE = 1 / 16;
 export function widthBetween(from: number, to: number): number | undefined {
 	const width = Math.round((from + to) / 2 / FINE) * FINE;
 	return from < width && width < to ? width : undefined;
+}
+
+/** A width in a stretch between two px, and these; undefined where it is too narrow to be laid out. */
+export function widthsAround({ lo, hi }: Interval): readonly [number, number, number] | undefined {
+	const [from, to] = [toNumber(lo), hi ? toNumber(hi) : Infinity];
+	const between = widthBetween(from, to);
+	return between === undefined ? undefined : [Math.floor(from), between, Math.ceil(to)];
 }
 
 /** Whether a width lies between whole ones. */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { getSite } from '$lib/session/context.ts';
-	import { toNumber, type Interval } from '$lib/core/interval/index.ts';
-	import { widthBetween } from '$lib/core/sweep/index.ts';
+	import type { Interval } from '$lib/core/interval/index.ts';
+	import { widthsAround } from '$lib/core/sweep/index.ts';
 	import type { SeenVantage } from '$lib/core/vantage/index.ts';
 	import type { Unlike } from '$lib/inquiry/between.ts';
 	import type { FindingRow } from '$lib/inquiry/findings.ts';
@@ -29,12 +29,12 @@
 	const { viewing } = getSite();
 
 	const { interval, places } = $derived(closes);
-	const [lo, hi] = $derived([toNumber(interval.lo), interval.hi ? toNumber(interval.hi) : Infinity]);
-	const between = $derived(widthBetween(lo, hi));
+	const widths = $derived(widthsAround(interval));
+	const between = $derived(widths?.[1]);
 
 	/** What is otherwise there than on both sides; null while it is measured. */
 	const answer = later<readonly [number, number, number], Unlike | undefined>({
-		question: () => (between === undefined ? undefined : [Math.floor(lo), between, Math.ceil(hi)]),
+		question: () => widths,
 		about: String,
 		ask: (widths, signal) => {
 			const { page, stages } = swept;

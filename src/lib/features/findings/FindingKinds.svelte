@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { KINDS, neither } from '$lib/core/findings/index.ts';
+	import { usualGap } from '$lib/core/media/index.ts';
 	import type { KindSetting } from '$lib/core/findings/settings.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Sweeping } from './sweeping.svelte.ts';
@@ -13,6 +14,8 @@
 	let { site, sweeping }: Props = $props();
 
 	const { finding } = $derived(site.kept);
+	/** How far apart the halves of breakpoints usually are on the page: that is no finding. */
+	const usual = $derived(sweeping.swept ? usualGap(sweeping.swept.page.bands(sweeping.as)) : 0);
 	const settingOf = (name: string): KindSetting =>
 		finding.list.find(({ kind }) => kind === name) ?? { kind: name, on: true, limit: null };
 
@@ -66,7 +69,8 @@
 				{kind.title}
 			</label>
 			{#if kind.limit}
-				{@const { value, unit, below } = kind.limit}
+				{@const { unit, below } = kind.limit}
+				{@const value = kind.name === neither.name ? usual : kind.limit.value}
 				<label class="limit">
 					{below ? 'under' : 'over'}
 					<input
@@ -80,6 +84,9 @@
 				</label>
 			{/if}
 		</div>
+		{#if kind.name === neither.name && usual > 0}
+			<p>The halves of this page’s breakpoints are usually {usual} px apart: that is taken as meant.</p>
+		{/if}
 	{/each}
 	<NotKept list={finding} />
 </fieldset>
@@ -103,6 +110,12 @@
 		align-items: center;
 		justify-content: space-between;
 		min-height: 1.625rem;
+	}
+
+	p {
+		max-width: 44ch;
+		margin: 0 0 0.25rem 1.25rem;
+		color: var(--ink-2);
 	}
 
 	.limit {

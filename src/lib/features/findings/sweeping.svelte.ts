@@ -3,7 +3,7 @@ import { store } from '$lib/session/store.ts';
 import { messageOf } from '$lib/core/text/index.ts';
 import type { KindSetting } from '$lib/core/findings/settings.ts';
 import { NOTHING, union, type IntervalSet } from '$lib/core/interval/index.ts';
-import { sidesOf, type WidthRange } from '$lib/core/sweep/index.ts';
+import { sidesOf, widthsAround, type WidthRange } from '$lib/core/sweep/index.ts';
 import {
 	PLAIN,
 	seenVantage,
@@ -63,6 +63,9 @@ function inWords(ms: number): string {
 	return `about ${Math.ceil(seconds / 60)} min`;
 }
 
+/** In so many stretches between the px it is looked what is seen there. */
+const MOST_LOOKED_AT = 24;
+
 /** What a sweep has come to before it has begun. */
 const NOTHING_YET: SweepReport = {
 	found: [],
@@ -109,6 +112,11 @@ export class Sweeping {
 	/** What is swept, and as what vantage. */
 	swept = $state.raw<Swept | null>(null);
 	as = $state.raw<SeenVantage>(PLAIN_AT);
+	/** Stretches between the px of a page in which something is seen that is otherwise on both sides, by their keys. */
+	#seen = $state.raw<{ readonly path: string; readonly keys: ReadonlySet<string> }>({
+		path: '',
+		keys: new Set()
+	});
 	readonly #site: SiteState;
 
 	/** What is found, as it is listed, but for what is accepted everywhere. */
@@ -116,7 +124,9 @@ export class Sweeping {
 		const { swept } = this;
 		if (!swept) return [];
 		const { finding, accepted } = this.#site.kept;
-		return findingRows(swept.page, this.#report.found, this.as, finding.list, accepted.list);
+		const { page } = swept;
+		const seen = this.#seen.path === page.path ? this.#seen.keys : new Set<string>();
+		return findingRows(page, this.#report.found, this.as, finding.list, accepted.list, seen);
 	});
 	/** The widths of the finding that is looked at, or of all. */
 	readonly widths: IntervalSet = $derived.by(() => {
@@ -162,6 +172,7 @@ export class Sweeping {
 		const { page, stages, lead } = swept;
 		const { as } = sweptAs(lead);
 		const how = { stretch: this.stretch, settings: this.#site.kept.finding.list, isPaused: this.paused };
+		let looking: Promise<void> | undefined;
 		try {
 			await stages.measurer.sweep({ path: page.path, texts: page.texts, as }, how, signal, (report) => {
 				if (signal.aborted) return;
@@ -169,10 +180,26 @@ export class Sweeping {
 				this.as = as;
 				this.trouble = '';
 				this.#report = report;
+				looking ??= this.#look(swept, signal);
 			});
+			await looking;
 		} catch (error) {
 			if (!signal.aborted) this.trouble = messageOf(error);
 		}
+	}
+
+	/** Finds out in which stretches between the px something is seen: what is otherwise than on both sides. */
+	async #look({ page, stages }: Swept, signal: AbortSignal): Promise<void> {
+		const keys = new Set<string>();
+		const asked = { path: page.path, texts: page.texts, as: this.as };
+		const stretches = untrack(() => this.rows).filter(({ closes }) => closes !== undefined);
+		for (const { key, closes } of stretches.slice(0, MOST_LOOKED_AT)) {
+			const widths = closes && widthsAround(closes.interval);
+			if (!widths || signal.aborted) continue;
+			const unlike = await stages.measurer.unlike(asked, widths, signal);
+			if (unlike && unlike.count > 0) keys.add(key);
+		}
+		if (!signal.aborted) this.#seen = { path: page.path, keys };
 	}
 
 	/** Goes by other settings of kinds of finding from now on; whoever calls this follows nothing by it. */

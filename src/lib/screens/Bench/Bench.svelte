@@ -28,10 +28,18 @@
 	const { waking, holding } = $derived(watching);
 	const { bands, swept } = $derived(bench);
 	const shift = writing.shift(() => bench.bands);
-	const reach = $derived(table?.hand.held ? table.hand.reach : (waking?.wake?.widths ?? null));
-	const held = $derived(watching.isHolding ? (holding?.widthsOn(page.path) ?? null) : null);
+	/** What a panel cannot say is not on the Measure: the panel says why, and the Measure goes on. */
+	function orNull<A>(ask: () => A | null | undefined): A | null {
+		try {
+			return ask() ?? null;
+		} catch {
+			return null;
+		}
+	}
+	const reach = $derived(orNull(() => (table?.hand.held ? table.hand.reach : waking?.wake?.widths)));
+	const held = $derived(orNull(() => watching.isHolding && holding?.widthsOn(page.path)) || null);
 	$effect.pre(() => {
-		const stretches = { reach, held, found: watching.found };
+		const stretches = { reach, held, found: orNull(() => watching.found) };
 		view.onMeasure = { onshift: shift, onjoin: bench.join, stretches, hung };
 	});
 	onDestroy(() => (view.onMeasure = {}));

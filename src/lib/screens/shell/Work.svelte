@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { getSite } from '$lib/session/context.ts';
 	import { insist } from '$lib/session/insist.ts';
+	import { meantGap } from '$lib/core/findings/settings.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
 	import { untrack } from 'svelte';
 	import { marked } from '$lib/features/frames/framing.svelte.ts';
@@ -50,7 +51,8 @@
 				onplace: ({ file, span }) => view.toPlace({ path: file, offset: span.start }),
 				placeOf: view.placeOf,
 				onshift: onMeasure.onshift,
-				onjoin: onMeasure.onjoin
+				onjoin: onMeasure.onjoin,
+				meantGap: meantGap(site.kept.finding.list, view.bands)
 			}}
 			stretches={onMeasure.stretches ?? {}}
 		>

@@ -93,7 +93,12 @@
 	<div class="marks"><VantageMarks {vantages} {x} {onwidth} /></div>
 	<div class="words">
 		<Others {others} placeOf={places.placeOf} onplace={places.onplace} />
-		<Slivers bands={drawnBands} overlaps={overlapsOf(bands)} onjoin={places.onjoin} />
+		<Slivers
+			bands={drawnBands}
+			overlaps={overlapsOf(bands)}
+			meant={places.meantGap ?? 0}
+			onjoin={places.onjoin}
+		/>
 	</div>
 	{@render children?.()}
 </section>

@@ -1,92 +1,87 @@
 <script lang="ts">
 	import { compare, printInterval, type Interval, type Rational } from '$lib/core/interval/index.ts';
-	import type { Band } from '$lib/core/media/index.ts';
+	import { isMeantGap, type Band } from '$lib/core/media/index.ts';
 	import { textScale } from '../textScale.ts';
-	import { clusters } from './ticks.ts';
+	import { clusters, middle } from './ticks.ts';
 
 	interface Props {
 		/** Bands with where they are drawn, px; none for pixels that they do not have. */
 		bands: readonly { band: Band; from: number; to: number; pixels: readonly [number, number] | null }[];
 		/** Widths at which both halves of a breakpoint hold. */
 		overlaps: readonly Rational[];
+		/** How far apart the halves of breakpoints may be, CSS px. */
+		meant: number;
 		/** A request to close a stretch that is narrower than a pixel. */
 		onjoin?: ((stretch: Interval) => void) | undefined;
 	}
 
-	let { bands, overlaps, onjoin }: Props = $props();
+	let { bands, overlaps, meant, onjoin }: Props = $props();
 
 	const isOverlap = ({ lo, hi }: Interval): boolean =>
 		hi !== null && compare(lo, hi) === 0 && overlaps.some((at) => compare(at, lo) === 0);
-	/** Bands in which no whole pixel lies, or both halves hold: drawn as what they are, with words. */
+	/** So far apart marks can be told apart under a pointer, px. */
+	const TOUCHED = 24;
+
+	/** Bands in which no whole pixel lies, or both halves hold, but for those that are meant: a mark each, words on pointing. */
 	const slivers = $derived(
 		clusters(
 			bands
-				.filter(({ pixels, band }) => !pixels || isOverlap(band.interval))
+				.filter(
+					({ pixels, band }) => (!pixels || isOverlap(band.interval)) && !isMeantGap(band.interval, meant)
+				)
 				.map(({ band, from, to }) => ({ at: (from + to) / 2, of: band })),
-			250 * textScale
+			TOUCHED * textScale
 		)
 	);
-	/** Text of so many times its usual size leaves no room for words. */
-	const LARGE = 1.4;
+
+	const told = (interval: Interval): string =>
+		`${isOverlap(interval) ? 'Both halves of a breakpoint hold' : 'Neither half of a breakpoint holds'} at ${printInterval(interval)}`;
 </script>
 
 {#each slivers as group, i (i)}
-	{@const both = group.filter(({ of }) => isOverlap(of.interval)).length}
-	<p style:left="{group[0]?.at}px">
-		{#each group as { at: place, of } (of.letter)}
-			<span class="hole" style:left="{place - (group[0]?.at ?? 0)}px" aria-hidden="true"></span>
+	{@const [first] = group}
+	{@const said = group.map(({ of }) => told(of.interval)).join('. ')}
+	{#if first}
+		<div class="sliver" style:left="{middle(group)}px">
 			{#if onjoin}
 				<button
 					type="button"
-					class="sliver"
-					title="{isOverlap(of.interval) ? 'Both halves hold' : 'Neither half holds'} here: close it"
-					onclick={() => onjoin(of.interval)}>{printInterval(of.interval)}</button
+					title="{said}. A click proposes how to close {group.length === 1 ? 'it' : 'the first'}."
+					aria-label={said}
+					onclick={() => onjoin(first.of.interval)}><span class="mark"></span></button
 				>
-			{:else}<span class="sliver">{printInterval(of.interval)}</span>{/if}
-		{/each}
-		{#if textScale >= LARGE}{:else if both === 0}narrower than a pixel{:else if both === group.length}both
-			halves hold{/if}
-	</p>
+			{:else}<span class="mark" title={said}></span>{/if}
+		</div>
+	{/if}
 {/each}
 
 <style>
-	p {
-		position: absolute;
-		display: flex;
-		align-items: center;
-		gap: 0.375rem;
-		padding-left: 0.75rem;
-		color: var(--rubric);
-		font-size: 0.8125rem;
-		white-space: nowrap;
-	}
-
-	.hole {
-		position: absolute;
-		top: -1.375rem;
-		left: 0;
-		translate: -50% 0;
-		width: 0.5625rem;
-		height: 0.75rem;
-		border: 1.5px solid var(--rubric);
-		border-block: 0;
-		border-radius: 5px;
-	}
-
 	.sliver {
-		min-height: 1.25rem;
+		position: absolute;
+		top: -0.125rem;
+		translate: -50% 0;
+	}
+
+	button {
+		display: grid;
+		place-items: center;
+		width: 1.5rem;
+		height: 1.5rem;
 		padding: 0;
 		border: 0;
 		background: none;
-		color: inherit;
-		font: 0.8125rem/1 var(--mono);
-	}
-
-	button.sliver {
 		cursor: pointer;
 	}
 
-	button.sliver:hover {
-		text-decoration: underline;
+	.mark {
+		width: 0.5rem;
+		height: 0.5rem;
+		border: 1.5px solid var(--ink-2);
+		border-top: 0;
+	}
+
+	button:hover .mark,
+	button:focus-visible .mark {
+		border-color: var(--ink);
 	}
 </style>

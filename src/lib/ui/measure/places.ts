@@ -32,6 +32,8 @@ export interface MeasuredPlaces extends Places {
 	readonly onshift?: Shift | undefined;
 	/** A request to close a stretch that is narrower than a pixel. */
 	readonly onjoin?: ((stretch: Interval) => void) | undefined;
+	/** How far apart the halves of breakpoints may be without a mark, CSS px. */
+	readonly meantGap?: number;
 }
 
 /** Widths that stand out on the Measure. */
