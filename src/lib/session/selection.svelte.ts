@@ -7,6 +7,8 @@ export interface Pick {
 	readonly shift: boolean;
 	/** Whether it is to be added to what is selected, or taken from it. */
 	readonly add: boolean;
+	/** Whether it was at the place of the click before, and soon after it. */
+	readonly again: boolean;
 	/** The word that was clicked on twice. */
 	readonly word?: TextStretch | undefined;
 }
@@ -20,22 +22,22 @@ export interface TextStretch {
 const same = (a: ElementPath, b: ElementPath): boolean => a.join() === b.join();
 
 /**
- * What a click leaves selected. A click again on what was clicked last goes one up from the selection, with Shift
- * one down again.
+ * What a click leaves selected: what is under the pointer. Clicks at the same place, one after the other, go one up from
+ * what the last of them left, with Shift one down again.
  */
 export function picked(
 	selected: readonly ElementPath[],
-	clicked: ElementPath | null,
-	{ path, shift, add }: Pick
+	left: ElementPath | null,
+	{ path, shift, add, again }: Omit<Pick, 'word'>
 ): readonly ElementPath[] {
 	if (add) {
 		const without = selected.filter((one) => !same(one, path));
 		return without.length < selected.length ? without : [...selected, path];
 	}
 	const [one] = selected;
-	if (!one || selected.length > 1 || !clicked || !same(clicked, path) || !isWithin(path, one)) return [path];
-	if (shift) return [path.slice(0, Math.min(path.length, one.length + 1))];
-	return [one.slice(0, Math.max(0, one.length - 1))];
+	const isNext = again && one && selected.length === 1 && left && same(left, one) && isWithin(path, one);
+	if (!isNext) return [path];
+	return [shift ? path.slice(0, one.length + 1) : one.slice(0, Math.max(0, one.length - 1))];
 }
 
 /** What stages tell of the selection, and how it is looked at. */
@@ -48,8 +50,8 @@ export class SelectionView {
 	reveal = $state.raw<ElementPath | null>(null);
 	/** The words that were chosen in a frame, in which element. */
 	words = $state.raw<(TextStretch & { readonly path: ElementPath }) | null>(null);
-	/** What was clicked last. */
-	clicked: ElementPath | null = null;
+	/** What the last click left selected, where that is one. */
+	left: ElementPath | null = null;
 
 	/** Chooses words after one was clicked on twice: with Shift all from those before to it. */
 	chooseWords({ path, shift, word }: Pick): void {

@@ -36,6 +36,7 @@ const pick = z.object({
 	path,
 	shift: z.boolean(),
 	add: z.boolean(),
+	again: z.boolean(),
 	word: z.optional(z.object({ start: offset, end: offset }))
 });
 const frame = z.string().check(z.maxLength(200));

@@ -135,6 +135,8 @@ export interface Picked {
 	readonly shift: boolean;
 	/** Whether Ctrl or Cmd was held. */
 	readonly add: boolean;
+	/** Whether it was at the place of the click before, and soon after it. */
+	readonly again: boolean;
 	/** The word that was clicked on twice: offsets in the element's text. */
 	readonly word?: { readonly start: number; readonly end: number };
 }

@@ -29,8 +29,8 @@ export const stageTalk = ({ workbench, original, onalign, onpan }: Hearers): Scr
 		// With Shift a further word of the same element is chosen too.
 		if (!pick.shift || pick.word) selectionView.chooseWords(pick);
 		if (pick.word) return select([pick.path]);
-		const next = picked(selected, selectionView.clicked, pick);
-		selectionView.clicked = pick.path;
+		const next = picked(selected, selectionView.left, pick);
+		selectionView.left = next[0] ?? null;
 		select(next);
 	},
 	pan(frame, by) {

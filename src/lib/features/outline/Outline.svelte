@@ -78,7 +78,7 @@
 		opened = next;
 	}
 	function select({ element: { path } }: OutlineRow, add: boolean): void {
-		onselect(picked(selected, null, { path, shift: false, add }));
+		onselect(picked(selected, null, { path, shift: false, add, again: false }));
 		selectionView.reveal = [...path];
 	}
 

@@ -21,6 +21,7 @@ import { elementByPath, pathOf } from '../../probe/path.ts';
 import { spacesAround } from '../../probe/space.ts';
 import { wordAt } from '../../probe/word.ts';
 import { allUnseen } from '../../probe/unseen.ts';
+import { clicksAgain } from './clicksAgain.ts';
 import { forwardKeys } from './forwardKeys.ts';
 import { measure, read } from './measure.ts';
 import { inStep } from './inStep.ts';
@@ -67,6 +68,8 @@ function tellKey(key: FrameKey): void {
 	if (!inUse || key.key === 'Escape' || key.ctrl || key.meta) listener?.key(key);
 }
 
+const isAgain = clicksAgain();
+
 const hooks: FrameHooks = {
 	key: tellKey,
 	scrolled(frame) {
@@ -87,13 +90,20 @@ const hooks: FrameHooks = {
 		if (points.take(frame, event)) return;
 		const { target } = event;
 		if (inUse || !isElement(target)) return;
-		listener?.pick({ path: pathOf(target), shift: event.shiftKey, add: event.ctrlKey || event.metaKey });
+		const { clientX: x, clientY: y, timeStamp } = event;
+		const again = isAgain({ frame: frame.placement.frame, x, y, at: timeStamp });
+		listener?.pick({
+			path: pathOf(target),
+			shift: event.shiftKey,
+			add: event.ctrlKey || event.metaKey,
+			again
+		});
 	},
 	clickedTwice(frame, event) {
 		const found = inUse ? null : wordAt(frame.document(), event.clientX, event.clientY);
 		if (!found) return;
 		const { element, word } = found;
-		listener?.pick({ path: pathOf(element), shift: event.shiftKey, add: false, word });
+		listener?.pick({ path: pathOf(element), shift: event.shiftKey, add: false, again: false, word });
 	}
 };
 

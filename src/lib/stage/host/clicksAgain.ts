@@ -1,0 +1,23 @@
+/** A click on a page: in which frame, where in its window (CSS px), and when (ms). */
+export interface Click {
+	readonly frame: string;
+	readonly x: number;
+	readonly y: number;
+	readonly at: number;
+}
+
+/** So far apart clicks are at the same place, CSS px; and so long after another one is still the next of a row, ms. */
+const [NEAR, SOON] = [4, 10_000];
+
+/** Tells of each click whether it is at the place of the one before, and soon after it. */
+export function clicksAgain(): (click: Click) => boolean {
+	let last: Click | undefined;
+	return (click) => {
+		const again =
+			last?.frame === click.frame &&
+			Math.hypot(last.x - click.x, last.y - click.y) <= NEAR &&
+			click.at - last.at <= SOON;
+		last = click;
+		return again;
+	};
+}
