@@ -28,8 +28,13 @@ test('anything is found by its words and gone to; back and forward walk the same
 	await expect(found.first()).toContainText('css/sailings.css:16');
 	await page.keyboard.press('Enter');
 	await expect(page.locator('.cm-activeLine')).toContainText('.sail .words h2');
+	// Single keys go on acting beside the text; Enter goes in, Escape comes out.
+	const beside = page.getByRole('button', { name: 'Enter or E: edit here' });
+	await expect(beside).toBeFocused();
+	await page.keyboard.press('Enter');
+	await expect(page.locator('.cm-content')).toBeFocused();
 	await page.keyboard.press('Escape');
-	await page.getByText('Vantaggio', { exact: true }).click();
+	await expect(beside).toBeFocused();
 
 	// A breakpoint, an action with its key, a page, a screen.
 	await find('1400');

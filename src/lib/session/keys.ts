@@ -20,6 +20,8 @@ export interface Action {
 	readonly inFields?: boolean;
 	/** What it does with Shift, where that is something else. */
 	readonly withShift?: string;
+	/** The task that it is for, where its key is for another elsewhere. */
+	readonly task?: string;
 	/** What letting it go does, where it acts while it is held. */
 	readonly released?: () => void;
 }

@@ -5,4 +5,6 @@ export interface FilePlace {
 	readonly offset: number;
 	/** Whether it is shown without the keys going there. */
 	readonly aside?: boolean;
+	/** Whether the focus goes beside the text rather than into it, so that single keys go on acting. */
+	readonly beside?: boolean;
 }

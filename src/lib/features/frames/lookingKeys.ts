@@ -52,11 +52,11 @@ export const lookingKeys = (
 	toChorus: () => void,
 	pan: (direction: 1 | -1) => void
 ): KeyMap => ({
-	n: { name: 'Make the carriage 1 px narrower', withShift: '10 px narrower', run: step(site, -1) },
-	w: { name: 'Make the carriage 1 px wider', withShift: '10 px wider', run: step(site, 1) },
+	n: { name: 'Make the carriage 1 px narrower', withShift: 'Make the carriage 10 px narrower', run: step(site, -1) },
+	w: { name: 'Make the carriage 1 px wider', withShift: 'Make the carriage 10 px wider', run: step(site, 1) },
 	b: {
-		name: 'Next breakpoint, or edge of the finding that is looked at',
-		withShift: 'Previous one',
+		name: 'Next breakpoint, or edge of the finding',
+		withShift: 'Previous breakpoint, or edge of the finding',
 		run: ({ shift }) => {
 			const { carriage } = site;
 			const { width } = carriage;
@@ -83,11 +83,11 @@ export const lookingKeys = (
 		run: () => site.viewing.showCut(!site.viewing.cut)
 	},
 	pagedown: {
-		name: 'With Shift: pan down the cut-off lead',
+		name: 'With Shift: pan down a lead that is cut off',
 		run: (press) => isMeant(press) && pan(1)
 	},
 	pageup: {
-		name: 'With Shift: pan up',
+		name: 'With Shift: pan up again',
 		run: (press) => isMeant(press) && pan(-1)
 	},
 	x: { name: 'All switches off', run: () => site.viewing.allOff() },

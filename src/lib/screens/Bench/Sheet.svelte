@@ -29,6 +29,9 @@
 	let shown: FileText | undefined;
 	const scrolls = new Map<string, StateEffect<unknown>>();
 
+	/** What has the focus beside the text: single keys act there. */
+	let resting: HTMLElement;
+
 	export const focus = (): void => view?.focus();
 
 	/** Runs a command of the editor, with the focus there. */
@@ -104,7 +107,7 @@
 	$effect(() => {
 		if (!goto || goto === shownPlace || goto.path !== file.path || !view) return;
 		shownPlace = goto;
-		const { offset, aside } = goto;
+		const { offset, aside, beside } = goto;
 		untrack(() => {
 			if (!view) return;
 			const at = Math.min(offset, view.state.doc.length);
@@ -112,18 +115,60 @@
 				selection: EditorSelection.cursor(at),
 				effects: EditorView.scrollIntoView(at, { y: 'center' })
 			});
-			if (!aside) view.focus();
+			if (beside) resting.focus();
+			else if (!aside) view.focus();
 		});
 	});
 </script>
 
-<div class="sheet" bind:this={parent}></div>
+<div class="room">
+	<div
+		class="sheet"
+		bind:this={parent}
+		role="presentation"
+		onkeydown={(event) => {
+			// What the editor itself has to close, it has closed.
+			if (event.key === 'Escape' && !event.defaultPrevented) resting.focus();
+		}}
+	></div>
+	<!-- After the text, so that Tab leads on from there. -->
+	<button type="button" class="resting" tabindex="-1" bind:this={resting} onclick={focus}
+		>Enter or E: edit here</button
+	>
+</div>
 
 <style>
+	.room {
+		position: relative;
+		display: flex;
+		flex: 1;
+		flex-direction: column;
+		min-height: 0;
+	}
+
 	.sheet {
 		flex: 1;
 		min-height: 0;
 		overflow: hidden;
 		contain: strict;
+	}
+
+	.resting {
+		position: absolute;
+		right: 1rem;
+		bottom: 0.5rem;
+		z-index: 2;
+		min-height: 1.625rem;
+		padding: 0 0.625rem;
+		border: 1px solid var(--ink-2);
+		border-radius: 2px;
+		background: var(--sheet);
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+	}
+
+	.resting:not(:focus) {
+		opacity: 0;
+		pointer-events: none;
 	}
 </style>

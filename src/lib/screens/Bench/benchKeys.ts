@@ -53,7 +53,7 @@ export function benchKeys(
 			run: ({ shift }) => sheet()?.wrap(!shift)
 		},
 		'.': { name: 'Next element that the rule at the caret matches', run: () => sheet()?.step(1) },
-		',': { name: 'Previous element that it matches', run: () => sheet()?.step(-1) },
+		',': { name: 'Previous element that the rule at the caret matches', run: () => sheet()?.step(-1) },
 		'-': {
 			name: 'Panel at the full height, or back below the sheet',
 			run: () => (bench.site.viewing.tall = !bench.site.viewing.tall)

@@ -1,7 +1,8 @@
 <script lang="ts">
-	import { performAction, shownKey, singleKeys, type Action, type KeyMap } from '$lib/session/keys.ts';
+	import { performAction, shownKey, singleKeys, type KeyMap } from '$lib/session/keys.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
+	import { keyTasks, type ListedKey } from './keyTasks.ts';
 
 	interface Props {
 		keys: KeyMap;
@@ -16,17 +17,19 @@
 	const IN_SHEET = [
 		['Alt ↑ ↓', 'Change the number at the caret by 1; with Shift by 10, with Ctrl by 0.1'],
 		['Alt and drag', 'The same, with the pointer on a number'],
-		['Esc', 'Restore the number'],
+		['Esc', 'Restore the number, while one is changed'],
 		['Ctrl F', 'Find and replace in this file'],
 		['Ctrl /', 'Toggle comment'],
 		['Alt . Alt ,', 'Next rule in force here, or the previous one'],
 		['Alt PgUp PgDn', 'Move the rule up or down, with its comment'],
 		['Alt Enter', 'Go to the definition of the custom property at the caret'],
 		['Tab, Shift Tab', 'Indent, outdent'],
-		['Esc, then Tab', 'Leave the sheet']
+		['Esc', 'Leave the text: single keys act; Enter or E goes in again']
 	] as const;
 
-	function act(close: () => void, action: Action, shift = false): void {
+	const tasks = $derived(keyTasks(keys));
+
+	function act(close: () => void, { action, shift }: ListedKey): void {
 		close();
 		performAction(action, shift);
 	}
@@ -34,30 +37,24 @@
 
 <Dialog title="Keys" {onclose}>
 	{#snippet children(close)}
-		<div class="two">
-			<table>
-				<tbody>
-					{#each Object.entries(keys) as [key, action] (key)}
-						<tr>
-							<th scope="row"><kbd>{shownKey(key)}</kbd></th>
-							<td><button type="button" onclick={() => act(close, action)}>{action.name}</button></td>
-						</tr>
-						{#if action.withShift}
+		<div class="tasks">
+			{#each tasks as { title, keys: own } (title)}
+				<table>
+					<caption>{title}</caption>
+					<tbody>
+						{#each own as listed (`${listed.key} ${listed.shift}`)}
 							<tr>
-								<th scope="row"><kbd>Shift {shownKey(key)}</kbd></th>
-								<td
-									><button type="button" onclick={() => act(close, action, true)}>{action.withShift}</button
-									></td
-								>
+								<th scope="row"><kbd>{listed.shift ? 'Shift ' : ''}{shownKey(listed.key)}</kbd></th>
+								<td><button type="button" onclick={() => act(close, listed)}>{listed.name}</button></td>
 							</tr>
-						{/if}
-					{/each}
-				</tbody>
-			</table>
+						{/each}
+					</tbody>
+				</table>
+			{/each}
 			<table>
 				<caption>With the caret in the sheet</caption>
 				<tbody>
-					{#each IN_SHEET as [key, words] (key)}
+					{#each IN_SHEET as [key, words] (words)}
 						<tr><th scope="row"><kbd>{key}</kbd></th><td>{words}</td></tr>
 					{/each}
 				</tbody>
@@ -78,25 +75,27 @@
 </Dialog>
 
 <style>
-	.two {
-		display: grid;
-		grid-template-columns: 1fr 1fr;
-		gap: 0.5rem 2rem;
+	.tasks {
+		columns: 24rem 2;
+		column-gap: 2rem;
 		margin: 0.75rem 0;
 	}
 
 	table {
-		align-self: start;
+		width: 100%;
+		margin-bottom: 1rem;
 		border-collapse: collapse;
+		break-inside: avoid;
 	}
 
 	caption {
-		color: var(--ink-2);
+		padding-bottom: 0.125rem;
+		font-weight: 600;
 		text-align: left;
 	}
 
 	th {
-		width: 1%;
+		width: 5.75rem;
 		padding-right: 0.875rem;
 		text-align: left;
 		white-space: nowrap;

@@ -146,7 +146,7 @@
 					screen: (to) => void goto(href(to, path, file, selected)),
 					page: (to) => void open(to),
 					create: () => (dialog = 'new'),
-					file: (to, offset) => void show({ path: to, offset }),
+					file: (to, offset) => void show({ path: to, offset, beside: true }),
 					width: (px) => (site.carriage.width = px),
 					element: (to) => void select([to]).then(() => (site.selectionView.reveal = [...to]))
 				})
