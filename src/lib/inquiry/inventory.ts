@@ -3,13 +3,15 @@ import {
 	referencesOfSheet,
 	sheetsOfPage,
 	sourcesOf,
+	type AskedKind,
 	type FileKind,
-	type Reference
+	type Reference,
+	type Target
 } from '../core/site/index.ts';
 
 /** Something asked for that the site has not got, and the files that ask. */
 export interface Missing {
-	readonly kind: FileKind;
+	readonly kind: AskedKind;
 	readonly name: string;
 	/** True for an address on another host: it is never fetched. */
 	readonly outside: boolean;
@@ -59,8 +61,13 @@ export function inventoryOf(
 }
 
 function missingOf(references: readonly Reference[], known: ReadonlySet<string>): Missing[] {
-	const missing = new Map<string, { kind: FileKind; name: string; outside: boolean; from: Set<string> }>();
-	for (const { kind, target, from } of references) {
+	const missing = new Map<string, { kind: AskedKind; name: string; outside: boolean; from: Set<string> }>();
+	/** Whether a choice is here; `data:` addresses name no file, and are in the sheet itself. */
+	const isHere = (target: Target): boolean =>
+		target.kind === 'none' || (target.kind === 'site' && known.has(target.path));
+	for (const { kind, target, from, choices } of references) {
+		// Where another format of a font came along, browsers take that.
+		if (choices?.some(isHere)) continue;
 		const outside = target.kind === 'outside';
 		const name = outside ? target.address : target.path;
 		// Links to other hosts are no part of a page.

@@ -4,7 +4,13 @@ export { conditionsOfPage, sizesConditions, type OtherCondition, type PageCondit
 export { forceOf, type Force } from './force.ts';
 export { flattenSheet } from './flatten.ts';
 export { importsOf } from './imports.ts';
-export { referencesOfPage, referencesOfSheet, type FileKind, type Reference } from './references.ts';
+export {
+	referencesOfPage,
+	referencesOfSheet,
+	type AskedKind,
+	type FileKind,
+	type Reference
+} from './references.ts';
 export { sheetsOfPage, textOfUse, type SheetText, type SheetUse } from './sheets.ts';
 export { parsers, readAhead, sourcesOf, type Parsers, type Sources } from './sources.ts';
 export { readPageAhead } from './ahead.ts';

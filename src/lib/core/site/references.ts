@@ -6,16 +6,21 @@ import type { Sources } from './sources.ts';
 
 export type FileKind = 'page' | 'sheet' | 'picture' | 'font' | 'film' | 'other';
 
+/** What a file asks for: a script is never run here, and so is no kind of file of its own. */
+export type AskedKind = FileKind | 'script';
+
 /** Something that a file asks for. */
 export interface Reference {
-	readonly kind: FileKind;
+	readonly kind: AskedKind;
 	readonly target: Exclude<Target, { kind: 'none' }>;
 	/** The file that asks. */
 	readonly from: string;
+	/** Of a font: all that its `@font-face` names, of which a browser takes the first that it can (CSS Fonts 4 §4.3). */
+	readonly choices?: readonly Target[];
 }
 
 /** Attributes that hold an address, by element, and what they ask for. */
-const ADDRESSES: Readonly<Record<string, Readonly<Record<string, FileKind>>>> = {
+const ADDRESSES: Readonly<Record<string, Readonly<Record<string, AskedKind>>>> = {
 	a: { href: 'page' },
 	area: { href: 'page' },
 	img: { src: 'picture' },
@@ -24,7 +29,7 @@ const ADDRESSES: Readonly<Record<string, Readonly<Record<string, FileKind>>>> = 
 	video: { src: 'film', poster: 'picture' },
 	audio: { src: 'film' },
 	track: { src: 'other' },
-	script: { src: 'other' },
+	script: { src: 'script' },
 	iframe: { src: 'page' },
 	embed: { src: 'other' },
 	object: { data: 'other' },
@@ -33,8 +38,8 @@ const ADDRESSES: Readonly<Record<string, Readonly<Record<string, FileKind>>>> = 
 	body: { background: 'picture' }
 };
 
-function asked(element: PageElement): [FileKind, string][] {
-	const found: [FileKind, string][] = [];
+function asked(element: PageElement): [AskedKind, string][] {
+	const found: [AskedKind, string][] = [];
 	const { tag, attributes } = element;
 	if (tag === 'link') {
 		const rel = attributes.get('rel')?.value.toLowerCase() ?? '';
@@ -58,7 +63,7 @@ function asked(element: PageElement): [FileKind, string][] {
 export function referencesOfPage(page: Page, path: string, sources: Sources): Reference[] {
 	const base = baseOf(page, path);
 	const found: Reference[] = [];
-	const add = (kind: FileKind, target: Target): void => {
+	const add = (kind: AskedKind, target: Target): void => {
 		if (target.kind !== 'none') found.push({ kind, target, from: path });
 	};
 	for (const element of page.elements) {
@@ -76,10 +81,15 @@ export function referencesOfPage(page: Page, path: string, sources: Sources): Re
 /** What a sheet asks for, its addresses seen from `base`: its own file unless it stands in a page. */
 export function referencesOfSheet(sheet: Sheet, file: string, base = file): Reference[] {
 	const fontFaces = [...walk(sheet)].filter((node) => node.kind === 'at-rule' && node.name === 'font-face');
-	return addressesIn(sheet.source).flatMap((use): Reference[] => {
-		const target = base === file ? resolveAddress(use.address, base) : resolveFromBase(use.address, base);
+	const uses = addressesIn(sheet.source).map((use) => ({
+		use,
+		face: fontFaces.find(({ span }) => span.start <= use.span.start && use.span.end <= span.end),
+		target: base === file ? resolveAddress(use.address, base) : resolveFromBase(use.address, base)
+	}));
+	return uses.flatMap(({ use, face, target }): Reference[] => {
 		if (target.kind === 'none') return [];
-		const inFace = fontFaces.some(({ span }) => span.start <= use.span.start && use.span.end <= span.end);
-		return [{ kind: use.import ? 'sheet' : inFace ? 'font' : 'picture', target, from: file }];
+		if (!face) return [{ kind: use.import ? 'sheet' : 'picture', target, from: file }];
+		const choices = uses.flatMap((one) => (one.face === face ? [one.target] : []));
+		return [{ kind: 'font', target, from: file, choices }];
 	});
 }

@@ -232,7 +232,7 @@ describe('references', () => {
 			'picture b.png',
 			'font w.woff2',
 			'sheet late.css',
-			'other https://cdn.test/x.js'
+			'script https://cdn.test/x.js'
 		]);
 		expect(referencesOfSheet(sources.sheet('a { b: url(../x.png) }'), 'css/a.css')).toEqual([
 			{ kind: 'picture', target: { kind: 'site', path: 'x.png' }, from: 'css/a.css' }

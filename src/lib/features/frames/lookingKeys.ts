@@ -52,7 +52,11 @@ export const lookingKeys = (
 	toChorus: () => void,
 	pan: (direction: 1 | -1) => void
 ): KeyMap => ({
-	n: { name: 'Make the carriage 1 px narrower', withShift: 'Make the carriage 10 px narrower', run: step(site, -1) },
+	n: {
+		name: 'Make the carriage 1 px narrower',
+		withShift: 'Make the carriage 10 px narrower',
+		run: step(site, -1)
+	},
 	w: { name: 'Make the carriage 1 px wider', withShift: 'Make the carriage 10 px wider', run: step(site, 1) },
 	b: {
 		name: 'Next breakpoint, or edge of the finding',

@@ -8,21 +8,23 @@
 
 	let { missing }: Props = $props();
 
-	const wanted = $derived(missing.filter(({ kind }) => kind !== 'page'));
+	const wanted = $derived(missing.filter(({ kind }) => kind !== 'page' && kind !== 'script'));
 	const pagesAway = $derived(missing.filter(({ kind }) => kind === 'page'));
+
+	const scripts = $derived(missing.filter(({ kind }) => kind === 'script'));
 
 	const from = ({ from }: Missing): string =>
 		from.length > 2 ? `${from.slice(0, 2).join(', ')} and ${from.length - 2} more` : from.join(', ');
 </script>
 
 <h2>Missing</h2>
-{#if wanted.length === 0 && pagesAway.length === 0}
+{#if missing.length === 0}
 	<p class="fine">✓ Everything that pages and sheets ask for is here.</p>
 {:else}
 	<ul>
 		{#each wanted as one (one.name)}
 			<li>
-				<b>{one.kind}</b> <code>{one.name}</code>
+				<b>{one.kind === 'other' ? 'file' : one.kind}</b> <code>{one.name}</code>
 				<span
 					>{one.outside ? 'on another host, never fetched;' : 'not in this site;'} referenced by {from(
 						one
@@ -34,6 +36,16 @@
 			<li>
 				<b>pages</b>
 				<span>{pagesAway.length} linked to but not here: {pagesAway.map(({ name }) => name).join(', ')}</span>
+			</li>
+		{/if}
+		{#if scripts.length > 0}
+			<li>
+				<b>{scripts.length === 1 ? 'script' : 'scripts'}</b>
+				<span
+					>{scripts.length} not here, and none would be run: {scripts
+						.map(({ name }) => name)
+						.join(', ')}</span
+				>
 			</li>
 		{/if}
 	</ul>
