@@ -1,4 +1,4 @@
-import { expect, openBench, pageFrames, test, type Page } from '../fixtures.ts';
+import { expect, framesShown, openBench, pageFrames, test, type Page } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 
 const carriage = (page: Page) => page.getByRole('slider', { name: 'Carriage' });
@@ -104,4 +104,15 @@ test('plain letters do nothing while typing', async ({ page }) => {
 	await expect(carriage(page)).toHaveAttribute('aria-valuenow', before ?? '');
 	await expect(page.locator('.cm-activeLine')).toContainText('nwb');
 	for (let i = 0; i < 3; i++) await page.keyboard.press('Backspace');
+});
+
+test('the parts of the Bench are told, a sentence each, until that is put away for good', async ({ page }) => {
+	const parts = page.getByRole('region', { name: 'The parts of the Bench' });
+	await expect(parts.locator('dt')).toHaveCount(6);
+	await parts.getByRole('button', { name: 'Put this away' }).click();
+	await expect(parts).toHaveCount(0);
+	await page.reload();
+	await framesShown(page, 4);
+	await expect(page.getByText('Click an element in a frame.')).toBeVisible();
+	await expect(parts).toHaveCount(0);
 });

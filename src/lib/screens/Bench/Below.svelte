@@ -8,6 +8,7 @@
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import { untrack } from 'svelte';
 	import type { BenchState } from './bench.svelte.ts';
+	import FirstLook from './FirstLook.svelte';
 	import type { Tab } from './tabs.ts';
 
 	let { bench }: { bench: BenchState } = $props();
@@ -107,6 +108,7 @@
 					<p class="empty">
 						Click an element in a frame. Click again for its parent; Ctrl-click another to compare the two.
 					</p>
+					<FirstLook />
 				{:else if tab === 'curve'}
 					{#await insist(() => import('$lib/features/curve/CurveOf.svelte')) then { default: CurveOf }}
 						{#if following}<CurveOf

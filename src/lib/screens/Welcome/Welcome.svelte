@@ -6,6 +6,15 @@
 	import Button from '$lib/ui/Button.svelte';
 	import Drop from '$lib/ui/Drop.svelte';
 	import Notice from '../shell/Notice.svelte';
+	import picture from '../../../../docs/screenshots/bench.png';
+
+	const FIRST = [
+		['Drag the carriage,', 'the brass stop on the Measure at the top: the page follows at that width.'],
+		['Click an element', 'in a frame: its box, and where each of its values comes from, are told below the sheet.'],
+		['Type in the sheet:', 'every frame follows, and a line says what changed, and at which widths.'],
+		['Press C', 'for the Collation: the selected element, a column for each band of widths.'],
+		['Open Findings (Shift O):', 'what is wrong on the page, at exactly which widths.']
+	] as const;
 
 	let busy = $state(false);
 	let failure = $state<string | null>(null);
@@ -31,7 +40,8 @@
 		<h1>Vantaggio</h1>
 		<p>
 			Write a page’s stylesheet by hand and see it at every viewport width at once, with every threshold
-			exact.
+			exact. For those who write media queries, fluid type, flex and grid themselves, for pages of their own
+			or for pages whose markup they cannot change.
 		</p>
 	</header>
 	<Notice />
@@ -53,6 +63,13 @@
 		<p>Ombry Ferries is a small made-up site with the troubles that stylesheets collect in two years.</p>
 		<Button disabled={busy} onclick={() => open(async () => (await api.demo()).id)}>Open the demo</Button>
 	</section>
+	<section>
+		<h2>Five things to do first</h2>
+		<ol>
+			{#each FIRST as [what, then] (what)}<li><b>{what}</b> {then}</li>{/each}
+		</ol>
+	</section>
+	<img src={picture} width="640" height="400" alt="The Bench: the Measure above, four live frames, the sheet" />
 </main>
 
 <style>
@@ -89,6 +106,24 @@
 		gap: 0.5rem;
 		justify-items: start;
 		padding: 0 1.5rem;
+	}
+
+	ol {
+		display: grid;
+		gap: 0.25rem;
+		padding-left: 1.25rem;
+		color: var(--ink-2);
+		list-style: decimal;
+	}
+
+	ol b {
+		color: var(--ink);
+	}
+
+	img {
+		width: 100%;
+		height: auto;
+		border: 1px solid var(--hair);
 	}
 
 	.failure {
