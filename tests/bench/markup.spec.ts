@@ -60,6 +60,19 @@ test('attributes, classes, words, wrappers and copies are shown before they are 
 		'<li class="fare day" lang="en">only 3 &lt; 4</li>\n    <li class="fare" id="night">'
 	);
 
+	// HTML that would close what it is to stand in is refused; other HTML gets lines of its own.
+	await page.getByLabel('Where to add it').selectOption('inside, last');
+	await page.getByLabel('HTML to add').fill('</li><li>x');
+	await page.getByRole('button', { name: 'Add', exact: true }).click();
+	await expect(page.getByText('This HTML closes the li that it is to stand in')).toBeVisible();
+	await page.getByLabel('Where to add it').selectOption('before it');
+	await page.getByLabel('HTML to add').fill('<li class="fare new">from 1.10</li>');
+	await page.getByRole('button', { name: 'Add', exact: true }).click();
+	await expect(card).toContainText('Adds HTML before one element.');
+	await page.keyboard.press('Enter');
+	expect(await settled(page, text)).toContain('  <ul>\n    <li class="fare new">from 1.10</li>\n    <li');
+	expect(await settled(page, () => lead?.locator('.new').count())).toBe(1);
+
 	// Words chosen in the source go into a tag of their own.
 	await page.locator('.cm-line', { hasText: 'from 4.10' }).click();
 	await page.keyboard.press('Home');

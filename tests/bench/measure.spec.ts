@@ -106,7 +106,9 @@ test('plain letters do nothing while typing', async ({ page }) => {
 	for (let i = 0; i < 3; i++) await page.keyboard.press('Backspace');
 });
 
-test('the parts of the Bench are told, a sentence each, until that is put away for good', async ({ page }) => {
+test('the parts of the Bench are told, a sentence each, until that is put away for good', async ({
+	page
+}) => {
 	const parts = page.getByRole('region', { name: 'The parts of the Bench' });
 	await expect(parts.locator('dt')).toHaveCount(6);
 	await parts.getByRole('button', { name: 'Put this away' }).click();

@@ -184,7 +184,8 @@ test('completion knows the grammar, the page and its sheets; hovering tells px i
 	const own = await bring(server, {
 		'index.html':
 			'<!doctype html><link rel=stylesheet href=a.css><p class="lead note" id=first>a</p><style>\n</style>',
-		'a.css': ':root { --gap: 12px }\n@media (width >= 700px) { p { margin: clamp(10px, 5vw, 40px) } }\n'
+		'a.css': ':root { --gap: 12px }\n@media (width >= 700px) { p { margin: clamp(10px, 5vw, 40px) } }\n',
+		'b.css': 'h1, h2 { gap: 20px }\nh3 { row-gap: 20px }\n'
 	});
 	await openBench(page, server, own);
 	const offered = page.locator('.cm-tooltip-autocomplete li');
@@ -199,7 +200,7 @@ test('completion knows the grammar, the page and its sheets; hovering tells px i
 	await offers('lead { flex-dir', 'flex-direction');
 	await offers('ection: ', 'row', 'column-reverse');
 	await expect(offered).toHaveCount(0);
-	await offers('row; gap: ', 'var(--gap)12px');
+	await offers('row; gap: ', 'var(--gap)12px', '20px2 ×');
 	await offers('1v', '1vw', '1vh');
 	await page.keyboard.type('w');
 	await expect(offered).toHaveCount(0);
@@ -209,6 +210,9 @@ test('completion knows the grammar, the page and its sheets; hovering tells px i
 	await lines(page).nth(0).click();
 	await toLine(page, 'End');
 	await offers('#', 'first');
+	await lines(page).last().click();
+	await toLine(page, 'End');
+	await offers('<b class="', 'lead', 'note');
 
 	await page.getByRole('tab', { name: 'a.css' }).click();
 	await page.getByText('5vw', { exact: false }).last().hover();

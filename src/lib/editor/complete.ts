@@ -8,7 +8,7 @@ import {
 import { syntaxTree } from '@codemirror/language';
 import type { EditorState, Extension } from '@codemirror/state';
 import { caretAt, type Caret } from '../core/css/index.ts';
-import type { PageNames } from '../core/site/index.ts';
+import { classesOursFirst, usedValues, type PageNames } from '../core/site/index.ts';
 import { hostOf } from './host.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
 
@@ -53,6 +53,9 @@ const UNITS =
 	);
 const GLOBAL = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'];
 
+/** So much of a start tag is looked at before a place in it, characters. */
+const MOST_OF_TAG = 2000;
+
 const options = (labels: Iterable<string>, type: string, boost = 0): Completion[] =>
 	[...labels].map((label) => ({ label, type, boost }));
 
@@ -74,13 +77,24 @@ async function optionsFor(caret: Caret, words: PageNames): Promise<Completion[]>
 		}
 		case 'value': {
 			const { keywordsOf } = await grammar();
+			const used = usedValues(words.values, caret.property);
+			const own = customProperties(words, true);
+			const valueOf = new Map(own.map(({ label, detail }) => [label, detail]));
 			return [
+				...used.map(({ value, count }, i) => ({
+					label: value,
+					type: 'constant',
+					boost: Math.max(51, 90 - i),
+					detail: [`${count} ×`, valueOf.get(value)].filter(Boolean).join(', ')
+				})),
 				...keywordsOf(caret.property).map((label, i) => ({
 					label,
 					type: 'keyword',
 					boost: Math.max(2, 50 - i)
 				})),
-				...customProperties(words, true).map((one) => ({ ...one, boost: 1 })),
+				...own
+					.filter(({ label }) => !used.some(({ value }) => value === label))
+					.map((one) => ({ ...one, boost: 1 })),
 				...options(GLOBAL, 'keyword', -1)
 			];
 		}
@@ -133,7 +147,26 @@ async function complete(
 	};
 }
 
+/** Where the value of a `class` attribute begins, before a place in it. */
+const IN_CLASS = /<[a-z][^<>]*\sclass\s*=\s*(?:"[^"<>]*|'[^'<>]*|[^\s"'<>=]*)$/i;
+
+/** The classes of the page and of its sheets, ours first, in a `class` attribute. */
+async function inClass({ state, pos }: CompletionContext): Promise<CompletionResult | null> {
+	const before = state.sliceDoc(Math.max(0, pos - MOST_OF_TAG), pos);
+	if (!IN_CLASS.test(before)) return null;
+	const { site } = hostOf(state);
+	const names = classesOursFirst(await site.answers.pageNames(), (file) => site.given.has(file));
+	const [word = ''] = /[^\s"'=]*$/.exec(before) ?? [];
+	return {
+		from: pos - word.length,
+		options: names.map((label, i) => ({ label, type: 'class', boost: Math.max(-99, 90 - i) })),
+		validFor: /^[^\s"'=<>]*$/
+	};
+}
+
 async function inPage(context: CompletionContext): Promise<CompletionResult | null> {
+	const classes = await inClass(context);
+	if (classes) return classes;
 	const text = context.state.doc.toString();
 	const part = sheetPartAt(text, 'page', context.pos);
 	if (part) return complete(context, text.slice(part.start, part.end), part.start);

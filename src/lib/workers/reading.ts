@@ -127,7 +127,11 @@ export class Reading {
 	/** What a page and its sheets have names for. */
 	names(path: string, texts: SentTexts): PageNames {
 		const { page, conditions, sources } = this.#pages.page(path, texts).model;
-		return namesOfPage(page, conditions, sources);
+		const own = new Set(conditions.places.map(({ file }) => file));
+		const others = [...this.#pages.texts(texts)].flatMap(([file, text]) =>
+			file.endsWith('.css') && !own.has(file) ? [text] : []
+		);
+		return namesOfPage(page, conditions, sources, others);
 	}
 
 	/** Searches texts; refused where the search cannot be read. At most `most` lines are listed. */

@@ -88,6 +88,11 @@ describe('errands of a page', () => {
 		],
 		[{ kind: 'duplicate' }, "Two</p><p class='lead'>Two", 'make a copy of the paragraph “Two”'],
 		[
+			{ kind: 'insert', html: '<hr>', place: 'before' },
+			"<hr><p class='lead'>Two",
+			'add “<hr>” before the paragraph “Two”'
+		],
+		[
 			{ kind: 'wrap-run', wrapper: { tag: 'div', className: '' }, count: 2 },
 			'<div><p class=\'lead\'>Two</p><img src=a.webp alt="The ramp"></div>',
 			'put a div around the paragraph “Two” (p 2 of 2 there) and the one after it'
@@ -147,7 +152,8 @@ describe('errands of a page', () => {
 		],
 		[{ kind: 'unwrap' }, "<p class='lead'>Two</p>", 'Two'],
 		[{ kind: 'move', by: -1 }, "<p>One</p><p class='lead'>Two</p>", '<p>Two</p><p>One</p>'],
-		[{ kind: 'duplicate' }, "<p class='lead'>Two</p>", '<p>Two</p><p>Two</p>']
+		[{ kind: 'duplicate' }, "<p class='lead'>Two</p>", '<p>Two</p><p>Two</p>'],
+		[{ kind: 'insert', html: '<b>New</b>', place: 'last' }, "'lead'>Two", "'lead'>Two <b>New</b>"]
 	])('%j is ticked off by a save that has it, and by no other', (request, from, to) => {
 		const [[element, toHost] = []] = requestsToHost(page, [lead], request) ?? [];
 		if (!element || toHost === undefined) throw new Error('The host is not told of it.');

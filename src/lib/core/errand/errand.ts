@@ -123,6 +123,8 @@ function instruction({ request, name }: Errand, it: string): string {
 			return `move ${it} ${request.by < 0 ? 'before' : 'after'} its neighbour`;
 		case 'duplicate':
 			return `make a copy of ${it}, after it`;
+		case 'insert':
+			return `add “${request.html.trim()}” ${{ before: 'before', after: 'after', first: 'at the beginning of', last: 'at the end of' }[request.place]} ${it}`;
 	}
 }
 

@@ -1,10 +1,17 @@
 import * as z from 'zod/mini';
-import { markupChanges, wrapElements, wrapWords, type MarkupRequest } from '../html/edit/index.ts';
+import {
+	INSERT_PLACES,
+	markupChanges,
+	wrapElements,
+	wrapWords,
+	type MarkupRequest
+} from '../html/edit/index.ts';
 import {
 	attribute,
 	classesOf,
 	elementAt,
 	isWithin,
+	parsePage,
 	wordsIn,
 	type Page,
 	type PageElement
@@ -46,7 +53,8 @@ export const errandRequestSchema = z.discriminatedUnion('kind', [
 		neighbour: z.optional(knownSchema)
 	}),
 	/** A copy after it; so many like it stand there already. */
-	z.strictObject({ kind: z.literal('duplicate'), alike: z.optional(count) })
+	z.strictObject({ kind: z.literal('duplicate'), alike: z.optional(count) }),
+	z.strictObject({ kind: z.literal('insert'), html: text(20_000), place: z.enum(INSERT_PLACES) })
 ]);
 
 export type ErrandRequest = z.infer<typeof errandRequestSchema>;
@@ -147,6 +155,15 @@ const isWrapper = (element: PageElement | null, { tag, className }: { tag: strin
 
 const plainWords = (words: string): string => words.replace(/\s+/g, ' ').trim();
 
+/** Whether HTML has been added beside an element or in it. */
+function isInserted(element: PageElement, { html, place }: ErrandRequest & { kind: 'insert' }): boolean {
+	const added = parsePage(`<body>${html}`).root.children[1]?.children[0];
+	const isBeside = place === 'before' || place === 'after';
+	if (!added) return !isBeside && wordsIn(element, 1e6).includes(plainWords(html));
+	const among = isBeside ? siblings(element) : element.children;
+	return among.some((one) => one !== element && isKnownAs(one, knownBy(added)));
+}
+
 /** Whether a save has what is asked for of an element that stood at a path; the element is undefined where the save has none like it. */
 export function isDone(
 	page: Page,
@@ -162,6 +179,11 @@ export function isDone(
 		// Its words stand in what was around it, and no such element is there.
 		const around = elementAt(page, was.path.slice(0, -1));
 		return !element && was.words !== '' && around !== undefined && wordsIn(around, 1e6).includes(was.words);
+	}
+	if (typeof request !== 'string' && request.kind === 'insert') {
+		// What is added in it makes its words others.
+		const there = element ?? elementAt(page, was.path);
+		return there?.tag === was.tag && isInserted(there, request);
 	}
 	if (!element) return false;
 	if (typeof request === 'string') return classesOf(element).includes(request);

@@ -15,5 +15,6 @@ export { sheetsOfPage, textOfUse, type SheetText, type SheetUse } from './sheets
 export { parsers, readAhead, sourcesOf, type Parsers, type Sources } from './sources.ts';
 export { readPageAhead } from './ahead.ts';
 export * from './conditionNotes.ts';
-export { namesOfPage, NO_NAMES, type PageNames } from './pageNames.ts';
+export { classesOursFirst, namesOfPage, NO_NAMES, type PageNames } from './pageNames.ts';
+export { usedValues, type UsedValue } from './usedValues.ts';
 export { queryPlaces, type QueryPlace } from './queryPlaces.ts';

@@ -3,6 +3,7 @@ import { attribute, classesOf, type Page } from '../html/index.ts';
 import { namesIn } from '../selector/index.ts';
 import type { PageConditions } from './conditions.ts';
 import type { Sources } from './sources.ts';
+import type { ValueCounts } from './usedValues.ts';
 
 /** What a page and its sheets have names for. */
 export interface PageNames {
@@ -15,6 +16,8 @@ export interface PageNames {
 	readonly customProperties: ReadonlyMap<string, string>;
 	/** Conditions of `@media` as they are written, the most frequent first. */
 	readonly conditions: readonly string[];
+	/** How often values are given to properties, in all sheets of the site. */
+	readonly values: ValueCounts;
 }
 
 /** No names at all. */
@@ -24,11 +27,26 @@ export const NO_NAMES: PageNames = {
 	tags: [],
 	styled: new Map(),
 	customProperties: new Map(),
-	conditions: []
+	conditions: [],
+	values: new Map()
 };
 
-/** The names of a page's elements and of what its sheets define. */
-export function namesOfPage(page: Page, { places }: PageConditions, sources: Sources): PageNames {
+/** Classes of a page and its sheets: first those that sheets of ours style, then the page's others, then all others. */
+export function classesOursFirst(
+	{ classes, styled }: Pick<PageNames, 'classes' | 'styled'>,
+	isGiven: (file: string) => boolean
+): string[] {
+	const ours = [...styled].flatMap(([name, files]) => ([...files].every(isGiven) ? [] : [name]));
+	return [...new Set([...ours, ...classes, ...styled.keys()])];
+}
+
+/** The names of a page's elements and of what its sheets define; `others` are the texts of the site's other sheets. */
+export function namesOfPage(
+	page: Page,
+	{ places }: PageConditions,
+	sources: Sources,
+	others: readonly string[] = []
+): PageNames {
 	const classes = new Set<string>();
 	const ids = new Set<string>();
 	const tags = new Set<string>();
@@ -41,11 +59,22 @@ export function namesOfPage(page: Page, { places }: PageConditions, sources: Sou
 	const styled = new Map<string, Set<string>>();
 	const customProperties = new Map<string, string>();
 	const conditions = new Map<string, number>();
+	const values = new Map<string, Map<string, number>>();
+	const count = (property: string, value: string): void => {
+		const own = values.get(property) ?? new Map<string, number>();
+		values.set(property, own.set(value, (own.get(value) ?? 0) + 1));
+	};
+	for (const text of others) {
+		const sheet = sources.sheet(text);
+		for (const node of walk(sheet))
+			if (node.kind === 'declaration') count(node.property, sliceOf(sheet.source, node.value));
+	}
 	for (const { text, file } of places) {
 		const sheet = sources.sheet(text);
 		for (const node of walk(sheet)) {
-			if (node.kind === 'declaration' && node.property.startsWith('--')) {
-				if (!customProperties.has(node.property)) {
+			if (node.kind === 'declaration') {
+				if (!node.property.startsWith('--')) count(node.property, sliceOf(sheet.source, node.value));
+				else if (!customProperties.has(node.property)) {
 					customProperties.set(node.property, sliceOf(sheet.source, node.value));
 				}
 			} else if (node.kind === 'rule') {
@@ -64,6 +93,7 @@ export function namesOfPage(page: Page, { places }: PageConditions, sources: Sou
 		tags: [...tags],
 		styled,
 		customProperties,
-		conditions: [...conditions].sort((a, b) => b[1] - a[1]).map(([text]) => text)
+		conditions: [...conditions].sort((a, b) => b[1] - a[1]).map(([text]) => text),
+		values
 	};
 }

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { usedValues } from '$lib/core/site/index.ts';
+	import { getSite } from '$lib/session/context.ts';
 	import { insist } from '$lib/session/insist.ts';
 	import { later } from '$lib/session/later.svelte.ts';
 	import type { Row } from '$lib/core/collation/index.ts';
@@ -18,13 +20,26 @@
 
 	let { row, column, hand, held, ondone }: Props = $props();
 
+	const { answers } = getSite();
+	/** So many values in use are offered. */
+	const MOST_USED = 12;
+
 	/** The words that the property takes. */
 	const keywords = later({
 		question: () => held.property,
 		about: (property) => property,
 		ask: async (property) => (await insist(() => import('$lib/core/grammar/index.ts'))).keywordsOf(property)
 	});
-	const list = $derived(keywords.value ?? []);
+	/** The numbers and custom properties that the site uses for it, each with how often. */
+	const used = later({
+		question: () => held.property,
+		about: (property) => property,
+		ask: async (property) => usedValues((await answers.pageNames()).values, property).slice(0, MOST_USED)
+	});
+	const list = $derived([
+		...(used.value ?? []).map(({ value, count }) => ({ value, label: `${count} ×` })),
+		...(keywords.value ?? []).map((value) => ({ value, label: '' }))
+	]);
 
 	/** Changes the number at the caret by a step. */
 	function nudge(input: HTMLInputElement, step: number): boolean {
@@ -99,7 +114,7 @@
 	onpointerup={() => (drag = null)}
 />
 <datalist id="collation-{row.name}">
-	{#each list as one, i (i)}<option value={one}></option>{/each}
+	{#each list as { value, label }, i (i)}<option {value} label={label || undefined}></option>{/each}
 </datalist>
 
 <style>

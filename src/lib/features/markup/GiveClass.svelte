@@ -6,6 +6,7 @@
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import ClassList from './ClassList.svelte';
 
 	interface Props {
 		/** What the page and its sheets have names for. */
@@ -19,6 +20,7 @@
 
 	let { page, names, paths, give }: Props = $props();
 
+	const listId = $props.id();
 	let name = $state('');
 	let onto = $state<'these' | 'section' | 'page'>('these');
 	let said = $state('');
@@ -51,6 +53,7 @@
 	}
 </script>
 
+<ClassList id={listId} names={names.value} />
 <form onsubmit={act}>
 	<Field label="Add a class" {problem}>
 		{#snippet control(id, described)}
@@ -59,6 +62,7 @@
 				bind:value={name}
 				aria-describedby={described}
 				aria-invalid={problem !== undefined}
+				list={listId}
 				spellcheck="false"
 				autocomplete="off"
 			/>

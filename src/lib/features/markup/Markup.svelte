@@ -11,6 +11,9 @@
 	} from '$lib/core/html/index.ts';
 	import { relativeAddress } from '$lib/core/site/index.ts';
 	import { sentenceOf } from '$lib/core/text/index.ts';
+	import { namesNow } from '$lib/session/pageNames.ts';
+	import AddElement from './AddElement.svelte';
+	import ClassList from './ClassList.svelte';
 	import { requestMarkup } from './markup.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
@@ -31,6 +34,8 @@
 	const { selectionView } = getSite();
 
 	const picturesId = $props.id();
+	const classesId = `${picturesId}-classes`;
+	const names = namesNow(() => page);
 
 	const element = $derived(elementAt(page.page, paths[0] ?? []));
 	const isGiven = $derived(site.given.has(page.path));
@@ -148,7 +153,9 @@
 		>{#each pictures as address (address)}<option value={address}></option>{/each}</datalist
 	>
 	<NewAttribute onadd={(name, value) => void propose({ kind: 'attribute', name, value })} />
-	<Wrapping source={page.page.source} isRow={together} {words} onrequest={propose} />
+	<ClassList id={classesId} names={names.value} />
+	<Wrapping source={page.page.source} {classesId} isRow={together} {words} onrequest={propose} />
+	<AddElement onadd={(html, place) => void propose({ kind: 'insert', html, place })} />
 	<p class="acts">
 		<Button look="quiet" onclick={() => propose({ kind: 'unwrap' })}>Unwrap</Button>
 		<Button look="quiet" onclick={() => propose({ kind: 'move', by: -1 })}>Earlier</Button>

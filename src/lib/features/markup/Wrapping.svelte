@@ -7,6 +7,8 @@
 	interface Props {
 		/** The page's text. */
 		source: string;
+		/** The list of classes that are offered. */
+		classesId: string;
 		/** Whether what is selected stands side by side, so that it can be wrapped as one. */
 		isRow: boolean;
 		/** Words of the source that are chosen; null for none. */
@@ -14,7 +16,7 @@
 		onrequest: (request: MarkupRequest) => void;
 	}
 
-	let { source, isRow, words, onrequest }: Props = $props();
+	let { source, classesId, isRow, words, onrequest }: Props = $props();
 
 	let tag = $state('div');
 	let className = $state('');
@@ -26,7 +28,7 @@
 
 <p>
 	<TextInput width="5rem" bind:value={tag} aria-label="Tag to wrap it into" />
-	<TextInput bind:value={className} placeholder="class" aria-label="Class of that tag" />
+	<TextInput bind:value={className} placeholder="class" aria-label="Class of that tag" list={classesId} />
 	<Button
 		look="quiet"
 		disabled={!canWrap}

@@ -1,5 +1,10 @@
-import { counted, done, messageOf, type Result } from '$lib/core/text/index.ts';
-import { markupChanges, type MarkupRequest } from '$lib/core/html/edit/index.ts';
+import { counted, done, messageOf, refuse, type Result } from '$lib/core/text/index.ts';
+import {
+	markupChanges,
+	whyNotInserted,
+	type InsertPlace,
+	type MarkupRequest
+} from '$lib/core/html/edit/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf, wholeSelector } from '$lib/core/selector/index.ts';
@@ -7,6 +12,13 @@ import { errandsTo } from '$lib/session/errands.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
+
+const PLACES: Readonly<Record<InsertPlace, string>> = {
+	before: 'before',
+	after: 'after',
+	first: 'at the beginning of',
+	last: 'at the end of'
+};
 
 function wordsOf(request: MarkupRequest, count: number): string {
 	const on = count === 1 ? 'one element' : `${count} elements`;
@@ -31,6 +43,8 @@ function wordsOf(request: MarkupRequest, count: number): string {
 			return `Moves ${on} ${request.by < 0 ? 'before' : 'after'} the neighbour.`;
 		case 'duplicate':
 			return `Duplicates ${on}, with new ids.`;
+		case 'insert':
+			return `Adds HTML ${PLACES[request.place]} ${on}.`;
 	}
 }
 
@@ -88,7 +102,10 @@ export async function requestMarkup(
 	proposal.propose(({ working }) => {
 		const parsed = parsePage(working.text(path) ?? '');
 		const found = elements.flatMap((one) => elementAt(parsed, one) ?? []);
-		working.change(path, markupChanges(parsed, found, request));
+		const changes = markupChanges(parsed, found, request);
+		const why = request.kind === 'insert' ? whyNotInserted(parsed, found, request) : null;
+		if (why !== null) return refuse(why);
+		working.change(path, changes);
 		return done({ summary: wordsOf(request, found.length), notes: [] });
 	});
 	const after = proposal.textAfter(path);

@@ -15,8 +15,8 @@
 		['The Measure, above', 'has every width at which something changes; drag the brass carriage along it.'],
 		['The frames', 'show the page live at the carriage’s width, and beside it as other vantages.'],
 		['The sheet', 'is what you write; a bar at a rule shows the widths at which it is in force.'],
-		['This panel', 'tells about what is selected, and about the page: begin with Findings.'],
-		['The foot', 'says as what the lead is shown, switches all frames, and has what must stay as it is.'],
+		['This panel', 'tells about what is selected, and about the page with all that is wrong on it.'],
+		['The foot', 'says as what the lead is shown, what is set for all frames, and what must stay as it is.'],
 		['Find and Keys', 'at the top lead to everything else.']
 	] as const;
 </script>

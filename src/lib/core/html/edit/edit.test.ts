@@ -5,6 +5,7 @@ import { elementAt, parsePage, type Page, type PageElement } from '../index.ts';
 import {
 	duplicate,
 	exchange,
+	insertHtml,
 	insertSheet,
 	moveAmong,
 	setAttribute,
@@ -12,6 +13,7 @@ import {
 	sourceOfText,
 	takeClass,
 	unwrap,
+	whyNotInserted,
 	wrapElements,
 	wrapWords
 } from './index.ts';
@@ -201,5 +203,40 @@ describe('a sheet among those of a page', () => {
 		expect(a && b && applyChanges(source, exchange(page, a, b))).toBe(
 			'<style>b{}</style>\n<meta name=x>\n<link rel=stylesheet href=a>'
 		);
+	});
+});
+
+describe('HTML is added', () => {
+	const LINED = '\n\t<ul>\n\t\t<li>a</li>\n\t</ul>\n';
+	it.each([
+		['before', LINED, '<p>x</p>', '\n\t<p>x</p>\n\t<ul>\n\t\t<li>a</li>\n\t</ul>\n'],
+		['after', LINED, '<p>\n\tx\n</p>\n', '\n\t<ul>\n\t\t<li>a</li>\n\t</ul>\n\t<p>\n\t\tx\n\t</p>\n'],
+		['first', LINED, '<li>0</li>', '\n\t<ul>\n\t\t<li>0</li>\n\t\t<li>a</li>\n\t</ul>\n'],
+		['last', LINED, '<li>b</li>', '\n\t<ul>\n\t\t<li>a</li>\n\t\t<li>b</li>\n\t</ul>\n'],
+		['last', '\n\t<div></div>\n', '<p>x</p>', '\n\t<div>\n\t\t<p>x</p>\n\t</div>\n'],
+		['last', '<p>a <b>c</b></p>', '<i>d</i>', '<p>a <b>c</b><i>d</i></p>'],
+		['after', '<p>a\n<p>b', '<hr>', '<p>a\n<hr><p>b'],
+		['last', '<img>', '<p>x</p>', '<img>']
+	] as const)('%s, on lines as those around it', (place, body, html, after) => {
+		expect(done(body, (page, element) => insertHtml(page, element, html, place))).toBe(after);
+	});
+
+	it('only where it can stand', () => {
+		const page = parsePage('<!doctype html><body><div><p>a</p></div><table><tbody><tr><td>x</table>');
+		const why = (tag: string, html: string, place: 'before' | 'last'): string | null =>
+			whyNotInserted(
+				page,
+				page.elements.filter((one) => one.tag === tag),
+				{ html, place }
+			);
+		expect(why('p', '<b>x</b>', 'last')).toBeNull();
+		expect(why('p', 'words', 'last')).toBeNull();
+		expect(why('tr', '<td>y', 'last')).toBeNull();
+		expect(why('p', '</p><b>x</b>', 'last')).toMatch('closes the p');
+		expect(why('p', '</div><b>x</b>', 'before')).toMatch('closes the div');
+		expect(why('p', '<div>x</div>', 'last')).toMatch('closes the p');
+		expect(why('p', '</p><p>x', 'last')).toMatch('closes the p');
+		expect(why('p', '<td>x</td>', 'before')).toMatch('adds no element');
+		expect(why('body', '<p>', 'before')).toBe('Nothing can be added beside a body.');
 	});
 });

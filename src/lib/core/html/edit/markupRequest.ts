@@ -2,6 +2,7 @@ import type { Change } from '../../text/index.ts';
 import { giveClass } from '../classes.ts';
 import type { Page, PageElement } from '../page.ts';
 import { setAttribute, takeClass } from './attribute.ts';
+import { insertHtml, type InsertPlace } from './insert.ts';
 import { duplicate, moveAmong } from './place.ts';
 import { setWords } from './text.ts';
 import { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';
@@ -19,7 +20,9 @@ export type MarkupRequest =
 	| { readonly kind: 'wrap-words'; readonly wrapper: Wrapper; readonly start: number; readonly end: number }
 	| { readonly kind: 'unwrap' }
 	| { readonly kind: 'move'; readonly by: -1 | 1 }
-	| { readonly kind: 'duplicate' };
+	| { readonly kind: 'duplicate' }
+	/** HTML is added beside it or in it. */
+	| { readonly kind: 'insert'; readonly html: string; readonly place: InsertPlace };
 
 /** The changes of a page's source that a request for some of its elements comes to. */
 export function markupChanges(
@@ -49,5 +52,7 @@ export function markupChanges(
 			return each((one) => moveAmong(page, one, request.by));
 		case 'duplicate':
 			return each((one) => duplicate(page, one));
+		case 'insert':
+			return each((one) => insertHtml(page, one, request.html, request.place));
 	}
 }

@@ -17,7 +17,8 @@ const opening = ({ tag, className = '' }: Wrapper): string =>
 const KEPT = /<(pre|textarea|script|style)\b/i;
 
 /** One step of indentation of a page's source, by the first line that has one. */
-const stepOf = (source: string): string => /\n([ \t]+)(?=<)/.exec(source)?.[1]?.match(/^\t|^ +/)?.[0] ?? '\t';
+export const stepOf = (source: string): string =>
+	/\n([ \t]+)(?=<)/.exec(source)?.[1]?.match(/^\t|^ +/)?.[0] ?? '\t';
 
 const endsLine = (source: string, offset: number): boolean => /^[^\S\n]*(\n|$)/.test(source.slice(offset));
 
