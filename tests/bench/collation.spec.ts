@@ -62,9 +62,9 @@ test('a column a band: what goes on, what differs, what is redundant; several ba
 	await expect(cell(page, 'color', 'C')).toContainText('redundant');
 	// What layout gives: the box in each band, and in which order its children stand.
 	const laid = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'box, px' }) });
-	await expect(laid.getByRole('cell').first()).toHaveText(/^\d+ × \d/);
+	await expect(laid.getByRole('gridcell').first()).toHaveText(/^\d+ × \d/);
 	const reads = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'reads' }) });
-	await expect(reads.getByRole('cell').first()).toHaveText('i, b');
+	await expect(reads.getByRole('gridcell').first()).toHaveText('i, b');
 
 	await page.getByRole('button', { name: 'Remove 1 redundant declaration' }).click();
 	const card = page.getByRole('dialog', { name: 'What would be written' });
@@ -336,9 +336,9 @@ test('a stretch narrower than a pixel is a column too, by cascade and by layout'
 	const cells = page
 		.getByRole('row')
 		.filter({ has: page.getByRole('rowheader', { name: 'width', exact: true }) });
-	await expect(cells.getByRole('cell')).toContainText(['20px', '10px', '30px']);
+	await expect(cells.getByRole('gridcell')).toContainText(['20px', '10px', '30px']);
 	const boxes = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'box, px' }) });
-	await expect(boxes.getByRole('cell')).toContainText(['20 ×', '10 ×', '30 ×']);
+	await expect(boxes.getByRole('gridcell')).toContainText(['20 ×', '10 ×', '30 ×']);
 });
 
 test('columns that have no frame are told what values come to and what does nothing, too', async ({

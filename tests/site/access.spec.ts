@@ -1,6 +1,7 @@
-import { chromium } from '@playwright/test';
+import { chromium, type Locator } from '@playwright/test';
 import AxeBuilder from 'axe-core';
 import { bring, errorsOf, expect, freshDemo, openBench, test, type Page } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 import { LAUNCH } from '../launch.ts';
 import { openType, panel } from '../type/setting.ts';
 
@@ -164,4 +165,53 @@ test('axe finds nothing with very long names and a hundred sheets, narrow, wide 
 	}
 	expect(errors).toEqual([]);
 	await large.close();
+});
+
+test('Measure, Collation and Trace are one tab stop each, with arrow keys inside', async ({
+	page,
+	server
+}) => {
+	await openBench(page, server, 1, '?page=home.html&at=1.2.0');
+	const stops = (of: Locator): Promise<number> =>
+		of.evaluateAll((all) => all.filter((one) => (one as HTMLElement).tabIndex >= 0).length);
+	const names = (): Promise<string> =>
+		page.evaluate(
+			() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? ''
+		);
+	const measure = page.locator('.number > button, .vantage, .sliver > button');
+	expect(await settled(page, () => stops(measure))).toBe(1);
+	await measure.first().focus();
+	await page.keyboard.press('ArrowRight');
+	expect(await names()).toBe('Threshold 599 | 600');
+	expect(await stops(measure)).toBe(1);
+	await page.keyboard.press('End');
+	expect(await names()).toMatch(/half of a breakpoint/);
+
+	await page.keyboard.press('Shift+C');
+	const grid = page.getByRole('grid', { name: /^Collation of/ });
+	const values = grid.locator('button.value');
+	await expect(values.first()).toBeVisible();
+	expect(await settled(page, () => stops(values))).toBe(1);
+	await values.first().focus();
+	const first = await names();
+	await page.keyboard.press('ArrowDown');
+	await page.keyboard.press('ArrowRight');
+	const inside = await names();
+	expect(inside.split(',')[0]).not.toBe(first.split(',')[0]);
+	await page.keyboard.press('Home');
+	await page.keyboard.press('ArrowUp');
+	expect(await names()).toBe(first);
+	// What is taken into the hand and let go has the focus again.
+	await page.keyboard.press('Enter');
+	await expect(grid.locator('input')).toBeFocused();
+	await page.keyboard.press('Escape');
+	expect(await settled(page, names)).toBe(first);
+
+	await page.keyboard.press('Shift+T');
+	const properties = page.locator('.row > button.name');
+	await expect(properties.first()).toBeVisible();
+	expect(await settled(page, () => stops(properties))).toBe(1);
+	await properties.first().focus();
+	await page.keyboard.press('ArrowDown');
+	await expect(properties.nth(1)).toBeFocused();
 });

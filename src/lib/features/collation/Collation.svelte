@@ -15,6 +15,7 @@
 	import CollationColumns from './CollationColumns.svelte';
 	import CollationLaid from './CollationLaid.svelte';
 	import CollationHead from './CollationHead.svelte';
+	import { roving } from '$lib/ui/roving.ts';
 	import Into from './Into.svelte';
 
 	interface Props {
@@ -53,14 +54,26 @@
 
 	let table = $state<HTMLTableElement>();
 
-	/** Goes from cell to cell with arrow keys. */
+	/** Goes from cell to cell with arrow keys; Home and End go along the row, with Ctrl to the first and the last (WAI-ARIA grid). */
 	function walk(event: KeyboardEvent): void {
-		const cells = [...(table?.querySelectorAll<HTMLElement>('td button.value') ?? [])];
-		const at = cells.indexOf(document.activeElement as HTMLElement);
-		const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -shown.length, ArrowDown: shown.length }[event.key];
-		if (at < 0 || by === undefined) return;
+		const cell = (event.currentTarget as HTMLElement).closest('td');
+		const rows = [...(table?.rows ?? [])].filter((one) => one.querySelector('button.value'));
+		const row = rows.findIndex((one) => one.contains(cell));
+		if (!cell || row < 0) return;
+		const [column, last] = [cell.cellIndex, shown.length];
+		const to: readonly [number, number] | undefined = (
+			{
+				ArrowLeft: [row, column - 1],
+				ArrowRight: [row, column + 1],
+				ArrowUp: [row - 1, column],
+				ArrowDown: [row + 1, column],
+				Home: [event.ctrlKey ? 0 : row, 1],
+				End: [event.ctrlKey ? rows.length - 1 : row, last]
+			} as Readonly<Record<string, readonly [number, number]>>
+		)[event.key];
+		if (!to) return;
 		event.preventDefault();
-		cells[at + by]?.focus();
+		rows[to[0]]?.cells[to[1]]?.querySelector<HTMLElement>('button.value')?.focus();
 	}
 
 	/** Takes a cell's declaration out; where neighbours stand off by the space that it gives, they are named first. */
@@ -98,7 +111,12 @@
 			{/if}
 		</div>
 		<div class="scroll" bind:clientWidth={room}>
-			<table bind:this={table}>
+			<table
+				bind:this={table}
+				role="grid"
+				aria-label="Collation of {nameOfElement(element)}"
+				{@attach roving('td button.value')}
+			>
 				<CollationColumns {shown} here={collating.columns[here]} isWide={wide} />
 				{#each groups as { name, rows } (name)}
 					<tbody>

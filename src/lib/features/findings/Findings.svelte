@@ -12,6 +12,7 @@
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Menu from '$lib/ui/Menu.svelte';
+	import { roving } from '$lib/ui/roving.ts';
 	import NotKept from '$lib/ui/NotKept.svelte';
 	import AcceptedFindings from './AcceptedFindings.svelte';
 	import FindingButton from './FindingButton.svelte';
@@ -114,7 +115,7 @@
 {#each sweeping.given as width (width)}<p class="trouble" role="alert">{hangs(width)}</p>{/each}
 <NotKept list={site.kept.accepted} />
 {#if sweeping.trouble !== ''}<p class="trouble" role="alert">{sweeping.trouble}</p>{/if}
-<ul>
+<ul {@attach roving('li > button', 'column')}>
 	{#each groups as group (group.key)}
 		{#if group.rows.length === 1 && group.rows[0]}
 			<FindingLine {...parts} row={group.rows[0]} />

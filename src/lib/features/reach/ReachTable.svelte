@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { elementsOf } from '$lib/core/selector/index.ts';
+	import { roving } from '$lib/ui/roving.ts';
 	import type { ReachRow } from './reachRows.ts';
 
 	interface Props {
@@ -24,7 +25,7 @@
 			<th scope="col" title="ids, classes, types">specificity</th>
 		</tr>
 	</thead>
-	<tbody>
+	<tbody {@attach roving('.selector', 'column')}>
 		{#each rows as { selector, heading, here, pages, specificity, fragile, remark, fate: end } (selector)}
 			{#if heading}<tr class="rung"><th scope="rowgroup" colspan="4">{heading}</th></tr>{/if}
 			<tr>

@@ -8,6 +8,7 @@
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import { roving } from '$lib/ui/roving.ts';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
@@ -86,7 +87,7 @@
 			{#if words !== '' && asked.value}{times(count, 'place')} in {times(found.counts.length, 'file')}{/if}
 		</p>
 		<Trouble sentence={asked.error} />
-		<ul>
+		<ul {@attach roving('li > button', 'column')}>
 			{#each found.lines as { path, start, line, words: written } (`${path}:${start}`)}
 				<li>
 					<button

@@ -7,6 +7,7 @@
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import type { Trace } from '$lib/inquiry/trace.ts';
+	import { roving } from '$lib/ui/roving.ts';
 	import TraceHead from './TraceHead.svelte';
 	import TracePlace from './TracePlace.svelte';
 	import TraceWhy from './TraceWhy.svelte';
@@ -107,7 +108,7 @@
 
 {#if element}
 	<TraceHead name="{nameOfElement(element)}{pseudo}" width={lead.width} {pseudos} bind:chosen bind:words />
-	<ul>
+	<ul {@attach roving('.row > button.name', 'column')}>
 		{#each shorthands as [name, longhands] (name)}
 			{@const { by, others } = standing(name, longhands)}
 			<li class="shorthand">

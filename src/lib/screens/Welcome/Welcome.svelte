@@ -10,7 +10,10 @@
 
 	const FIRST = [
 		['Drag the carriage,', 'the brass stop on the Measure at the top: the page follows at that width.'],
-		['Click an element', 'in a frame: its box, and where each of its values comes from, are told below the sheet.'],
+		[
+			'Click an element',
+			'in a frame: its box, and where each of its values comes from, are told below the sheet.'
+		],
 		['Type in the sheet:', 'every frame follows, and a line says what changed, and at which widths.'],
 		['Press C', 'for the Collation: the selected element, a column for each band of widths.'],
 		['Open Findings (Shift O):', 'what is wrong on the page, at exactly which widths.']
@@ -69,7 +72,12 @@
 			{#each FIRST as [what, then] (what)}<li><b>{what}</b> {then}</li>{/each}
 		</ol>
 	</section>
-	<img src={picture} width="640" height="400" alt="The Bench: the Measure above, four live frames, the sheet" />
+	<img
+		src={picture}
+		width="640"
+		height="400"
+		alt="The Bench: the Measure above, four live frames, the sheet"
+	/>
 </main>
 
 <style>

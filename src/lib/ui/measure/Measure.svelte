@@ -3,6 +3,7 @@
 	import type { Snippet } from 'svelte';
 	import { printInterval, toNumber } from '$lib/core/interval/index.ts';
 	import { bandAt, overlapsOf, wholePixels, type Bands, type Threshold } from '$lib/core/media/index.ts';
+	import { roving } from '../roving.ts';
 	import { textScale } from '../textScale.ts';
 	import Carriage from './Carriage.svelte';
 	import Hung from './Hung.svelte';
@@ -63,7 +64,11 @@
 	}
 </script>
 
-<section class="measure" aria-label="The Measure: viewport widths">
+<section
+	class="measure"
+	aria-label="The Measure: viewport widths"
+	{@attach roving('.number > button, .vantage, .sliver > button', 'row')}
+>
 	<div class="numbers">
 		<Numbers
 			marks={seen.map((of) => ({ at: x(at(of)), of }))}
