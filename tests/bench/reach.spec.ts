@@ -1,4 +1,5 @@
-import { bring, expect, openBench, pageFrames, test } from '../fixtures.ts';
+import { bring, expect, openBench, pageFrames, shownText, test } from '../fixtures.ts';
+import { settled } from '../rest.ts';
 
 const item = '<li class="card">a</li>';
 const SITE = {
@@ -45,4 +46,40 @@ test('Reach names selectors for what is selected, what each hits here and on the
 	await page.keyboard.press('Shift+R');
 	await expect(row('#sec-8f3a21')).toContainText('the id sec-8f3a21 looks made by a tool');
 	await expect(cells('#sec-8f3a21').nth(1)).toHaveText('1');
+});
+
+test('a new rule is written beside those that hit the selection, by a selector of Reach or the Outline’s own, with the caret in it', async ({
+	page,
+	empty
+}) => {
+	const sheet = '.cards {\n  gap: 1px;\n}\n\n.card {\n  color: red;\n}\n\np {\n  margin: 0;\n}\n';
+	const site = await bring(empty, {
+		...SITE,
+		'index.html': `<!doctype html><link rel=stylesheet href=a.css>${SITE['index.html'].replace('<!doctype html>', '')}`,
+		'a.css': sheet
+	});
+	await openBench(page, empty, site, '?page=index.html&file=a.css&at=1.0.0');
+	await page.keyboard.press('Shift+R');
+	await page.getByRole('button', { name: '.cards > .card', exact: true }).click();
+	await page.getByRole('button', { name: 'New rule with it' }).click();
+	await expect(page.locator('.cm-content')).toBeFocused();
+	await page.keyboard.insertText('order: 1;');
+	const written = (rule: string): string => sheet.replace('}\n\np {', `}\n\n${rule}\n\np {`);
+	expect(await settled(page, () => shownText(page))).toBe(written('.cards > .card {\n  order: 1;\n}'));
+	// The rule is a step, and so is what was typed in it.
+	await page.keyboard.press('Control+z');
+	await page.keyboard.press('Control+z');
+	expect(await settled(page, () => shownText(page))).toBe(sheet);
+
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+Z');
+	await page.getByRole('button', { name: 'New rule here' }).click();
+	await expect(page.locator('.cm-content')).toBeFocused();
+	const rule = /\}\n\n(.+) \{\n {2}\n\}\n\np \{/.exec(await settled(page, () => shownText(page)))?.[1] ?? '';
+	// Of the selectors that last it is one that hits fewest: here and on the other pages.
+	const hits = await pageFrames(page)[0]?.evaluate(
+		(selector) => document.querySelectorAll(selector).length,
+		rule
+	);
+	expect([rule !== '', hits]).toEqual([true, 3]);
 });

@@ -75,6 +75,19 @@ test('a new sheet is linked in all pages at its place, written into at once, and
 	await page.keyboard.press('Control+s');
 	await expect(page.getByText(/✓ Saved/)).toBeVisible();
 	expect(await textsOf(server, site)).toEqual({ ...SITE, 'css/sea.css': '' });
+
+	// Pages can be chosen singly.
+	const another = await create(page, server, site);
+	await another.getByLabel('Path in the site').fill('css/one');
+	await another.getByLabel('Link it in').selectOption('pages chosen here');
+	await another.getByRole('checkbox', { name: 'deep/other.html' }).check();
+	await another.getByRole('button', { name: 'Create the sheet' }).click();
+	await expect(another).toHaveCount(0);
+	await page.keyboard.press('Control+s');
+	await expect(page.getByText(/✓ Saved/)).toBeVisible();
+	const chosen = await textsOf(server, site);
+	expect(chosen['index.html']).toBe(SITE['index.html']);
+	expect(chosen['deep/other.html']).toContain('<link rel="stylesheet" href="../css/one.css">');
 });
 
 test('a new page is empty, with the sheets of the one that is shown, or a copy of it; files come in, a style element too', async ({

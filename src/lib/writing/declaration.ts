@@ -82,7 +82,7 @@ export function directionAt(desk: Desk, target: Target): Direction {
 export const locked = (file: string): Refusal => refuse(`${file} is given: it is left as it is.`);
 
 /** The rule that begins at an offset of a sheet. */
-function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {
+export function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {
 	for (const node of walk(sheet)) if (node.kind === 'rule' && node.span.start === offset) return node;
 	return undefined;
 }

@@ -14,13 +14,13 @@ export interface Choice {
 }
 
 /** Files of a page that are ours, and hold sheets: in the order of its sheets. */
-const ownFiles = (page: InquiredPage, { isGiven }: Desk): string[] =>
+export const ownFiles = (page: InquiredPage, { isGiven }: Desk): string[] =>
 	page.sheets
 		.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : from.kind === 'inline' ? [page.path] : []))
 		.filter((file, i, all) => !isGiven(file) && all.lastIndexOf(file) === i);
 
 /** The rules of ours that hit an element, the strongest first, each selector of a file once. */
-function ownRules(desk: Desk, { applying }: Case): Choice[] {
+export function ownRules(desk: Desk, { applying }: Case): Choice[] {
 	const found = new Map<string, Choice & { readonly order: readonly number[]; readonly bare: boolean }>();
 	for (const { declared, hit } of applying) {
 		const { rule, file, offset, source, text, conditions } = declared;

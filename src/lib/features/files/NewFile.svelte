@@ -30,7 +30,9 @@
 	let kind = $state<'sheet' | 'style' | 'page' | 'files'>('sheet');
 	const sheetName = (): string => `${mostFrequent(pathsOf('sheet').map(folderOf)) ?? ''}new.css`;
 	let name = $state(sheetName());
-	let into = $state<'all' | 'this' | 'none'>('all');
+	let into = $state<'all' | 'this' | 'some' | 'none'>('all');
+	/** The pages that are chosen singly. */
+	let some = $state<string[]>([]);
 	let place = $state<string>('last');
 	let isCopy = $state(false);
 	let folder = $state('');
@@ -54,7 +56,7 @@
 
 	async function make(): Promise<Result<unknown>> {
 		if (kind === 'sheet') {
-			const linked = into === 'all' ? pages : into === 'this' ? [page.path] : [];
+			const linked = { all: pages, this: [page.path], some, none: [] }[into];
 			const at: LinkPlace = place === 'first' || place === 'last' ? place : { after: place };
 			const made = await addSheet(site, name, linked, at);
 			if (made.ok) onmade(made.value, 'file');
@@ -113,10 +115,19 @@
 						<select {id} bind:value={into}>
 							<option value="all">{pages.length === 1 ? page.path : `all ${pages.length} pages`}</option>
 							{#if pages.length > 1}<option value="this">{page.path} only</option>{/if}
+							{#if pages.length > 1}<option value="some">pages chosen here</option>{/if}
 							<option value="none">no page yet</option>
 						</select>
 					{/snippet}
 				</Field>
+				{#if into === 'some'}
+					<fieldset class="some">
+						<legend>Pages</legend>
+						{#each pages as path (path)}
+							<label><input type="checkbox" value={path} bind:group={some} /> {path}</label>
+						{/each}
+					</fieldset>
+				{/if}
 				<Field label="Place">
 					{#snippet control(id)}
 						<select {id} bind:value={place} disabled={into === 'none'}>
@@ -185,6 +196,11 @@
 		margin: 0;
 		padding: 0;
 		border: 0;
+	}
+
+	.some {
+		max-height: 8rem;
+		overflow: auto;
 	}
 
 	legend {

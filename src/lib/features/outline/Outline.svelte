@@ -15,6 +15,7 @@
 	import OutlineItem from './OutlineItem.svelte';
 	import { keyOf, outlineRows, type OutlineRow } from './outlineRows.ts';
 	import { later } from '$lib/session/later.svelte.ts';
+	import Button from '$lib/ui/Button.svelte';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
@@ -24,9 +25,11 @@
 		/** What of the lead's page does not show, and why. */
 		unseen: () => Promise<ReadonlyMap<string, Unseen>>;
 		lead: SeenVantage;
+		/** A new rule for an element is to be written. */
+		onrule: (path: ElementPath) => void;
 	}
 
-	let { page, selected, onselect, unseen, lead }: Props = $props();
+	let { page, selected, onselect, unseen, lead, onrule }: Props = $props();
 	const { selectionView } = getSite();
 
 	/** Rows that are drawn at most. */
@@ -119,6 +122,10 @@
 		Find
 		<input type="search" bind:value={words} spellcheck="false" autocomplete="off" />
 	</label>
+	{#if selected[0]}
+		{@const [path] = selected}
+		<Button look="quiet" onclick={() => onrule(path)}>New rule here</Button>
+	{/if}
 	<span role="status"
 		>{searched
 			? `${rows.length} with their ancestors`

@@ -12,6 +12,7 @@
 	import ReachTable from './ReachTable.svelte';
 	import { later } from '$lib/session/later.svelte.ts';
 	import { namesNow } from '$lib/session/pageNames.ts';
+	import Button from '$lib/ui/Button.svelte';
 	import Trouble from '$lib/ui/Trouble.svelte';
 
 	interface Props {
@@ -27,11 +28,13 @@
 		/** The rule at the caret, and a request to write another selector there. */
 		rule: CaretRule | undefined;
 		onwrite: (selector: string, note: string) => void;
+		/** A new rule with a selector is to be written. */
+		onrule: (selector: string) => void;
 		/** Gives elements a class; says what was done. */
 		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
 	}
 
-	let { page, paths, lead, file, known, questions, rule, onwrite, give }: Props = $props();
+	let { page, paths, lead, file, known, questions, rule, onwrite, onrule, give }: Props = $props();
 
 	const CALLED: Readonly<Record<Rung, string>> = {
 		kind: 'every one of this kind',
@@ -96,7 +99,10 @@
 		`It matches ${counted(here ?? 0, 'element')} here${pages.length > 0 ? `; elsewhere ${pages.join(', ')}` : ''}.`;
 
 	let said = $state('a click copies a selector');
+	/** The selector that was copied last, while it is one of these. */
+	let copied = $state('');
 	async function copy(selector: string): Promise<void> {
+		copied = selector;
 		said = await navigator.clipboard.writeText(selector).then(
 			() => `${selector} is on the clipboard`,
 			() => 'this browser does not allow writing to the clipboard'
@@ -111,6 +117,9 @@
 			<b>{nameOfElement(element)}</b>
 			<span>{paths.length > 1 ? `and ${paths.length - 1} more: what matches them all;` : ''} {said}</span>
 		</p>
+		{#if rows.some(({ selector }) => selector === copied)}
+			<Button look="quiet" onclick={() => onrule(copied)}>New rule with it</Button>
+		{/if}
 		<label>
 			would win
 			<input

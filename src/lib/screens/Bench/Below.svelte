@@ -62,6 +62,8 @@
 		),
 		given: site.given
 	});
+	const newRule = async (path: ElementPath, selector?: string): Promise<void> =>
+		(await insist(() => import('./newRule.ts'))).newRuleFor(bench, path, selector);
 	async function give(paths: readonly ElementPath[], name: string): Promise<string> {
 		const { proposal } = await writing.anew();
 		return sentenceOf(await requestMarkup(site, page, proposal, paths, { kind: 'give-class', name }));
@@ -81,7 +83,7 @@
 			<Guarded name={tabs.find(({ id }) => id === tab)?.name ?? ''}>
 				{#if tab === 'outline'}
 					{#await insist(() => import('$lib/features/outline/Outline.svelte')) then { default: Outline }}
-						<Outline {page} {selected} onselect={select} unseen={bench.unseen} {lead} />
+						<Outline {page} {selected} onselect={select} unseen={bench.unseen} {lead} onrule={newRule} />
 					{/await}
 				{:else if tab === 'original'}
 					{#await insist(() => import('$lib/features/originals/Originals.svelte')) then { default: Originals }}
@@ -171,6 +173,7 @@
 							questions={{ reach, matching: bench.matching, trace }}
 							{rule}
 							onwrite={bench.reselect}
+							onrule={(selector) => newRule(first, selector)}
 							{give}
 						/>
 					{/await}

@@ -5,6 +5,7 @@ import { parseSheet, sliceOf, walk, type Declaration, type Rule, type Sheet } fr
 import { said, SHEETS } from './sheets.fixture.ts';
 import {
 	declarationIn,
+	newRule,
 	removeDeclaration,
 	renameDeclaration,
 	setDeclaration,
@@ -286,4 +287,34 @@ it('puts a rule that is too long for one line over lines, and no other', () => {
 	const lines = ['--one', '--two', '--three-of'].map((name) => `\t${name}: clamp(1rem, 2vw, 3rem)`);
 	expect(spread(long)).toBe(`.a {\n${lines.join(';\n')}\n}`);
 	expect(spread('.a { color: red; }')).toBe('.a { color: red; }');
+});
+
+it.each([
+	['', null, '.x {\n\t|\n}\n'],
+	['a { color: red }\nb { color: red }\n', null, 'a { color: red }\nb { color: red }\n.x {\n\t|\n}\n'],
+	[
+		'a {\n  top: 0;\n}\n\nb {\n  top: 0;\n}\n',
+		'a',
+		'a {\n  top: 0;\n}\n\n.x {\n  |\n}\n\nb {\n  top: 0;\n}\n'
+	],
+	[
+		'@layer l {\n\ta {\n\t\ttop: 0;\n\t}\n}\n',
+		'a',
+		'@layer l {\n\ta {\n\t\ttop: 0;\n\t}\n\n\t.x {\n\t\t|\n\t}\n}\n'
+	],
+	[
+		'@media print {\n\ta {\n\t\ttop: 0;\n\t}\n}\n',
+		'a',
+		'@media print {\n\ta {\n\t\ttop: 0;\n\t}\n}\n\n.x {\n\t|\n}\n'
+	]
+])('puts a rule without declarations into %j, with a place for the first', (source, beside, result) => {
+	const sheet = parseSheet(source);
+	const base = [...walk(sheet)].find(
+		(node): node is Rule => node.kind === 'rule' && sliceOf(source, node.prelude) === beside
+	);
+	const written = newRule(sheet, '.x', base);
+	if (!written.ok) throw new Error(written.sentence);
+	const { changes, caret } = written.value;
+	const text = applyChanges(source, changes);
+	expect(`${text.slice(0, caret)}|${text.slice(caret)}`).toBe(result);
 });

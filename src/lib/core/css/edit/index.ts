@@ -8,7 +8,7 @@ export {
 } from './declaration.ts';
 export { handOf } from './hand.ts';
 export { isFlowRelative } from './order.ts';
-export { writeInto, type Into, type RequestedCondition, type Written } from './rule.ts';
+export { newRule, writeInto, type Into, type RequestedCondition, type Written } from './rule.ts';
 export { commentOver, joinBlocks, partBlock, putRules, takeRules } from './arrange.ts';
 export { moveRule } from './move.ts';
 export { unwrapRules, wrapRules } from './wrap.ts';

@@ -216,3 +216,22 @@ export function writeInto(sheet: Sheet, into: Into, requested: DeclarationReques
 		? done({ changes: ahead(sheet, finer, media(rule), hand) })
 		: last(sheet, home, media(rule), hand);
 }
+
+/** A new rule without declarations, and where its first one is to be written: an offset of the text after the changes. */
+export type NewRule = Result<{ readonly changes: Change[]; readonly caret: number }, number>;
+
+/** Puts a rule without declarations after another, in the same layer, or at the end of a sheet, in the sheet's own hand. */
+export function newRule(sheet: Sheet, selector: string, base?: Rule): NewRule {
+	const hand = handOf(sheet);
+	const text = (outer: string): string =>
+		`${selector}${hand.beforeBrace}{\n${outer}${hand.indent}\n${outer}}`;
+	const { anchor } = homeOf(sheet, base);
+	const written: Written = anchor
+		? done({ changes: after(sheet, anchor, text, hand) })
+		: last(sheet, sheet, text, hand);
+	if (!written.ok) return written;
+	const { changes } = written.value;
+	const [change] = changes;
+	const open = /\{\n[^\S\n]*(?=\n[^\S\n]*\})/.exec(change?.text ?? '');
+	return done({ changes, caret: (change?.start ?? 0) + (open ? open.index + open[0].length : 0) });
+}

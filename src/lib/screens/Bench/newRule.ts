@@ -1,0 +1,36 @@
+import { elementAt, type ElementPath } from '$lib/core/html/index.ts';
+import { candidatesFor } from '$lib/core/selector/index.ts';
+import { lineageOf } from '$lib/inquiry/lineage.ts';
+import { deskOf } from '$lib/session/desk.ts';
+import { notify } from '$lib/session/notices.svelte.ts';
+import { writeNewRule } from '$lib/writing/newRule.ts';
+import type { BenchState } from './bench.svelte.ts';
+
+/** The selector of an element that Reach would put first for it alone: of those that last, the one that hits the fewest. */
+async function ownSelector(bench: BenchState, path: ElementPath): Promise<string | undefined> {
+	const element = elementAt(bench.page.page, path);
+	const steady = (element ? candidatesFor(element) : []).filter(
+		({ fragile, rung }) => fragile === '' && rung !== 'part'
+	);
+	const { here, elsewhere } = await bench.reach(steady.map(({ selector }) => selector));
+	const counts = steady.map(
+		(_, i) => (here[i] ?? Infinity) + [...elsewhere.values()].reduce((sum, one) => sum + (one[i] ?? 0), 0)
+	);
+	return steady[counts.indexOf(Math.min(...counts))]?.selector;
+}
+
+/** Writes a new rule for an element beside those that hit it, as a step, and brings the caret into it. */
+export async function newRuleFor(bench: BenchState, path: ElementPath, selector?: string): Promise<void> {
+	const { page, stages, lead, site, workbench } = bench;
+	const chosen = selector ?? (await ownSelector(bench, path));
+	const of = stages && (await lineageOf(page, stages, path, lead)).at(lead.width)[0];
+	if (chosen === undefined || !of) return;
+	const desk = deskOf(site);
+	const written = writeNewRule(desk, page, bench.shown, chosen, of);
+	if (!written.ok) {
+		notify(written.sentence);
+		return;
+	}
+	site.history.make(desk.working.edit(`New rule ${chosen}`));
+	workbench.show(written.value);
+}

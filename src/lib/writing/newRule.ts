@@ -1,0 +1,35 @@
+import type { Case } from '../core/cascade/index.ts';
+import { newRule } from '../core/css/edit/index.ts';
+import { done, refuse, shifted, type FilePlace, type Result } from '../core/text/index.ts';
+import type { InquiredPage } from '../inquiry/page.ts';
+import { partAt, ruleFrom, type Desk } from './declaration.ts';
+import { ownFiles, ownRules } from './targets.ts';
+
+/**
+ * Writes a rule without declarations into a sheet of ours, after the last rule there that hits the element, else at its
+ * end: into `file` where that is such a sheet, else into the page's last. Gives the place in it where the caret is to be.
+ */
+export function writeNewRule(
+	desk: Desk,
+	page: InquiredPage,
+	file: string,
+	selector: string,
+	of: Case
+): Result<FilePlace> {
+	const own = ownFiles(page, desk);
+	const path = own.includes(file) ? file : own.at(-1);
+	if (path === undefined)
+		return refuse('Every sheet of this page is given: there is none of ours to write in.');
+	const beside = ownRules(desk, of).flatMap(({ target }) =>
+		target.kind === 'rule' && target.file === path ? (target.after ?? []) : []
+	);
+	const at = beside.length > 0 ? Math.max(...beside) : null;
+	const part = partAt(desk, path, at);
+	if (!part) return refuse(`${path} has no sheet to write in.`);
+	const { sheet, from } = part;
+	const base = at === null ? undefined : ruleFrom(sheet, desk.working.now(path, at) - from);
+	const written = newRule(sheet, selector, base);
+	if (!written.ok) return refuse(written.sentence, { path, offset: from + written.place });
+	desk.working.change(path, shifted(written.value.changes, from));
+	return done({ path, offset: from + written.value.caret });
+}
