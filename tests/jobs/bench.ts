@@ -23,7 +23,7 @@ export async function draftOf({ url }: Server, path: string, site = 1): Promise<
 }
 
 /** Lets go of what jobs before left unsaved: their tabs are gone, so that a new one would take it up. */
-async function asSaved({ url }: Server, site: number): Promise<void> {
+export async function asSaved({ url }: Server, site: number): Promise<void> {
 	const { drafts } = (await (await fetch(`${url}/api/sites/${site}`)).json()) as {
 		drafts: readonly DraftRecord[];
 	};

@@ -17,6 +17,7 @@
 	import CollationHead from './CollationHead.svelte';
 	import { roving } from '$lib/ui/roving.ts';
 	import Into from './Into.svelte';
+	import { focusCell, walkGrid } from './walkGrid.ts';
 
 	interface Props {
 		site: SiteState;
@@ -54,28 +55,6 @@
 
 	let table = $state<HTMLTableElement>();
 
-	/** Goes from cell to cell with arrow keys; Home and End go along the row, with Ctrl to the first and the last (WAI-ARIA grid). */
-	function walk(event: KeyboardEvent): void {
-		const cell = (event.currentTarget as HTMLElement).closest('td');
-		const rows = [...(table?.rows ?? [])].filter((one) => one.querySelector('button.value'));
-		const row = rows.findIndex((one) => one.contains(cell));
-		if (!cell || row < 0) return;
-		const [column, last] = [cell.cellIndex, shown.length];
-		const to: readonly [number, number] | undefined = (
-			{
-				ArrowLeft: [row, column - 1],
-				ArrowRight: [row, column + 1],
-				ArrowUp: [row - 1, column],
-				ArrowDown: [row + 1, column],
-				Home: [event.ctrlKey ? 0 : row, 1],
-				End: [event.ctrlKey ? rows.length - 1 : row, last]
-			} as Readonly<Record<string, readonly [number, number]>>
-		)[event.key];
-		if (!to) return;
-		event.preventDefault();
-		rows[to[0]]?.cells[to[1]]?.querySelector<HTMLElement>('button.value')?.focus();
-	}
-
 	/** Takes a cell's declaration out; where neighbours stand off by the space that it gives, they are named first. */
 	async function remove({ name }: Row, cell: Cell): Promise<void> {
 		const { looked } = collating;
@@ -93,11 +72,25 @@
 	/** The column left of one that is shown, where its cell says something else. */
 	const isOther = (row: Row, cell: Cell, i: number): boolean => first + i > 0 && !cell.same && differs(row);
 
+	/** The property whose row is to have the focus, once it is there; '' for none. */
+	let sought = $state('');
+	/** The property whose row has the focus: where its cells are made anew it has it again. */
+	let focused = '';
+
+	$effect(() => {
+		void [collating.rows, collating.columns];
+		if (hand.held) return;
+		const wanted = sought;
+		void tick().then(() => {
+			const isLost = focused !== '' && document.activeElement === document.body;
+			if (wanted === '' ? isLost && focusCell(table, focused) : focusCell(table, wanted)) sought = '';
+		});
+	});
+
 	/** Puts the focus back on a cell once what was in the hand is let go. */
 	async function back(row: Row, column: ShownColumn): Promise<void> {
 		await tick();
-		const name = `${row.name}, ${column.letter}`;
-		table?.querySelector<HTMLElement>(`button.value[data-cell="${CSS.escape(name)}"]`)?.focus();
+		focusCell(table, row.name, column.letter);
 	}
 </script>
 
@@ -107,7 +100,15 @@
 			{#if hand.held}
 				<Into {collating} {hand} held={hand.held} {reach} {page} {onplace} />
 			{:else}
-				<CollationHead {site} {paths} {collating} {hand} {proposal} name={nameOfElement(element)} />
+				<CollationHead
+					{site}
+					{paths}
+					{collating}
+					{hand}
+					{proposal}
+					name={nameOfElement(element)}
+					onrow={(property) => (sought = property)}
+				/>
 			{/if}
 		</div>
 		<div class="scroll" bind:clientWidth={room}>
@@ -115,6 +116,13 @@
 				bind:this={table}
 				role="grid"
 				aria-label="Collation of {nameOfElement(element)}"
+				onfocusin={({ target }) => {
+					const { cell = '' } = (target as HTMLElement).dataset;
+					if (cell !== '') focused = cell.replace(/, [^,]*$/, '');
+				}}
+				onfocusout={({ relatedTarget }) => {
+					if (relatedTarget instanceof Node && !table?.contains(relatedTarget)) focused = '';
+				}}
 				{@attach roving('td button.value')}
 			>
 				<CollationColumns {shown} here={collating.columns[here]} isWide={wide} />
@@ -144,7 +152,7 @@
 												acts={{
 													onplace,
 													onremove: () => void remove(row, cell),
-													onwalk: walk,
+													onwalk: (event) => walkGrid(table, event),
 													ondone: () => void back(row, column)
 												}}
 											/>

@@ -19,20 +19,24 @@
 		proposal: Proposal;
 		/** What the first is called. */
 		name: string;
+		/** The row of a property is to have the focus, once it is there. */
+		onrow: (property: string) => void;
 	}
 
-	let { site, paths, collating, hand, proposal, name }: Props = $props();
+	let { site, paths, collating, hand, proposal, name, onrow }: Props = $props();
 
 	const { first, fits, here, columns } = $derived(collating);
 
 	let word = $state('');
-	/** Gives a property a row that nobody declares yet. */
+	/** Goes to a property's row; gives it one where nobody declares it yet. */
 	function ask(event: Event): void {
 		event.preventDefault();
 		const property = word.trim();
-		if (property === '' || collating.also.includes(property)) return;
-		collating.also = [...collating.also, property];
+		if (property === '') return;
+		if (!collating.rows.some((row) => row.name === property) && !collating.also.includes(property))
+			collating.also = [...collating.also, property];
 		word = '';
+		onrow(property);
 	}
 
 	const redundant = $derived(

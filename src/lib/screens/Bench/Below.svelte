@@ -64,6 +64,11 @@
 	});
 	const newRule = async (path: ElementPath, selector?: string): Promise<void> =>
 		(await insist(() => import('./newRule.ts'))).newRuleFor(bench, path, selector);
+	let panelElement: HTMLElement;
+	$effect(() => {
+		if (bench.panelsAsked > 0) panelElement.focus();
+	});
+
 	async function give(paths: readonly ElementPath[], name: string): Promise<string> {
 		const { proposal } = await writing.anew();
 		return sentenceOf(await requestMarkup(site, page, proposal, paths, { kind: 'give-class', name }));
@@ -78,7 +83,13 @@
 		chosen={tab}
 		onchoose={(id) => (bench.tab = tabs.find((one) => one.id === id)?.id ?? 'box')}
 	/>
-	<div class="inner" role="tabpanel" tabindex="0" aria-label={tabs.find(({ id }) => id === tab)?.name}>
+	<div
+		class="inner"
+		role="tabpanel"
+		tabindex="0"
+		bind:this={panelElement}
+		aria-label={tabs.find(({ id }) => id === tab)?.name}
+	>
 		{#key tab}
 			<Guarded name={tabs.find(({ id }) => id === tab)?.name ?? ''}>
 				{#if tab === 'outline'}

@@ -39,6 +39,8 @@ export class BenchState {
 	readonly watching: Watching;
 	/** The panel below the sheet that is shown. */
 	tab = $state<Tab>('box');
+	/** How often a panel was asked for by a key, which is to have the focus then. */
+	panelsAsked = $state(0);
 	/** The rule at the sheet's caret, and the file that is shown there. */
 	rule = $state.raw<CaretRule | undefined>();
 	shown = $state('');
@@ -243,6 +245,12 @@ export class BenchState {
 			`${was.name} lined up`
 		);
 	};
+
+	/** Opens a panel, with the focus there. */
+	toPanel(tab: Tab): void {
+		this.tab = tab;
+		this.panelsAsked++;
+	}
 
 	/** Proposes to close a stretch in which neither half of a breakpoint holds. */
 	join = ({ lo, hi }: Interval): void => void this.writing.propose((edits) => hi && edits.close(lo, hi));

@@ -66,17 +66,17 @@ export function benchKeys(
 		y: {
 			name: 'Switches for all frames',
 			withShift: 'Curve: where a value of the selection changes',
-			run: ({ shift }) => (shift ? (bench.tab = 'curve') : frames()?.openSwitches())
+			run: ({ shift }) => (shift ? bench.toPanel('curve') : frames()?.openSwitches())
 		},
 		z: {
 			name: 'To the ladder: arrow keys go to parent, children and siblings',
 			withShift: 'Outline of the page',
-			run: ({ shift }) => (shift ? (bench.tab = 'outline') : frames()?.toLadder())
+			run: ({ shift }) => (shift ? bench.toPanel('outline') : frames()?.toLadder())
 		},
 		i: {
 			name: 'Box of the selection',
 			withShift: 'Markup of the selection',
-			run: ({ shift }) => (bench.tab = shift ? 'markup' : 'box')
+			run: ({ shift }) => bench.toPanel(shift ? 'markup' : 'box')
 		},
 		h: {
 			name: 'Hold this band',
@@ -87,22 +87,22 @@ export function benchKeys(
 			name: 'Collation at the whole width: a column and a frame a band; again: back',
 			withShift: 'Collation under the sheet',
 			run: ({ shift }) =>
-				shift ? (bench.tab = 'collation') : (bench.site.viewing.wide = !bench.site.viewing.wide)
+				shift ? bench.toPanel('collation') : (bench.site.viewing.wide = !bench.site.viewing.wide)
 		},
 		t: {
 			name: 'States pinned in the frames',
 			withShift: 'Trace: where the values of the selection come from',
-			run: ({ shift }) => (bench.tab = shift ? 'trace' : 'states')
+			run: ({ shift }) => bench.toPanel(shift ? 'trace' : 'states')
 		},
 		o: {
 			name: 'Originals of the page',
 			withShift: 'Findings: what is wrong, with its widths',
-			run: ({ shift }) => (bench.tab = shift ? 'findings' : 'original')
+			run: ({ shift }) => bench.toPanel(shift ? 'findings' : 'original')
 		},
 		r: {
 			name: 'To the rule of the selection; again to the next',
 			withShift: 'Reach: selectors for the selection',
-			run: ({ shift }) => (shift ? (bench.tab = 'reach') : void bench.toRule())
+			run: ({ shift }) => (shift ? bench.toPanel('reach') : void bench.toRule())
 		},
 		...(bench.selected.length > 0 && !bench.site.viewing.use
 			? { escape: { name: 'Clear the selection', run: () => bench.workbench.select([]) } }
