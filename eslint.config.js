@@ -28,7 +28,7 @@ const ROOMS = {
 		'inquiry',
 		'writing'
 	],
-	editor: ['core', 'workers', 'inquiry', 'writing', 'session'],
+	editor: ['core', 'workers', 'inquiry', 'writing', 'session', 'ui'],
 	ui: ['core'],
 	features: [
 		'core',

@@ -217,3 +217,47 @@ test('long lines are wrapped until that is switched off; a new line is indented 
 	await page.keyboard.insertText('padding: 0;');
 	expect(await shownText(page)).toContain('b {\n    margin: 0;\n    padding: 0;');
 });
+
+test('a text is searched in a panel over it: places are counted, gone through and replaced, a pattern too', async ({
+	page,
+	empty
+}) => {
+	const site = await bring(empty, {
+		'index.html': '<!doctype html><link rel=stylesheet href=a.css><p>words',
+		'a.css': 'a { gap: 20px }\nb { gap: 20px; top: 3px }\n'
+	});
+	await openBench(page, empty, site, '?file=a.css');
+	await page.locator('.cm-line').first().click();
+	await page.keyboard.press('Control+Home');
+	await page.keyboard.press('Control+f');
+	const panel = page.getByRole('search', { name: 'Find and replace in this file' });
+	const find = panel.getByRole('textbox', { name: 'Find', exact: true });
+	await expect(find).toBeFocused();
+	await page.keyboard.type('20PX');
+	await expect(panel.getByRole('status')).toHaveText(/of 2$/);
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('Enter');
+	await expect(panel.getByRole('status')).toHaveText('2 of 2');
+	await page.keyboard.press('Shift+Enter');
+	await expect(panel.getByRole('status')).toHaveText('1 of 2');
+	await panel.getByRole('textbox', { name: 'Replace with' }).fill('1rem');
+	await page.keyboard.press('Enter');
+	expect(await shownText(page)).toBe('a { gap: 1rem }\nb { gap: 20px; top: 3px }\n');
+	await panel.getByRole('checkbox', { name: 'match case' }).check();
+	await expect(panel.getByRole('status')).toHaveText('nothing found');
+	await panel.getByRole('checkbox', { name: 'regular expression' }).check();
+	await find.fill('(\\d+px');
+	await expect(panel.getByRole('status')).toContainText('This is no regular expression');
+	await find.fill('(\\d+)px');
+	await expect(panel.getByRole('status')).toHaveText(/of 2$/);
+	await panel.getByRole('textbox', { name: 'Replace with' }).fill('$1em');
+	await panel.getByRole('button', { name: 'Replace all here' }).click();
+	expect(await shownText(page)).toBe('a { gap: 1rem }\nb { gap: 20em; top: 3em }\n');
+	// All of it is one step, as is what was replaced before.
+	await find.focus();
+	await page.keyboard.press('Escape');
+	await expect(panel).toHaveCount(0);
+	await expect(page.locator('.cm-content')).toBeFocused();
+	await page.keyboard.press('Control+z');
+	expect(await shownText(page)).toBe('a { gap: 1rem }\nb { gap: 20px; top: 3px }\n');
+});

@@ -1,20 +1,30 @@
 import { insist } from '../session/insist.ts';
 import { closeBrackets, closeBracketsKeymap, completionKeymap } from '@codemirror/autocomplete';
-import { defaultKeymap, indentWithTab } from '@codemirror/commands';
+import {
+	deleteLine,
+	indentWithTab,
+	moveLineDown,
+	moveLineUp,
+	simplifySelection,
+	standardKeymap,
+	toggleComment
+} from '@codemirror/commands';
 import { css } from '@codemirror/lang-css';
 import { bracketMatching, foldGutter, foldKeymap, indentOnInput } from '@codemirror/language';
-import { highlightSelectionMatches, searchKeymap } from '@codemirror/search';
+import { highlightSelectionMatches } from '@codemirror/search';
 import { Compartment, EditorState, type Extension } from '@codemirror/state';
 import {
 	drawSelection,
 	EditorView,
 	highlightActiveLine,
 	keymap,
+	type KeyBinding,
 	lineNumbers,
 	ViewPlugin
 } from '@codemirror/view';
 import type { SiteState } from '../session/site.svelte.ts';
 import { completing } from './complete.ts';
+import { finding } from './finding.svelte.ts';
 import { forceBars } from './force.ts';
 import { deles } from './deles.ts';
 import { editorHost } from './host.ts';
@@ -54,6 +64,17 @@ const htmlWhenCome = ViewPlugin.fromClass(
 	}
 );
 
+/** Keys beyond those that every text field has: the list of keys names them all (`screens/shell/Keys.svelte`). */
+const OWN_KEYS: readonly KeyBinding[] = [
+	{ key: 'Mod-/', run: toggleComment },
+	{ key: 'Shift-Mod-k', run: deleteLine },
+	// At a number it is nudged instead.
+	{ key: 'Alt-ArrowUp', run: moveLineUp },
+	{ key: 'Alt-ArrowDown', run: moveLineDown },
+	// Of several carets one stays.
+	{ key: 'Escape', run: simplifySelection }
+];
+
 /** What every text is edited with; CSS or HTML by its kind. */
 export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: string): Extension => [
 	editorHost.of({ site, path }),
@@ -71,6 +92,7 @@ export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: 
 	closeBrackets(),
 	highlightActiveLine(),
 	highlightSelectionMatches(),
+	finding,
 	editorLook(),
 	kind === 'page' ? [language.of([]), htmlWhenCome] : css(),
 	notesAtLines(kind),
@@ -84,8 +106,8 @@ export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: 
 	keymap.of([
 		...completionKeymap,
 		...closeBracketsKeymap,
-		...defaultKeymap,
-		...searchKeymap,
+		...OWN_KEYS,
+		...standardKeymap,
 		...foldKeymap,
 		indentWithTab
 	])

@@ -33,7 +33,6 @@ const theme = EditorView.theme({
 		background: 'var(--pick)'
 	},
 	'.cm-panels': { background: 'var(--paper)', color: 'var(--ink)', borderColor: 'var(--hair)' },
-	'.cm-panels input, .cm-panels button': { font: 'inherit', color: 'inherit' },
 	'.cm-matchingBracket': { background: 'var(--pick)', outline: 'none' },
 	'.cm-selectionMatch': { background: 'var(--tint)' },
 	'.cm-foldGutter .cm-gutterElement': { color: 'var(--ink-2)', cursor: 'pointer' },

@@ -13,12 +13,18 @@
 
 	let single = $state(singleKeys.on);
 
-	/** Keys of the sheet's editor, which act with the caret in it. */
+	/** Keys of the sheet's editor, which act with the caret in it, beside those of every text field (`editor/extensions.ts`). */
 	const IN_SHEET = [
 		['Alt ↑ ↓', 'Change the number at the caret by 1; with Shift by 10, with Ctrl by 0.1'],
+		['Alt ↑ ↓ elsewhere', 'Move the line up or down'],
 		['Alt and drag', 'The same, with the pointer on a number'],
 		['Esc', 'Restore the number, while one is changed'],
+		['Ctrl Space', 'What can be written here'],
 		['Ctrl F', 'Find and replace in this file'],
+		['F3, Shift F3', 'Next place found, previous one'],
+		['Ctrl D', 'Select the next place like the selection too'],
+		['Ctrl Shift K', 'Delete the line'],
+		['Ctrl Shift [ ]', 'Fold the block, unfold it'],
 		['Ctrl /', 'Toggle comment'],
 		['Alt . Alt ,', 'Next rule in force here, or the previous one'],
 		['Alt PgUp PgDn', 'Move the rule up or down, with its comment'],
