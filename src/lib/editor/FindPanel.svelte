@@ -13,7 +13,7 @@
 	import { expressionOf } from '../core/text/index.ts';
 	import Button from '../ui/Button.svelte';
 	import TextInput from '../ui/TextInput.svelte';
-	import type { FindInSheet } from './finding.svelte.ts';
+	import type { FindInSheet } from './findInSheet.ts';
 
 	interface Props {
 		view: EditorView;

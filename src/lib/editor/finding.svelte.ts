@@ -12,19 +12,8 @@ import {
 import type { Extension } from '@codemirror/state';
 import { EditorView, keymap, type Panel, type ViewUpdate } from '@codemirror/view';
 import { mount, unmount } from 'svelte';
-import type { Search } from '../core/text/index.ts';
+import type { FindInSheet } from './findInSheet.ts';
 import FindPanel from './FindPanel.svelte';
-
-/** What is looked for in a text, and what was found of it. */
-export interface FindInSheet extends Search {
-	words: string;
-	by: string;
-	matchCase: boolean;
-	pattern: boolean;
-	/** How many places there are, and which of them is selected, from 1; 0 for none. */
-	count: number;
-	at: number;
-}
 
 /** So many places are counted. */
 const MOST = 10_000;
