@@ -55,24 +55,33 @@
 </script>
 
 <div class="find" role="search" aria-label="Find and replace in this file">
-	<TextInput bind:value={find.words} type="text" placeholder="find" aria-label="Find" {...MAIN} />
-	<Button look="quiet" aria-label="Previous place" onclick={() => findPrevious(view)}>‹</Button>
-	<Button look="quiet" aria-label="Next place" onclick={() => findNext(view)}>›</Button>
-	<span class="told" role="status">{told}</span>
-	<label><input type="checkbox" bind:checked={find.matchCase} /> match case</label>
-	<label><input type="checkbox" bind:checked={find.pattern} /> regular expression</label>
-	<TextInput bind:value={find.by} type="text" placeholder="replace with" aria-label="Replace with" />
-	<Button look="quiet" disabled={find.count === 0} onclick={() => replaceNext(view)}>Replace</Button>
-	<Button look="quiet" disabled={find.count === 0} onclick={() => replaceAll(view)}>Replace all here</Button>
-	<Button look="quiet" onclick={close}>Close</Button>
+	<p>
+		<TextInput bind:value={find.words} type="text" placeholder="find" aria-label="Find" {...MAIN} />
+		<Button look="quiet" aria-label="Previous place" onclick={() => findPrevious(view)}>‹</Button>
+		<Button look="quiet" aria-label="Next place" onclick={() => findNext(view)}>›</Button>
+		<span class="told" role="status">{told}</span>
+		<label><input type="checkbox" bind:checked={find.matchCase} /> match case</label>
+		<label><input type="checkbox" bind:checked={find.pattern} /> regular expression</label>
+	</p>
+	<p>
+		<TextInput bind:value={find.by} type="text" placeholder="replace with" aria-label="Replace with" />
+		<Button look="quiet" disabled={find.count === 0} onclick={() => replaceNext(view)}>Replace</Button>
+		<Button look="quiet" disabled={find.count === 0} onclick={() => replaceAll(view)}>Replace all here</Button
+		>
+		<Button look="quiet" onclick={close}>Close</Button>
+	</p>
 </div>
 
 <style>
-	.find {
+	p {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 0.25rem 0.625rem;
+		gap: 0 0.5rem;
 		align-items: center;
+		min-height: 1.75rem;
+	}
+
+	.find {
 		padding: 0.375rem 0.75rem;
 		background: var(--paper);
 		font-family: var(--text);

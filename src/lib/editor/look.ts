@@ -35,6 +35,8 @@ const theme = EditorView.theme({
 	'.cm-panels': { background: 'var(--paper)', color: 'var(--ink)', borderColor: 'var(--hair)' },
 	'.cm-matchingBracket': { background: 'var(--pick)', outline: 'none' },
 	'.cm-selectionMatch': { background: 'var(--tint)' },
+	'.cm-searchMatch': { background: 'var(--tint)', outline: '1px solid var(--hair)' },
+	'.cm-searchMatch-selected': { background: 'var(--pick)', outline: '1px solid var(--ink)' },
 	'.cm-foldGutter .cm-gutterElement': { color: 'var(--ink-2)', cursor: 'pointer' },
 	'.cm-note': {
 		fontFamily: 'var(--text)',

@@ -135,7 +135,9 @@
 	{#if viewing.wide}{@render below?.()}{/if}
 	<div
 		class="room"
-		class:scrolls={viewing.alone || framing.extent.width > framing.width}
+		class:scrolls={viewing.alone ||
+			framing.extent.width > framing.width ||
+			framing.extent.height > framing.height}
 		bind:clientWidth={framing.width}
 		bind:clientHeight={framing.height}
 	>

@@ -56,6 +56,9 @@ export interface FramedColumn {
 /** How wide the names of rows are in a collation at the whole width, and how much a column needs, rem. */
 export const [NAMES, LEAST_COLUMN] = [9.5, 9.5];
 
+/** Lower than this frames would lie over one another, px: the room is scrolled then. */
+const LEAST_ROOM = 290;
+
 /** The frames of the Bench: which there are, as what vantages, and where they lie in their room. */
 export class Framing {
 	readonly #site: SiteState;
@@ -68,7 +71,8 @@ export class Framing {
 	#pan = $state(0);
 	readonly #room: Room = $derived.by(() => ({
 		width: this.width,
-		height: this.height,
+		// Over columns frames are as low as they have to be.
+		height: this.columns ? this.height : Math.max(LEAST_ROOM, this.height),
 		text: textScale,
 		few: this.few,
 		cut: this.#site.viewing.cut,

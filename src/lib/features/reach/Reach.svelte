@@ -162,13 +162,15 @@
 
 	.head {
 		display: flex;
-		gap: 0.75rem;
+		flex-wrap: wrap;
+		gap: 0 0.75rem;
 		align-items: baseline;
 		justify-content: space-between;
 	}
 
 	.head p {
-		min-width: 0;
+		flex: 1;
+		min-width: 12rem;
 	}
 
 	label {

@@ -179,6 +179,19 @@
 		background: var(--ink);
 	}
 
+	/* Where text is large the sheet keeps eight lines, and what is below it is scrolled to. */
+	main :global(.right) {
+		overflow: hidden auto !important;
+	}
+
+	main :global(.right > [data-pane-group]) {
+		min-height: 30rem;
+	}
+
+	.tall :global(.right > [data-pane-group]) {
+		min-height: 0;
+	}
+
 	.nothing {
 		grid-area: table;
 		padding: 1.5rem;

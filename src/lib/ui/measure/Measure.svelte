@@ -49,8 +49,12 @@
 	/** Room that a band's letter and its words need, px. */
 	const LETTER = 18 * textScale;
 	const WORDS = 96 * textScale;
+	/** Room that the axis's own words need at its end, with half a threshold's, px. */
+	const AXIS = 225 * textScale;
 	/** How long the lines of thresholds are, px. */
 	const LINE = 35 * textScale;
+	/** Whether no threshold stands where the axis's own words do. */
+	const isAxisFree = $derived(seen.every((threshold) => x(at(threshold)) < room - AXIS));
 	/** Text of so many times its usual size leaves no room for the axis's own words. */
 	const LARGE = 1.4;
 	/** All lines in one drawing: a sheet can have hundreds of thresholds, which as elements slow every frame. */
@@ -78,7 +82,7 @@
 			onshift={places.onshift}
 			toWidth={(px) => scale.invert(px)}
 		/>
-		{#if textScale < LARGE}<p class="axis">the Measure: viewport width, px</p>{/if}
+		{#if textScale < LARGE && isAxisFree}<p class="axis">the Measure: viewport width, px</p>{/if}
 	</div>
 	<div class="bar" role="presentation" bind:clientWidth={room} title={pointed} onpointermove={point}>
 		<svg class="cut" viewBox="0 0 10 28" aria-hidden="true"><path d="M8 0 2 5l6 5-6 5 6 5-6 5 4 3" /></svg>
