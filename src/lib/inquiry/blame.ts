@@ -79,8 +79,10 @@ export async function amountOn(
 ): Promise<AmountOn> {
 	const shift = shiftOf(key, settings) ?? 0;
 	const [path = []] = paths;
-	/** What there is of it on a page, by its paths. */
-	async function read(of: InquiredPage): Promise<{ at: readonly ElementPath[]; by: number }[]> {
+	/** What there is of it on a page, by its paths; undefined where that could not be laid out. */
+	async function read(
+		of: InquiredPage
+	): Promise<readonly { readonly at: readonly ElementPath[]; readonly by: number }[] | undefined> {
 		const job = { page: of, as, about: {}, widths: [worst], priority: 1, signal };
 		for await (const { readings } of layout.read(job)) {
 			return [...readings].flatMap(([one, value]) => {
@@ -89,19 +91,22 @@ export async function amountOn(
 				return { at: found.paths.map(readPath), by: value + shift };
 			});
 		}
-		return [];
+		return undefined;
 	}
-	const beside = (await read(page)).filter(({ at, by }) => by > 0 && printPaths(at) !== printPaths(paths));
+	const beside = ((await read(page)) ?? []).filter(
+		({ at, by }) => by > 0 && printPaths(at) !== printPaths(paths)
+	);
 	return async (of, moved = (same) => same) => {
 		const now = moved(path);
 		const own = printPaths(paths.map(moved));
 		const known = new Set(beside.map(({ at }) => printPaths(at.map(moved))));
-		const all = (await read(of)).flatMap(({ at, by }) => {
+		const found = await read(of);
+		const all = (found ?? []).flatMap(({ at, by }) => {
 			const [first = []] = at;
 			const isKin = kind.overflows === true && (isWithin(first, now) || isWithin(now, first));
 			return printPaths(at) === own || (isKin && !known.has(printPaths(at))) ? [by] : [];
 		});
-		return signal.aborted ? NaN : Math.max(-Infinity, ...all);
+		return signal.aborted || !found ? NaN : Math.max(-Infinity, ...all);
 	};
 }
 

@@ -1,5 +1,6 @@
 import {
 	parseSheet,
+	sliceOf,
 	walk,
 	type AtRule,
 	type Declaration,
@@ -57,6 +58,15 @@ function ruleAround(declaration: Declaration): Rule | undefined {
 	return undefined;
 }
 
+/** Whether a sheet has a rule of just a selector that stands on one line. */
+const isOneLine = (sheet: Sheet, { selector }: Pick<Declared, 'selector'>): boolean =>
+	sheet.children.some(
+		(node) =>
+			node.kind === 'rule' &&
+			plain(wholeSelector(sheet.source, node)) === plain(selector) &&
+			!sliceOf(sheet.source, node.span).includes('\n')
+	);
+
 /**
  * Writes declarations that hold at every width: where one stands already, in a rule of just that selector, its value is
  * replaced there, and what the same selector says under conditions is taken out; what is nowhere goes into the home sheet.
@@ -94,11 +104,14 @@ export function writeSizes(into: SizesInto, requested: readonly Declared[], comm
 		if (!base) missing.push(one);
 	}
 	for (const [file, { changes }] of placed) desk.working.change(file, merged(changes));
+	const [first] = missing;
+	const wasOneLine = first !== undefined && isOneLine(parseSheet(desk.working.text(home) ?? ''), first);
 	for (const one of missing) {
 		const text = desk.working.text(home);
 		if (text === undefined) return refuse(`${home} has no sheet to write in.`);
 		const sheet = parseSheet(text);
-		const value = one.fallback === '' ? one.value : `${one.fallback};\n\t${one.property}: ${one.value}`;
+		const gap = isOneLine(sheet, one) ? ' ' : '\n\t';
+		const value = one.fallback === '' ? one.value : `${one.fallback};${gap}${one.property}: ${one.value}`;
 		const done = writeInto(
 			sheet,
 			{ selector: one.selector, condition: null, first: one.selector === ':root' },
@@ -107,8 +120,8 @@ export function writeSizes(into: SizesInto, requested: readonly Declared[], comm
 		if (!done.ok) return refuse(done.sentence, { path: home, offset: done.place });
 		desk.working.change(home, done.value.changes);
 	}
-	const [first] = missing;
-	if (first) {
+	// A rule that stood on one line stays there, however long it becomes.
+	if (first && !wasOneLine) {
 		const sheet = parseSheet(desk.working.text(home) ?? '');
 		const declaration = saidIn(sheet, first).at(-1);
 		const rule = declaration && ruleAround(declaration);
