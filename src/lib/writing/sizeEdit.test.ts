@@ -12,7 +12,8 @@ function written(source: string, fallback = ''): string {
 		selector: ':root',
 		property,
 		value: 'clamp(1rem, 2vw, 3rem)',
-		fallback
+		fallback,
+		step: null
 	}));
 	const made = writeSizes({ desk, files: ['a.css'], home: 'a.css' }, declared);
 	if (!made.ok) throw new Error(made.sentence);
