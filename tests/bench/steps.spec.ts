@@ -114,6 +114,14 @@ test('a second tab says what the first has unsaved; texts that part are settled 
 	await expect(other.getByText('unsaved in another tab')).toBeVisible();
 	await other.getByRole('tab', { name: 'b.css' }).click();
 	await expect(other.getByText('unsaved in another tab')).toHaveCount(0);
+	// A third tab that crashes says nothing any more, and has nothing any more.
+	const third = await context.newPage();
+	await openBench(third, server, site, '?page=index.html&file=b.css');
+	await write(third, 'b.css', '; left: 1px');
+	await expect(other.getByText('unsaved in another tab')).toBeVisible();
+	const session = await context.newCDPSession(third);
+	void session.send('Page.crash').catch(() => undefined);
+	await expect(other.getByText('unsaved in another tab')).toHaveCount(0);
 	await other.getByRole('tab', { name: 'a.css' }).click();
 	await other.locator('.cm-content').click();
 	await other.keyboard.press('Control+End');

@@ -6,12 +6,14 @@
 		label: string;
 		/** Whether it opens upwards in any case. */
 		up?: boolean;
+		/** Whether it is open while it is pointed at, or has the focus, too. */
+		points?: boolean;
 		/** It was opened. */
 		onopen?: () => void;
 		children: Snippet;
 	}
 
-	let { label, up = false, onopen, children }: Props = $props();
+	let { label, up = false, points = false, onopen, children }: Props = $props();
 
 	let details: HTMLDetailsElement;
 	let box: HTMLDivElement;
@@ -53,6 +55,29 @@
 		details.open = true;
 		place();
 		details.querySelector<HTMLElement>('.box :is(button, input, select)')?.focus();
+	}
+
+	/** Whether it is open because it is pointed at, or has the focus: it closes by itself then. */
+	let isPointed = false;
+	let leaving: ReturnType<typeof setTimeout> | undefined;
+	/** How long it stays after the pointer has left, ms: there may be a gap on the way to what is in it. */
+	const LEAVING = 250;
+
+	function point(): void {
+		clearTimeout(leaving);
+		if (!points || details.open) return;
+		isPointed = true;
+		details.open = true;
+	}
+	function leave(): void {
+		clearTimeout(leaving);
+		if (isPointed) leaving = setTimeout(() => (details.open = isPointed = false), LEAVING);
+	}
+	/** A click on what is open by pointing keeps it open. */
+	function keep(event: MouseEvent): void {
+		clearTimeout(leaving);
+		if (isPointed && details.open) event.preventDefault();
+		isPointed = false;
 	}
 
 	/** Closes on Escape, with the focus back where it opened. */
@@ -97,8 +122,23 @@
 	}}
 />
 
-<details bind:this={details} ontoggle={place}>
-	<summary>{label}</summary>
+<details
+	bind:this={details}
+	ontoggle={place}
+	onpointerenter={({ pointerType }) => pointerType === 'mouse' && point()}
+	onpointerleave={leave}
+	onfocusout={({ relatedTarget }) => {
+		if (!(relatedTarget instanceof Node) || !details.contains(relatedTarget)) leave();
+	}}
+>
+	<summary
+		onclick={keep}
+		onfocus={({ currentTarget, relatedTarget }) => {
+			// Closed by Escape it has the focus again from what is in it.
+			const isBack = relatedTarget instanceof Node && details.contains(relatedTarget);
+			if (currentTarget.matches(':focus-visible') && !isBack) point();
+		}}>{label}</summary
+	>
 	<!-- svelte-ignore a11y_no_static_element_interactions (what is in it is pressed; it listens for that) -->
 	<div bind:this={box} class="box" popover="manual" onclick={chosen} onkeydown={pressed}>
 		{#if isMade}{@render children()}{/if}

@@ -121,7 +121,7 @@
 			{:else}<span class="figures band">{printInterval(band.interval)}</span>{/if}
 			{#if others.length > 0}
 				<span class="other">
-					<Menu label="≠ {others.length}" up>
+					<Menu label="≠ {others.length}" up points>
 						<p>Conditions that apply at other widths in {vantage.name} than on the Measure:</p>
 						<PlaceList
 							stated={others}
