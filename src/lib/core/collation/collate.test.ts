@@ -100,7 +100,9 @@ it.each([
 	['text-align', 'Type'],
 	['object-fit', 'Colour and picture'],
 	['visibility', 'Show'],
-	['--step', 'Custom properties']
+	['--step', 'Custom properties'],
+	['box-sizing', 'Rarely wanted'],
+	['-webkit-text-stroke', 'Rarely wanted']
 ])('%s is about %s', (property, group) => {
 	expect(groupOf(property)).toBe(group);
 });

@@ -6,7 +6,8 @@ export const GROUPS = [
 	'Type',
 	'Colour and picture',
 	'Show',
-	'Custom properties'
+	'Custom properties',
+	'Rarely wanted'
 ] as const;
 
 export type Group = (typeof GROUPS)[number];
@@ -14,6 +15,7 @@ export type Group = (typeof GROUPS)[number];
 /** The first that fits names a property's group. */
 const FITTING: readonly (readonly [RegExp, Group])[] = [
 	[/^--/, 'Custom properties'],
+	[/^(-|box-sizing$)/, 'Rarely wanted'],
 	[
 		/^(position|inset|top|right|bottom|left|z-index|float|clear|transform|translate|rotate|scale|offset|perspective|anchor)/,
 		'Place'
