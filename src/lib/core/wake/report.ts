@@ -1,6 +1,6 @@
 import { printIntervalSet } from '../interval/index.ts';
 import { widthsFrom } from '../interval/store.ts';
-import { PLAIN } from '../vantage/index.ts';
+import { PLAIN, vantageInWords } from '../vantage/index.ts';
 import type { Hold, Measurement } from './hold.ts';
 import type { Changed } from './summary.ts';
 
@@ -26,8 +26,12 @@ export const heldInWords = ({ scope, name }: Pick<Hold, 'scope' | 'name'>): stri
 	scope === 'all' ? 'the whole page' : scope === 'inside' ? `${name} and all inside it` : `all but ${name}`;
 
 /** As what it was held, in words; '' for a hold of an earlier version, which does not say. */
-export const heldAs = ({ window }: Pick<Hold, 'window'>): string =>
-	!window ? '' : window.name === PLAIN.name ? `in a window ${window.height} px high` : `as ${window.name}`;
+export function heldAs({ window }: Pick<Hold, 'window'>): string {
+	if (!window) return '';
+	// A vantage of one's own may have the same name.
+	const isPlain = window.name === PLAIN.name && vantageInWords(window).length === 0;
+	return isPlain ? `in a window ${window.height} px high` : `as ${window.name}`;
+}
 
 /** The report on a hold: what was compared, and what changed. */
 export const holdReport = (

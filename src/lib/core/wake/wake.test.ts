@@ -19,6 +19,7 @@ import {
 	touchedBy,
 	turnedOf
 } from './index.ts';
+import { heldAs } from './report.ts';
 
 const cascade = (css: string) =>
 	cascadeOf(
@@ -177,4 +178,11 @@ describe('findings on two sides of an edit', () => {
 		expect(turnedOf('made overlap 1.0 1.1')).toEqual({ turned: 'made', key: 'overlap 1.0 1.1' });
 		expect(turnedOf('box 1.0')).toBeUndefined();
 	});
+});
+
+it('a hold is told as what it was taken, a vantage that is only called as the plain window by its name', () => {
+	expect(heldAs({ window: { ...PLAIN, height: 700 } })).toBe('in a window 700 px high');
+	expect(heldAs({ window: { ...PLAIN, pointer: 'coarse', hover: 'none', anyPointer: ['coarse'] } })).toBe(
+		'as Plain'
+	);
 });
