@@ -60,8 +60,8 @@ test('the space at each side says what it ends at and where it comes from; width
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('c');
 	const sums = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'sum of widths' }) });
-	await expect(sums.getByRole('cell').last()).toContainText('padding 10 + content 178 + padding 10');
-	await expect(sums.getByRole('cell').first()).not.toContainText('padding');
+	await expect(sums.getByRole('gridcell').last()).toContainText('padding 10 + content 178 + padding 10');
+	await expect(sums.getByRole('gridcell').first()).not.toContainText('padding');
 });
 
 test('a bar is pulled: tried in the frames at once, written on Enter; percentages and what relies on a margin are named', async ({
