@@ -174,10 +174,12 @@ test('Measure, Collation and Trace are one tab stop each, with arrow keys inside
 	await openBench(page, server, 1, '?page=home.html&at=1.2.0');
 	const stops = (of: Locator): Promise<number> =>
 		of.evaluateAll((all) => all.filter((one) => (one as HTMLElement).tabIndex >= 0).length);
+	/** What has the focus: a cell by its property and column, as what it does may be told later. */
 	const names = (): Promise<string> =>
-		page.evaluate(
-			() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? ''
-		);
+		page.evaluate(() => {
+			const one = document.activeElement as HTMLElement | null;
+			return one?.dataset.cell ?? one?.getAttribute('aria-label') ?? one?.textContent ?? '';
+		});
 	const measure = page.locator('.number > button, .vantage, .sliver > button');
 	expect(await settled(page, () => stops(measure))).toBe(1);
 	await measure.first().focus();

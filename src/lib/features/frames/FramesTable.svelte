@@ -137,7 +137,7 @@
 		class="room"
 		class:scrolls={viewing.alone ||
 			framing.extent.width > framing.width ||
-			framing.extent.height > framing.height}
+			(!viewing.wide && framing.extent.height > framing.height)}
 		bind:clientWidth={framing.width}
 		bind:clientHeight={framing.height}
 	>
