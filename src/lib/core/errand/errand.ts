@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { PLACE_WORDS } from '../html/edit/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 import {
 	CLASS_NAME,
@@ -124,7 +125,7 @@ function instruction({ request, name }: Errand, it: string): string {
 		case 'duplicate':
 			return `make a copy of ${it}, after it`;
 		case 'insert':
-			return `add “${request.html.trim()}” ${{ before: 'before', after: 'after', first: 'at the beginning of', last: 'at the end of' }[request.place]} ${it}`;
+			return `add “${request.html.trim()}” ${PLACE_WORDS[request.place]} ${it}`;
 	}
 }
 

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import {
 	INSERT_PLACES,
+	isBeside,
 	markupChanges,
 	wrapElements,
 	wrapWords,
@@ -158,9 +159,8 @@ const plainWords = (words: string): string => words.replace(/\s+/g, ' ').trim();
 /** Whether HTML has been added beside an element or in it. */
 function isInserted(element: PageElement, { html, place }: ErrandRequest & { kind: 'insert' }): boolean {
 	const added = parsePage(`<body>${html}`).root.children[1]?.children[0];
-	const isBeside = place === 'before' || place === 'after';
-	if (!added) return !isBeside && wordsIn(element, 1e6).includes(plainWords(html));
-	const among = isBeside ? siblings(element) : element.children;
+	if (!added) return !isBeside(place) && wordsIn(element, 1e6).includes(plainWords(html));
+	const among = isBeside(place) ? siblings(element) : element.children;
 	return among.some((one) => one !== element && isKnownAs(one, knownBy(added)));
 }
 

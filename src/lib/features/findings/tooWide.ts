@@ -16,7 +16,7 @@ import type { InquiredPage } from '$lib/inquiry/page.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 import { writeValue, type Desk } from '$lib/writing/declaration.ts';
 import type { Proposed } from '$lib/writing/proposed.ts';
-import { choicesFor, type Choice } from '$lib/writing/targets.ts';
+import { choicesFor, ownFiles, type Choice } from '$lib/writing/targets.ts';
 
 /** What is wide by itself: rows of cells, lines that are not broken, a word that is not. */
 export type Content = 'table' | 'code' | 'words';
@@ -210,23 +210,21 @@ async function mending(
 		paths.map((one) => ({ path: one, property, value }));
 
 	/** Scrolling: in a wrapper of its own, or in itself where it is a block already. */
-	const scrolls = await settingsOn(swept, width, each('overflow-x', 'auto'), deskNow);
 	const inWrapper = (desk: Desk): Result => {
 		if (desk.isGiven(page.path)) return refuse('The page is given.');
 		const now = parsePage(desk.working.text(page.path) ?? '');
 		const elements = paths.flatMap((one) => elementAt(now, one) ?? []);
 		const wrapper = { tag: 'div', className: SCROLLS };
 		desk.working.change(page.path, markupChanges(now, elements, { kind: 'wrap', wrapper, together: false }));
-		const sheets = page.sheets.flatMap(({ from }) =>
-			from.kind === 'file' && !desk.isGiven(from.path) ? [from.path] : []
-		);
-		const file = sheets.at(-1);
+		const file = ownFiles(page, desk).at(-1);
 		if (file === undefined) return refuse('There is no sheet of ours.');
 		const target = { kind: 'rule', file, selector: `.${SCROLLS}`, after: null } as const;
 		return writeValue(desk, target, null, { property: 'overflow-x', value: 'auto' });
 	};
+	const scrolls =
+		content === 'code' ? await settingsOn(swept, width, each('overflow-x', 'auto'), deskNow) : inWrapper;
 	const scroll = {
-		table: { title: `Let it scroll sideways in a <div class="${SCROLLS}">`, write: inWrapper },
+		table: { title: `Let it scroll sideways in a <div class="${SCROLLS}">`, write: scrolls },
 		code: { title: 'Let it scroll sideways: overflow-x: auto', write: scrolls },
 		words: undefined
 	}[content];

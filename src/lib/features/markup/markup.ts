@@ -1,10 +1,5 @@
 import { counted, done, messageOf, refuse, type Result } from '$lib/core/text/index.ts';
-import {
-	markupChanges,
-	whyNotInserted,
-	type InsertPlace,
-	type MarkupRequest
-} from '$lib/core/html/edit/index.ts';
+import { markupChanges, PLACE_WORDS, whyNotInserted, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf, wholeSelector } from '$lib/core/selector/index.ts';
@@ -12,13 +7,6 @@ import { errandsTo } from '$lib/session/errands.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
-
-const PLACES: Readonly<Record<InsertPlace, string>> = {
-	before: 'before',
-	after: 'after',
-	first: 'at the beginning of',
-	last: 'at the end of'
-};
 
 function wordsOf(request: MarkupRequest, count: number): string {
 	const on = count === 1 ? 'one element' : `${count} elements`;
@@ -44,7 +32,7 @@ function wordsOf(request: MarkupRequest, count: number): string {
 		case 'duplicate':
 			return `Duplicates ${on}, with new ids.`;
 		case 'insert':
-			return `Adds HTML ${PLACES[request.place]} ${on}.`;
+			return `Adds HTML ${PLACE_WORDS[request.place]} ${on}.`;
 	}
 }
 

@@ -7,6 +7,17 @@ import { stepOf } from './wrap.ts';
 export const INSERT_PLACES = ['before', 'after', 'first', 'last'] as const;
 export type InsertPlace = (typeof INSERT_PLACES)[number];
 
+/** A place in words, before what it is seen from. */
+export const PLACE_WORDS: Readonly<Record<InsertPlace, string>> = {
+	before: 'before',
+	after: 'after',
+	first: 'at the beginning of',
+	last: 'at the end of'
+};
+
+/** Whether a place is beside an element, not in it. */
+export const isBeside = (place: InsertPlace): boolean => place === 'before' || place === 'after';
+
 /** Elements that hold nothing, or text alone that is no HTML (HTML §13.1.2). */
 const HOLDS_NONE =
 	/^(area|base|br|col|embed|hr|img|input|link|meta|param|source|track|wbr|script|style|textarea|title|iframe)$/;
@@ -30,7 +41,7 @@ export function insertHtml(
 	/** On a line of its own at an indentation; its further lines keep theirs from there. */
 	const on = (indent: string): string => html.trim().split('\n').join(`\n${indent}`);
 	const at = (offset: number, text: string): Change[] => [{ start: offset, end: offset, text }];
-	if (place === 'before' || place === 'after') {
+	if (isBeside(place)) {
 		if (OUTERMOST.test(tag)) return [];
 		const text = on(outer);
 		if (!isOwnLine) return at(place === 'before' ? span.start : span.end, text);
@@ -61,8 +72,8 @@ export function whyNotInserted(
 	for (const element of elements) {
 		const changes = insertHtml(page, element, html, place);
 		if (changes.length === 0)
-			return `Nothing can be added ${place === 'before' || place === 'after' ? 'beside' : 'in'} a ${element.tag}.`;
-		const around = place === 'before' || place === 'after' ? element.parent?.tag : element.tag;
+			return `Nothing can be added ${isBeside(place) ? 'beside' : 'in'} a ${element.tag}.`;
+		const around = isBeside(place) ? element.parent?.tag : element.tag;
 		if (around !== undefined && !TABLE.test(around)) {
 			const alone = parsePage(`<body><${around}>${html}<wbr></${around}>`);
 			const end = alone.elements.findLast(({ tag }) => tag === 'wbr');
