@@ -178,6 +178,9 @@ test('where the markup is given every other change of it is an errand too: in th
 	const markup = page.getByRole('tabpanel', { name: 'Markup' });
 	const words = (): Promise<string[]> =>
 		pageFrames(page)[0]?.locator('p').allTextContents() ?? Promise.resolve([]);
+	await markup.getByLabel('HTML to add').fill('</section>');
+	await markup.getByRole('button', { name: 'Add', exact: true }).click();
+	await expect(page.getByText('This HTML closes the section')).toBeVisible();
 	await markup.getByRole('button', { name: 'Later', exact: true }).click();
 	await expect(markup).toContainText('the frames have it, and the Site screen lists the errand.');
 	expect(await settled(page, words)).toEqual(['Low at noon', 'High at six', 'Two']);

@@ -1,5 +1,5 @@
 import { expect, test } from '../fixtures.ts';
-import { atWork, frameOf, reached, type Beside } from './bench.ts';
+import { atWork, reached, shareOf } from './bench.ts';
 import { settled } from '../rest.ts';
 
 test('J19: all pictures, this section’s, this one: the reach counted before writing; an id of the host’s refused with its reason', async ({
@@ -21,17 +21,10 @@ test('J19: all pictures, this section’s, this one: the reach counted before wr
 	expect(await work.actions()).toBeLessThanOrEqual(8);
 
 	// This section's, a size smaller on narrow: into the rule that says its width, under a width of its own.
-	const share = (vantage: Beside) =>
-		frameOf(page, vantage)
-			.locator('.sail img')
-			.evaluate((one) => {
-				const around = one.parentElement?.getBoundingClientRect().width ?? NaN;
-				return one.getBoundingClientRect().width / around;
-			});
-	const wide = await share('Notebook');
+	const wide = await shareOf(page, 'Notebook');
 	await work.select('img', 'img');
 	await work.collate('width', '72%', { into: /^\.sail img in/, extent: 'under the width', at: 560 });
-	expect(await settled(page, () => share('Handset'))).toBeCloseTo(0.72, 3);
-	expect(await share('Notebook')).toBe(wide);
+	expect(await settled(page, () => shareOf(page, 'Handset'))).toBeCloseTo(0.72, 3);
+	expect(await shareOf(page, 'Notebook')).toBe(wide);
 	expect(await work.actions()).toBeLessThanOrEqual(17);
 });

@@ -141,6 +141,15 @@ export const boxIn = (page: Page, vantage: Beside, selector: string) =>
 			return { left, top, right, bottom, width, height };
 		});
 
+/** How much of what it stands in the sail's picture is as wide as, in a vantage. */
+export const shareOf = (page: Page, vantage: Beside): Promise<number> =>
+	frameOf(page, vantage)
+		.locator('.sail img')
+		.evaluate((one) => {
+			const around = one.parentElement?.getBoundingClientRect().width ?? NaN;
+			return one.getBoundingClientRect().width / around;
+		});
+
 /** Whether a piece has a box in each of the vantages beside the lead, from narrow to wide. */
 export const shownIn = (page: Page, selector: string) =>
 	Promise.all(BESIDE.map(async (vantage) => (await boxIn(page, vantage, selector)) !== null));

@@ -2,7 +2,7 @@ import type { Locator } from '@playwright/test';
 import { expect, openBench, test, type Page } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 import { openType, sizeIn } from '../type/setting.ts';
-import { asSaved, boxIn, draftOf, frameOf, panel, reached, type Beside } from './bench.ts';
+import { asSaved, boxIn, draftOf, panel, reached, shareOf, frameOf, type Beside } from './bench.ts';
 
 /** Counts what a pointer does in the application and in its frames: nothing, in these jobs. */
 test.beforeEach(async ({ page, server }) => {
@@ -219,12 +219,5 @@ test('J19 by keyboard alone: the reach of selectors before writing, then this se
 	await expect(reached(page, 'img').nth(1)).toHaveText('3');
 	await expect(reached(page, '.sail img').nth(1)).toHaveText('1');
 	await collate(page, 'width', '72%', { into: /^\.sail img in/, extent: /^under the width/, at: '560' });
-	const share = (vantage: Beside) =>
-		frameOf(page, vantage)
-			.locator('.sail img')
-			.evaluate((one) => {
-				const around = one.parentElement?.getBoundingClientRect().width ?? NaN;
-				return one.getBoundingClientRect().width / around;
-			});
-	expect(await settled(page, () => share('Handset'))).toBeCloseTo(0.72, 3);
+	expect(await settled(page, () => shareOf(page, 'Handset'))).toBeCloseTo(0.72, 3);
 });

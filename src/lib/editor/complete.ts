@@ -8,7 +8,8 @@ import {
 import { syntaxTree } from '@codemirror/language';
 import type { EditorState, Extension } from '@codemirror/state';
 import { caretAt, type Caret } from '../core/css/index.ts';
-import { classesOursFirst, usedValues, type PageNames } from '../core/site/index.ts';
+import { classesOursFirst, type PageNames } from '../core/site/index.ts';
+import type { PageAnswers } from '../session/answers.ts';
 import { hostOf } from './host.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
 
@@ -66,7 +67,8 @@ const customProperties = ({ customProperties: known }: PageNames, wrap: boolean)
 		type: 'variable'
 	}));
 
-async function optionsFor(caret: Caret, words: PageNames): Promise<Completion[]> {
+async function optionsFor(caret: Caret, answers: PageAnswers): Promise<Completion[]> {
+	const words = await answers.pageNames();
 	switch (caret.kind) {
 		case 'property': {
 			const { PROPERTY_NAMES } = await grammar();
@@ -77,7 +79,7 @@ async function optionsFor(caret: Caret, words: PageNames): Promise<Completion[]>
 		}
 		case 'value': {
 			const { keywordsOf } = await grammar();
-			const used = usedValues(words.values, caret.property);
+			const used = await answers.usedValues(caret.property);
 			const own = customProperties(words, true);
 			const valueOf = new Map(own.map(({ label, detail }) => [label, detail]));
 			return [
@@ -142,7 +144,7 @@ async function complete(
 	const bracket = caret.kind === 'media' && text[caret.from - 1] === '(' ? 1 : 0;
 	return {
 		from: offset + caret.from - bracket,
-		options: await optionsFor(caret, await hostOf(context.state).site.answers.pageNames()),
+		options: await optionsFor(caret, hostOf(context.state).site.answers),
 		validFor: /^[-@(\w]*$/
 	};
 }

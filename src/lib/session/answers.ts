@@ -1,5 +1,5 @@
 import type { Rational } from '../core/interval/index.ts';
-import { NO_NAMES, type PageNames } from '../core/site/index.ts';
+import { NO_NAMES, type PageNames, type UsedValue } from '../core/site/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
 import type { HitCounts, Hitting } from '../inquiry/hits.ts';
 
@@ -11,6 +11,8 @@ export interface PageAnswers extends Hitting {
 	outline(selector: string): void;
 	/** What the page in the frames has names for. */
 	pageNames(): Promise<PageNames>;
+	/** The values that the site uses for a property, the most frequent first. */
+	usedValues(property: string): Promise<readonly UsedValue[]>;
 	/** The vantages in which a length is told. */
 	vantages(): readonly Vantage[];
 	/** Shows where the page's sheets define a custom property; false where they do not. */
@@ -26,6 +28,7 @@ export const NO_ANSWERS: PageAnswers = {
 	textHits: () => Promise.resolve([]),
 	outline: () => undefined,
 	pageNames: () => Promise.resolve(NO_NAMES),
+	usedValues: () => Promise.resolve([]),
 	vantages: () => [],
 	showDefinition: () => false
 };

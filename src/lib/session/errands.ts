@@ -1,5 +1,5 @@
 import { errandFor, errandIn, unsteadyNames, requestsToHost, withErrands } from '../core/errand/index.ts';
-import type { MarkupRequest } from '../core/html/edit/index.ts';
+import { whyRefused, type MarkupRequest } from '../core/html/edit/index.ts';
 import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { chain, decodeText, done, refuse, type Decoder, type Result } from '../core/text/index.ts';
 import type { SiteState } from './site.svelte.ts';
@@ -12,11 +12,10 @@ export async function errandsTo(
 	request: MarkupRequest
 ): Promise<Result<string>> {
 	const page = parsePage(textWithErrands(site, path, site.texts.get(path)?.text ?? ''));
-	const requests = requestsToHost(
-		page,
-		paths.flatMap((one) => elementAt(page, one) ?? []),
-		request
-	);
+	const elements = paths.flatMap((one) => elementAt(page, one) ?? []);
+	const why = whyRefused(page, elements, request);
+	if (why !== null) return refuse(why);
+	const requests = requestsToHost(page, elements, request);
 	if (!requests)
 		return refuse(`${path} is given: its host can be asked for other words within one element only.`);
 	const errands = requests.map(([element, one]) => errandFor(path, element, one));

@@ -13,7 +13,8 @@ import {
 	type PageConditions,
 	type SheetUse,
 	type Sources,
-	type PageNames
+	type PageNames,
+	type UsedValue
 } from '../core/site/index.ts';
 import type { SeenVantage, Vantage } from '../core/vantage/index.ts';
 import type { StagedChange } from '../core/staged/index.ts';
@@ -115,6 +116,11 @@ export class PageState implements InquiredPage {
 	/** What the page and its sheets have names for. */
 	names(): Promise<PageNames> {
 		return reader.names(this.path, this.texts);
+	}
+
+	/** The values that the site uses for a property, the most frequent first. */
+	usedValues(property: string): Promise<readonly UsedValue[]> {
+		return reader.usedValues(this.path, this.texts, property);
 	}
 
 	/** The page with another text of one of its files, made of the one that this page has. */

@@ -1,7 +1,7 @@
 import type { Remote } from 'comlink';
 import type { Result, Search } from '../core/text/index.ts';
 import type { SupportTable } from '../core/support/index.ts';
-import type { PageNames } from '../core/site/index.ts';
+import type { PageNames, UsedValue } from '../core/site/index.ts';
 import type { FileForce, Reading, SearchFound, TextRemark } from '../workers/reading.ts';
 import type { Texts, TextSender } from '../workers/texts.ts';
 import { framesFirst } from './painted.ts';
@@ -60,6 +60,11 @@ class Reader {
 	/** What a page and its sheets have names for. */
 	names(path: string, texts: Texts): Promise<PageNames> {
 		return this.#ask((remote, sender) => remote.names(path, sender.send(texts)[0]));
+	}
+
+	/** The values that a page's sheets and the site's others use for a property, the most frequent first. */
+	usedValues(path: string, texts: Texts, property: string): Promise<readonly UsedValue[]> {
+		return this.#ask((remote, sender) => remote.usedValues(path, sender.send(texts)[0], property));
 	}
 
 	/** Asks the thread for remarks; frames come first. */

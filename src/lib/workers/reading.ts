@@ -6,9 +6,11 @@ import {
 	conditionNotes,
 	forceOf,
 	namesOfPage,
+	usedValues,
 	type ConditionNote,
 	type Force,
-	type PageNames
+	type PageNames,
+	type UsedValue
 } from '../core/site/index.ts';
 import { supportRemarks, type SupportTable } from '../core/support/index.ts';
 import {
@@ -127,11 +129,21 @@ export class Reading {
 	/** What a page and its sheets have names for. */
 	names(path: string, texts: SentTexts): PageNames {
 		const { page, conditions, sources } = this.#pages.page(path, texts).model;
+		return namesOfPage(page, conditions, sources);
+	}
+
+	/** The values that a page's sheets and the site's others use for a property, the most frequent first. */
+	usedValues(path: string, texts: SentTexts, property: string): UsedValue[] {
+		const { conditions, sources } = this.#pages.page(path, texts).model;
 		const own = new Set(conditions.places.map(({ file }) => file));
 		const others = [...this.#pages.texts(texts)].flatMap(([file, text]) =>
 			file.endsWith('.css') && !own.has(file) ? [text] : []
 		);
-		return namesOfPage(page, conditions, sources, others);
+		const all = [...conditions.places.map(({ text }) => text), ...others];
+		return usedValues(
+			all.map((text) => sources.sheet(text)),
+			property
+		);
 	}
 
 	/** Searches texts; refused where the search cannot be read. At most `most` lines are listed. */

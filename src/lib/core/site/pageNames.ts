@@ -3,7 +3,6 @@ import { attribute, classesOf, type Page } from '../html/index.ts';
 import { namesIn } from '../selector/index.ts';
 import type { PageConditions } from './conditions.ts';
 import type { Sources } from './sources.ts';
-import type { ValueCounts } from './usedValues.ts';
 
 /** What a page and its sheets have names for. */
 export interface PageNames {
@@ -16,8 +15,6 @@ export interface PageNames {
 	readonly customProperties: ReadonlyMap<string, string>;
 	/** Conditions of `@media` as they are written, the most frequent first. */
 	readonly conditions: readonly string[];
-	/** How often values are given to properties, in all sheets of the site. */
-	readonly values: ValueCounts;
 }
 
 /** No names at all. */
@@ -27,8 +24,7 @@ export const NO_NAMES: PageNames = {
 	tags: [],
 	styled: new Map(),
 	customProperties: new Map(),
-	conditions: [],
-	values: new Map()
+	conditions: []
 };
 
 /** Classes of a page and its sheets: first those that sheets of ours style, then the page's others, then all others. */
@@ -40,13 +36,8 @@ export function classesOursFirst(
 	return [...new Set([...ours, ...classes, ...styled.keys()])];
 }
 
-/** The names of a page's elements and of what its sheets define; `others` are the texts of the site's other sheets. */
-export function namesOfPage(
-	page: Page,
-	{ places }: PageConditions,
-	sources: Sources,
-	others: readonly string[] = []
-): PageNames {
+/** The names of a page's elements and of what its sheets define. */
+export function namesOfPage(page: Page, { places }: PageConditions, sources: Sources): PageNames {
 	const classes = new Set<string>();
 	const ids = new Set<string>();
 	const tags = new Set<string>();
@@ -59,22 +50,11 @@ export function namesOfPage(
 	const styled = new Map<string, Set<string>>();
 	const customProperties = new Map<string, string>();
 	const conditions = new Map<string, number>();
-	const values = new Map<string, Map<string, number>>();
-	const count = (property: string, value: string): void => {
-		const own = values.get(property) ?? new Map<string, number>();
-		values.set(property, own.set(value, (own.get(value) ?? 0) + 1));
-	};
-	for (const text of others) {
-		const sheet = sources.sheet(text);
-		for (const node of walk(sheet))
-			if (node.kind === 'declaration') count(node.property, sliceOf(sheet.source, node.value));
-	}
 	for (const { text, file } of places) {
 		const sheet = sources.sheet(text);
 		for (const node of walk(sheet)) {
 			if (node.kind === 'declaration') {
-				if (!node.property.startsWith('--')) count(node.property, sliceOf(sheet.source, node.value));
-				else if (!customProperties.has(node.property)) {
+				if (node.property.startsWith('--') && !customProperties.has(node.property)) {
 					customProperties.set(node.property, sliceOf(sheet.source, node.value));
 				}
 			} else if (node.kind === 'rule') {
@@ -93,7 +73,6 @@ export function namesOfPage(
 		tags: [...tags],
 		styled,
 		customProperties,
-		conditions: [...conditions].sort((a, b) => b[1] - a[1]).map(([text]) => text),
-		values
+		conditions: [...conditions].sort((a, b) => b[1] - a[1]).map(([text]) => text)
 	};
 }

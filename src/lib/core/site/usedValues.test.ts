@@ -1,43 +1,23 @@
 import { expect, it } from 'vitest';
+import { parseSheet } from '../css/index.ts';
 import { classesOursFirst, usedValues } from './index.ts';
 
 it('numbers and custom properties in use are told with their counts, of sides those of all sides', () => {
-	const counts = new Map([
-		[
-			'font-size',
-			new Map([
-				['1rem', 3],
-				['inherit', 9],
-				['clamp(1rem, 2vw + 0.5rem, 3rem)', 1]
-			])
-		],
-		[
-			'margin',
-			new Map([
-				['0 auto', 4],
-				['var(--gap) 1rem', 2]
-			])
-		],
-		[
-			'margin-top',
-			new Map([
-				['1rem', 1],
-				['calc(1px + (2 * var(--gap)))', 1]
-			])
-		],
-		['gap', new Map([['20px', 2]])],
-		['row-gap', new Map([['20px', 1]])]
-	]);
+	const sheets = [
+		'p { font-size: 1rem; margin: 0 auto } li { font-size: inherit; margin: var(--gap) 1rem }',
+		'ol { font-size: 1rem; gap: 20px } ul { row-gap: 20px; margin-top: 1rem }',
+		'h1 { font-size: clamp(1rem, 2vw + 0.5rem, 3rem); margin-top: calc(1px + (2 * var(--gap))); margin: 0 }'
+	].map((text) => parseSheet(text));
 	const used = (property: string): string[] =>
-		usedValues(counts, property).map(({ value, count }) => `${count} × ${value}`);
-	expect(used('font-size')).toEqual(['3 × 1rem', '1 × clamp(1rem, 2vw + 0.5rem, 3rem)']);
+		usedValues(sheets, property).map(({ value, count }) => `${count} × ${value}`);
+	expect(used('font-size')).toEqual(['2 × 1rem', '1 × clamp(1rem, 2vw + 0.5rem, 3rem)']);
 	expect(used('margin-left')).toEqual([
-		'4 × 0',
-		'3 × 1rem',
-		'2 × var(--gap)',
+		'2 × 0',
+		'2 × 1rem',
+		'1 × var(--gap)',
 		'1 × calc(1px + (2 * var(--gap)))'
 	]);
-	expect(used('column-gap')).toEqual(['3 × 20px']);
+	expect(used('column-gap')).toEqual(['2 × 20px']);
 	expect(used('order')).toEqual([]);
 });
 

@@ -1,5 +1,4 @@
-/** How often values are given to properties, by property and value. */
-export type ValueCounts = ReadonlyMap<string, ReadonlyMap<string, number>>;
+import { sliceOf, walk, type Sheet } from '../css/index.ts';
 
 /** A value that is in use for a property, and how often it is. */
 export interface UsedValue {
@@ -39,17 +38,20 @@ const IS_OFFERED = /\d|var\(/;
 const LONGEST = 60;
 
 /**
- * The numbers and custom properties that are in use for a property, the most frequent first; of margins, paddings, insets
+ * The numbers and custom properties that sheets use for a property, the most frequent first; of margins, paddings, insets
  * and gaps those of all their sides, each by itself.
  */
-export function usedValues(counts: ValueCounts, property: string): UsedValue[] {
+export function usedValues(sheets: Iterable<Sheet>, property: string): UsedValue[] {
 	const family = familyOf(property);
 	const found = new Map<string, number>();
-	for (const [name, values] of counts) {
-		if (name !== property && (family === undefined || familyOf(name) !== family)) continue;
-		for (const [value, count] of values) {
+	for (const sheet of sheets) {
+		for (const node of walk(sheet)) {
+			if (node.kind !== 'declaration') continue;
+			if (node.property !== property && (family === undefined || familyOf(node.property) !== family))
+				continue;
+			const value = sliceOf(sheet.source, node.value);
 			for (const word of family === undefined ? [value] : wordsOf(value)) {
-				if (IS_OFFERED.test(word) && word.length <= LONGEST) found.set(word, (found.get(word) ?? 0) + count);
+				if (IS_OFFERED.test(word) && word.length <= LONGEST) found.set(word, (found.get(word) ?? 0) + 1);
 			}
 		}
 	}

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { usedValues } from '$lib/core/site/index.ts';
 	import { getSite } from '$lib/session/context.ts';
 	import { insist } from '$lib/session/insist.ts';
 	import { later } from '$lib/session/later.svelte.ts';
@@ -34,7 +33,7 @@
 	const used = later({
 		question: () => held.property,
 		about: (property) => property,
-		ask: async (property) => usedValues((await answers.pageNames()).values, property).slice(0, MOST_USED)
+		ask: async (property) => (await answers.usedValues(property)).slice(0, MOST_USED)
 	});
 	const list = $derived([
 		...(used.value ?? []).map(({ value, count }) => ({ value, label: `${count} ×` })),

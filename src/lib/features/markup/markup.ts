@@ -1,5 +1,5 @@
 import { counted, done, messageOf, refuse, type Result } from '$lib/core/text/index.ts';
-import { markupChanges, PLACE_WORDS, whyNotInserted, type MarkupRequest } from '$lib/core/html/edit/index.ts';
+import { markupChanges, PLACE_WORDS, whyRefused, type MarkupRequest } from '$lib/core/html/edit/index.ts';
 import { walk } from '$lib/core/css/index.ts';
 import { elementAt, parsePage, type ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf, wholeSelector } from '$lib/core/selector/index.ts';
@@ -85,13 +85,13 @@ export async function requestMarkup(
 	request: MarkupRequest
 ): Promise<Result<string>> {
 	const { path } = page;
-	if (site.given.has(path)) return errandsTo(site, path, elements, request);
 	const before = site.texts.get(path)?.text ?? '';
+	if (site.given.has(path)) return errandsTo(site, path, elements, request);
 	proposal.propose(({ working }) => {
 		const parsed = parsePage(working.text(path) ?? '');
 		const found = elements.flatMap((one) => elementAt(parsed, one) ?? []);
 		const changes = markupChanges(parsed, found, request);
-		const why = request.kind === 'insert' ? whyNotInserted(parsed, found, request) : null;
+		const why = whyRefused(parsed, found, request);
 		if (why !== null) return refuse(why);
 		working.change(path, changes);
 		return done({ summary: wordsOf(request, found.length), notes: [] });

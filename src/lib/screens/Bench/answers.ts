@@ -52,6 +52,7 @@ export const answersOf = (
 	show: (place: FilePlace) => void
 ): PageAnswers => ({
 	pageNames: () => page.names(),
+	usedValues: (property) => page.usedValues(property),
 	vantages,
 	outline: (selector) => stages?.outline(selector),
 	names: (file) => namesOf(pagesWith(site, file).map(([, one]) => one)),

@@ -13,7 +13,7 @@ import {
 	sourceOfText,
 	takeClass,
 	unwrap,
-	whyNotInserted,
+	whyRefused,
 	wrapElements,
 	wrapWords
 } from './index.ts';
@@ -224,10 +224,10 @@ describe('HTML is added', () => {
 	it('only where it can stand', () => {
 		const page = parsePage('<!doctype html><body><div><p>a</p></div><table><tbody><tr><td>x</table>');
 		const why = (tag: string, html: string, place: 'before' | 'last'): string | null =>
-			whyNotInserted(
+			whyRefused(
 				page,
 				page.elements.filter((one) => one.tag === tag),
-				{ html, place }
+				{ kind: 'insert', html, place }
 			);
 		expect(why('p', '<b>x</b>', 'last')).toBeNull();
 		expect(why('p', 'words', 'last')).toBeNull();

@@ -2,7 +2,7 @@ import type { Change } from '../../text/index.ts';
 import { giveClass } from '../classes.ts';
 import type { Page, PageElement } from '../page.ts';
 import { setAttribute, takeClass } from './attribute.ts';
-import { insertHtml, type InsertPlace } from './insert.ts';
+import { insertHtml, whyNotInserted, type InsertPlace } from './insert.ts';
 import { duplicate, moveAmong } from './place.ts';
 import { setWords } from './text.ts';
 import { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';
@@ -56,3 +56,10 @@ export function markupChanges(
 			return each((one) => insertHtml(page, one, request.html, request.place));
 	}
 }
+
+/** Why a request for elements cannot be met, however it is carried out; null where it can. */
+export const whyRefused = (
+	page: Page,
+	elements: readonly PageElement[],
+	request: MarkupRequest
+): string | null => (request.kind === 'insert' ? whyNotInserted(page, elements, request) : null);
