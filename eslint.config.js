@@ -66,6 +66,7 @@ const CORE = {
 	remember: [],
 	staged: ['text'],
 	steps: [],
+	minified: ['css', 'text'],
 	text: [],
 	css: ['remember', 'steps', 'text'],
 	html: ['css', 'steps', 'text'],

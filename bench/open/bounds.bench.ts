@@ -4,7 +4,7 @@ import { readSheet } from '../../src/lib/core/css/read.ts';
 import { lint } from '../../src/lib/core/grammar/index.ts';
 import { pageNotes, parsePage } from '../../src/lib/core/html/index.ts';
 import { parseMediaQueryList } from '../../src/lib/core/media/index.ts';
-import { codec, sharedLines } from '../../src/lib/server/codec.ts';
+import { codec } from '../../src/lib/server/codec.ts';
 import { encodeText } from '../../src/lib/core/text/index.ts';
 import { median, onceOf, type Bench } from '../bench.ts';
 import { withSite } from '../browser.ts';
@@ -79,7 +79,7 @@ const bench = (name: string, texts: readonly Hard[], work: (text: string) => unk
 
 /** Every line is indented anew. */
 const saved = (text: string): Uint8Array =>
-	encodeText(text.replace(/^/gm, '\t'), new TextEncoder().encode(text), codec, sharedLines);
+	encodeText(text.replace(/^/gm, '\t'), new TextEncoder().encode(text), codec);
 
 export const benches: readonly Bench[] = [
 	bench('a sheet and its parts', SHEETS, (text) => [partsIn(text), readSheet(text)]),

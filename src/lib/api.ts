@@ -24,8 +24,10 @@ export interface FileRecord {
 	readonly size: number;
 	readonly width: number | null;
 	readonly height: number | null;
-	/** LF text of pages and sheets, else null. */
+	/** LF text of pages and sheets, else null; of a minified sheet, its layout. */
 	readonly text: string | null;
+	/** Of a layout, the lines that begin a line of the file, too, from 0; null where every line does. */
+	readonly ownLines: readonly number[] | null;
 }
 
 export interface DraftRecord {
@@ -120,9 +122,10 @@ export interface AddedFile {
 	readonly revision: number;
 }
 
-export interface SavedFile {
-	readonly path: string;
-	readonly hash: string;
+/** A file as it was saved. */
+export interface SavedFile extends Pick<FileRecord, 'path' | 'hash' | 'ownLines'> {
+	/** Its text, where that is not the one that was sent: of a layout, with the breaks that it lacked; else null. */
+	readonly text: string | null;
 }
 
 /** A file that was saved elsewhere, with what it holds now. */

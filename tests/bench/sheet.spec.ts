@@ -136,7 +136,7 @@ test('a draft is kept within a second, however fast the typing goes on', async (
 	page.on('request', (request) => {
 		if (request.url().endsWith('/drafts')) kept ||= request.postData() ?? '';
 	});
-	for (let i = 0; i < 100 && kept === ''; i++) await page.keyboard.type('x');
+	for (let i = 0; i < 3000 && kept === ''; i++) await page.keyboard.type('x');
 	expect(JSON.parse(kept)).toMatchObject({ path: 'a.css', text: expect.stringContaining('x') });
 });
 
@@ -260,4 +260,38 @@ test('a text is searched in a panel over it: places are counted, gone through an
 	await expect(page.locator('.cm-content')).toBeFocused();
 	await page.keyboard.press('Control+z');
 	expect(await shownText(page)).toBe('a { gap: 1rem }\nb { gap: 20px; top: 3px }\n');
+});
+
+test('a minified sheet is laid out while it is read and edited; its file gets nothing but what was changed', async ({
+	page,
+	empty
+}) => {
+	const filler = Array.from({ length: 20 }, (_, i) => `.f${i}{top:0;left:0}`).join('');
+	const source = `/*! kept */\n#x{color:rgb(1,1,1);margin:0}@media(width<9px){#x{top:1px}}${filler}`;
+	const site = await bring(empty, { ...SITE, 'yard/a.css': source });
+	await openBench(page, empty, site);
+	const line = page.locator('.cm-line', { hasText: /^ {2}color:/ });
+	await line.click();
+	await expect(page.getByText('minified: line 3:')).toBeVisible();
+	await toLine(page, 'Home');
+	await expect(page.getByText(`in the file 2:4`)).toBeVisible();
+	await toLine(page, 'End');
+	await page.keyboard.press('Backspace');
+	await page.keyboard.insertText(';outline:0;');
+	await page.keyboard.press('Enter');
+	await page.keyboard.insertText('order:1;');
+	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('order', '1');
+	await page.keyboard.press('Control+s');
+	await expect(saved(page)).toHaveText('✓ Saved · revision 2');
+	const after = source.replace('color:rgb(1,1,1);', 'color:rgb(1,1,1);outline:0;order:1;');
+	expect(text((await exported(empty, site))['yard/a.css'])).toBe(after);
+	// What stood on one line has lines of its own now, here and after a reload.
+	const shown = async (): Promise<string> => (await shownText(page)).replace(/\s*‸.*$/gm, '');
+	expect(await shown()).toContain('#x{\n  color:rgb(1,1,1);\n  outline:0;\n  order:1;\n  margin:0\n}');
+	await page.reload();
+	await framesShown(page);
+	expect(await shown()).toContain(
+		'  outline:0;\n  order:1;\n  margin:0\n}\n@media(width<9px){\n  #x{\n    top:1px\n  }\n}'
+	);
+	await expect(saved(page)).toHaveText('✓ Saved · revision 2');
 });

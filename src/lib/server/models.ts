@@ -36,6 +36,8 @@ export class File extends Model<InferAttributes<File>, InferCreationAttributes<F
 	/** Natural size of a picture, px. */
 	declare width: number | null;
 	declare height: number | null;
+	/** Whether it is a sheet that is laid out while it is read; null where nobody has looked yet. */
+	declare minified: CreationOptional<boolean | null>;
 }
 
 export class Revision extends Model<InferAttributes<Revision>, InferCreationAttributes<Revision>> {
@@ -105,7 +107,8 @@ export function bindModels(sequelize: Sequelize): void {
 			hash: text(),
 			size: integer(),
 			width: DataTypes.INTEGER,
-			height: DataTypes.INTEGER
+			height: DataTypes.INTEGER,
+			minified: DataTypes.BOOLEAN
 		},
 		{ ...plain, tableName: 'file' }
 	);

@@ -1,10 +1,9 @@
 import { Op } from 'sequelize';
 import type { RevisionRecord } from '$lib/api.ts';
-import { decodeText } from '$lib/core/text/index.ts';
-import { codec } from './codec.ts';
 import { Blob, File, Revision } from './models.ts';
 import { Problem } from './problem.ts';
 import { isText, siteOf } from './sites.ts';
+import { textOf } from './texts.ts';
 
 /** A site's revisions, the newest first. */
 export async function listRevisions(siteId: number): Promise<RevisionRecord[]> {
@@ -24,11 +23,16 @@ export async function textsOf(siteId: number, number: number): Promise<Record<st
 	if (!revision) throw new Problem(404, `This site has no revision ${number}.`);
 	const files = await File.findAll({ where: { siteId } });
 	const manifest = new Map(Object.entries(revision.manifest));
-	const wanted = files.flatMap(({ path, kind }) => {
-		const hash = isText(kind) ? manifest.get(path) : undefined;
-		return hash === undefined ? [] : [{ path, hash }];
+	const wanted = files.flatMap((file) => {
+		const hash = isText(file.kind) ? manifest.get(file.path) : undefined;
+		return hash === undefined ? [] : [{ file, hash }];
 	});
 	const blobs = await Blob.findAll({ where: { hash: { [Op.in]: wanted.map(({ hash }) => hash) } } });
-	const texts = new Map(blobs.map(({ hash, bytes }) => [hash, decodeText(bytes, codec).text]));
-	return Object.fromEntries(wanted.map(({ path, hash }) => [path, texts.get(hash) ?? '']));
+	const bytes = new Map(blobs.map((blob) => [blob.hash, blob.bytes]));
+	return Object.fromEntries(
+		wanted.map(({ file, hash }) => {
+			const held = bytes.get(hash);
+			return [file.path, held ? textOf(file, hash, held).text : ''];
+		})
+	);
 }

@@ -1,14 +1,14 @@
 import { AsyncZipDeflate, Zip, ZipPassThrough } from 'fflate';
 import { Op, type Transaction } from 'sequelize';
-import { compareNames, decodeText } from '$lib/core/text/index.ts';
-import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary } from '$lib/api.ts';
+import { compareNames } from '$lib/core/text/index.ts';
+import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary, StaleFile } from '$lib/api.ts';
 import { blobsOf, dropUnnamed } from './blobs.ts';
-import { codec } from './codec.ts';
 import { change, database } from './database.ts';
 import type { Brought } from './import/index.ts';
 import { listAllKept } from './kept.ts';
 import { Blob, Draft, File, Revision, Site } from './models.ts';
 import { Problem } from './problem.ts';
+import { holdsMinified, textOf } from './texts.ts';
 import { listVantages, shipVantages } from './vantages.ts';
 import { hand } from './work/hand.ts';
 
@@ -76,6 +76,28 @@ export async function createSite(brought: Brought): Promise<number> {
 	});
 }
 
+const NO_TEXT = { text: null, ownLines: null };
+
+/** Says of sheets that nobody has looked at yet whether they are minified; those with drafts stay as they were drafted. */
+async function lookForMinified(
+	files: readonly File[],
+	bytes: ReadonlyMap<string, Uint8Array>,
+	drafts: readonly DraftRecord[]
+): Promise<void> {
+	const drafted = new Set(drafts.map(({ path }) => path));
+	const fresh = files.filter(
+		({ kind, minified, path }) => kind === 'sheet' && minified === null && !drafted.has(path)
+	);
+	if (fresh.length === 0) return;
+	for (const file of fresh) {
+		const content = bytes.get(file.hash);
+		file.minified = content !== undefined && holdsMinified(content);
+	}
+	await change(async (transaction) => {
+		for (const file of fresh) await file.save({ transaction });
+	});
+}
+
 /** A site with its files' texts, vantages and drafts. */
 export async function readSite(id: number): Promise<SiteRecord> {
 	const site = await siteOf(id);
@@ -90,6 +112,7 @@ export async function readSite(id: number): Promise<SiteRecord> {
 		where: { hash: { [Op.in]: files.filter(({ kind }) => isText(kind)).map(({ hash }) => hash) } }
 	});
 	const bytes = new Map(blobs.map((blob) => [blob.hash, blob.bytes]));
+	await lookForMinified(files, bytes, drafts);
 	return {
 		id,
 		name: site.name,
@@ -99,8 +122,8 @@ export async function readSite(id: number): Promise<SiteRecord> {
 			.map((file): FileRecord => {
 				const { path, kind, hash, size, width, height } = file;
 				const content = bytes.get(hash);
-				const text = isText(kind) && content ? decodeText(content, codec).text : null;
-				return { path, kind, hash, size, width, height, text };
+				const text = isText(kind) && content ? textOf(file, hash, content) : NO_TEXT;
+				return { path, kind, hash, size, width, height, ...text };
 			}),
 		vantages,
 		vantagesVersion: version,
@@ -172,22 +195,23 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 	return change(async (transaction) => {
 		const site = await siteOf(id, transaction);
 		const saved: SavedFile[] = [];
-		const stale: { path: string; hash: string; text: string }[] = [];
+		const stale: StaleFile[] = [];
 		for (const { path, base, text } of save.files) {
 			const file = await File.findOne({ where: { siteId: id, path }, transaction });
 			if (!file || !isText(file.kind))
 				throw new Problem(404, `This site has no text file "${path}"; nothing was saved.`);
 			const before = await bytesOf(file.hash, transaction);
 			if (file.hash !== base) {
-				stale.push({ path, hash: file.hash, text: decodeText(before, codec).text });
+				stale.push({ path, hash: file.hash, ...textOf(file, file.hash, before) });
 				continue;
 			}
-			const bytes = await write('encode', { text, original: before });
+			const bytes = await write('encode', { text, original: before, minified: file.minified === true });
 			file.hash = await keep(bytes, transaction);
 			file.size = bytes.length;
 			await file.save({ transaction });
 			await Draft.destroy({ where: { siteId: id, path, tab: save.tab }, transaction });
-			saved.push({ path, hash: file.hash });
+			const read = textOf(file, file.hash, bytes);
+			saved.push({ path, hash: file.hash, ...read, text: read.text === text ? null : read.text });
 		}
 		if (stale.length > 0) {
 			const names = stale.map(({ path }) => path).join(', ');

@@ -1,5 +1,6 @@
 import type { Remote } from 'comlink';
-import type { Result, Search } from '../core/text/index.ts';
+import type { Layout } from '../core/minified/index.ts';
+import type { Place, Result, Search } from '../core/text/index.ts';
 import type { SupportTable } from '../core/support/index.ts';
 import type { PageNames, UsedValue } from '../core/site/index.ts';
 import type { FileForce, Reading, SearchFound, TextRemark } from '../workers/reading.ts';
@@ -65,6 +66,17 @@ class Reader {
 	/** The values that a page's sheets and the site's others use for a property, the most frequent first. */
 	usedValues(path: string, texts: Texts, property: string): Promise<readonly UsedValue[]> {
 		return this.#ask((remote, sender) => remote.usedValues(path, sender.send(texts)[0], property));
+	}
+
+	/** The line and column, from 1, at which an offset of a layout, as it is now, stands in the file that was laid out. */
+	placeInFile(now: string, saved: Layout, offset: number): Promise<Place> {
+		return this.#ask((remote, sender) => {
+			const texts = new Map([
+				['now', now],
+				['saved', saved.text]
+			]);
+			return remote.placeInFile(sender.send(texts)[0], saved.own, offset);
+		});
 	}
 
 	/** Asks the thread for remarks; frames come first. */

@@ -189,7 +189,8 @@ export class SiteState {
 		const file = this.texts.get(draft.path);
 		if (!file) return false;
 		if (file.base !== draft.base) {
-			this.stale = [...this.stale, { path: draft.path, hash: file.base, text: file.saved }];
+			const { path, base: hash, saved: text, ownLines } = file;
+			this.stale = [...this.stale, { path, hash, text, ownLines }];
 		}
 		file.base = draft.base;
 		const isOwn = draft.tab === this.tab;
@@ -223,8 +224,9 @@ export class SiteState {
 			const { revision, files } = await api.save(this.id, this.tab, sent);
 			this.revision = Math.max(this.revision, revision);
 			for (const { file, text } of changed) {
-				file.saved = text;
-				file.base = files.find(({ path }) => path === file.path)?.hash ?? file.base;
+				const saved = files.find(({ path }) => path === file.path);
+				if (saved) file.nowHolds(saved, saved.text ?? text);
+				if (file.text === text && file.dirty) this.history.asOne('Laid out', () => file.replace(file.saved));
 				if (file.dirty) this.#drafts.note(file);
 				else this.#drafts.saved(file.path);
 			}
@@ -240,11 +242,11 @@ export class SiteState {
 	}
 
 	/** Settles a file that was saved elsewhere: its text from there, or this one over it at the next save. */
-	settle({ path, hash, text }: StaleFile, keep: 'theirs' | 'mine'): void {
+	settle(stale: StaleFile, keep: 'theirs' | 'mine'): void {
+		const { path, text } = stale;
 		const file = this.texts.get(path);
 		if (!file) return;
-		file.base = hash;
-		file.saved = text;
+		file.nowHolds(stale, text);
 		if (keep === 'theirs') this.history.asOne('Text saved elsewhere kept', () => file.replace(text));
 		else this.#drafts.note(file);
 		this.stale = this.stale.filter((one) => one.path !== path);
@@ -266,11 +268,11 @@ export class SiteState {
 			this.#takeFiles(record.files);
 			this.revision = record.revision;
 			taking(record);
-			for (const { path, hash, text } of record.files) {
+			for (const held of record.files) {
+				const { path, hash, text } = held;
 				const file = this.texts.get(path);
 				if (!file || text === null || file.base === hash || file.dirty) continue;
-				file.base = hash;
-				file.saved = text;
+				file.nowHolds(held, text);
 				const caret = file.state.selection.main.head;
 				this.history.asOne('Saved in another tab', () => file.replace(text, caret));
 			}

@@ -32,7 +32,8 @@ const server = vi.hoisted(() => {
 					size: text.length,
 					width: null,
 					height: null,
-					text
+					text,
+					ownLines: null
 				})),
 				vantages: [],
 				vantagesVersion: '',
@@ -276,7 +277,7 @@ test('a long page is read in pieces between which more is typed, and is then wha
 test('what was saved elsewhere refuses a save, is named, and is settled by either text', async () => {
 	const site = await open();
 	const file = sheetOf(site);
-	const theirs = { path: 'a.css', hash: '#theirs', text: 'a { color: green }\n' };
+	const theirs = { path: 'a.css', hash: '#theirs', text: 'a { color: green }\n', ownLines: null };
 	held('save', new Refused(409, 'It was saved elsewhere.', [theirs]))();
 	file.replace('a { color: blue }\n');
 	await site.saveAll();

@@ -39,6 +39,8 @@ export class FileText {
 	/** The text as saved, and the hash of the file it stands in. */
 	saved = $state('');
 	base = $state('');
+	/** Of a minified sheet as saved, the lines that begin a line of the file, too, from 0; null where every line does. */
+	ownLines = $state.raw<readonly number[] | null>(null);
 	#text = $state('');
 	/** Whether the text is behind the editor's: somebody is typing in a long text. */
 	isBehind = $state(false);
@@ -110,11 +112,12 @@ export class FileText {
 		this.#timer = setTimeout(() => this.settle());
 	}
 
-	constructor({ path, kind, hash, text }: FileRecord, owner: TextOwner) {
+	constructor({ path, kind, hash, text, ownLines }: FileRecord, owner: TextOwner) {
 		this.path = path;
 		this.kind = kind === 'page' ? 'page' : 'sheet';
 		this.saved = text ?? '';
 		this.base = hash;
+		this.ownLines = ownLines;
 		this.#owner = owner;
 		this.state = EditorState.create({ doc: this.saved, extensions: this.#lock });
 		this.#text = this.saved;
@@ -180,6 +183,13 @@ export class FileText {
 	/** Changes the text from outside the editor. */
 	dispatch(spec: TransactionSpec): void {
 		this.take(this.state.update(spec));
+	}
+
+	/** Takes over what its file holds now. */
+	nowHolds({ hash, ownLines }: Pick<FileRecord, 'hash' | 'ownLines'>, text: string): void {
+		this.saved = text;
+		this.base = hash;
+		this.ownLines = ownLines;
 	}
 
 	/** Replaces the whole text, given or not; that is no step of its history where a reload brings the text back. */

@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { parseSheet, type Sheet } from '../core/css/index.ts';
 import { lint } from '../core/grammar/index.ts';
+import { placeInFile } from '../core/minified/index.ts';
 import { pageNotes, parsePage, styleSpans } from '../core/html/index.ts';
 import {
 	conditionNotes,
@@ -20,6 +21,7 @@ import {
 	lineStarts,
 	matchesIn,
 	placeAt,
+	type Place,
 	type Result,
 	type Search
 } from '../core/text/index.ts';
@@ -144,6 +146,12 @@ export class Reading {
 			all.map((text) => sources.sheet(text)),
 			property
 		);
+	}
+
+	/** The line and column, from 1, at which an offset of an edited layout stands in the file of the layout before the edit. */
+	placeInFile(sent: SentTexts, own: readonly number[], offset: number): Place {
+		const texts = this.#pages.texts(sent);
+		return placeInFile(texts.get('now') ?? '', { text: texts.get('saved') ?? '', own }, offset);
 	}
 
 	/** Searches texts; refused where the search cannot be read. At most `most` lines are listed. */

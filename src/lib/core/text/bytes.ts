@@ -1,3 +1,5 @@
+import { sharedLines } from './sharedLines.ts';
+
 /**
  * A file's bytes as an LF text, in a way that lets an edited text be written back so that no untouched line
  * changes a byte: not its line end, not its bytes where they are no valid text, not the BOM.
@@ -29,6 +31,8 @@ interface Line {
 
 const LF = 0x0a;
 const CR = 0x0d;
+const SEMICOLON = 0x3b;
+const NO_END = new Uint8Array(0);
 
 const startsWith = (bytes: Uint8Array, ...lead: number[]): boolean =>
 	lead.every((byte, i) => bytes[i] === byte);
@@ -56,8 +60,11 @@ export function encodingOf(bytes: Uint8Array, codec: Pick<Codec, 'knows'>): stri
 	return /^utf-?16/.test(encoding) || !codec.knows(encoding) ? 'utf-8' : encoding;
 }
 
-/** Where the lines of the bytes end. Line ends are never part of another character in the encodings of the web. */
-function linesOf(bytes: Uint8Array, encoding: string): Line[] {
+/** Where pieces of a text end that are compared each by itself: at line ends, or at every `;` too. */
+export type PieceEnd = 'line' | 'line or ;';
+
+/** The pieces of the bytes. Neither line ends nor `;` are ever part of another character in the encodings that codecs know. */
+function linesOf(bytes: Uint8Array, encoding: string, ends: PieceEnd): Line[] {
 	const wide = encoding === 'utf-16le' || encoding === 'utf-16be';
 	const size = wide ? 2 : 1;
 	const unit = (i: number): number => {
@@ -70,19 +77,24 @@ function linesOf(bytes: Uint8Array, encoding: string): Line[] {
 	let from = 0;
 	for (let i = 0; i < bytes.length; i += size) {
 		const code = unit(i);
+		if (code === SEMICOLON && ends !== 'line' && ![LF, CR, -1].includes(unit(i + size))) {
+			lines.push({ body: bytes.subarray(from, i + size), end: NO_END });
+			from = i + size;
+			continue;
+		}
 		if (code !== LF && code !== CR) continue;
 		const after = i + (code === CR && unit(i + size) === LF ? 2 * size : size);
 		lines.push({ body: bytes.subarray(from, i), end: bytes.subarray(i, after) });
 		from = after;
 		i = after - size;
 	}
-	lines.push({ body: bytes.subarray(from), end: new Uint8Array(0) });
+	lines.push({ body: bytes.subarray(from), end: NO_END });
 	return lines;
 }
 
-function split(bytes: Uint8Array, encoding: string): { bom: Uint8Array; lines: Line[] } {
+function split(bytes: Uint8Array, encoding: string, ends: PieceEnd): { bom: Uint8Array; lines: Line[] } {
 	const length = bomOf(bytes)?.length ?? 0;
-	return { bom: bytes.subarray(0, length), lines: linesOf(bytes.subarray(length), encoding) };
+	return { bom: bytes.subarray(0, length), lines: linesOf(bytes.subarray(length), encoding, ends) };
 }
 
 const LINE_ENDS = ['\n', '\r\n', '\r'] as const;
@@ -103,38 +115,37 @@ export function decodeText(bytes: Uint8Array, codec: Decoder): DecodedText {
 	return { text, encoding, bom: bom > 0, lineEnd };
 }
 
-/** Runs of lines that two texts share: `count` lines from `before` in the one and from `after` in the other. */
-export type SharedLines = (
-	before: readonly string[],
-	after: readonly string[]
-) => { before: number; after: number; count: number }[];
-
 /**
- * The bytes of an edited text: each line that the original has too is written with its original bytes and
- * line end, every other in the original's encoding with the line end of the line before it.
+ * The bytes of an edited text: each line (with `ends`, each piece of one) that the original has too is written with its
+ * original bytes and line end, every other in the original's encoding with the line end of the line before it.
  */
 export function encodeText(
 	text: string,
 	original: Uint8Array,
 	codec: Codec,
-	shared: SharedLines
+	ends: PieceEnd = 'line'
 ): Uint8Array {
 	const encoding = encodingOf(original, codec);
-	const { bom, lines } = split(original, encoding);
+	const { bom, lines } = split(original, encoding, ends);
 	const { lineEnd } = decodeText(original, codec);
 	const before = lines.map(({ body }) => codec.decode(body, encoding));
-	const after = text.split('\n');
+	/** The last of these pieces is at its line's end. */
+	const piecesOf = (line: string): string[] => (ends === 'line' ? [line] : line.split(/(?<=;)/));
+	const pieces = text
+		.split('\n')
+		.flatMap((line) => piecesOf(line).map((body, i, all) => ({ body, isLast: i === all.length - 1 })));
+	const after = pieces.map(({ body }) => body);
 	const kept = new Map<number, Line>();
-	for (const run of shared(before, after)) {
+	for (const run of sharedLines(before, after)) {
 		for (let i = 0; i < run.count; i++) kept.set(run.after + i, lines[run.before + i] as Line);
 	}
 	const parts: Uint8Array[] = [bom];
 	let end = lines[0]?.end.length ? (lines[0]?.end as Uint8Array) : codec.encode(lineEnd, encoding);
-	after.forEach((body, i) => {
+	pieces.forEach(({ body, isLast }, i) => {
 		const line = kept.get(i);
 		parts.push(line ? line.body : codec.encode(body, encoding));
 		if (line && line.end.length > 0) end = line.end;
-		if (i < after.length - 1) parts.push(end);
+		if (isLast && i < pieces.length - 1) parts.push(end);
 	});
 	const bytes = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
 	let at = 0;

@@ -1,5 +1,6 @@
 export * from './lines.ts';
 export * from './bytes.ts';
+export { sharedLines } from './sharedLines.ts';
 export * from './change.ts';
 export { expressionOf, matchesIn, replacementOf, type Match, type Search } from './search.ts';
 export { blanked } from './blank.ts';

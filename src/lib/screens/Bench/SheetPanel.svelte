@@ -17,6 +17,7 @@
 	import type { BenchState } from './bench.svelte.ts';
 	import { inForceOf } from './inForce.svelte.ts';
 	import FileTabs from './FileTabs.svelte';
+	import InFile from './InFile.svelte';
 	import { filesOf } from './files.svelte.ts';
 	import KeyedMenu from './KeyedMenu.svelte';
 	import Sheet from './Sheet.svelte';
@@ -165,6 +166,7 @@
 					compiled: locked
 				</p>
 			{:else if shown.isGiven}<p class="given">given: locked</p>{/if}
+			{#if shown.ownLines}<InFile file={shown} />{/if}
 			{#if site.otherTabs.has(shown.path)}
 				<p class="given" title="Saved there first, it is a conflict here, and nothing is lost.">
 					unsaved in another tab

@@ -4,9 +4,10 @@ import * as kept from './0003-kept.ts';
 import * as givenPath from './0004-given-path.ts';
 import * as unnamed from './0005-unnamed.ts';
 import * as errandRequest from './0006-errand-request.ts';
+import * as minified from './0007-minified.ts';
 
 /** All migrations in the order in which they run. One that has been released is never changed. */
-export const migrations = [first, vantageFields, kept, givenPath, unnamed, errandRequest];
+export const migrations = [first, vantageFields, kept, givenPath, unnamed, errandRequest, minified];
 
 /** Those that change rows alone, and change none twice: rows that come from another database need them once more. */
 export const ofRows = [vantageFields, errandRequest];

@@ -1,0 +1,60 @@
+import { lineStarts, placeAt, type Place, sharedLines } from '../text/index.ts';
+import { breaksOf, indentOf, type Layout } from './layout.ts';
+
+/** How each line of an edited layout stands in the file: joined to the one before it, without so much indentation; else null. */
+function joins(text: string, before: Layout): (number | null)[] {
+	const lines = text.split('\n');
+	const joined = lines.map((): number | null => null);
+	const starts = lineStarts(text);
+	const own = new Set(before.own);
+	const was = before.text.split('\n');
+	/** The line of the layout before the edit that says how a line stands in the file. */
+	const model = lines.map(() => was.length - 1);
+	let [next, after] = [0, 0];
+	for (const run of [...sharedLines(was, lines), { before: was.length, after: lines.length, count: 0 }]) {
+		for (let i = after; i < run.after; i++) {
+			model[i] = Math.min(Math.max(1, next + i - after), run.before, was.length - 1);
+		}
+		for (let i = 0; i < run.count; i++) model[run.after + i] = run.before + i;
+		[next, after] = [run.before + run.count, run.after + run.count];
+	}
+	for (const { at, from, depth } of breaksOf(text)) {
+		const { line } = placeAt(starts, at);
+		const start = starts[line - 1] as number;
+		// As a layout would have it, and with the white space before it on one line.
+		const isAsLaid = start - 1 >= from && text.slice(start, at) === indentOf(depth);
+		if (!isAsLaid || text.slice(from, start - 1).includes('\n') || own.has(model[line - 1] ?? 0)) continue;
+		joined[line - 1] = at - start;
+	}
+	return joined;
+}
+
+/**
+ * The text that a file gets whose layout was edited: lines that a layout alone has begun are joined again, those of the file
+ * and what was typed in another way stay.
+ */
+export function textInFile(text: string, before: Layout): string {
+	const joined = joins(text, before);
+	return text
+		.split('\n')
+		.map((line, i) => {
+			const indent = joined[i] ?? null;
+			return indent === null ? (i === 0 ? line : `\n${line}`) : line.slice(indent);
+		})
+		.join('');
+}
+
+/** The line and column of the file, from 1, at which an offset of its edited layout stands. */
+export function placeInFile(text: string, before: Layout, offset: number): Place {
+	const joined = joins(text, before);
+	const starts = lineStarts(text);
+	const { line, column } = placeAt(starts, offset);
+	let [lines, columns] = [0, 0];
+	for (let i = 0; i < line; i++) {
+		const indent = joined[i] ?? null;
+		if (indent === null) [lines, columns] = [lines + 1, 0];
+		if (i < line - 1) columns += (starts[i + 1] as number) - 1 - (starts[i] as number) - (indent ?? 0);
+		else columns += Math.max(0, column - 1 - (indent ?? 0));
+	}
+	return { line: lines, column: columns + 1 };
+}

@@ -1,0 +1,2 @@
+export { placeInFile, textInFile } from './inFile.ts';
+export { isMinified, layOut, type Layout } from './layout.ts';

@@ -1,0 +1,139 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { parseSheet, sliceOf, walk } from '../css/index.ts';
+import { isMinified, layOut, placeInFile, textInFile } from './index.ts';
+
+const edited = (source: string, edit: (laid: string) => string): string => {
+	const layout = layOut(source);
+	return textInFile(edit(layout.text), layout);
+};
+
+describe('a minified sheet', () => {
+	it('is laid out, a declaration a line', () => {
+		const { text, own } = layOut(
+			'/*! ours */@charset "x";a{b:c;d:url(data:x;y)}@media(width<9px){e,f>g:is(h,i){--j:{k:l;m};n:o;}p{}}\nq{r:"{;}"}'
+		);
+		expect(text).toBe(`/*! ours */
+@charset "x";
+a{
+  b:c;
+  d:url(data:x;y)
+}
+@media(width<9px){
+  e,f>g:is(h,i){
+    --j:{k:l;m};
+    n:o;
+  }
+  p{}
+}
+q{
+  r:"{;}"
+}`);
+		expect(own).toEqual([0, 13]);
+	});
+
+	it('is told from a sheet in its own hand', () => {
+		const rule = '.a{top:0;left:0;right:0;bottom:0}';
+		expect(isMinified(rule.repeat(20))).toBe(true);
+		expect(isMinified(`${rule}\n`.repeat(20))).toBe(false);
+		expect(isMinified(`/*! kept */\n${rule.repeat(20)}\n/*# sourceMappingURL=a.map */`)).toBe(true);
+		expect(isMinified(`.a {\n  background: url(data:image/png;base64,${'A'.repeat(900)});\n}\n`)).toBe(false);
+		expect(isMinified('')).toBe(false);
+	});
+
+	it('keeps its bytes where nothing was changed', () => {
+		const source = '/*! k */\na{b:c;d:e}f{g:h}\ni {\n  j: k;\n}\n';
+		expect(edited(source, (laid) => laid)).toBe(source);
+		expect(edited(source, (laid) => laid.replace('  d:e', '  d:f'))).toBe(source.replace('d:e', 'd:f'));
+		// A new line as the layout has it is joined where its neighbours are, and stays where they stand on lines of the file.
+		expect(edited(source, (laid) => laid.replace('  b:c;\n', '  b:c;\n  x:y;\n'))).toBe(
+			source.replace('b:c;', 'b:c;x:y;')
+		);
+		expect(edited(source, (laid) => laid.replace('  j: k;\n', '  j: k;\n  x: y;\n'))).toBe(
+			source.replace('  j: k;\n', '  j: k;\n  x: y;\n')
+		);
+		expect(edited(source, (laid) => laid.replace('f{\n  g:h\n}\n', ''))).toBe(
+			source.replace('f{g:h}\n', '\n').replace('\n\ni', '\ni')
+		);
+		// What was typed in another way than the layout has it is kept as it was typed.
+		expect(edited(source, (laid) => laid.replace('  d:e', '\n  /* why */\n  d:e'))).toBe(
+			source.replace('d:e', '\n\n  /* why */d:e')
+		);
+	});
+
+	it('has places in the file beside those of its layout', () => {
+		const source = '/*! k */\na{b:c;d:e}f{g:h}\ni{j:k}';
+		const layout = layOut(source);
+		for (const words of ['a{', 'b:c', 'd:e', '}f', 'g:h', 'j:k']) {
+			const at = source.indexOf(words);
+			const place = placeInFile(layout.text, layout, layout.text.indexOf(words.replace('}', '')));
+			const before = source.slice(0, at + (words.startsWith('}') ? 1 : 0));
+			expect(place).toEqual({
+				line: before.split('\n').length,
+				column: before.length - before.lastIndexOf('\n')
+			});
+		}
+	});
+});
+
+describe('any sheet', () => {
+	const piece = fc.constantFrom(
+		...[
+			'{',
+			'}',
+			';',
+			':',
+			'--a:',
+			'b',
+			'.c',
+			' ',
+			'\n',
+			'\n  ',
+			'\n    ',
+			'/*d*/',
+			'"e;"',
+			'(',
+			')',
+			'url(f;g)',
+			'@h ',
+			'['
+		],
+		...['b:c;', 'a{', 'x{y:z}']
+	);
+	const sheet = fc.array(piece, { maxLength: 30 }).map((pieces) => pieces.join(''));
+
+	/** What a sheet says, without the white space around it. */
+	const said = (text: string): unknown[] =>
+		[...walk(parseSheet(text))].map((node) => [
+			node.kind,
+			'prelude' in node ? sliceOf(text, node.prelude).replace(/\s/g, '') : '',
+			node.kind === 'declaration' ? [node.property, sliceOf(text, node.value)] : ''
+		]);
+
+	it('says the same in its layout, which a second one leaves as it is', () => {
+		fc.assert(
+			fc.property(sheet, (source) => {
+				const { text } = layOut(source);
+				expect(said(text)).toEqual(said(source));
+				expect(layOut(text).text).toBe(text);
+				expect(text.replace(/\s/g, '')).toBe(source.replace(/\s/g, ''));
+			}),
+			{ numRuns: 2000 }
+		);
+	});
+
+	it('comes out of its layout as it went in, and with an edit is laid out as it was edited', () => {
+		fc.assert(
+			fc.property(sheet, fc.nat(), fc.nat(12), sheet, (source, place, length, put) => {
+				expect(edited(source, (laid) => laid)).toBe(source);
+				const layout = layOut(source);
+				const start = place % (layout.text.length + 1);
+				const after = layout.text.slice(0, start) + put + layout.text.slice(start + length);
+				const inFile = textInFile(after, layout);
+				// All but the breaks that a layout adds anyway.
+				expect(layOut(inFile).text).toBe(layOut(after).text);
+			}),
+			{ numRuns: 3000 }
+		);
+	});
+});

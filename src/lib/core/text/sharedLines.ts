@@ -1,0 +1,38 @@
+import { diffArrays } from 'diff';
+
+/** A run of lines that two texts share: `count` lines from `before` in the one and from `after` in the other. */
+interface SharedRun {
+	readonly before: number;
+	readonly after: number;
+	readonly count: number;
+}
+
+/** How many lines may be put in and taken out before a difference is no longer looked for: the effort grows as its square. */
+const MOST_EDITS = 1000;
+
+/**
+ * The lines that two texts share. Beyond `MOST_EDITS` changed lines these are the ones at the head and at the tail alone,
+ * and lines between that stayed as they were are taken for changed.
+ */
+export function sharedLines(before: readonly string[], after: readonly string[]): SharedRun[] {
+	const least = Math.min(before.length, after.length);
+	let head = 0;
+	while (head < least && before[head] === after[head]) head++;
+	let tail = 0;
+	while (tail < least - head && before.at(-1 - tail) === after.at(-1 - tail)) tail++;
+	const runs: SharedRun[] = [];
+	const share = (a: number, b: number, count: number): void => {
+		if (count > 0) runs.push({ before: a, after: b, count });
+	};
+	share(0, 0, head);
+	const middle = (lines: readonly string[]): string[] => lines.slice(head, lines.length - tail);
+	const parts = diffArrays(middle(before), middle(after), { maxEditLength: MOST_EDITS });
+	let [a, b] = [head, head];
+	for (const { added, removed, count } of parts ?? []) {
+		if (!added && !removed) share(a, b, count);
+		if (!added) a += count;
+		if (!removed) b += count;
+	}
+	share(before.length - tail, after.length - tail, tail);
+	return runs;
+}
