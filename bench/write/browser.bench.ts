@@ -5,6 +5,8 @@ import { LAUNCH } from '../../tests/launch.ts';
 import { median, type Bench } from '../bench.ts';
 import { keystroke, toPainted, withSite, painted, PAINTED } from '../browser.ts';
 import { largePage } from '../pages.ts';
+import { largeSheet } from '../sheets.ts';
+import { layOut } from '../../src/lib/core/minified/index.ts';
 import type * as inPage from './inPage.ts';
 
 declare global {
@@ -154,4 +156,28 @@ const dragging: Bench = {
 	}
 };
 
-export const benches: readonly Bench[] = [collation, dragging, stepping];
+/** Size of a large minified sheet, characters. */
+const MINIFIED = 500_000;
+
+const minified: Bench = {
+	name: 'an edit in a minified sheet of 500 kB, to all frames painted / in the same sheet laid out in its file',
+	goal: { atMost: 1.3 },
+	async run() {
+		const sheet = largeSheet(MINIFIED * 1.3)
+			.replace(/\/\*.*?\*\/\s*/g, '')
+			.replace(/\s*([{},;>])\s*|\s*\n\s*/g, '$1')
+			.slice(0, MINIFIED)
+			.replace(/[^}]*$/, '');
+		const edited = (css: string): Promise<number> =>
+			withSite({ ...largePage(1000), 'look.css': css }, async (page, server, site) => {
+				await page.goto(`${server.url}/site/${site}/bench?page=index.html&file=look.css`);
+				await page.locator('.cm-line').nth(5).waitFor();
+				return keystroke(page);
+			});
+		const [packed, laid] = [await edited(sheet), await edited(layOut(sheet).text)];
+		if (process.env.VERBOSE) console.log({ characters: sheet.length, packed, laid });
+		return packed / laid;
+	}
+};
+
+export const benches: readonly Bench[] = [collation, dragging, stepping, minified];
