@@ -34,6 +34,12 @@ const field = (page: Page, name: string, column: string) =>
 const into = (page: Page) => page.locator('.into');
 const over = (page: Page) => into(page).getByRole('combobox', { name: 'over' });
 
+/** Has a value go to the rule of its class, which matches others too. */
+const toCard = (page: Page) =>
+	into(page)
+		.getByRole('button', { name: '.card in a.css instead: also matches 1 here, 1 on 1 other page' })
+		.click();
+
 const padding = (page: Page) =>
 	pageFrames(page)[0]
 		?.locator('#one')
@@ -85,7 +91,8 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 }) => {
 	await open(page, server);
 	await cell(page, 'padding', 'B').click();
-	await expect(into(page)).toContainText('2 here · 1 on 1 other page');
+	await toCard(page);
+	await expect(into(page).locator('strong')).toHaveText('also matches 1 here, 1 on 1 other page');
 	await expect(over(page)).toHaveValue('up');
 	await field(page, 'padding', 'B').fill('44px');
 	expect(await settled(page, () => padding(page))).toBe('44px');
@@ -97,6 +104,7 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 
 	// Here only: the same selector, in a block of its own for that band, before the wider one.
 	await page.keyboard.press('Enter');
+	await toCard(page);
 	await field(page, 'padding', 'B').fill('44px');
 	await page.keyboard.press('ArrowUp');
 	await over(page).selectOption('here only');
@@ -112,6 +120,7 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 
 	// Everywhere: what says otherwise goes.
 	await cell(page, 'padding', 'A').click();
+	await toCard(page);
 	await over(page).selectOption('everywhere');
 	await field(page, 'padding', 'A').fill('7px');
 	await field(page, 'padding', 'A').press('Enter');
@@ -127,6 +136,51 @@ test('a value is tried in all frames and goes into its band alone; Escape lets i
 	await cell(page, 'padding', 'B').focus();
 	await page.keyboard.press('Delete');
 	expect(await settled(page, () => shownText(page))).toBe(SHEET);
+});
+
+test('a value goes to what matches nothing else, beside the rules that match it; file and place are chosen', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		...FILES,
+		'index.html': FILES['index.html'].replace('<body>', '<link rel=stylesheet href=b.css><body>'),
+		'b.css': 'b { top: 0 }\n\ni { top: 0 }\n'
+	});
+	await openBench(page, server, site, '?page=index.html&file=b.css&at=1.0');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Shift+C');
+	const input = page.locator('input.field');
+	const write = async (property: string, value: string): Promise<void> => {
+		// Bands that say the same are one column, told by its first letter and its last.
+		await page.getByRole('button', { name: new RegExp(`^${property}, A`) }).click();
+		await over(page).selectOption('everywhere');
+		await input.fill(value);
+		await expect(into(page)).toContainText('matches nothing else');
+	};
+	await write('color', 'navy');
+	await expect(into(page).getByRole('combobox', { name: /^Into/ })).toHaveValue('0');
+	await expect(into(page).getByRole('combobox', { name: 'file' })).toHaveValue('a.css');
+	await input.press('Enter');
+	await page.getByRole('tab', { name: 'a.css' }).click();
+	const sheet = SHEET.replace('\n@media', '\n#one {\n  color: navy;\n}\n\n@media');
+	expect(await settled(page, () => shownText(page))).toBe(sheet);
+	// The rule that is there for it now takes the next value.
+	await write('padding', '3px');
+	await input.press('Enter');
+	expect(await settled(page, () => shownText(page))).toBe(sheet.replace('navy;', 'navy;\n  padding: 3px;'));
+	// A new rule goes to another file, after the rule at the caret there.
+	await page.getByRole('tab', { name: 'b.css' }).click();
+	await page.locator('.cm-line').first().click();
+	await write('padding', '4px');
+	await into(page).getByRole('combobox', { name: /^Into/ }).selectOption({ label: 'new: div in a.css' });
+	await expect(into(page).locator('strong').first()).toContainText('also matches 1 here');
+	await into(page).getByRole('combobox', { name: 'file' }).selectOption('b.css');
+	await into(page).getByRole('combobox', { name: 'place' }).selectOption('after the rule at the caret');
+	await input.press('Enter');
+	expect(await settled(page, () => shownText(page))).toBe(
+		'b { top: 0 }\n\ndiv { padding: 4px }\n\ni { top: 0 }\n'
+	);
 });
 
 test('what cannot be taken says so: a value, a broken place, a stronger rule, a given sheet', async ({
@@ -152,6 +206,8 @@ test('what cannot be taken says so: a value, a broken place, a stronger rule, a 
 	await page.keyboard.insertText('.card { gap: 1px !important }\n');
 	await cell(page, 'gap', 'A').click();
 	await expect(field(page, 'gap', 'A')).toHaveValue('1px !important');
+	await toCard(page);
+	await field(page, 'gap', 'A').focus();
 	await page.keyboard.press('Home');
 	await page.keyboard.press('ArrowUp');
 	await page.keyboard.press('Enter');
@@ -161,6 +217,7 @@ test('what cannot be taken says so: a value, a broken place, a stronger rule, a 
 	await page.keyboard.press('Control+End');
 	await page.keyboard.insertText('@media (width >= 700px) { .card { padding: 21px; ');
 	await cell(page, 'padding', 'B').click();
+	await toCard(page);
 	await field(page, 'padding', 'B').fill('22px');
 	await expect(into(page)).toContainText('The block that begins here is never closed.');
 	await into(page).getByRole('button', { name: 'show' }).click();

@@ -3,7 +3,7 @@ import { newRule } from '../core/css/edit/index.ts';
 import { done, refuse, shifted, type FilePlace, type Result } from '../core/text/index.ts';
 import type { InquiredPage } from '../inquiry/page.ts';
 import { partAt, ruleFrom, type Desk } from './declaration.ts';
-import { ownFiles, ownRules } from './targets.ts';
+import { lastOf, ownFiles, ownRules } from './targets.ts';
 
 /**
  * Writes a rule without declarations into a sheet of ours, after the last rule there that hits the element, else at its
@@ -20,10 +20,7 @@ export function writeNewRule(
 	const path = own.includes(file) ? file : own.at(-1);
 	if (path === undefined)
 		return refuse('Every sheet of this page is given: there is none of ours to write in.');
-	const beside = ownRules(desk, of).flatMap(({ target }) =>
-		target.kind === 'rule' && target.file === path ? (target.after ?? []) : []
-	);
-	const at = beside.length > 0 ? Math.max(...beside) : null;
+	const at = lastOf(ownRules(desk, of), path);
 	const part = partAt(desk, path, at);
 	if (!part) return refuse(`${path} has no sheet to write in.`);
 	const { sheet, from } = part;

@@ -14,7 +14,7 @@ export interface Choice {
 }
 
 /** Files of a page that are ours, and hold sheets: in the order of its sheets. */
-export const ownFiles = (page: InquiredPage, { isGiven }: Desk): string[] =>
+export const ownFiles = (page: InquiredPage, { isGiven }: Pick<Desk, 'isGiven'>): string[] =>
 	page.sheets
 		.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : from.kind === 'inline' ? [page.path] : []))
 		.filter((file, i, all) => !isGiven(file) && all.lastIndexOf(file) === i);
@@ -49,14 +49,32 @@ export function ownRules(desk: Desk, { applying }: Case): Choice[] {
 		.map(({ target, exists, specificity }) => ({ target, exists, specificity }));
 }
 
-/** New rules for an element: the selectors of Reach, at the end of a file of ours. */
-function newRules(page: InquiredPage, path: ElementPath, file: string): Choice[] {
-	const element = elementAt(page.page, path);
-	if (!element) return [];
-	return candidatesFor(element)
-		.filter(({ rung, fragile }) => rung !== 'part' && fragile === '')
+/** Where the last rule of a file begins that is there already; null where there is none. */
+export function lastOf(choices: readonly Choice[], file: string): number | null {
+	const starts = choices.flatMap(({ exists, target }) =>
+		exists && target.kind === 'rule' && target.file === file ? (target.after ?? []) : []
+	);
+	return starts.length > 0 ? Math.max(...starts) : null;
+}
+
+/** New rules for elements, in a file of ours: those selectors of Reach that last and are there for all of them. */
+function newRules(
+	page: InquiredPage,
+	paths: readonly ElementPath[],
+	file: string,
+	after: number | null
+): Choice[] {
+	const [first = [], ...others] = paths.map((path) => {
+		const element = elementAt(page.page, path);
+		const all = element ? candidatesFor(element) : [];
+		return all.filter(({ rung, fragile }) => rung !== 'part' && fragile === '');
+	});
+	const isForAll = (selector: string): boolean =>
+		others.every((all) => all.some((one) => one.selector === selector));
+	return first
+		.filter(({ selector }) => isForAll(selector))
 		.map(({ selector, specificity }) => ({
-			target: { kind: 'rule', file, selector, after: null },
+			target: { kind: 'rule', file, selector, after },
 			exists: false,
 			specificity
 		}));
@@ -86,13 +104,27 @@ export interface For {
 	readonly file: string;
 }
 
-const keyOf = ({ target }: Choice): string =>
+/** What a choice is known by. */
+export const keyOf = ({ target }: Choice): string =>
 	target.kind === 'rule' ? `${target.file} ${target.selector}` : 'style';
 
+/** The file where a new rule goes: the one of what says the value so far, else the requested one or that of other rules. */
+function homeOf(
+	own: readonly string[],
+	file: string,
+	first: Choice | undefined,
+	rules: readonly Choice[]
+): string | undefined {
+	if (first?.target.kind === 'rule') return first.target.file;
+	const files = rules.map(({ target }) => target.file);
+	if (own.includes(file) && (files.length === 0 || files.includes(file))) return file;
+	return files[0] ?? own.at(-1);
+}
+
 /**
- * Where a value of selected elements can go, the likeliest first: what says it so far on the first of them, where that
- * is ours; then the rules of ours that hit it, and selectors for new ones. Of several elements those rules are left that
- * hit them all. `cases` are those of each.
+ * Where a value of selected elements can go: what says it so far on the first of them, where that is ours; then the rules of
+ * ours that hit it, and selectors for new ones, after those rules. Of several elements those rules are left that hit them
+ * all. `cases` are those of each.
  */
 export function choicesFor(
 	desk: Desk,
@@ -101,28 +133,21 @@ export function choicesFor(
 	outcome: Outcome | undefined
 ): Result<Choice[]> {
 	const [of, ...others] = cases;
-	const [path] = paths;
-	if (!of || !path) return refuse('Nothing is selected.');
-	const own = ownFiles(page, desk);
-	const home = own.includes(file) ? file : own.at(-1);
+	if (!of || paths.length === 0) return refuse('Nothing is selected.');
 	const from = outcome?.kind === 'own' ? outcome.own.winner : undefined;
-	const first = saying(desk, from);
-	const rules = ownRules(desk, of);
-	if (others.length > 0) {
-		const shared = others.map((one) => new Set(ownRules(desk, one).map(keyOf)));
-		const common = [...(first ? [first] : []), ...rules].filter((choice) =>
-			shared.every((keys) => keys.has(keyOf(choice)))
-		);
-		return common.length > 0
-			? done(unique(common))
-			: refuse('No rule of ours matches all that is selected: add a class to them in Reach.');
-	}
+	const said = saying(desk, from);
+	const shared = others.map((one) => new Set(ownRules(desk, one).map(keyOf)));
+	const isForAll = (choice: Choice): boolean => shared.every((keys) => keys.has(keyOf(choice)));
+	const first = said && isForAll(said) ? said : undefined;
+	const rules = ownRules(desk, of).filter(isForAll);
+	const home = homeOf(ownFiles(page, desk), file, first, rules);
+	const after = home === undefined ? null : lastOf(rules, home);
 	// What is given can be overridden by the same selector, in a file of ours.
 	const again: Choice[] =
-		from?.hit && !first && home !== undefined
+		from?.hit && !said && home !== undefined && others.length === 0
 			? [
 					{
-						target: { kind: 'rule', file: home, selector: from.hit.selector, after: null },
+						target: { kind: 'rule', file: home, selector: from.hit.selector, after },
 						exists: false,
 						specificity: from.hit.specificity
 					}
@@ -132,11 +157,14 @@ export function choicesFor(
 		...(first ? [first] : []),
 		...again,
 		...rules,
-		...(home === undefined ? [] : newRules(page, path, home))
+		...(home === undefined ? [] : newRules(page, paths, home, after))
 	];
-	return all.length > 0
-		? done(unique(all))
-		: refuse('Every sheet of this page is given: there is none of ours to write in.');
+	if (all.length > 0) return done(unique(all));
+	return refuse(
+		others.length > 0
+			? 'No rule of ours matches all that is selected: add a class to them in Reach.'
+			: 'Every sheet of this page is given: there is none of ours to write in.'
+	);
 }
 
 function unique(all: readonly Choice[]): Choice[] {

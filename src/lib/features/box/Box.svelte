@@ -128,7 +128,7 @@
 	{/if}
 	<!-- At the whole width a value is in the hand there. -->
 	{#if table?.hand.held && !viewing.wide}
-		<HeldLength {page} {table} held={table.hand.held} reach={questions.reach} {onplace} />
+		<HeldLength {page} {table} held={table.hand.held} {onplace} />
 	{/if}
 	<BoxTable {rows} />
 	<Shares {page} {path} {width} trace={questions.trace} />

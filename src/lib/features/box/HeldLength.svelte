@@ -4,18 +4,16 @@
 	import type { Table } from '$lib/features/collation/hand.svelte.ts';
 	import Into from '$lib/features/collation/Into.svelte';
 	import type { PageState } from '$lib/session/page.svelte.ts';
-	import type { Hits } from '$lib/session/reach.ts';
 
 	interface Props {
 		page: PageState;
 		table: Table;
 		/** The value that is in the hand. */
 		held: PendingValue;
-		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 	}
 
-	let { page, table, held, reach, onplace }: Props = $props();
+	let { page, table, held, onplace }: Props = $props();
 	const { collating, hand } = $derived(table);
 
 	function pressed(event: KeyboardEvent): void {
@@ -40,7 +38,7 @@
 		/>
 	</label>
 	<span><kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go</span>
-	<Into {page} {collating} {hand} {held} {reach} {onplace} />
+	<Into {page} {collating} {hand} {held} {onplace} />
 </div>
 
 <style>

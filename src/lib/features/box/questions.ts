@@ -1,7 +1,6 @@
 import type { ElementPath } from '$lib/core/html/index.ts';
 import type { Instead } from '$lib/inquiry/instead.ts';
 import type { Trace } from '$lib/inquiry/trace.ts';
-import type { Hits } from '$lib/session/reach.ts';
 import type { SpaceFound } from '$lib/stage/protocol.ts';
 
 /** What is asked about an element whose box is shown. */
@@ -11,5 +10,4 @@ export interface BoxQuestions {
 	/** The space at each side of an element in the lead. */
 	readonly spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
 	readonly trace: (path: ElementPath) => Promise<Trace | null>;
-	readonly reach: (selectors: readonly string[]) => Promise<Hits>;
 }

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { tick } from 'svelte';
+	import { tick, untrack } from 'svelte';
 	import { differs, GROUPS, type Cell, type Row } from '$lib/core/collation/index.ts';
 	import { elementAt, nameOfElement, type ElementPath } from '$lib/core/html/index.ts';
 	import type { Collating, ShownColumn } from './collating.svelte.ts';
@@ -10,7 +10,6 @@
 	import type { Proposal } from '$lib/session/proposal.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { chain, done, type FilePlace } from '$lib/core/text/index.ts';
-	import type { Hits } from '$lib/session/reach.ts';
 	import CollationCell from './CollationCell.svelte';
 	import CollationColumns from './CollationColumns.svelte';
 	import CollationLaid from './CollationLaid.svelte';
@@ -27,7 +26,6 @@
 		collating: Collating;
 		hand: Hand;
 		proposal: Proposal;
-		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 		/** How much room a column needs at least, and the names of rows, rem. */
 		rooms: { readonly column: number; readonly names: number };
@@ -35,7 +33,9 @@
 		wide?: boolean;
 	}
 
-	let { site, page, paths, collating, hand, proposal, reach, onplace, rooms, wide = false }: Props = $props();
+	let { site, page, paths, collating, hand, proposal, onplace, rooms, wide = false }: Props = $props();
+
+	$effect(() => void (collating.settled && untrack(() => hand.choosing.look())));
 
 	const path = $derived(paths[0] ?? []);
 	const element = $derived(elementAt(page.page, path));
@@ -98,7 +98,7 @@
 	<div class="collation" class:wide style:--names="{rooms.names}rem">
 		<div class="top">
 			{#if hand.held}
-				<Into {collating} {hand} held={hand.held} {reach} {page} {onplace} />
+				<Into {collating} {hand} held={hand.held} {page} {onplace} />
 			{:else}
 				<CollationHead
 					{site}

@@ -8,9 +8,8 @@
 	import type { Hand } from './hand.svelte.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import { relyingOn } from '$lib/inquiry/relying.ts';
-	import type { Choice } from '$lib/writing/targets.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
-	import type { Hits } from '$lib/session/reach.ts';
+	import IntoChoice from './IntoChoice.svelte';
 	import ChangedLines from '$lib/features/arrange/ChangedLines.svelte';
 	import { placeName } from '$lib/features/frames/placeName.ts';
 	import { later } from '$lib/session/later.svelte.ts';
@@ -20,11 +19,10 @@
 		collating: Collating;
 		hand: Hand;
 		held: PendingValue;
-		reach: (selectors: readonly string[]) => Promise<Hits>;
 		onplace: (place: FilePlace) => void;
 	}
 
-	let { page, collating, hand, held, reach, onplace }: Props = $props();
+	let { page, collating, hand, held, onplace }: Props = $props();
 
 	const EXTENTS: readonly (readonly [Extent, string])[] = [
 		['here', 'here only'],
@@ -48,30 +46,11 @@
 				: EXTENTS
 	);
 
-	const shortFile = (file: string): string => file.replace(/^.*\//, '');
-	const called = ({ target: to, exists }: Choice): string =>
-		to.kind === 'style'
-			? 'the style attribute'
-			: `${exists ? '' : 'new: '}${to.selector.replace(/\s+/g, ' ')} in ${shortFile(to.file)}`;
-
 	$effect(() => {
 		if (selector === '') return;
 		page.answers.outline(elementsOf(selector));
 		return () => page.answers.outline('');
 	});
-	/** How many elements the selector hits, in words. */
-	const hits = later({
-		question: () => (selector === '' ? undefined : elementsOf(selector)),
-		about: (asked) => asked,
-		ask: async (asked) => {
-			const { here, elsewhere } = await reach([asked]);
-			const pages = [...elsewhere.values()].flatMap(([count]) => (count ? [count] : []));
-			const sum = pages.reduce((all, count) => all + count, 0);
-			const others = pages.length === 1 ? '1 other page' : `${pages.length} other pages`;
-			return `${here[0] ?? 0} here · ${pages.length === 0 ? 'none elsewhere' : `${sum} on ${others}`}`;
-		}
-	});
-
 	/** What stands off the element by the space that is written, as it was before: what relies on it. */
 	const relying = later({
 		question: () => {
@@ -97,15 +76,7 @@
 </script>
 
 <div class="into">
-	<p>
-		<label>
-			Into
-			<select value={held.into} onchange={(event) => hand.put({ into: Number(event.currentTarget.value) })}>
-				{#each held.choices as one, i (i)}<option value={i}>{called(one)}</option>{/each}
-			</select>
-		</label>
-		<span>{hits.value ?? hits.error}</span>
-	</p>
+	<p><IntoChoice {page} {hand} {held} /></p>
 	<p>
 		<label>
 			over

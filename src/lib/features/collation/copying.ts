@@ -43,7 +43,7 @@ export function copyColumn(
 	}
 	return done({
 		summary: `${from.letter} is copied into ${to.letter}: ${copied.length === 1 ? '1 property' : `${copied.length} properties`}`,
-		notes: named(`Left as they are, since ${from.letter} summary not say them itself`, left)
+		notes: named(`Left as they are, since ${from.letter} does not say them itself`, left)
 	});
 }
 

@@ -1,8 +1,10 @@
-import type { Candidate } from '$lib/core/cascade/index.ts';
+import type { Candidate, Outcome } from '$lib/core/cascade/index.ts';
 import type { Cell, Row } from '$lib/core/collation/index.ts';
 import {
+	equal,
 	EVERYTHING,
 	fromInterval,
+	intersection,
 	rationalFromNumber,
 	ZERO,
 	type Interval,
@@ -10,9 +12,10 @@ import {
 } from '$lib/core/interval/index.ts';
 import type { Column } from '$lib/inquiry/collation.ts';
 import type { Result } from '$lib/core/text/index.ts';
-import { takeOutAll, type Desk } from '$lib/writing/declaration.ts';
+import { directionAt, takeOutAll, type Desk } from '$lib/writing/declaration.ts';
+import type { RulePlace } from '$lib/writing/choosing.ts';
 import type { Choice } from '$lib/writing/targets.ts';
-import type { ShownColumn } from './collating.svelte.ts';
+import type { Collating, ShownColumn } from './collating.svelte.ts';
 
 /** Over which widths a value is written: seen from a column, or from a width of one's own, which parts a band. */
 export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
@@ -33,6 +36,10 @@ export interface PendingValue {
 	readonly choices: readonly Choice[];
 	/** Which of the choices it goes to. */
 	readonly into: number;
+	/** Whether somebody has chosen that. */
+	readonly isChosen: boolean;
+	/** Where new rules go. */
+	readonly place: RulePlace;
 }
 
 /** Declarations, each once. */
@@ -62,4 +69,26 @@ export function intervalOf(extent: Extent, { interval }: Column, at: number): In
 export function widthsOf(extent: Extent, column: Column, at = 1): IntervalSet {
 	const interval = intervalOf(extent, column, at);
 	return interval ? fromInterval(interval) : EVERYTHING;
+}
+
+/** The extent that a value has so far, where it is one seen from its column; else the sheet's own direction. */
+export function extentSoFar(
+	{ looked, columns }: Collating,
+	outcome: Outcome,
+	column: ShownColumn,
+	choice: Choice | undefined,
+	desk: Desk
+): Extent {
+	if (columns.length < 2 || choice?.target.kind === 'style') return 'everywhere';
+	const direction = choice ? directionAt(desk, choice.target) : 'up';
+	const winner = outcome.kind === 'own' ? outcome.own.winner : undefined;
+	const media = winner?.conditions.every(({ kind }) => kind === 'media') ?? false;
+	if (!winner || !looked || !media) return direction;
+	const widths = winner.conditions.reduce<IntervalSet>(
+		(set, one) =>
+			one.kind === 'media' ? intersection(set, looked.page.widthsOf(one.queries, looked.lead)) : set,
+		EVERYTHING
+	);
+	const all: readonly Extent[] = [direction, direction === 'up' ? 'down' : 'up', 'here'];
+	return all.find((one) => equal(widthsOf(one, column), widths)) ?? direction;
 }

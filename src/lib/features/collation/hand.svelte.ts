@@ -1,12 +1,9 @@
-import type { Candidate, Outcome } from '$lib/core/cascade/index.ts';
+import type { Candidate } from '$lib/core/cascade/index.ts';
 import { logicalOf, sidesOf, withSide, type Cell, type Row } from '$lib/core/collation/index.ts';
 import { isFlowRelative } from '$lib/core/css/edit/index.ts';
 import {
 	contains,
-	equal,
-	EVERYTHING,
 	fromInterval,
-	intersection,
 	NOTHING,
 	rationalFromNumber,
 	union,
@@ -16,10 +13,11 @@ import { chain, refusalOf, type Edit, type Refusal } from '$lib/core/text/index.
 import type { Collating, ShownColumn } from './collating.svelte.ts';
 import { deskOf, linesOf, type FileLines } from '$lib/session/desk.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
-import { choicesFor, type Choice } from '$lib/writing/targets.ts';
+import type { RulePlace } from '$lib/writing/choosing.ts';
+import type { Choice } from '$lib/writing/targets.ts';
+import { Choosing } from './choosing.svelte.ts';
 import { tryEdit } from '$lib/session/trying.ts';
 import {
-	directionAt,
 	partAt,
 	ruleOf,
 	takeOutAll,
@@ -28,7 +26,7 @@ import {
 	writeValue,
 	type Desk
 } from '$lib/writing/declaration.ts';
-import { intervalOf, once, widthsOf, withoutCells, type Extent, type PendingValue } from './extent.ts';
+import { extentSoFar, intervalOf, once, widthsOf, withoutCells, type PendingValue } from './extent.ts';
 
 /** A collation, and the value of it that is in the hand. */
 export interface Table {
@@ -42,10 +40,12 @@ export class Hand {
 	readonly #collating: Collating;
 	held = $state.raw<PendingValue | null>(null);
 	refusal = $state.raw<Refusal | null>(null);
+	readonly choosing: Choosing;
 
 	constructor(site: SiteState, collating: Collating) {
 		this.#site = site;
 		this.#collating = collating;
+		this.choosing = new Choosing(site, collating);
 	}
 
 	/** Takes a value into the hand; where the texts are ahead of what is seen, as soon as that is up to them. */
@@ -67,10 +67,7 @@ export class Hand {
 			};
 			return;
 		}
-		const cases = [settled, ...this.#collating.others].flatMap(
-			({ lineage }) => lineage.at(column.width)[0] ?? []
-		);
-		const choices = choicesFor(desk, looked, cases, cell.outcome);
+		const choices = this.choosing.choices(column.width, cell.outcome);
 		this.refusal = refusalOf(choices);
 		if (!choices.ok) return;
 		this.#collating.held = true;
@@ -84,26 +81,30 @@ export class Hand {
 			value: withFlag(cell.text, cell.from),
 			choices: choices.value,
 			into: 0,
+			isChosen: false,
+			place: 'beside',
 			at: this.#site.carriage.width,
-			extent: this.#extentOf(cell.outcome, column, choices.value[0], desk)
+			extent: extentSoFar(this.#collating, cell.outcome, column, choices.value[0], desk)
 		};
+		void this.choosing.count(choices.value).then(() => this.#putFairestFirst());
 	}
 
-	/** The extent that a value has so far, where it is one seen from its column; else the sheet's own direction. */
-	#extentOf(outcome: Outcome, column: ShownColumn, choice: Choice | undefined, desk: Desk): Extent {
-		const { looked, columns } = this.#collating;
-		if (columns.length < 2 || choice?.target.kind === 'style') return 'everywhere';
-		const direction = choice ? directionAt(desk, choice.target) : 'up';
-		const winner = outcome.kind === 'own' ? outcome.own.winner : undefined;
-		const media = winner?.conditions.every(({ kind }) => kind === 'media') ?? false;
-		if (!winner || !looked || !media) return direction;
-		const widths = winner.conditions.reduce<IntervalSet>(
-			(set, one) =>
-				one.kind === 'media' ? intersection(set, looked.page.widthsOf(one.queries, looked.lead)) : set,
-			EVERYTHING
-		);
-		const all: readonly Extent[] = [direction, direction === 'up' ? 'down' : 'up', 'here'];
-		return all.find((one) => equal(widthsOf(one, column), widths)) ?? direction;
+	/** Now that more is counted, the value goes to the fairest choice, unless one was chosen. */
+	#putFairestFirst(): void {
+		const { held } = this;
+		if (!held || held.isChosen) return;
+		const choices = this.choosing.fairest(held);
+		if (choices[0] === held.choices[0]) return;
+		this.held = { ...held, choices };
+		if (this.#collating.trial) this.#try(this.held);
+	}
+
+	/** Has new rules go to another place, or file. */
+	placeNew(file: string, place: RulePlace): void {
+		if (!this.held) return;
+		const choices = this.choosing.placed(this.held, file, place);
+		void this.choosing.count(choices);
+		this.put({ choices, place, isChosen: true });
 	}
 
 	/**
@@ -134,9 +135,13 @@ export class Hand {
 	}
 
 	/** Changes what is in the hand, and tries it in all frames. */
-	put(change: Partial<Pick<PendingValue, 'value' | 'extent' | 'into' | 'property' | 'at'>>): void {
+	put(
+		change: Partial<
+			Pick<PendingValue, 'value' | 'extent' | 'into' | 'property' | 'at' | 'choices' | 'place' | 'isChosen'>
+		>
+	): void {
 		if (!this.held) return;
-		this.held = { ...this.held, ...change };
+		this.held = { ...this.held, ...('into' in change ? { isChosen: true } : {}), ...change };
 		this.#try(this.held);
 	}
 
@@ -255,7 +260,9 @@ export class Hand {
 	}
 
 	/** Writes what is in the hand into the sheet; one that the browser does not take only where that is insisted on. */
-	keep(insist = false): void {
+	async keep(insist = false): Promise<void> {
+		const { pending } = this.choosing;
+		if (pending && this.held?.isChosen === false) await pending;
 		const edit = this.#collating.trial;
 		if (!this.held || !edit || (!this.valid && !insist)) return;
 		this.drop();

@@ -149,7 +149,6 @@
 								{...table}
 								{site}
 								{proposal}
-								{reach}
 								onplace={bench.toPlace}
 								rooms={{ column: 6.5, names: 7 }}
 							/>
@@ -199,7 +198,7 @@
 							path={first}
 							{named}
 							onselect={select}
-							questions={{ instead: bench.instead, spaces: bench.spaces, trace, reach }}
+							questions={{ instead: bench.instead, spaces: bench.spaces, trace }}
 							width={lead.width}
 							{table}
 							oncollate={bench.collate}

@@ -117,7 +117,6 @@
 												{...table}
 												{site}
 												proposal={edits.proposal}
-												reach={bench.reach}
 												onplace={bench.toPlace}
 												rooms={{ column: LEAST_COLUMN, names: NAMES }}
 											/>

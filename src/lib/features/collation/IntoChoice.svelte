@@ -1,0 +1,127 @@
+<script lang="ts">
+	import { counted } from '$lib/core/text/index.ts';
+	import { getSite } from '$lib/session/context.ts';
+	import type { PageState } from '$lib/session/page.svelte.ts';
+	import { sumOf, type Others, type RulePlace } from '$lib/writing/choosing.ts';
+	import { keyOf, ownFiles, type Choice } from '$lib/writing/targets.ts';
+	import type { PendingValue } from './extent.ts';
+	import type { Hand } from './hand.svelte.ts';
+
+	interface Props {
+		page: PageState;
+		hand: Hand;
+		held: PendingValue;
+	}
+
+	let { page, hand, held }: Props = $props();
+	const site = getSite();
+
+	const choice = $derived(held.choices[held.into]);
+	const target = $derived(choice?.target);
+
+	const shortFile = (file: string): string => file.replace(/^.*\//, '');
+	const called = ({ target: to, exists }: Choice): string =>
+		to.kind === 'style'
+			? 'the style attribute'
+			: `${exists ? '' : 'new: '}${to.selector.replace(/\s+/g, ' ')} in ${shortFile(to.file)}`;
+
+	/** What a choice matches besides what is selected; undefined while that is not known. */
+	const othersOf = (one: Choice): Others | undefined =>
+		one.target.kind === 'style' ? NO_OTHERS : hand.choosing.known.get(keyOf(one));
+	const NO_OTHERS: Others = { here: 0, elsewhere: 0, pages: 0 };
+	const others = $derived(choice && othersOf(choice));
+
+	function otherWords({ here, elsewhere, pages }: Others): string {
+		const where = [
+			...(here > 0 ? [`${here} here`] : []),
+			...(elsewhere > 0 ? [`${elsewhere} on ${counted(pages, 'other page')}`] : [])
+		];
+		return `also matches ${where.join(', ')}`;
+	}
+	/** A choice that matches more than the one that is chosen, where that matches nothing else: one press further. */
+	const wider = $derived.by(() => {
+		if (!others || sumOf(others) > 0) return undefined;
+		const at = held.choices.findIndex((one) => one.exists && sumOf(othersOf(one) ?? NO_OTHERS) > 0);
+		const [one] = held.choices.slice(at, at + 1);
+		const of = at < 0 || !one ? undefined : othersOf(one);
+		return one && of && { at, name: called(one), words: otherWords(of) };
+	});
+
+	const PLACES: readonly (readonly [RulePlace, string])[] = [
+		['beside', 'after the rules that match it'],
+		['caret', 'after the rule at the caret'],
+		['end', 'at the end']
+	];
+	const files = $derived(ownFiles(page, { isGiven: (file) => site.given.has(file) }));
+</script>
+
+<label>
+	Into
+	<select value={held.into} onchange={(event) => hand.put({ into: Number(event.currentTarget.value) })}>
+		{#each held.choices as one, i (i)}<option value={i}>{called(one)}</option>{/each}
+	</select>
+</label>
+{#if choice && !choice.exists && target?.kind === 'rule'}
+	{@const { file } = target}
+	<label>
+		file
+		<select value={file} onchange={(event) => hand.placeNew(event.currentTarget.value, held.place)}>
+			{#each files as one (one)}<option value={one}>{shortFile(one)}</option>{/each}
+		</select>
+	</label>
+	<label>
+		place
+		<select
+			value={held.place}
+			onchange={(event) => hand.placeNew(file, event.currentTarget.value as RulePlace)}
+		>
+			{#each PLACES as [of, name] (of)}<option value={of}>{name}</option>{/each}
+		</select>
+	</label>
+{/if}
+{#if !others}
+	<span>counting what else it matches…</span>
+{:else if sumOf(others) > 0}
+	<strong>{otherWords(others)}</strong>
+{:else}
+	<span>matches nothing else</span>
+{/if}
+{#if wider}
+	{@const { at, name, words: more } = wider}
+	<button type="button" onclick={() => hand.put({ into: at })}>{name} instead: <strong>{more}</strong></button
+	>
+{/if}
+
+<style>
+	label {
+		display: flex;
+		gap: 0.375rem;
+		align-items: center;
+		min-height: 1.5rem;
+	}
+
+	select {
+		max-width: 16rem;
+		font: 0.8125rem/1.2 var(--mono);
+	}
+
+	span {
+		color: var(--ink-2);
+	}
+
+	strong {
+		color: var(--ochre);
+		font-weight: 400;
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		text-decoration: underline;
+		text-align: left;
+		cursor: pointer;
+	}
+</style>
