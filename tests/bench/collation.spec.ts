@@ -35,10 +35,11 @@ const into = (page: Page) => page.locator('.into');
 const over = (page: Page) => into(page).getByRole('combobox', { name: 'over' });
 
 /** Has a value go to the rule of its class, which matches others too. */
-const toCard = (page: Page) =>
-	into(page)
-		.getByRole('button', { name: '.card in a.css instead: also matches 1 here, 1 on 1 other page' })
-		.click();
+async function toCard(page: Page): Promise<void> {
+	const wider = into(page).locator('.wider');
+	await expect(wider).toHaveText('or .card in a.css also matches 1 here, 1 on 1 other page');
+	await wider.getByRole('button').click();
+}
 
 const padding = (page: Page) =>
 	pageFrames(page)[0]

@@ -272,9 +272,9 @@ test('a minified sheet is laid out while it is read and edited; its file gets no
 	await openBench(page, empty, site);
 	const line = page.locator('.cm-line', { hasText: /^ {2}color:/ });
 	await line.click();
-	await expect(page.getByText('minified: line 3:')).toBeVisible();
+	await expect(page.getByText('laid out to be read: 3:')).toBeVisible();
 	await toLine(page, 'Home');
-	await expect(page.getByText(`in the file 2:4`)).toBeVisible();
+	await expect(page.getByText('here is 2:4 in the file')).toBeVisible();
 	await toLine(page, 'End');
 	await page.keyboard.press('Backspace');
 	await page.keyboard.insertText(';outline:0;');

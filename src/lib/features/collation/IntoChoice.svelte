@@ -38,13 +38,14 @@
 		];
 		return `also matches ${where.join(', ')}`;
 	}
-	/** A choice that matches more than the one that is chosen, where that matches nothing else: one press further. */
+	/** What matches the fewest others of what is there, where what is chosen matches none: it is one press further. */
 	const wider = $derived.by(() => {
 		if (!others || sumOf(others) > 0) return undefined;
-		const at = held.choices.findIndex((one) => one.exists && sumOf(othersOf(one) ?? NO_OTHERS) > 0);
-		const [one] = held.choices.slice(at, at + 1);
-		const of = at < 0 || !one ? undefined : othersOf(one);
-		return one && of && { at, name: called(one), words: otherWords(of) };
+		const all = held.choices.flatMap((one, at) => {
+			const known = one.exists && one.specificity?.some((part) => part > 0) ? othersOf(one) : undefined;
+			return known && sumOf(known) > 0 ? [{ at, name: called(one), known }] : [];
+		});
+		return all.toSorted((a, b) => sumOf(a.known) - sumOf(b.known))[0];
 	});
 
 	const PLACES: readonly (readonly [RulePlace, string])[] = [
@@ -87,9 +88,11 @@
 	<span>matches nothing else</span>
 {/if}
 {#if wider}
-	{@const { at, name, words: more } = wider}
-	<button type="button" onclick={() => hand.put({ into: at })}>{name} instead: <strong>{more}</strong></button
-	>
+	{@const { at, name, known } = wider}
+	<span class="wider">
+		or <button type="button" onclick={() => hand.put({ into: at })}>{name}</button>
+		<strong>{otherWords(known)}</strong>
+	</span>
 {/if}
 
 <style>

@@ -26,17 +26,22 @@
 	const line = $derived(file.state.doc.lineAt(caret));
 </script>
 
-<p
-	title="This sheet is minified. It is laid out while you read and edit it; saving writes only what you changed."
->
-	minified: line {line.number}:{caret - line.from + 1}{place.value
-		? `, in the file ${place.value.line}:${place.value.column}`
+<p title="Saving writes only what you changed.">
+	Minified, and laid out to be read: {line.number}:{caret - line.from + 1}{place.value
+		? ` here is ${place.value.line}:${place.value.column} in the file`
 		: ''}
 </p>
 
 <style>
 	p {
+		flex: none;
+		padding: 0 0.875rem;
 		overflow: hidden;
+		border-top: 1px solid var(--hair);
+		color: var(--ink-2);
+		font-size: 0.8125rem;
+		line-height: 1.5rem;
 		text-overflow: ellipsis;
+		white-space: nowrap;
 	}
 </style>

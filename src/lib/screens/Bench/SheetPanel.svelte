@@ -166,7 +166,6 @@
 					compiled: locked
 				</p>
 			{:else if shown.isGiven}<p class="given">given: locked</p>{/if}
-			{#if shown.ownLines}<InFile file={shown} />{/if}
 			{#if site.otherTabs.has(shown.path)}
 				<p class="given" title="Saved there first, it is a conflict here, and nothing is lost.">
 					unsaved in another tab
@@ -180,6 +179,7 @@
 		{#if turn.done === 2}
 			<Sheet bind:this={sheet} file={shown} inForce={inForce.value} idle={doNothing} goto={place} {onedit} />
 		{/if}
+		{#if shown.ownLines}<InFile file={shown} />{/if}
 		<Guarded name="What the rule matches">
 			<CaretHits
 				bind:this={hits}
