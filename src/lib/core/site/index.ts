@@ -1,5 +1,5 @@
 export * from './address.ts';
-export { readdressed } from './readdressed.ts';
+export { followedMove, readdressed, withoutSheet, type PathChange } from './moved.ts';
 export { conditionsOfPage, sizesConditions, type OtherCondition, type PageConditions } from './conditions.ts';
 export { forceOf, type Force } from './force.ts';
 export { flattenSheet } from './flatten.ts';

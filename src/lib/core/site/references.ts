@@ -38,6 +38,10 @@ const ADDRESSES: Readonly<Record<string, Readonly<Record<string, AskedKind>>>> =
 	body: { background: 'picture' }
 };
 
+/** The attributes of an element that hold one address each. */
+export const addressAttributes = ({ tag }: PageElement): string[] =>
+	tag === 'link' ? ['href'] : Object.keys(ADDRESSES[tag] ?? {});
+
 function asked(element: PageElement): [AskedKind, string][] {
 	const found: [AskedKind, string][] = [];
 	const { tag, attributes } = element;

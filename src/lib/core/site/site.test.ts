@@ -273,8 +273,8 @@ describe('what conditions come to', () => {
 it('rewrites addresses for another file, and those alone that lead from where they stand', () => {
 	const text =
 		"@import url(a.css?v=1);\na { b: url('../img/x.svg#y') url(/root.svg) url(https://x.test/z) url(data:,) }";
-	expect(readdressed(text, 'css/a/one.css', 'two.css')).toBe(
+	expect(readdressed('sheet', text, { from: 'css/a/one.css', to: 'two.css' })).toBe(
 		"@import url(css/a/a.css?v=1);\na { b: url('css/img/x.svg#y') url(/root.svg) url(https://x.test/z) url(data:,) }"
 	);
-	expect(readdressed(text, 'css/a/one.css', 'css/a/two.css')).toBe(text);
+	expect(readdressed('sheet', text, { from: 'css/a/one.css', to: 'css/a/two.css' })).toBe(text);
 });
