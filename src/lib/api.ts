@@ -120,6 +120,15 @@ export interface PictureRecord {
 export interface AddedFile {
 	readonly path: string;
 	readonly revision: number;
+	/** Hex SHA-256 of its bytes. */
+	readonly hash: string;
+}
+
+/** What becomes of a file that holds bytes of a hash: another path, or none; where it had none, it is brought back. */
+export interface FileChange {
+	readonly from: string | null;
+	readonly to: string | null;
+	readonly hash: string;
 }
 
 /** A file as it was saved. */

@@ -74,7 +74,7 @@ test('a new sheet is linked in all pages at its place, written into at once, and
 	for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
 	await page.keyboard.press('Control+s');
 	await expect(page.getByText(/✓ Saved/)).toBeVisible();
-	expect(await textsOf(server, site)).toEqual({ ...SITE, 'css/sea.css': '' });
+	expect(await textsOf(server, site)).toEqual(SITE);
 
 	// Pages can be chosen singly.
 	const another = await create(page, server, site);
@@ -98,10 +98,6 @@ test('a new page is empty, with the sheets of the one that is shown, or a copy o
 	const dialog = await create(page, server, site);
 	await dialog.getByLabel('Page', { exact: true }).check();
 	await dialog.getByLabel('Path in the site').fill('deep/new.html');
-	await dialog.getByLabel('Start with').selectOption({ index: 1 });
-	await dialog.getByRole('button', { name: 'Create the page' }).click();
-	await expect(dialog).toContainText('A copy of index.html has to be in the same folder');
-	await dialog.getByLabel('Start with').selectOption({ index: 0 });
 	await dialog.getByRole('button', { name: 'Create the page' }).click();
 	await expect(page.getByRole('banner').getByLabel('Page')).toHaveValue('deep/new.html');
 	await page.getByRole('tab', { name: 'new.html' }).click();
@@ -123,4 +119,100 @@ test('a new page is empty, with the sheets of the one that is shown, or a copy o
 	await dialog.getByRole('button', { name: 'Add the files' }).click();
 	await expect(dialog).toHaveCount(0);
 	expect(Object.keys(await textsOf(server, site))).toContain('fonts/notes.txt');
+
+	// They are dropped there, too; each is a step.
+	await page.getByRole('button', { name: 'New…' }).click();
+	await dialog.getByLabel('Files').check();
+	const transfer = await page.evaluateHandle(() => {
+		const data = new DataTransfer();
+		data.items.add(new File(['p { top: 0 }'], 'dropped.css', { type: 'text/css' }));
+		return data;
+	});
+	await dialog.locator('form').dispatchEvent('drop', { dataTransfer: transfer });
+	await expect(dialog).toContainText('Chosen: dropped.css');
+	await dialog.getByRole('button', { name: 'Add the files' }).click();
+	await expect(dialog).toHaveCount(0);
+	expect((await textsOf(server, site))['dropped.css']).toBe('p { top: 0 }');
+	await page.keyboard.press('Control+z');
+	await expect.poll(async () => Object.keys(await textsOf(server, site))).not.toContain('dropped.css');
+});
+
+test('a file is renamed with all that leads to it, copied and deleted, each as a step that is taken back and made again', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		...SITE,
+		'css/b.css': '@import "a.css";\nb { background: url(../img/x.svg) }\n',
+		'img/x.svg': '<svg xmlns="http://www.w3.org/2000/svg"/>'
+	});
+	await openBench(page, server, site, '?page=index.html&file=css/a.css');
+	const colour = () =>
+		pageFrames(page)[0]?.evaluate(() => getComputedStyle(document.querySelector('p') as Element).color);
+	const paths = async (): Promise<string[]> => Object.keys(await textsOf(server, site)).sort();
+	const dialog = page.getByRole('dialog', { name: 'Rename, copy or delete' });
+	await page.getByRole('button', { name: 'File…' }).click();
+	await dialog.getByLabel('Path in the site').fill('css/b.css');
+	await expect(dialog).toContainText('There is already a file css/b.css.');
+	await dialog.getByLabel('Path in the site').fill('main.css');
+	await expect(dialog).toContainText('3 places in 3 files that lead to it or from it will change:');
+	await dialog.getByRole('button', { name: 'Rename' }).click();
+	await expect(page.getByRole('tab', { name: 'main.css' })).toHaveAttribute('aria-selected', 'true');
+	expect(await settled(page, colour)).toBe('rgb(255, 0, 0)');
+	const renamed = await paths();
+	expect(renamed).toContain('main.css');
+	expect(renamed).not.toContain('css/a.css');
+	await page.keyboard.press('Control+s');
+	await expect(page.getByText(/✓ Saved/)).toBeVisible();
+	const saved = await textsOf(server, site);
+	expect(saved['index.html']).toContain('href="main.css"');
+	expect(saved['deep/other.html']).toContain('href="../main.css"');
+	expect(saved['css/b.css']).toContain('@import "../main.css";');
+
+	// One step: taken back, the file and what leads to it are as before; made again, as after.
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Control+z');
+	await expect.poll(paths).toContain('css/a.css');
+	expect(await settled(page, colour)).toBe('rgb(255, 0, 0)');
+	await page.keyboard.press('Control+Shift+Z');
+	await expect.poll(paths).toContain('main.css');
+	await page.keyboard.press('Control+s');
+	await expect(page.getByText(/✓ Saved/)).toBeVisible();
+	expect(await textsOf(server, site)).toEqual(saved);
+
+	// A copy leads where the file led.
+	await page.keyboard.press('/');
+	await page.keyboard.type('Rename, copy or delete css/b.css');
+	await page.keyboard.press('Enter');
+	await dialog.getByLabel('Path in the site').fill('css/deep/c');
+	await dialog.getByRole('button', { name: 'Copy to this path' }).click();
+	await expect(dialog).toHaveCount(0);
+	expect((await textsOf(server, site))['css/deep/c.css']).toBe(
+		'@import "../../main.css";\nb { background: url(../../img/x.svg) }\n'
+	);
+
+	// A sheet that is deleted goes out of the pages that have it; what else asks for a file is named.
+	await page.goto(`${server.url}/site/${site}/site`);
+	await page.getByRole('button', { name: 'Rename, copy or delete img/x.svg' }).click();
+	await page.getByRole('button', { name: 'Delete…' }).click();
+	const deleting = page.getByRole('dialog', { name: 'Delete' });
+	await expect(deleting).toContainText('Still referenced by css/b.css, css/deep/c.css');
+	await page.keyboard.press('Escape');
+	await page.getByRole('button', { name: 'Rename, copy or delete main.css' }).click();
+	await page.getByRole('button', { name: 'Delete…' }).click();
+	await expect(deleting).toContainText('4 places in 4 files that bring it in will change:');
+	await deleting.getByRole('button', { name: 'Delete the file' }).click();
+	await expect(deleting).toHaveCount(0);
+	await page.keyboard.press('Control+s');
+	await expect(page.getByText(/✓ Saved/)).toBeVisible();
+	const gone = await textsOf(server, site);
+	expect(Object.keys(gone)).not.toContain('main.css');
+	expect(gone['index.html']).toBe(
+		SITE['index.html'].replace('\n\t<link rel=stylesheet href="css/a.css">', '')
+	);
+	// After a reload it comes back with what it held.
+	await page.reload();
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Control+z');
+	await expect.poll(async () => (await textsOf(server, site))['main.css']).toBe(SITE['css/a.css']);
 });

@@ -28,6 +28,7 @@ export const PARTS: readonly (() => Promise<unknown>)[] = [
 	() => import('$lib/features/search/Leftovers.svelte'),
 	() => import('$lib/features/search/SearchAll.svelte'),
 	() => import('$lib/features/files/NewFile.svelte'),
+	() => import('$lib/features/files/ChangeFile.svelte'),
 	() => import('$lib/screens/shell/Changes.svelte'),
 	() => import('$lib/features/collation/collating.svelte.ts'),
 	() => import('$lib/features/collation/hand.svelte.ts'),

@@ -1,10 +1,12 @@
-import type { AddedFile } from '$lib/api.ts';
+import type { Transaction } from 'sequelize';
+import type { AddedFile, FileChange } from '$lib/api.ts';
 import { change } from './database.ts';
 import { checkPath } from './import/entry.ts';
 import { sortFiles } from './import/kinds.ts';
 import { LIMITS, megabytes } from './import/limits.ts';
-import { File, Revision } from './models.ts';
+import { Blob, Draft, File, Kept, Revision } from './models.ts';
 import { Problem } from './problem.ts';
+import { lastRevision, newRevision } from './newRevision.ts';
 import { keep, siteOf } from './sites.ts';
 
 /** The bytes of a request, no more than a file may have. */
@@ -47,15 +49,84 @@ export async function addFile(siteId: number, requested: string, bytes: Uint8Arr
 		if (files.length >= LIMITS.files) throw new Problem(400, 'The site has as many files as it may have.');
 		const hash = await keep(bytes, transaction);
 		const same = files.find((file) => file.path === requested && file.hash === hash);
-		const last = await Revision.max<number, Revision>('number', { where: { siteId }, transaction });
-		if (same) return { path: requested, revision: last };
-		const path = freePath(requested, new Set(files.map((file) => file.path)));
-		await File.create({ siteId, path, kind, hash, size: bytes.length, width, height }, { transaction });
-		const manifest = Object.fromEntries([...files.map((file) => [file.path, file.hash]), [path, hash]]);
-		const revision = last + 1;
-		await Revision.create({ siteId, number: revision, message: `${path} added`, manifest }, { transaction });
-		site.changed('updatedAt', true);
-		await site.save({ transaction });
-		return { path, revision };
+		const path = same ? requested : freePath(requested, new Set(files.map((file) => file.path)));
+		if (!same)
+			await File.create({ siteId, path, kind, hash, size: bytes.length, width, height }, { transaction });
+		const revision = same
+			? await lastRevision(siteId, transaction)
+			: await newRevision(site, `${path} added`, transaction);
+		return { path, revision, hash };
 	});
+}
+
+/** Has what is kept with a site name a file by another path. */
+async function renameInKept(
+	siteId: number,
+	from: string,
+	to: string,
+	transaction: Transaction
+): Promise<void> {
+	for (const row of await Kept.findAll({ where: { siteId }, transaction })) {
+		const fields = row.fields as { page?: unknown; path?: unknown };
+		const named = {
+			...(fields.page === from ? { page: to } : {}),
+			...(fields.path === from ? { path: to } : {})
+		};
+		if (Object.keys(named).length > 0)
+			await row.update({ fields: { ...row.fields, ...named } as typeof row.fields }, { transaction });
+	}
+}
+
+/**
+ * Gives a file of a site another path (its drafts and what is kept of it go with it), takes it away (`to` is null), or
+ * brings back what a revision had (`from` is null), as a revision of its own.
+ *
+ * @throws {Problem} 400 for a path that no site may have, 404 where the file is not there, 409 where it is another or the path is taken
+ */
+export async function changeFile(siteId: number, { from, to, hash }: FileChange): Promise<AddedFile> {
+	const checked = to === null ? null : checkPath(to);
+	if (checked?.ok === false) throw new Problem(400, `${to} cannot be a path: ${checked.sentence}.`);
+	return change(async (transaction) => {
+		const site = await siteOf(siteId, transaction);
+		const files = await File.findAll({ where: { siteId }, transaction });
+		const taken =
+			to !== null && files.some(({ path }) => path.toLowerCase() === to.toLowerCase() && path !== from);
+		if (taken) throw new Problem(409, `There is already a file ${to}; nothing was changed.`);
+		const file = files.find(({ path }) => path === from);
+		if (from !== null) {
+			if (!file) throw new Problem(404, `This site has no file "${from}"; nothing was changed.`);
+			if (file.hash !== hash)
+				throw new Problem(409, `${from} was saved elsewhere since; nothing was changed.`);
+		}
+		const drafts = { where: { siteId, path: from ?? '' }, transaction };
+		if (file && to !== null) {
+			await renameInKept(siteId, file.path, to, transaction);
+			await file.update({ path: to }, { transaction });
+			await Draft.update({ path: to }, drafts);
+		} else if (file) {
+			await file.destroy({ transaction });
+			await Draft.destroy(drafts);
+		} else if (to !== null) await bringBack(siteId, to, hash, transaction);
+		const message =
+			from === null ? `${to} brought back` : to === null ? `${from} deleted` : `${from} renamed to ${to}`;
+		return { path: to ?? from ?? '', revision: await newRevision(site, message, transaction), hash };
+	});
+}
+
+/** Adds a file again that a revision of the site had. */
+async function bringBack(
+	siteId: number,
+	path: string,
+	hash: string,
+	transaction: Transaction
+): Promise<void> {
+	const revisions = await Revision.findAll({ where: { siteId }, transaction });
+	const blob = revisions.some(({ manifest }) => Object.values(manifest).includes(hash))
+		? await Blob.findByPk(hash, { transaction })
+		: null;
+	if (!blob) throw new Problem(404, `No revision of this site has what ${path} held; nothing was changed.`);
+	const [sorted] = (await sortFiles([{ path, bytes: blob.bytes }])).kinds;
+	if (!sorted) throw new Problem(400, `${path} cannot be read; nothing was changed.`);
+	const { kind, width, height } = sorted;
+	await File.create({ siteId, path, kind, hash, size: blob.bytes.length, width, height }, { transaction });
 }

@@ -7,6 +7,7 @@ import { change, database } from './database.ts';
 import type { Brought } from './import/index.ts';
 import { listAllKept } from './kept.ts';
 import { Blob, Draft, File, Revision, Site } from './models.ts';
+import { newRevision } from './newRevision.ts';
 import { Problem } from './problem.ts';
 import { holdsMinified, textOf } from './texts.ts';
 import { listVantages, shipVantages } from './vantages.ts';
@@ -221,13 +222,7 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 				{ stale }
 			);
 		}
-		const files = await File.findAll({ where: { siteId: id }, transaction });
-		const number =
-			1 + (await Revision.max<number, Revision>('number', { where: { siteId: id }, transaction }));
-		const manifest = Object.fromEntries(files.map(({ path, hash }) => [path, hash]));
-		await Revision.create({ siteId: id, number, message: save.message, manifest }, { transaction });
-		site.changed('updatedAt', true);
-		await site.save({ transaction });
+		const number = await newRevision(site, save.message, transaction);
 		return { revision: number, files: saved };
 	});
 }

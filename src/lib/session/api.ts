@@ -1,5 +1,6 @@
 import type {
 	AddedFile,
+	FileChange,
 	DraftRecord,
 	KeptFields,
 	KeptKind,
@@ -13,6 +14,7 @@ import type {
 	VantageRequest
 } from '../api.ts';
 import type { SupportTable } from '../core/support/index.ts';
+import { addressOf } from '../core/site/index.ts';
 import { ask, sending } from '../http.ts';
 
 /** Browsers let a page leave no more than 64 KiB to be sent after it is gone, of all that it sends together. */
@@ -72,6 +74,11 @@ export const api = {
 				body: file
 			})
 		).json(),
+	changeFile: async (id: number, change: FileChange): Promise<AddedFile> =>
+		(await ask(`/api/sites/${id}/files`, sending('PATCH', change))).json(),
+	/** What a file holds, as saved. */
+	content: async (id: number, path: string): Promise<Blob> =>
+		(await ask(addressOf(path, `/stage/${id}/`))).blob(),
 	keepOriginal: async (id: number, file: File): Promise<PictureRecord> =>
 		(await ask(`/api/sites/${id}/originals`, { method: 'POST', body: file })).json(),
 	original: async (id: number, hash: string): Promise<Blob> =>

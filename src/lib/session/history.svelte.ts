@@ -7,7 +7,7 @@ import {
 	recorded,
 	stepInWords,
 	type History,
-	type Replacement,
+	type MovedFile,
 	type Step,
 	type TextAfter
 } from '../core/history/index.ts';
@@ -15,6 +15,7 @@ import { applyChanges, type Edit, type FilePlace } from '../core/text/index.ts';
 import { inEditor } from '../writing/working.ts';
 import type { HistoryKeeper } from './keptHistory.ts';
 import { noStep } from './noStep.ts';
+import { replacedBy } from './replaced.ts';
 import { notify } from './notices.svelte.ts';
 import type { FileText } from './texts.svelte.ts';
 
@@ -35,6 +36,7 @@ interface Open {
 	/** Its words, where whoever makes it has some; else ''. */
 	readonly words: string;
 	readonly files: ReadonlyMap<string, Making>;
+	readonly moved?: MovedFile | undefined;
 	/** Where the last change ends up, in its file; typing elsewhere is another step. */
 	readonly last: { readonly path: string; readonly from: number; readonly to: number; readonly at: number };
 }
@@ -48,16 +50,6 @@ interface LastDone {
 	readonly places: readonly FilePlace[];
 }
 
-/** What changes of a text replace in it, and by what; what gives way to itself is left out. */
-function replacedBy(before: Text, changes: ChangeSet): Replacement[] {
-	const all: Replacement[] = [];
-	changes.iterChanges((start, end, _from, _to, inserted) => {
-		const [was, text] = [before.sliceString(start, end), inserted.toString()];
-		if (was !== text) all.push({ start, end, text, was });
-	}, true);
-	return all;
-}
-
 /** All that is done to the texts of a site, step by step, whichever file it is in. */
 export class SiteHistory {
 	#history = $state.raw<History>(NO_HISTORY);
@@ -69,6 +61,8 @@ export class SiteHistory {
 	readonly #file: (path: string) => FileText | undefined;
 	readonly #read: (file: FileText, source: string) => TextAfter;
 	readonly #keeper: HistoryKeeper;
+	/** Does to a file as a whole what a step did, or is to do. */
+	readonly #move: (moved: MovedFile) => void;
 	/** The number of the newest step where it does not have its words yet: it may still go on. */
 	#unnamed: number | null = null;
 
@@ -76,11 +70,13 @@ export class SiteHistory {
 	constructor(
 		file: (path: string) => FileText | undefined,
 		read: (file: FileText, source: string) => TextAfter,
-		keeper: HistoryKeeper
+		keeper: HistoryKeeper,
+		move: (moved: MovedFile) => void
 	) {
 		this.#file = file;
 		this.#read = read;
 		this.#keeper = keeper;
+		this.#move = move;
 	}
 
 	/** All steps, the oldest first; those from `made` on were taken back. */
@@ -157,6 +153,7 @@ export class SiteHistory {
 		return {
 			number: goesOn ? open.number : this.#nextNumber(),
 			words: goesOn ? open.words : '',
+			moved: goesOn ? open.moved : undefined,
 			files: new Map([...(goesOn ? open.files : []), [path, making]]),
 			// What is not typed is not gone on with.
 			last: { path, from, to, at: isTyped ? at : -Infinity }
@@ -172,19 +169,20 @@ export class SiteHistory {
 			path,
 			replaced: replacedBy(before, changes)
 		}));
-		const step = { number: open.number, at: Date.now(), words: open.words, files };
+		const step = { number: open.number, at: Date.now(), words: open.words, files, moved: open.moved };
 		this.#unnamed = step.number;
 		this.#put(recorded(this.#history, step));
 		this.last = { step, how: 'made', places: [] };
 	}
 
-	/** All that `work` does to texts is one step, called `words`; gives its number. */
-	asOne(words: string, work: () => void): number {
+	/** All that `work` does to texts, and to a file as a whole, is one step, called `words`; gives its number. */
+	asOne(words: string, work: () => void, moved?: MovedFile): number {
 		this.name();
 		this.#open = {
 			number: this.#nextNumber(),
 			words,
 			files: new Map(),
+			moved,
 			last: { path: '', from: 0, to: 0, at: 0 }
 		};
 		this.#isGathering = true;
@@ -195,18 +193,19 @@ export class SiteHistory {
 		}
 		const made = this.#open;
 		this.#open = null;
-		if (made.files.size > 0) this.#record(made);
+		if (made.files.size > 0 || moved) this.#record(made);
 		return made.number;
 	}
 
 	/** Makes an edit, as one step; gives its number. */
-	make({ sentence, files }: Edit): number {
-		return this.asOne(sentence, () => {
+	make({ sentence, files }: Edit, moved?: MovedFile): number {
+		const write = (): void => {
 			for (const { path, changes } of files) {
 				if (changes.length > 0)
 					this.#file(path)?.dispatch({ changes: inEditor(changes), userEvent: 'input.edit' });
 			}
-		});
+		};
+		return this.asOne(sentence, write, moved);
 	}
 
 	/** A file's text as it was before what was done last; `text` is what it is now, undefined where it is another. */
@@ -246,6 +245,9 @@ export class SiteHistory {
 	#do(step: Step, isBack: boolean): boolean {
 		this.name();
 		this.#open = null;
+		const { moved } = step;
+		const back = moved && { ...moved, from: moved.to, to: moved.from };
+		if (moved && !isBack) this.#move(moved);
 		const parts = step.files.map(({ path, replaced }) => ({
 			path,
 			file: this.#file(path),
@@ -253,6 +255,7 @@ export class SiteHistory {
 		}));
 		const away = parts.find(({ file, replaced }) => !file || !fits(file.latest, replaced));
 		if (away) {
+			if (back && !isBack) this.#move(back);
 			this.#put(holding(this.#history, new Set([away.path])));
 			notify(`${away.path} has changed in another way since this step. The file is left unchanged.`, true);
 			return false;
@@ -271,6 +274,7 @@ export class SiteHistory {
 				filter: false
 			});
 		});
+		if (back && isBack) this.#move(back);
 		this.#put({ steps: this.steps, made: this.made + (isBack ? -1 : 1) });
 		this.last = { step, how: isBack ? 'back' : 'again', places };
 		return true;

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { FileRecord } from '../api.ts';
 import { parseSheet } from '../core/css/index.ts';
+import type { MovedFile } from '../core/history/index.ts';
 import { SiteHistory } from './history.svelte.ts';
 import { historyKeeper } from './keptHistory.ts';
 import { FileText } from './texts.svelte.ts';
@@ -8,10 +9,12 @@ import { FileText } from './texts.svelte.ts';
 /** The texts of a site with their history, as a reload of the same tab makes them anew. */
 function site(texts: Readonly<Record<string, string>>) {
 	const files = new Map<string, FileText>();
+	const moves: MovedFile[] = [];
 	const history: SiteHistory = new SiteHistory(
 		(path) => files.get(path),
 		(_, source) => ({ source, sheet: parseSheet(source) }),
-		historyKeeper(1, 't')
+		historyKeeper(1, 't'),
+		(moved) => moves.push(moved)
 	);
 	for (const [path, text] of Object.entries(texts)) {
 		const record = { path, kind: 'sheet', hash: '', text } as FileRecord;
@@ -29,6 +32,7 @@ function site(texts: Readonly<Record<string, string>>) {
 	const fileOf = (path: string) => files.get(path) as FileText;
 	return {
 		history,
+		moves,
 		fileOf,
 		now: () => Object.fromEntries([...files].map(([path, { latest }]) => [path, latest])),
 		/** Types letter by letter, after a piece of a text. */

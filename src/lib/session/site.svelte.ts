@@ -1,8 +1,6 @@
-import { messageOf } from '../core/text/index.ts';
-import type { DraftRecord, FileRecord, SiteRecord, StaleFile } from '../api.ts';
+import type { DraftRecord, FileRecord, SiteRecord } from '../api.ts';
 import { isCompiled } from '../core/css/index.ts';
 import { parsers, readAhead } from '../core/site/index.ts';
-import { Refused } from '../http.ts';
 import { api } from './api.ts';
 import { Before } from './before.svelte.ts';
 import { Carriage } from './carriage.svelte.ts';
@@ -18,6 +16,8 @@ import { draftKeeper, draftsToTake, forgetDraft } from './drafts.ts';
 import { SiteHistory } from './history.svelte.ts';
 import { historyKeeper } from './keptHistory.ts';
 import { tabName } from './tab.ts';
+import { SiteFiles } from './siteFiles.svelte.ts';
+import { Saving } from './saving.svelte.ts';
 import { FileText, type EditorSetup } from './texts.svelte.ts';
 
 import { askedLists, keptLists, type KeptLists } from './keptLists.ts';
@@ -26,25 +26,18 @@ import { Vantages } from './vantages.svelte.ts';
 /** What an editor of a text of a site needs. */
 type SiteEditorSetup = (site: SiteState, ...text: Parameters<EditorSetup>) => ReturnType<EditorSetup>;
 
-export type SaveState =
-	| { readonly kind: 'idle' }
-	| { readonly kind: 'saving' }
-	| { readonly kind: 'failed'; readonly sentence: string };
-
 /** The open site: its files, texts, vantages, and what is saved of them. */
 export class SiteState {
 	readonly id: number;
 	readonly name: string;
 	readonly tab: string;
-	files = $state.raw<readonly FileRecord[]>([]);
-	texts = $state.raw<ReadonlyMap<string, FileText>>(new Map());
+	readonly #files = new SiteFiles((file) => this.#textOf(file));
 	readonly vantages: Vantages;
 	/** Lists of small things that are kept with the site. */
 	readonly kept: KeptLists;
 	revision = $state(0);
-	save = $state.raw<SaveState>({ kind: 'idle' });
-	/** Files that were saved elsewhere while they were changed here, with what they hold now. */
-	stale = $state.raw<readonly StaleFile[]>([]);
+	/** What brings all of that to the server. */
+	readonly saving: Saving;
 	/** Drafts of tabs that are gone, for files that already have a newer one. */
 	older = $state.raw<readonly DraftRecord[]>([]);
 	/** Why drafts are not being kept at the moment; null while they are. */
@@ -90,9 +83,6 @@ export class SiteState {
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #setup: SiteEditorSetup;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');
-	/** How many saves this tab has begun, and the end of the last one. */
-	#saves = 0;
-	#saving: Promise<void> = Promise.resolve();
 
 	private constructor(record: SiteRecord, tab: string, setup: SiteEditorSetup) {
 		this.id = record.id;
@@ -113,11 +103,16 @@ export class SiteState {
 				source,
 				...(kind === 'sheet' && this.parsers.sheet.knows(source) ? { sheet: this.parsers.sheet(source) } : {})
 			}),
-			historyKeeper(record.id, tab)
+			historyKeeper(record.id, tab),
+			(moved) => void this.saving.change(moved)
 		);
 		this.otherTabs = new OtherTabs(record.id, tab, () => this.#unsaved());
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
-		this.#takeFiles(record.files);
+		this.saving = new Saving(this, this.#files, this.#drafts, () => {
+			this.otherTabs.tell(this.#unsaved());
+			announce();
+		});
+		this.#files.take(record.files);
 		this.#saved.onmessage = ({ data }) => {
 			if (data === this.id) void this.refresh();
 		};
@@ -128,12 +123,12 @@ export class SiteState {
 		return this.dirty.map(({ path }) => path);
 	}
 
-	/** Takes in the list of its files, with a text for each that has none yet. */
-	#takeFiles(files: readonly FileRecord[]): void {
-		this.files = files;
-		const added = files.filter(({ path, text }) => text !== null && !this.texts.has(path));
-		if (added.length > 0)
-			this.texts = new Map([...this.texts, ...added.map((file) => [file.path, this.#textOf(file)] as const)]);
+	get files(): readonly FileRecord[] {
+		return this.#files.list;
+	}
+
+	get texts(): ReadonlyMap<string, FileText> {
+		return this.#files.texts;
 	}
 
 	#textOf(file: FileRecord): FileText {
@@ -190,7 +185,7 @@ export class SiteState {
 		if (!file) return false;
 		if (file.base !== draft.base) {
 			const { path, base: hash, saved: text, ownLines } = file;
-			this.stale = [...this.stale, { path, hash, text, ownLines }];
+			this.saving.stale = [...this.saving.stale, { path, hash, text, ownLines }];
 		}
 		file.base = draft.base;
 		const isOwn = draft.tab === this.tab;
@@ -205,67 +200,19 @@ export class SiteState {
 		this.older = this.older.filter((one) => one !== draft);
 	}
 
-	/** Saves every changed text as one revision. What was saved elsewhere is left as it is and named. */
-	async saveAll(): Promise<void> {
-		if (this.save.kind === 'saving') return;
-		for (const file of this.texts.values()) file.settle();
-		const changed = this.dirty.map((file) => ({ file, text: file.text }));
-		if (changed.length === 0) return;
-		this.save = { kind: 'saving' };
-		this.#saves++;
-		this.#saving = this.#send(changed);
-		await this.#saving;
-	}
-
-	async #send(changed: readonly { readonly file: FileText; readonly text: string }[]): Promise<void> {
-		try {
-			const sent = changed.map(({ file, text }) => ({ path: file.path, base: file.base, text }));
-			await this.#drafts.quiet();
-			const { revision, files } = await api.save(this.id, this.tab, sent);
-			this.revision = Math.max(this.revision, revision);
-			for (const { file, text } of changed) {
-				const saved = files.find(({ path }) => path === file.path);
-				if (saved) file.nowHolds(saved, saved.text ?? text);
-				if (file.text === text && file.dirty) this.history.asOne('Laid out', () => file.replace(file.saved));
-				if (file.dirty) this.#drafts.note(file);
-				else this.#drafts.saved(file.path);
-			}
-			this.stale = [];
-			this.save = { kind: 'idle' };
-			this.otherTabs.tell(this.#unsaved());
-			this.#saved.postMessage(this.id);
-		} catch (error) {
-			if (error instanceof Refused && error.stale.length > 0) this.stale = error.stale;
-			this.save = { kind: 'failed', sentence: messageOf(error) };
-			for (const { file } of changed) this.#drafts.note(file);
-		}
-	}
-
-	/** Settles a file that was saved elsewhere: its text from there, or this one over it at the next save. */
-	settle(stale: StaleFile, keep: 'theirs' | 'mine'): void {
-		const { path, text } = stale;
-		const file = this.texts.get(path);
-		if (!file) return;
-		file.nowHolds(stale, text);
-		if (keep === 'theirs') this.history.asOne('Text saved elsewhere kept', () => file.replace(text));
-		else this.#drafts.note(file);
-		this.stale = this.stale.filter((one) => one.path !== path);
-		if (this.stale.length === 0 && this.save.kind === 'failed') this.save = { kind: 'idle' };
-	}
-
 	/**
 	 * Takes in what another tab saved, in files that are unchanged here. An answer that a save of this tab has overtaken
 	 * says what was before it: it is asked for again.
 	 */
 	async refresh(): Promise<void> {
 		for (;;) {
-			await this.#saving;
-			const saves = this.#saves;
+			await this.saving.ended;
+			const { begun } = this.saving;
 			const taking = askedLists(this.kept, this.vantages);
 			const record = await api.site(this.id).catch(() => null);
 			if (!record) return;
-			if (saves !== this.#saves || record.revision < this.revision) continue;
-			this.#takeFiles(record.files);
+			if (begun !== this.saving.begun || record.revision < this.revision) continue;
+			this.#files.take(record.files);
 			this.revision = record.revision;
 			taking(record);
 			for (const held of record.files) {

@@ -118,7 +118,7 @@ test('an answer that a save has overtaken puts no older text in, and is asked fo
 	const answer = held('site');
 	const refreshed = site.refresh();
 	file.replace('a { color: blue }\n');
-	await site.saveAll();
+	await site.saving.all();
 	// In the meantime another tab has saved something else.
 	server.texts['a.css'] = 'a { color: green }\n';
 	server.revision++;
@@ -185,7 +185,7 @@ test('what is asked for while a save is under way waits for it', async () => {
 	const file = sheetOf(site);
 	file.replace('a { color: blue }\n');
 	const answer = held('save');
-	const saved = site.saveAll();
+	const saved = site.saving.all();
 	// The server has it, and its answer is still on the way.
 	await vi.waitFor(() => expect(server.revision).toBe(2));
 	const refreshed = site.refresh();
@@ -280,15 +280,15 @@ test('what was saved elsewhere refuses a save, is named, and is settled by eithe
 	const theirs = { path: 'a.css', hash: '#theirs', text: 'a { color: green }\n', ownLines: null };
 	held('save', new Refused(409, 'It was saved elsewhere.', [theirs]))();
 	file.replace('a { color: blue }\n');
-	await site.saveAll();
-	expect(site.save).toEqual({ kind: 'failed', sentence: 'It was saved elsewhere.' });
-	expect(site.stale).toEqual([theirs]);
+	await site.saving.all();
+	expect(site.saving.state).toEqual({ kind: 'failed', sentence: 'It was saved elsewhere.' });
+	expect(site.saving.stale).toEqual([theirs]);
 	// Nothing of this text is lost: it is a draft, and dirty against theirs.
-	site.settle(theirs, 'mine');
+	site.saving.settle(theirs, 'mine');
 	expect(file.text).toBe('a { color: blue }\n');
 	expect([file.base, file.saved, file.dirty]).toEqual(['#theirs', theirs.text, true]);
-	expect([site.stale, site.save]).toEqual([[], { kind: 'idle' }]);
-	site.settle(theirs, 'theirs');
+	expect([site.saving.stale, site.saving.state]).toEqual([[], { kind: 'idle' }]);
+	site.saving.settle(theirs, 'theirs');
 	expect([file.text, file.dirty]).toEqual([theirs.text, false]);
 });
 

@@ -25,6 +25,8 @@ export interface Workbench {
 	show(place: FilePlace): void;
 	/** Asks what new sheet, page or file is to be made. */
 	create(): void;
+	/** Asks what is to become of a file: another path, a copy, or nothing. */
+	change(file: string): void;
 	/** Opens another page on this screen. */
 	open(page: string): void;
 	select(paths: readonly ElementPath[]): void;

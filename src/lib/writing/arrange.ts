@@ -126,7 +126,11 @@ export function carry(desk: Desk, chosen: Chosen, to: { file: string } | { layer
 				return refuse(`The rule is in the layer ${layer} already.`);
 			const there = partAt(desk, target, target === file ? chosen.from : null);
 			if (!there) return refuse(`${target} has no sheet to write in.`, { path: target, offset: 0 });
-			const put = putRules(there.sheet, { ...taken, text: readdressed('sheet', taken.text, { from: file, to: target }) }, layer);
+			const put = putRules(
+				there.sheet,
+				{ ...taken, text: readdressed('sheet', taken.text, { from: file, to: target }) },
+				layer
+			);
 			if (!put.ok) return refuse(put.sentence, { path: target, offset: there.from + put.place });
 			desk.working.change(target, shifted(put.value.changes, there.from));
 			const what = counted(taken.count, 'rule');

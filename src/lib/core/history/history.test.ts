@@ -142,3 +142,26 @@ describe('a step in words', () => {
 		expect(words(sheet, [['0', '1px']])).toBe('top 0 → 1px, a, @media (hover: hover), @supports (gap: 1px)');
 	});
 });
+
+test('a kept history goes on under the path that a file has after its steps, and with what a step took away', () => {
+	const typed = (number: number, path: string, source: string, was: string, text: string): Step =>
+		step(number, path, replacement(source, was, text));
+	const moving = (number: number, from: string | null, to: string | null): Step => ({
+		...step(number, ''),
+		files: [],
+		moved: { from, to, hash: 'x' }
+	});
+	const history = made(
+		typed(1, 'a.css', 'one two', 'one', '1'),
+		typed(2, 'c.css', 'c', 'c', 'd'),
+		moving(3, 'a.css', 'b.css'),
+		typed(4, 'b.css', '1 two', 'two', '2'),
+		moving(5, 'c.css', null)
+	);
+	const texts = new Map([['b.css', '1 2']]);
+	const textOf = (path: string): string | undefined => texts.get(path);
+	const json: unknown = JSON.parse(writeHistory(history, 1000, textOf));
+	expect(numbers(readHistory(json, textOf) ?? NO_HISTORY)).toEqual([1, 2, 3, 4, 5]);
+	texts.set('b.css', '1 3');
+	expect(numbers(readHistory(json, textOf) ?? NO_HISTORY)).toEqual([5]);
+});

@@ -20,6 +20,15 @@ export interface Step {
 	/** What it did. */
 	readonly words: string;
 	readonly files: readonly StepFile[];
+	/** What it did to a file as a whole: where it is both renamed and rewritten, `files` name it by its new path. */
+	readonly moved?: MovedFile | undefined;
+}
+
+/** A file that a step gave another path, added (`from` is null) or took away (`to` is null), and the hash of its bytes. */
+export interface MovedFile {
+	readonly from: string | null;
+	readonly to: string | null;
+	readonly hash: string;
 }
 
 /** The steps of a site, the oldest first; those from `made` on have been taken back. */
@@ -55,7 +64,7 @@ export function recorded({ steps, made }: History, step: Step): History {
 	const kept = steps.slice(0, made);
 	const before = kept.at(-1)?.number === step.number ? kept.slice(0, -1) : kept;
 	const files = step.files.filter(({ replaced }) => replaced.length > 0);
-	const next = files.length > 0 ? [...before, { ...step, files }] : before;
+	const next = files.length > 0 || step.moved ? [...before, { ...step, files }] : before;
 	const newest = next.slice(-MOST);
 	return { steps: newest, made: newest.length };
 }

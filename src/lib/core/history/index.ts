@@ -5,6 +5,7 @@ export {
 	NO_HISTORY,
 	recorded,
 	type History,
+	type MovedFile,
 	type Replacement,
 	type Step
 } from './history.ts';

@@ -7,7 +7,8 @@ const step = z.object({
 	number: z.number(),
 	at: z.number(),
 	words: z.string(),
-	files: z.array(z.object({ path: z.string(), replaced: z.array(replacement) }))
+	files: z.array(z.object({ path: z.string(), replaced: z.array(replacement) })),
+	moved: z.optional(z.object({ from: z.nullable(z.string()), to: z.nullable(z.string()), hash: z.string() }))
 });
 /** A history as it is kept, with the lengths of the texts that it led to, UTF-16 units. */
 const kept = z.object({
@@ -15,6 +16,12 @@ const kept = z.object({
 	made: offset,
 	lengths: z.record(z.string(), offset)
 });
+
+/** What a file is called that was called so before the steps that are made; null where one of them took it away. */
+const calledNow = ({ steps, made }: History, path: string): string | null =>
+	steps
+		.slice(0, made)
+		.reduce<string | null>((now, { moved }) => (moved && moved.from === now ? moved.to : now), path);
 
 /** The paths of all files that steps of a history touch. */
 const pathsIn = ({ steps }: History): Set<string> =>
@@ -27,7 +34,10 @@ export function writeHistory(
 	textOf: (path: string) => string | undefined
 ): string {
 	const { steps, made } = shortened(history, most);
-	const lengths = [...pathsIn({ steps, made })].map((path) => [path, textOf(path)?.length ?? 0]);
+	const lengths = [...pathsIn({ steps, made })].map((path) => [
+		path,
+		textOf(calledNow({ steps, made }, path) ?? '')?.length ?? 0
+	]);
 	return JSON.stringify({ steps, made, lengths: Object.fromEntries(lengths) });
 }
 
@@ -43,12 +53,15 @@ export function readHistory(
 	if (!read.success || read.data.made > read.data.steps.length) return undefined;
 	const { steps, made, lengths } = read.data;
 	const isAsLeft = (path: string): boolean => {
-		const text = textOf(path);
+		const now = calledNow({ steps, made }, path);
+		// What a step has taken away comes back as it was.
+		if (now === null) return true;
+		const text = textOf(now);
 		if (text?.length !== lengths[path]) return false;
 		const last = steps
 			.slice(0, made)
 			.flatMap(({ files }) => files)
-			.findLast((file) => file.path === path);
+			.findLast((file) => calledNow({ steps, made }, file.path) === now);
 		return text !== undefined && (!last || fits(text, backwards(last.replaced)));
 	};
 	const concerned = [...pathsIn({ steps, made })].filter((path) => !isAsLeft(path));

@@ -98,14 +98,19 @@ function piecesInWords(source: string, replaced: readonly Replacement[]): string
  * What a step did: where that is one declaration, what it was and is, with its selector and the widths at which its rule
  * holds in a plain window; else in the step's own words; else by the pieces of text. `textOf` gives what a file is after it.
  */
-export function stepInWords({ words, files }: Step, textOf: (path: string) => TextAfter | undefined): string {
+export function stepInWords(
+	{ words, files, moved }: Step,
+	textOf: (path: string) => TextAfter | undefined
+): string {
 	const parts = files.flatMap(({ path, replaced }) => {
 		const text = textOf(path);
 		return text ? [{ ...text, replaced }] : [];
 	});
 	const [first, ...others] = parts;
 	const declaration =
-		first?.sheet && others.length === 0 ? declarationInWords(first.sheet, first.replaced) : undefined;
+		first?.sheet && others.length === 0 && !moved
+			? declarationInWords(first.sheet, first.replaced)
+			: undefined;
 	if (declaration !== undefined || words !== '') return declaration ?? words;
 	return parts.map(({ source, replaced }) => piecesInWords(source, replaced)).join('; ');
 }

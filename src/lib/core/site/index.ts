@@ -1,3 +1,4 @@
+export { firstPage } from './firstPage.ts';
 export * from './address.ts';
 export { followedMove, readdressed, withoutSheet, type PathChange } from './moved.ts';
 export { conditionsOfPage, sizesConditions, type OtherCondition, type PageConditions } from './conditions.ts';

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { mostFrequent, sentenceOf, type Result } from '$lib/core/text/index.ts';
+	import { filesOfDrop, filesOfInput, type Picked } from '$lib/session/bring.ts';
 	import type { PageState } from '$lib/session/page.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
@@ -36,7 +37,7 @@
 	let place = $state<string>('last');
 	let isCopy = $state(false);
 	let folder = $state('');
-	let picked = $state<FileList>();
+	let picked = $state.raw<readonly Picked[]>([]);
 	let refused = $state('');
 	let busy = $state(false);
 
@@ -67,7 +68,7 @@
 			if (made.ok) onmade(made.value, 'page');
 			return made;
 		}
-		if (kind === 'files') return addFiles(site, folder, [...(picked ?? [])]);
+		if (kind === 'files') return addFiles(site, folder, picked);
 		addStyle(site, page.path);
 		onmade(page.path, 'file');
 		return { ok: true, value: page.path };
@@ -88,6 +89,12 @@
 <Dialog title="New" {onclose}>
 	{#snippet children(close)}
 		<form
+			ondragover={(event) => kind === 'files' && event.preventDefault()}
+			ondrop={(event) => {
+				if (kind !== 'files' || !event.dataTransfer) return;
+				event.preventDefault();
+				void filesOfDrop(event.dataTransfer).then((files) => (picked = files));
+			}}
 			onsubmit={(event) => {
 				event.preventDefault();
 				void submit(close);
@@ -162,15 +169,26 @@
 					{/snippet}
 				</Field>
 				<Field label="From this computer">
-					{#snippet control(id)}<input {id} type="file" multiple bind:files={picked} />{/snippet}
+					{#snippet control(id)}
+						<input
+							{id}
+							type="file"
+							multiple
+							onchange={({ currentTarget }) => (picked = filesOfInput(currentTarget))}
+						/>
+					{/snippet}
 				</Field>
+				<p>
+					Or drop files or a folder here.
+					{#if picked.length > 0}Chosen: {picked.map(({ path }) => path).join(', ')}{/if}
+				</p>
 			{/if}
 			<Trouble sentence={refused} />
 			<p class="acts">
 				<Button
 					look="primary"
 					type="submit"
-					disabled={busy || isLocked || (kind === 'files' && !picked?.length)}
+					disabled={busy || isLocked || (kind === 'files' && picked.length === 0)}
 					>{kind === 'files'
 						? 'Add the files'
 						: `Create the ${kind === 'style' ? 'style element' : kind}`}</Button

@@ -1,8 +1,9 @@
 import { attribute, elementAt, parsePage, type Page } from '$lib/core/html/index.ts';
 import { exchange, insertSheet, type SheetPlace } from '$lib/core/html/edit/index.ts';
-import { relativeAddress, sheetsOfPage } from '$lib/core/site/index.ts';
-import { counted, done, messageOf, refuse, type Result } from '$lib/core/text/index.ts';
+import { readdressed, relativeAddress, sheetsOfPage } from '$lib/core/site/index.ts';
+import { counted, done, messageOf, refuse, type Edit, type Result } from '$lib/core/text/index.ts';
 import { api } from '$lib/session/api.ts';
+import type { Picked } from '$lib/session/bring.ts';
 import { deskOf } from '$lib/session/desk.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 
@@ -15,8 +16,8 @@ export const folderOf = (path: string): string => path.slice(0, path.lastIndexOf
 const tagOf = (path: string, page: string): string =>
 	`<link rel="stylesheet" href="${relativeAddress(path, page)}">`;
 
-/** A path that a new file can have, with its ending; refused where the site has such a file, or where it names none. */
-function newPath(site: SiteState, entered: string, ending: string): Result<string> {
+/** A path that a file can have, with its ending; refused where the site has such a file, or where it names none. */
+export function newPath(site: SiteState, entered: string, ending: string): Result<string> {
 	const name = entered.trim().replace(/^\/+/, '');
 	if (name === '' || name.endsWith('/')) return refuse('Give the file a name.');
 	const path = name.toLowerCase().endsWith(ending) ? name : name + ending;
@@ -35,26 +36,32 @@ function placeIn(page: Page, path: string, place: LinkPlace): SheetPlace {
 	return after ? { after } : 'last';
 }
 
-/** Writes an element into pages, as one step; a page that is given is left alone. */
-function writeInto(
+/** Writes an element into pages; a page that is given is left alone. */
+function withElement(
 	site: SiteState,
 	pages: readonly string[],
 	{ what, markup, place }: { what: string; markup: (page: string) => string; place: LinkPlace }
-): void {
+): Edit {
 	const desk = deskOf(site);
 	const ours = pages.filter((path) => !site.given.has(path));
 	for (const path of ours) {
 		const page = parsePage(desk.working.text(path) ?? '');
 		desk.working.change(path, insertSheet(page, markup(path), placeIn(page, path, place)));
 	}
-	if (ours.length > 0) site.history.make(desk.working.edit(`${what} in ${counted(ours.length, 'page')}`));
+	return desk.working.edit(ours.length > 0 ? `${what} in ${counted(ours.length, 'page')}` : what);
 }
 
-/** Adds a file to the site, empty or with a text; gives the path that it has. */
-async function add(site: SiteState, path: string, content: Blob): Promise<Result<string>> {
+/** Adds a file to the site, as a step; `edit` gives what else the step does, with the path that the file has. */
+export async function add(
+	site: SiteState,
+	path: string,
+	content: Blob,
+	edit: (path: string) => Edit = (added) => ({ sentence: `${added} added`, files: [] })
+): Promise<Result<string>> {
 	try {
 		const added = await api.addFile(site.id, path, content);
 		await site.refresh();
+		site.history.make(edit(added.path), { from: null, to: added.path, hash: added.hash });
 		return done(added.path);
 	} catch (error) {
 		return refuse(messageOf(error));
@@ -70,23 +77,20 @@ export async function addSheet(
 ): Promise<Result<string>> {
 	const path = newPath(site, entered, '.css');
 	if (!path.ok) return path;
-	const added = await add(site, path.value, new Blob([]));
-	if (!added.ok) return added;
-	writeInto(site, pages, {
-		what: `${added.value} linked`,
-		markup: (page) => tagOf(added.value, page),
-		place
-	});
-	return added;
+	return add(site, path.value, new Blob([]), (added) =>
+		withElement(site, pages, {
+			what: `${added} added${pages.length > 0 ? ' and linked' : ''}`,
+			markup: (page) => tagOf(added, page),
+			place
+		})
+	);
 }
 
 /** Adds an empty `<style>` to a page that is not given. */
-export const addStyle = (site: SiteState, page: string): void =>
-	writeInto(site, [page], {
-		what: 'A style element',
-		markup: () => '<style>\n</style>',
-		place: 'last'
-	});
+export function addStyle(site: SiteState, page: string): void {
+	const markup = (): string => '<style>\n</style>';
+	site.history.make(withElement(site, [page], { what: 'A style element', markup, place: 'last' }));
+}
 
 /** An empty page with the language and the sheets of another. */
 function emptyPage(path: string, like: { readonly path: string; readonly page: Page }): string {
@@ -108,7 +112,7 @@ ${sheets.join('')}</head>
 `;
 }
 
-/** Adds a page: empty, or a copy of another in the same folder, so that its addresses lead where they led. */
+/** Adds a page: empty, or a copy of another, whose addresses lead where they led. */
 export async function addPage(
 	site: SiteState,
 	entered: string,
@@ -116,10 +120,9 @@ export async function addPage(
 ): Promise<Result<string>> {
 	const path = newPath(site, entered, '.html');
 	if (!path.ok) return path;
-	if (isCopy && folderOf(path.value) !== folderOf(like.path)) {
-		return refuse(`A copy of ${like.path} has to be in the same folder, so that its addresses still work.`);
-	}
-	const text = isCopy ? (site.texts.get(like.path)?.latest ?? '') : emptyPage(path.value, like);
+	const text = isCopy
+		? readdressed('page', site.texts.get(like.path)?.latest ?? '', { from: like.path, to: path.value })
+		: emptyPage(path.value, like);
 	return add(site, path.value, new Blob([text]));
 }
 
@@ -138,11 +141,11 @@ export function exchangeSheets(site: SiteState, path: string, index: number): vo
 export async function addFiles(
 	site: SiteState,
 	folder: string,
-	files: readonly File[]
+	files: readonly Picked[]
 ): Promise<Result<readonly string[]>> {
 	const paths: string[] = [];
-	for (const file of files) {
-		const path = `${folder.replace(/^\/+|\/+$/g, '')}/${file.name}`.replace(/^\//, '');
+	for (const { path: name, file } of files) {
+		const path = `${folder.replace(/^\/+|\/+$/g, '')}/${name}`.replace(/^\//, '');
 		const added = await add(site, path, file);
 		if (!added.ok)
 			return paths.length === 0

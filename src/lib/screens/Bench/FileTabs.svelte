@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { getSite } from '$lib/session/context.ts';
+	import type { Workbench } from '$lib/session/workbench.ts';
 	import Tabs from '$lib/ui/Tabs.svelte';
 	import type { filesOf } from './files.svelte.ts';
 	import KeyedMenu from './KeyedMenu.svelte';
@@ -8,12 +9,10 @@
 		files: ReturnType<typeof filesOf>;
 		/** The path of the file that is shown. */
 		shown: string;
-		onchoose: (path: string) => void;
-		/** Something new is to be made. */
-		oncreate: () => void;
+		workbench: Workbench;
 	}
 
-	let { files, shown, onchoose, oncreate }: Props = $props();
+	let { files, shown, workbench }: Props = $props();
 	const site = getSite();
 
 	/** With more files than these their tabs are scrolled, and a list of them helps. */
@@ -32,14 +31,19 @@
 		files.paths.map((path): [string, string, () => void] => [
 			files.isOnPage(path) ? path : `${path}, ${OFF}`,
 			'',
-			() => onchoose(path)
+			() => workbench.choose(path)
 		])
 	);
 </script>
 
 <div class="files">
-	<Tabs label="Files" {tabs} chosen={shown} {onchoose} />
-	<button type="button" title="New sheet, style element, page or files" onclick={oncreate}>New…</button>
+	<Tabs label="Files" {tabs} chosen={shown} onchoose={workbench.choose} />
+	<button type="button" title="New sheet, style element, page or files" onclick={workbench.create}
+		>New…</button
+	>
+	<button type="button" title="Rename, copy or delete {shown}" onclick={() => workbench.change(shown)}
+		>File…</button
+	>
 	{#if tabs.length > FEW}<KeyedMenu label="All files" {entries} />{/if}
 </div>
 

@@ -32,7 +32,7 @@
 
 	let { bench, onedit }: Props = $props();
 	const { site, workbench, writing, watching } = untrack(() => bench);
-	const { choose, show, select } = workbench;
+	const { show, select } = workbench;
 	const { file, place } = $derived(workbench);
 	const { page, lead, bands, selected, found, idle, swept } = $derived(bench);
 	const { waking, holding } = $derived(watching);
@@ -155,7 +155,7 @@
 </script>
 
 <section aria-label="Sheet">
-	<FileTabs {files} shown={shown?.path ?? ''} onchoose={choose} oncreate={() => workbench.create()} />
+	<FileTabs {files} shown={shown?.path ?? ''} {workbench} />
 	{#if shown}
 		<SheetBar bind:this={bar} {bands} here={bandAt(bands.bands, lead.width)} onwrap={bench.wrap}>
 			{#if site.compiled.has(shown.path)}

@@ -1,13 +1,16 @@
 <script lang="ts">
 	import type { FileRecord } from '$lib/api.ts';
+	import ChangeButton from './ChangeButton.svelte';
 
 	interface Props {
 		title: string;
 		files: readonly FileRecord[];
 		site: number;
+		/** It is asked what is to become of a file. */
+		onchange: (path: string) => void;
 	}
 
-	let { title, files, site }: Props = $props();
+	let { title, files, site, onchange }: Props = $props();
 
 	const size = (bytes: number): string =>
 		bytes < 1000
@@ -27,6 +30,7 @@
 				{#if kind === 'picture'}<img src={address(path)} alt="" loading="lazy" />{/if}
 				<span class="name">{path}</span>
 				<span class="figures">{width && height ? `${width} × ${height} · ` : ''}{size(bytes)}</span>
+				<ChangeButton {path} onclick={() => onchange(path)} />
 			</li>
 		{/each}
 	</ul>
@@ -52,7 +56,7 @@
 
 	li {
 		display: grid;
-		grid-template-columns: 2.75rem 1fr auto;
+		grid-template-columns: 2.75rem 1fr auto auto;
 		gap: 0.625rem;
 		align-items: center;
 		min-height: 2.25rem;

@@ -5,6 +5,7 @@
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import { exchangeSheets } from '$lib/features/files/newFile.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import ChangeButton from './ChangeButton.svelte';
 	import GivenMark from './GivenMark.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
 
@@ -15,9 +16,11 @@
 		benchOf: (page: string, file?: string) => string;
 		/** Something new is to be made. */
 		oncreate: () => void;
+		/** It is asked what is to become of a file. */
+		onchange: (path: string) => void;
 	}
 
-	let { site, inventory, benchOf, oncreate }: Props = $props();
+	let { site, inventory, benchOf, oncreate, onchange }: Props = $props();
 
 	/** The sheets of the site, each with the pages that have it. */
 	const sheets = $derived(
@@ -81,6 +84,7 @@
 							onchange={({ currentTarget }) => take(page, currentTarget)}
 						/>
 					</label>
+					<ChangeButton path={page} onclick={() => onchange(page)} />
 				</td>
 			</tr>
 		{/each}
@@ -100,7 +104,9 @@
 							? 'used by no page'
 							: `${pages.length} of ${inventory.pages.length} pages`}</td
 					>
-					<td class="markup"><GivenMark {site} {path} /></td>
+					<td class="markup"
+						><GivenMark {site} {path} /> <ChangeButton {path} onclick={() => onchange(path)} /></td
+					>
 				</tr>
 			{/each}
 		</tbody>

@@ -20,6 +20,13 @@
 	/** The address of a page, or of a file beside it, on the Bench. */
 	const benchOf = (page: string, file?: string): string => workbench.href('bench', page, file);
 
+	const LISTS = [
+		['Pictures', 'picture'],
+		['Films', 'film'],
+		['Fonts', 'font'],
+		['Other files', 'other']
+	] as const;
+
 	let busy = $state(false);
 	let failure = $state<string | null>(null);
 	let asking = $state(false);
@@ -61,21 +68,27 @@
 				</ul>
 			{/if}
 			<Guarded name="Pages and sheets"
-				><PageTable {site} {inventory} {benchOf} oncreate={() => workbench.create()} /></Guarded
+				><PageTable
+					{site}
+					{inventory}
+					{benchOf}
+					oncreate={() => workbench.create()}
+					onchange={workbench.change}
+				/></Guarded
 			>
 			<Guarded name="Errands"><Errands {site} {benchOf} /></Guarded>
 			<Guarded name="Older drafts"><Older {site} /></Guarded>
 		</section>
 
 		<section>
-			<FileList title="Pictures" files={site.files.filter(({ kind }) => kind === 'picture')} site={site.id} />
-			<FileList title="Films" files={site.files.filter(({ kind }) => kind === 'film')} site={site.id} />
-			<FileList title="Fonts" files={site.files.filter(({ kind }) => kind === 'font')} site={site.id} />
-			<FileList
-				title="Other files"
-				files={site.files.filter(({ kind }) => kind === 'other')}
-				site={site.id}
-			/>
+			{#each LISTS as [title, kind] (kind)}
+				<FileList
+					{title}
+					files={site.files.filter((file) => file.kind === kind)}
+					site={site.id}
+					onchange={workbench.change}
+				/>
+			{/each}
 		</section>
 
 		<section>

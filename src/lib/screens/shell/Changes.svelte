@@ -22,10 +22,10 @@
 	const files = $derived([...site.texts.values()].sort((a, b) => compareNames(a.path, b.path)));
 	// svelte-ignore state_referenced_locally (what it begins with)
 	let path = $state(
-		(site.stale[0] ?? site.dirty.find((file) => file.path === first) ?? site.dirty[0])?.path ?? first
+		(site.saving.stale[0] ?? site.dirty.find((file) => file.path === first) ?? site.dirty[0])?.path ?? first
 	);
 	const file = $derived(site.texts.get(path) ?? files[0]);
-	const stale = $derived(site.stale.find((one) => one.path === file?.path));
+	const stale = $derived(site.saving.stale.find((one) => one.path === file?.path));
 
 	/** What a file is compared with: as it is saved, as it was saved elsewhere, or a revision. */
 	let base = $state<'saved' | number>('saved');
@@ -124,8 +124,8 @@
 		<div class="both" {@attach show}></div>
 		<p class="acts">
 			{#if stale}
-				<Button look="primary" onclick={() => site.settle(stale, 'mine')}>Keep the right side</Button>
-				<Button onclick={() => site.settle(stale, 'theirs')}>Use the left side</Button>
+				<Button look="primary" onclick={() => site.saving.settle(stale, 'mine')}>Keep the right side</Button>
+				<Button onclick={() => site.saving.settle(stale, 'theirs')}>Use the left side</Button>
 			{:else}
 				<Button disabled={!file?.dirty} onclick={() => file && discard([file])}
 					>Discard the changes of this file</Button

@@ -1,6 +1,7 @@
 <script lang="ts" module>
 	/** What lies over the screen: nothing, or one of the dialogs that every screen has. */
-	export type Open = null | 'find' | 'keys' | 'new' | { readonly changes: string };
+	export type Open =
+		null | 'find' | 'keys' | 'new' | { readonly changes: string } | { readonly file: string };
 </script>
 
 <script lang="ts">
@@ -23,9 +24,11 @@
 		oninsert: (property: string) => void;
 		/** A file was made: a page, or something that the sheet can show. */
 		onmade: (path: string, kind: 'page' | 'file') => void;
+		/** A file has another path, or none. */
+		onchanged: (from: string, to: string | null) => void;
 	}
 
-	let { open = $bindable(), site, page, keys, finds, oninsert, onmade }: Props = $props();
+	let { open = $bindable(), site, page, keys, finds, oninsert, onmade, onchanged }: Props = $props();
 
 	/** What is opened by one that closes stays. */
 	const closing = (was: Open) => (): void => {
@@ -40,6 +43,12 @@
 {:else if open === 'new'}
 	{#await insist(() => import('$lib/features/files/NewFile.svelte')) then { default: NewFile }}
 		<NewFile {site} {page} {onmade} onclose={closing('new')} />
+	{/await}
+{:else if open && 'file' in open}
+	{@const { file } = open}
+	{@const close = closing(open)}
+	{#await insist(() => import('$lib/features/files/ChangeFile.svelte')) then { default: ChangeFile }}
+		<ChangeFile {site} path={file} onchanged={(to) => onchanged(file, to)} onclose={close} />
 	{/await}
 {:else if open}
 	{@const shown = open}

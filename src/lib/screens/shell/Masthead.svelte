@@ -65,8 +65,8 @@
 	<Button look="quiet" onclick={onchanges}>Changes</Button>
 	<Button
 		look={primary ? 'primary' : 'plain'}
-		disabled={site.dirty.length === 0 || site.save.kind === 'saving'}
-		onclick={() => site.saveAll()}
+		disabled={site.dirty.length === 0 || site.saving.state.kind === 'saving'}
+		onclick={() => site.saving.all()}
 		aria-keyshortcuts="Control+S Meta+S">Save all</Button
 	>
 </header>

@@ -5,8 +5,9 @@
 
 	const files = (n: number): string => (n === 1 ? '1 file' : `${n} files`);
 	const state = $derived.by((): { look: 'saved' | 'unsaved' | 'failed'; words: string } => {
-		if (site.save.kind === 'saving') return { look: 'unsaved', words: 'Saving…' };
-		if (site.save.kind === 'failed') return { look: 'failed', words: `Not saved: ${site.save.sentence}` };
+		if (site.saving.state.kind === 'saving') return { look: 'unsaved', words: 'Saving…' };
+		if (site.saving.state.kind === 'failed')
+			return { look: 'failed', words: `Not saved: ${site.saving.state.sentence}` };
 		if (site.dirty.length === 0) return { look: 'saved', words: `✓ Saved · revision ${site.revision}` };
 		const { history } = site;
 		const walked = history.last?.how === 'made' ? '' : history.lastInWords();

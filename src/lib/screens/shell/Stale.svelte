@@ -17,15 +17,15 @@
 	}
 </script>
 
-{#if site.stale.length > 0}
+{#if site.saving.stale.length > 0}
 	<section aria-label="Saved elsewhere">
-		{#each site.stale as file (file.path)}
+		{#each site.saving.stale as file (file.path)}
 			<p>
 				<b>{file.path}</b> was saved elsewhere since you opened it. Both texts are kept: theirs as a revision,
 				yours as a draft ({apart(site.texts.get(file.path)?.text ?? '', file.text)} lines differ).
 				<Button look="quiet" onclick={() => oncompare(file.path)}>Compare, line by line</Button>
-				<Button look="quiet" onclick={() => site.settle(file, 'mine')}>Keep mine</Button>
-				<Button look="quiet" onclick={() => site.settle(file, 'theirs')}>Take theirs</Button>
+				<Button look="quiet" onclick={() => site.saving.settle(file, 'mine')}>Keep mine</Button>
+				<Button look="quiet" onclick={() => site.saving.settle(file, 'theirs')}>Take theirs</Button>
 			</p>
 		{/each}
 	</section>

@@ -21,6 +21,8 @@ export interface Ways {
 	screen(screen: string): void;
 	page(path: string): void;
 	create(): void;
+	/** Asks what is to become of a file. */
+	change(path: string): void;
 	file(path: string, offset: number): void;
 	width(px: number): void;
 	element(path: ElementPath): void;
@@ -82,6 +84,9 @@ export function* findsOf(
 		};
 	}
 	yield { kind: 'action', name: 'New sheet, style element, page or files', go: ways.create };
+	for (const { path } of site.files) {
+		yield { kind: 'action', name: `Rename, copy or delete ${path}`, go: () => ways.change(path) };
+	}
 	for (const [key, action] of Object.entries(keys)) {
 		const shown = shownKey(key);
 		yield { kind: 'action', name: action.name, key: shown, go: () => performAction(action) };

@@ -4,6 +4,7 @@
 	import { page as route } from '$app/state';
 	import { perform, pressOf, releaseAll, type KeyMap, type Press } from '$lib/session/keys.ts';
 	import { onDestroy, untrack } from 'svelte';
+	import { firstPage } from '$lib/core/site/index.ts';
 	import { printPaths, readPaths, type ElementPath, type Page } from '$lib/core/html/index.ts';
 	import { provideSite } from '$lib/session/context.ts';
 	import { FollowedSelections } from '$lib/session/followed.ts';
@@ -11,6 +12,7 @@
 	import type { FilePlace } from '$lib/core/text/index.ts';
 	import { paced } from '$lib/session/paced.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
+	import { screenAddress } from '$lib/screens/address.ts';
 	import { SCREENS, screenOf } from '$lib/screens/index.ts';
 	import type { Workbench } from '$lib/session/workbench.ts';
 	import Dialogs, { type Open } from '$lib/screens/shell/Dialogs.svelte';
@@ -50,7 +52,7 @@
 	let place = $state.raw<FilePlace | null>(null);
 	const allKeys = $derived<KeyMap>({
 		...keys,
-		save: { name: 'Save all', run: () => void site.saveAll() },
+		save: { name: 'Save all', run: () => void site.saving.all() },
 		undo: { name: 'Undo the last step, in whichever file', run: () => site.history.undo() },
 		redo: { name: 'Redo the step that was undone', run: () => site.history.redo() },
 		'/': { name: 'Find anything', run: () => (dialog = 'find') },
@@ -66,12 +68,6 @@
 		},
 		'?': { name: 'All keys', run: () => (dialog = 'keys') }
 	});
-
-	/** The page a visitor would come to first. */
-	function firstPage(paths: readonly string[]): string {
-		const named = (pattern: RegExp) => paths.find((one) => pattern.test(one));
-		return named(/^(index|home)\.\w+$/i) ?? named(/^[^/]+$/) ?? paths[0] ?? '';
-	}
 
 	/** What may be wanted later comes in quiet time, so that it is there when the server is not. */
 	$effect(() => {
@@ -111,12 +107,8 @@
 	const go = (to: string, selection: number, replaceState = false): Promise<void> =>
 		goto(to, { replaceState, keepFocus: true, noScroll: true, state: { selection } });
 
-	function href(to: string, pagePath: string, filePath = '', at: readonly ElementPath[] = []): string {
-		const query = new URLSearchParams({ page: pagePath });
-		if (filePath) query.set('file', filePath);
-		if (at.length > 0) query.set('at', printPaths(at));
-		return `/site/${site.id}/${to}?${query.toString()}`;
-	}
+	const href = (to: string, pagePath: string, filePath = '', at: readonly ElementPath[] = []): string =>
+		screenAddress(site.id, to, pagePath, filePath, at);
 
 	function choose(chosen: string): void {
 		file = chosen;
@@ -137,6 +129,14 @@
 		place = requested;
 	}
 
+	/** A file has another path, or none: what shows it goes along. */
+	function onchanged(from: string, to: string | null): void {
+		const shownFile = file === from ? (to ?? '') : file;
+		const shownPage = path === from && to?.endsWith('.html') ? to : path;
+		file = shownFile;
+		void go(href(screen, shownPage, shownFile), followed.keep(path, selected), true);
+	}
+
 	const select = (paths: readonly ElementPath[]): Promise<void> =>
 		go(href(hasFrames ? screen : 'bench', path, file, paths), followed.keep(path, paths));
 
@@ -146,6 +146,7 @@
 					screen: (to) => void goto(href(to, path, file, selected)),
 					page: (to) => void open(to),
 					create: () => (dialog = 'new'),
+					change: (of) => (dialog = { file: of }),
 					file: (to, offset) => void show({ path: to, offset, beside: true }),
 					width: (px) => (site.carriage.width = px),
 					element: (to) => void select([to]).then(() => (site.selectionView.reveal = [...to]))
@@ -180,6 +181,7 @@
 		choose,
 		show: (requested) => void show(requested),
 		create: () => (dialog = 'new'),
+		change: (of) => (dialog = { file: of }),
 		open: (chosen) => void open(chosen),
 		select: (paths) => void select(paths),
 		href: (to, pagePath = path, filePath = '') => href(to, pagePath, filePath),
@@ -231,6 +233,7 @@
 		{finds}
 		oninsert={(property) => site.actions.insert(property)}
 		onmade={(made, kind) => void (kind === 'page' ? open(made) : show({ path: made, offset: 0 }))}
+		{onchanged}
 	/>
 </div>
 

@@ -1,0 +1,60 @@
+import type { FileChange, FileRecord } from '../api.ts';
+import type { FileText } from './texts.svelte.ts';
+
+/** The files of a site, and the texts of those that are pages and sheets. */
+export class SiteFiles {
+	list = $state.raw<readonly FileRecord[]>([]);
+	texts = $state.raw<ReadonlyMap<string, FileText>>(new Map());
+	/** Texts of files that were taken away, by path: brought back, they are as they were. */
+	readonly #gone = new Map<string, FileText>();
+	readonly #make: (file: FileRecord) => FileText;
+
+	constructor(make: (file: FileRecord) => FileText) {
+		this.#make = make;
+	}
+
+	/** Takes in the list of the site's files: a text for each that has none yet, and none for what is gone. */
+	take(files: readonly FileRecord[]): void {
+		this.list = files;
+		const texts = new Map<string, FileText>();
+		for (const file of files) {
+			if (file.text !== null) texts.set(file.path, this.texts.get(file.path) ?? this.#make(file));
+		}
+		// Nothing that is unsaved is lost.
+		for (const [path, file] of this.texts) if (file.dirty && !texts.has(path)) texts.set(path, file);
+		const isSame = texts.size === this.texts.size && [...texts.keys()].every((path) => this.texts.has(path));
+		if (!isSame) this.texts = texts;
+	}
+
+	/** The hash of what a file holds; undefined where there is no such file. */
+	hashOf(path: string): string | undefined {
+		return this.texts.get(path)?.base ?? this.list.find((file) => file.path === path)?.hash;
+	}
+
+	/** Gives a file another path, takes it away, or brings it back, before the server does; what takes that back. */
+	change({ from, to, hash }: FileChange): () => void {
+		const [list, texts] = [this.list, this.texts];
+		const record = list.find(({ path }) => path === from);
+		const file = from === null ? this.#gone.get(to ?? '') : texts.get(from);
+		const others = list.filter(({ path }) => path !== from);
+		const next = new Map(texts);
+		if (from !== null) next.delete(from);
+		if (from !== null && to === null && file) this.#gone.set(from, file);
+		if (to !== null && record) this.list = [...others, { ...record, path: to }];
+		else this.list = others;
+		if (to !== null && file) next.set(to, from === null ? file : this.#copyOf(file, to, record, hash));
+		this.texts = next;
+		return () => {
+			[this.list, this.texts] = [list, texts];
+		};
+	}
+
+	/** A text under another path. */
+	#copyOf(file: FileText, path: string, record: FileRecord | undefined, hash: string): FileText {
+		const { saved: text, ownLines, latest, kind, state } = file;
+		const size = record?.size ?? 0;
+		const made = this.#make({ path, kind, hash, size, width: null, height: null, text, ownLines });
+		if (latest !== text) made.replace(latest, state.selection.main.head, true);
+		return made;
+	}
+}
