@@ -56,25 +56,27 @@
 
 	li {
 		display: grid;
-		grid-template-columns: 2.75rem 1fr auto auto;
-		gap: 0.625rem;
+		grid-template-columns: 2.75rem 1fr auto;
+		gap: 0 0.625rem;
 		align-items: center;
-		min-height: 2.25rem;
+		min-height: 2.75rem;
 		border-bottom: 1px solid var(--hair);
 	}
 
 	img {
 		width: 2.75rem;
 		height: 1.75rem;
+		grid-row: 1 / 3;
 		object-fit: contain;
 	}
 
 	.name {
-		grid-column: 2;
+		grid-column: 2 / -1;
 		overflow-wrap: anywhere;
 	}
 
 	.figures {
+		grid-column: 2;
 		color: var(--ink-2);
 		font: 0.8125rem/1.3 var(--mono);
 		white-space: nowrap;

@@ -166,6 +166,11 @@
 		white-space: nowrap;
 	}
 
+	.markup > :global(*) {
+		margin-right: 0.625rem;
+		vertical-align: middle;
+	}
+
 	label {
 		display: inline-flex;
 		gap: 0.375rem;
@@ -175,9 +180,9 @@
 
 	.newer {
 		position: relative;
-		margin-left: 0.625rem;
 		overflow: hidden;
 		color: var(--blue);
+		font-size: 0.8125rem;
 		cursor: pointer;
 	}
 
