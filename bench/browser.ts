@@ -81,9 +81,9 @@ export type BareFrame = readonly [number, number, number, number];
 /** The four frames of the Bench at 1280 × 800. */
 export const FOUR_FRAMES: readonly BareFrame[] = [
 	[812, 470, 1, 0.84],
-	[390, 780, 3, 0.23],
-	[768, 1024, 2, 0.175],
-	[1280, 720, 2, 0.25]
+	[400, 800, 2.5, 0.22],
+	[800, 1100, 2, 0.165],
+	[1300, 740, 2, 0.25]
 ];
 
 /** A page of bare frames of these sizes and densities, served with the files; and the same again, by its address. */

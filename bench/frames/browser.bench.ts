@@ -80,11 +80,11 @@ async function beside(server: string, site: number, count: number): Promise<void
 /** The lead and five vantages, as the Bench draws them at 1280 × 800. */
 const SIX_FRAMES: readonly BareFrame[] = [
 	[812, 470, 1, 0.84],
-	[320, 568, 2, 0.2],
-	[390, 780, 3, 0.15],
-	[768, 1024, 2, 0.11],
-	[1280, 720, 2, 0.15],
-	[1536, 864, 1.25, 0.13]
+	[320, 600, 2, 0.2],
+	[400, 800, 2.5, 0.15],
+	[800, 1100, 2, 0.11],
+	[1300, 740, 2, 0.15],
+	[1560, 880, 1, 0.13]
 ];
 
 const sixFrames: Bench = {

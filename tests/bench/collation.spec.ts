@@ -237,7 +237,7 @@ test('a value of a style attribute is edited there; at the whole width each band
 		await settled(page, async () =>
 			(await Promise.all(live().map((frame) => frame.evaluate(() => innerWidth)))).sort((a, b) => a - b)
 		)
-	).toEqual([320, 812, 1280]);
+	).toEqual([320, 812, 1300]);
 	await cell(page, 'margin-top', 'A').click();
 	await expect(into(page).getByRole('combobox', { name: /^Into/ })).toHaveValue('0');
 	await field(page, 'margin-top', 'A').fill('9px');

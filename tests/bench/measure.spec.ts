@@ -45,9 +45,9 @@ test('the carriage is typed, stepped, dragged and jumped, and the lead follows a
 	expect(dragged).toBeGreaterThan(900);
 	expect(dragged).toBeLessThan(1500);
 	expect(await settled(page, () => pageFrames(page)[0]?.evaluate(() => innerWidth))).toBe(dragged);
-	await page.getByTitle('Make the lead Handset, the carriage at 390 px').click();
-	await at(page, 390);
-	await expect(page.getByLabel('Height of the window, px')).toHaveValue('780');
+	await page.getByTitle('Make the lead Handset, the carriage at 400 px').click();
+	await at(page, 400);
+	await expect(page.getByLabel('Height of the window, px')).toHaveValue('800');
 });
 
 test('a threshold tells every line that causes it, and a click goes there', async ({ page }) => {

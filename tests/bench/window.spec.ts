@@ -65,7 +65,7 @@ test('a plain window has a height of its own, whatever its place is, which is ty
 
 	// A vantage has its own height; a plain window is as it was.
 	await page.getByLabel('Lead as').selectOption('Handset');
-	await expect(height(page)).toHaveValue('780');
+	await expect(height(page)).toHaveValue('800');
 	await page.getByLabel('Lead as').selectOption('plain window');
 	await expect(height(page)).toHaveValue(String(dragged));
 });

@@ -166,14 +166,14 @@ test('switches change every frame, are named while on, and go off with one key',
 	await page.getByRole('radio', { name: '200 %' }).check();
 	await page.getByLabel('right to left').check();
 	await expect(page.getByText('text 24 px · zoom 200 % · right to left')).toBeVisible();
-	expect(await settled(page, size)).toEqual(['24px', 195, 'rtl']);
+	expect(await settled(page, size)).toEqual(['24px', 200, 'rtl']);
 	await page.keyboard.press('Escape');
 	await page
 		.locator('.frames')
 		.first()
 		.click({ position: { x: 5, y: 5 } });
 	await page.keyboard.press('x');
-	expect(await settled(page, size)).toEqual(['16px', 390, '']);
+	expect(await settled(page, size)).toEqual(['16px', 400, '']);
 	await expect(page.getByText('zoom 200 %', { exact: false })).toHaveCount(0);
 });
 
@@ -218,7 +218,7 @@ test('completion knows the grammar, the page and its sheets; hovering tells px i
 	await page.getByText('5vw', { exact: false }).last().hover();
 	await page.locator('.cm-line').nth(1).getByText('clamp').hover();
 	await expect(page.locator('.cm-hovered')).toContainText('Pocket 320: 16 px');
-	await expect(page.locator('.cm-hovered')).toContainText('Notebook 1280: 40 px');
+	await expect(page.locator('.cm-hovered')).toContainText('Notebook 1300: 40 px');
 	await expect(page.locator('.cm-hovered')).toContainText(
 		'stays constant under 200, grows by 5 px a 100 px up to 800, stays constant from 800'
 	);

@@ -13,7 +13,7 @@ test('J03: three badges whole on the pier at every width; a shift for handset th
 	await expect(findings).toContainText('Without left: 330px layout.css:211 on span.badge.delay');
 
 	const width = page.getByLabel('Width of the carriage, px');
-	await width.fill('390');
+	await width.fill('400');
 	await width.press('Enter');
 	await work.select('badge', 'span.badge.delay');
 	await work.collate('left', '40px', { extent: 'everywhere' });

@@ -31,7 +31,7 @@ test('J09: a heading on its side from 720 up, level below; without the condition
 		expect([mode, right >= 0]).toEqual(['vertical-rl', true]);
 	}
 	// Both in one block, and that out of force.
-	await page.getByTitle('Make the lead Handset, the carriage at 390 px').click();
+	await page.getByTitle('Make the lead Handset, the carriage at 400 px').click();
 	await work.ask('r');
 	await expect(page.locator('.cm-activeLine')).toContainText('.story .side');
 	await page.getByText('Vantaggio', { exact: true }).click();

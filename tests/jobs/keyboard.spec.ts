@@ -151,8 +151,8 @@ test('J13 by keyboard alone: a fluid title from three numbers', async ({ page, s
 	await page.keyboard.press('Enter');
 	const carriage = page.getByLabel('Width of the carriage, px');
 	for (const [name, width, px] of [
-		['smallest, px', '390', '28'],
-		['largest, px', '1280', '60']
+		['smallest, px', '400', '28'],
+		['largest, px', '1300', '60']
 	] as const) {
 		const field = page.getByRole('textbox', { name, exact: true });
 		await tabTo(page, field);
@@ -171,7 +171,7 @@ test('J13 by keyboard alone: a fluid title from three numbers', async ({ page, s
 	await tabTo(page, page.getByRole('button', { name: 'Write into base.css' }));
 	await page.keyboard.press('Enter');
 	expect(await settled(page, () => draftOf(server, 'css/base.css'))).toMatch(
-		/\/\* Judged at: 28px at 390, 60px at 1280[^*]*\*\/\n(?:\/\*[^*]*\*\/\n)?h1 \{[^}]*font-size: clamp\(1\.75rem, 0\.87\d*rem \+ 3\.59\d*vw, 3\.75rem\)/
+		/\/\* Judged at: 28px at 400, 60px at 1300[^*]*\*\/\n(?:\/\*[^*]*\*\/\n)?h1 \{[^}]*font-size: clamp\(1\.75rem, 0\.86\d*rem \+ 3\.55\d*vw, 3\.75rem\)/
 	);
 });
 

@@ -62,9 +62,9 @@ test('frames take the viewport of their vantage, pictures by its density', async
 	const picture = 'ramp-960.webp';
 	expect(await settled(page, look)).toEqual([
 		{ size: expect.stringMatching(/^\d+ × \d+$/), density: 1, resolution: true, picture: 'ramp-480.webp' },
-		{ size: '390 × 780', density: 3, resolution: true, picture },
-		{ size: '768 × 1024', density: 2, resolution: true, picture },
-		{ size: '1280 × 720', density: 2, resolution: true, picture }
+		{ size: '400 × 800', density: 2.5, resolution: true, picture },
+		{ size: '800 × 1100', density: 2, resolution: true, picture },
+		{ size: '1300 × 740', density: 2, resolution: true, picture }
 	]);
 });
 

@@ -49,10 +49,12 @@ export function ownRules(desk: Desk, { applying }: Case): Choice[] {
 		.map(({ target, exists, specificity }) => ({ target, exists, specificity }));
 }
 
-/** Where the last rule of a file begins that is there already; null where there is none. */
+/** Where the last rule of a file begins that is there already, and is not for every element; null where there is none. */
 export function lastOf(choices: readonly Choice[], file: string): number | null {
-	const starts = choices.flatMap(({ exists, target }) =>
-		exists && target.kind === 'rule' && target.file === file ? (target.after ?? []) : []
+	const starts = choices.flatMap(({ exists, target, specificity }) =>
+		exists && target.kind === 'rule' && target.file === file && specificity?.some((part) => part > 0)
+			? (target.after ?? [])
+			: []
 	);
 	return starts.length > 0 ? Math.max(...starts) : null;
 }

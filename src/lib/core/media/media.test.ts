@@ -90,9 +90,9 @@ describe('solve', () => {
 	});
 
 	it('goes by the rest of the vantage', () => {
-		expect(solved('(orientation: portrait)', handset)).toBe('≤780');
+		expect(solved('(orientation: portrait)', handset)).toBe('≤800');
 		expect(solved('(hover: none) and (min-width: 20em)', { ...handset, defaultFontSize: 20 })).toBe('≥400');
-		expect(solved('(resolution: 3dppx) or (width < 200px)', handset)).toBe('every width');
+		expect(solved('(resolution: 2.5dppx) or (width < 200px)', handset)).toBe('every width');
 		expect(solved('print and (width > 1px)', { ...PLAIN, medium: 'print' })).toBe('>1');
 	});
 

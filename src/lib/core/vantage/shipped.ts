@@ -13,22 +13,22 @@ const AREAS = PLAIN.safeAreas;
 /** The six vantages that ship; all made up. */
 export const SHIPPED: readonly Vantage[] = [
 	{
-		...{ ...PLAIN, ...TOUCH, name: 'Pocket', width: 320, height: 568, density: 2 },
+		...{ ...PLAIN, ...TOUCH, name: 'Pocket', width: 320, height: 600, density: 2 },
 		bars: { top: 56, bottom: 0, state: 'out' }
 	},
 	{
-		...{ ...PLAIN, ...TOUCH, name: 'Handset', width: 390, height: 780, density: 3 },
+		...{ ...PLAIN, ...TOUCH, name: 'Handset', width: 400, height: 800, density: 2.5 },
 		bars: { top: 0, bottom: 64, state: 'out' },
-		safeAreas: { ...AREAS, bottom: 34 }
+		safeAreas: { ...AREAS, bottom: 28 }
 	},
 	{
-		...{ ...PLAIN, ...TOUCH, name: 'Slate', width: 768, height: 1024, density: 2 },
+		...{ ...PLAIN, ...TOUCH, name: 'Slate', width: 800, height: 1100, density: 2 },
 		bars: { top: 50, bottom: 0, state: 'out' },
-		safeAreas: { ...AREAS, bottom: 20 }
+		safeAreas: { ...AREAS, bottom: 16 }
 	},
-	{ ...PLAIN, name: 'Notebook', width: 1280, height: 720, density: 2 },
-	{ ...PLAIN, name: 'Desk', width: 1536, height: 864, density: 1, scrollbar: 15 },
-	{ ...PLAIN, name: 'Wall', width: 1920, height: 1080, density: 1, scrollbar: 15 }
+	{ ...PLAIN, name: 'Notebook', width: 1300, height: 740, density: 2 },
+	{ ...PLAIN, name: 'Desk', width: 1560, height: 880, density: 1, scrollbar: 15 },
+	{ ...PLAIN, name: 'Wall', width: 1900, height: 1060, density: 1, scrollbar: 15 }
 ];
 
 /** Names of the shipped vantages that are shown beside the lead until someone chooses. */

@@ -79,9 +79,9 @@ describe('what a page sees', () => {
 	it('is less of denser px under zoom, switched or its own', () => {
 		const [, handset = PLAIN] = SHIPPED;
 		const seen = seenVantage({ ...handset, zoom: 4 }, { ...NO_SWITCHES, zoom: 2, textSize: 24 });
-		expect(seen).toMatchObject({ width: 195, height: 390, density: 6, zoom: 1, defaultFontSize: 24 });
-		expect(heightsOf(seen)).toEqual({ small: 390, large: 422, dynamic: 390 });
-		expect(heightsOf({ ...handset, bars: { ...handset.bars, state: 'in' } }).dynamic).toBe(844);
+		expect(seen).toMatchObject({ width: 200, height: 400, density: 5, zoom: 1, defaultFontSize: 24 });
+		expect(heightsOf(seen)).toEqual({ small: 400, large: 432, dynamic: 400 });
+		expect(heightsOf({ ...handset, bars: { ...handset.bars, state: 'in' } }).dynamic).toBe(864);
 	});
 
 	it('is said in words', () => {
@@ -89,7 +89,7 @@ describe('what a page sees', () => {
 		expect(vantageInWords(SHIPPED[1] ?? PLAIN)).toEqual([
 			'touch',
 			'bars 0 + 64 px, out',
-			'safe area bottom 34 px'
+			'safe area bottom 28 px'
 		]);
 		expect(switchesInWords({ ...NO_SWITCHES, zoom: 2, rightToLeft: true })).toEqual([
 			'zoom 200 %',

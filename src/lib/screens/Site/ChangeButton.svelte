@@ -7,8 +7,11 @@
 	let { path, onclick }: Props = $props();
 </script>
 
-<button type="button" aria-label="Rename, copy or delete {path}" title="Rename, copy or delete" {onclick}
-	>change…</button
+<button
+	type="button"
+	aria-label="change… rename, copy or delete {path}"
+	title="Rename, copy or delete"
+	{onclick}>change…</button
 >
 
 <style>
