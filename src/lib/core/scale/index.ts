@@ -1,5 +1,5 @@
 export { importSizes, withRecognised, type ImportedScale } from './importSizes.ts';
-export { RATIOS, ratioName, readRatio } from './ratios.ts';
+export { readRatio } from './ratios.ts';
 export { declarationsOf, type Declared } from './output.ts';
 export { fewestPlaces, fluidText, sizeAt, type Fluid, type Writing } from './fluid.ts';
 export {

@@ -37,16 +37,16 @@ export interface Recognised {
 
 /** Within how much of its size a step counts as one of the scale. */
 const FITS = 0.01;
-/** Smaller ratios fit anything, so that they say nothing: a minor second. */
+/** Smaller ratios fit anything, so that they say nothing. */
 const LEAST_RATIO = 16 / 15;
 /** How much a step that no size is on counts against a scale, where each size that is on one counts 1 for it. */
 const EMPTY = 0.4;
 /** As many steps as may lie between two sizes from which a ratio is tried. */
 const MOST_BETWEEN = 4;
 
-/** Ratios that lead from one of some sizes to another in a few steps, and those that have names. */
+/** Ratios that lead from one of some sizes to another in a few steps, and those that scales often go by. */
 function ratiosTried(sizes: readonly number[]): number[] {
-	const found = new Set<number>(RATIOS.map(({ ratio }) => ratio));
+	const found = new Set<number>(RATIOS);
 	for (const a of sizes) {
 		for (const b of sizes) {
 			for (let steps = 1; steps <= MOST_BETWEEN; steps++) {

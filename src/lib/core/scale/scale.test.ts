@@ -7,7 +7,6 @@ import {
 	declarationsOf,
 	fluidText,
 	NEW_SCALE,
-	ratioName,
 	ratioThrough,
 	readRatio,
 	readSizes,
@@ -99,16 +98,12 @@ it('has its steps from both ends, rounded where that is wanted, with sizes of on
 });
 
 it.each([
-	['4:3', 4 / 3, 'perfect fourth'],
-	['1.2', 1.2, 'minor third'],
-	['Golden section', (1 + Math.sqrt(5)) / 2, 'golden section'],
-	['1.31', 1.31, undefined],
-	['wide', undefined, undefined],
-	['4:0', undefined, undefined]
-])('reads the ratio %s', (text, ratio, name) => {
-	const read = readRatio(text);
-	expect(read).toBe(ratio);
-	expect(read === undefined ? undefined : ratioName(read)).toBe(name);
+	['4:3', 4 / 3],
+	['1.2', 1.2],
+	['wide', undefined],
+	['4:0', undefined]
+])('reads the ratio %s', (text, ratio) => {
+	expect(readRatio(text)).toBe(ratio);
 });
 
 const changed = (change: Partial<Scale>): Scale => ({ ...NEW_SCALE, ...change });
@@ -118,7 +113,7 @@ it.each([
 	[changed({ narrow: { ...narrow, ratio: 1 } }), 'A ratio of 1 makes no step larger'],
 	[changed({ narrow: { ...narrow, ratio: 0.8 } }), 'has to be above 1'],
 	[changed({ narrow: { ...narrow, width: 1500 } }), 'exchange them'],
-	[changed({ narrow: { ...narrow, width: 1280 } }), 'no width between'],
+	[changed({ narrow: { ...narrow, width: 1300 } }), 'no width between'],
 	[changed({ wide: { ...wide, body: 0 } }), 'has to be above 0 px'],
 	[changed({ wide: { ...wide, body: -3 } }), 'has to be above 0 px'],
 	[changed({ up: 40 }), '40 steps above body size'],
@@ -187,7 +182,7 @@ it('goes out and comes back as tokens, custom properties and a table', () => {
 		const of = readSizes(text, 16);
 		if (!of.ok || of.value.kind !== 'sizes') throw new Error(JSON.stringify(of));
 		const read = of.value;
-		expect(read.widths).toEqual({ narrow: 360, wide: 1280 });
+		expect(read.widths).toEqual({ narrow: 400, wide: 1300 });
 		read.sizes.forEach((one, i) => {
 			expect(Math.abs(one.narrow - (sizes[i]?.[0] ?? 0))).toBeLessThan(0.011);
 			expect(Math.abs(one.wide - (sizes[i]?.[1] ?? 0))).toBeLessThan(0.011);
@@ -225,7 +220,7 @@ it('makes a scale of sizes that come in, with what is off it, and keeps what ele
 	});
 	expect(sentence).toBe('6 sizes imported as a scale; subhead off it.');
 	expect(scale?.narrow.ratio).toBeCloseTo(1.2, 3);
-	expect(scale?.wide).toMatchObject({ width: 1280, body: 18 });
+	expect(scale?.wide).toMatchObject({ width: 1300, body: 18 });
 	expect(scale?.own.find(({ end }) => end === 'wide')).toEqual({ step: 2, end: 'wide', size: 40 });
 	expect(scale?.roles.find(({ name }) => name === 'title')).toMatchObject({ step: 4, selectors: ['h1'] });
 	expect(importSizes(readSizes('name,1,2\na,17,31\nb,19,20', 16), NEW_SCALE)).toMatchObject({ scale: null });
@@ -246,8 +241,8 @@ it('is written as custom properties, rules and classes, with weight, line height
 		({ selector, property, value }) => `${selector} ${property}: ${value}`
 	);
 	expect(all).toEqual([
-		':root --size-big-head: clamp(1.2rem, 1.082rem + 0.522vw, 1.5rem)',
-		':root --space-gap: clamp(2rem, 1.902rem + 0.435vw, 2.25rem)',
+		':root --size-big-head: clamp(1.2rem, 1.067rem + 0.533vw, 1.5rem)',
+		':root --space-gap: clamp(2rem, 1.889rem + 0.444vw, 2.25rem)',
 		'h1 font-size: var(--size-big-head)',
 		'h1 font-weight: 700',
 		expect.stringMatching(/^h1 line-height: clamp\(1\.44rem, .*, 1\.65rem\)$/),

@@ -81,8 +81,8 @@ export interface Step {
 
 /** A scale as a new site begins with it: its own figures wait to be set. */
 export const NEW_SCALE: Scale = {
-	narrow: { width: 360, body: 16, ratio: 6 / 5 },
-	wide: { width: 1280, body: 18, ratio: 4 / 3 },
+	narrow: { width: 400, body: 16, ratio: 6 / 5 },
+	wide: { width: 1300, body: 18, ratio: 4 / 3 },
 	up: 4,
 	down: 1,
 	round: 0,

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { ratioName, RATIOS, readRatio, type End } from '$lib/core/scale/index.ts';
+	import { getSite } from '$lib/session/context.ts';
+	import { readRatio, type End } from '$lib/core/scale/index.ts';
 	import type { Work } from './setting.svelte.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import NumberField from './NumberField.svelte';
@@ -21,16 +22,28 @@
 			title: 'The text size of what is selected, or another length of it'
 		}
 	];
+	const { vantages } = getSite();
 	const ENDS = ['narrow', 'wide'] as const;
 	const { scale } = $derived(setting);
 	const problemOf = (field: string): string | undefined =>
 		setting.problems.find((one) => one.field === field)?.sentence;
 
-	function put(end: End, field: 'width' | 'body' | 'ratio', text: string): void {
-		const value = field === 'ratio' ? readRatio(text) : Number(text);
-		if (value === undefined || !Number.isFinite(value)) return;
+	const put = (end: End, field: 'width' | 'ratio', value: number): void =>
 		setting.put((of) => ({ ...of, [end]: { ...of[end], [field]: value } }));
+
+	/** The vantages at which an end can stand, and where it stands now if that is none of them, by their widths. */
+	function standing(end: End): (readonly [width: number, name: string])[] {
+		const named = vantages.list.map(
+			({ fields }) => [fields.width, `${fields.name} ${fields.width}`] as const
+		);
+		const { width } = scale[end];
+		const own = named.some(([at]) => at === width) ? [] : [[width, `${width} px`] as const];
+		return [...new Map([...own, ...named])].sort(([a], [b]) => a - b);
 	}
+	/** What is wrong with where the ends stand, or with body size there. */
+	const wrong = $derived(
+		setting.problems.flatMap(({ field, sentence }) => (/\.(width|body)$/.test(field) ? [sentence] : []))
+	);
 
 	const places = (value: number): string => String(Number(value.toFixed(3)));
 </script>
@@ -49,26 +62,24 @@
 		{/each}
 	</div>
 	{#if setting.work === 'scale'}
-		{#each ENDS as end (end)}
-			<p class="end">
-				at
-				<NumberField
-					label="{end} end, px of width"
-					value={String(scale[end].width)}
-					size={4}
-					problem={problemOf(`${end}.width`)}
-					onput={(text) => put(end, 'width', text)}
-				/>
-				body
-				<NumberField
-					label="Body size at the {end} end, px"
-					value={places(scale[end].body)}
-					step={0.1}
-					size={4}
-					problem={problemOf(`${end}.body`)}
-					onput={(text) => put(end, 'body', text)}
-				/>
-				each step ×
+		<p class="ends">
+			between
+			{#each ENDS as end (end)}
+				{#if end === 'wide'}and{/if}
+				<select
+					aria-label="Vantage of the {end} end"
+					value={scale[end].width}
+					aria-invalid={problemOf(`${end}.width`) !== undefined}
+					title={problemOf(`${end}.width`) ?? 'Where this end stands'}
+					onchange={(event) => put(end, 'width', Number(event.currentTarget.value))}
+				>
+					{#each standing(end) as [width, name] (width)}<option value={width}>{name}</option>{/each}
+				</select>
+			{/each}
+		</p>
+		<p class="ends">
+			{#each ENDS as end (end)}
+				{#if end === 'wide'}and{/if} ×
 				<NumberField
 					label="Ratio at the {end} end"
 					value={places(scale[end].ratio)}
@@ -76,19 +87,15 @@
 					step={0.005}
 					size={5}
 					problem={problemOf(`${end}.ratio`)}
-					onput={(text) => put(end, 'ratio', text)}
+					onput={(text) => {
+						const ratio = readRatio(text);
+						if (ratio !== undefined) put(end, 'ratio', ratio);
+					}}
 				/>
-				<select
-					aria-label="Ratio at the {end} end, by name"
-					value={ratioName(scale[end].ratio) ?? ''}
-					onchange={(event) => put(end, 'ratio', event.currentTarget.value)}
-				>
-					<option value="" disabled>of one’s own</option>
-					{#each RATIOS as { name, ratio } (name)}<option value={name} title={ratio.toFixed(3)}>{name}</option
-						>{/each}
-				</select>
-			</p>
-		{/each}
+			{/each}
+			a step, from body to {setting.steps[0]?.role?.name ?? 'the largest'}
+		</p>
+		{#each wrong as sentence (sentence)}<p class="wrong">‸ {sentence}</p>{/each}
 	{:else if setting.work === 'length' && setting.length}
 		<p class="what">
 			<code>{setting.length.property}</code> of <code>{setting.length.selector}</code>
@@ -133,15 +140,15 @@
 		margin: 0;
 	}
 
-	.end {
+	.ends {
 		display: flex;
 		align-items: center;
 		gap: 0.375rem;
 		color: var(--ink-2);
 	}
 
-	.end + .end {
-		margin-left: auto;
+	.wrong {
+		color: var(--rubric);
 	}
 
 	.what {

@@ -1,9 +1,10 @@
 <script lang="ts">
-	import { ratioName, withRecognised, type Scale } from '$lib/core/scale/index.ts';
+	import { withRecognised, type Scale } from '$lib/core/scale/index.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NumberField from './NumberField.svelte';
 	import ScaleFiles from './ScaleFiles.svelte';
+	import SpaceSteps from './SpaceSteps.svelte';
 	import StepsTable from './StepsTable.svelte';
 
 	interface Props {
@@ -15,9 +16,6 @@
 
 	const put = (change: Partial<Scale>): void => setting.put(change);
 	const output = (change: Partial<Scale['output']>): void => put({ output: { ...scale.output, ...change } });
-	const problemOf = (field: string): string | undefined =>
-		setting.problems.find((one) => one.field === field)?.sentence;
-
 	const group = $derived(scale.groups[0]);
 	/** Weight and line height of all levels above body, once. */
 	function grouped(change: { weight?: string; line?: readonly [number, number] }): void {
@@ -27,21 +25,15 @@
 		const line: [number, number] = [...next.line];
 		put({ groups: isEmpty ? [] : [{ roles, weight: next.weight.trim(), line }] });
 	}
-
-	/** Space steps as they are typed: `tight 0.5, wide 2`. */
-	const spacesIn = (text: string): Scale['spaces'] =>
-		text.split(',').flatMap((one) => {
-			const [, name, times] = /^\s*(\S+)\s+([\d.]+)\s*$/.exec(one) ?? [];
-			return name !== undefined && Number(times) > 0 ? [{ name, times: Number(times) }] : [];
-		});
 </script>
 
 <div class="panel">
 	{#if found}
 		<p class="found">
-			The sheets as they are: × {found.ratio.narrow.toFixed(3)}
-			{ratioName(found.ratio.narrow) ?? ''} at {found.ends?.narrow}, × {found.ratio.wide.toFixed(3)}
-			{ratioName(found.ratio.wide) ?? ''} at {found.ends?.wide}{found.steps.some(({ fits }) => !fits)
+			The sheets as they are: × {found.ratio.narrow.toFixed(3)} at {found.ends?.narrow}, × {found.ratio.wide.toFixed(
+				3
+			)}
+			at {found.ends?.wide}{found.steps.some(({ fits }) => !fits)
 				? `; off it: ${found.steps
 						.filter(({ fits }) => !fits)
 						.map(({ name, off }) => `${name} by ${off.wide.toFixed(1)} px`)
@@ -56,22 +48,9 @@
 			The sheets’ own sizes are no scale: no ratio leads through three of them at both ends.
 		</p>
 	{/if}
+	<StepsTable {setting} />
 	<p>
-		steps up <NumberField
-			label="Steps above body size"
-			value={String(scale.up)}
-			size={2}
-			problem={problemOf('up')}
-			onput={(text) => put({ up: Math.round(Number(text)) })}
-		/>
-		down <NumberField
-			label="Steps below body size"
-			value={String(scale.down)}
-			size={2}
-			problem={problemOf('down')}
-			onput={(text) => put({ down: Math.round(Number(text)) })}
-		/>
-		sizes rounded to
+		sizes at the ends rounded to
 		<NumberField
 			label="Sizes at the ends rounded to, px; 0 for not at all"
 			value={String(scale.round)}
@@ -80,7 +59,6 @@
 			onput={(text) => Number(text) >= 0 && put({ round: Number(text) })}
 		/> px
 	</p>
-	<StepsTable {setting} />
 	<p>
 		above body: weight <input
 			class="short"
@@ -104,16 +82,7 @@
 			onput={(text) => grouped({ line: [group?.line[0] || Number(text), Number(text)] })}
 		/>
 	</p>
-	<p>
-		space steps
-		<input
-			class="selectors"
-			aria-label="Space steps: names and multiples of body size"
-			placeholder="tight 0.5, wide 2"
-			value={scale.spaces.map(({ name, times }) => `${name} ${times}`).join(', ')}
-			onchange={(event) => put({ spaces: spacesIn(event.currentTarget.value) })}
-		/>
-	</p>
+	<SpaceSteps {setting} />
 	<p class="out">
 		written as
 		<label
@@ -203,11 +172,6 @@
 		background: none;
 		color: var(--ink);
 		font: 0.8125rem/1 var(--mono);
-	}
-
-	.selectors {
-		flex: 1;
-		width: 100%;
 	}
 
 	.short {

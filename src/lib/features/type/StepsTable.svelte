@@ -8,6 +8,8 @@
 	let { setting }: Props = $props();
 	const { scale } = $derived(setting);
 
+	/** As many steps as there can be above body size, and below it. */
+	const MOST_STEPS = { up: 12, down: 6 };
 	/** As many rows as are shown while a number of steps is one that cannot be meant. */
 	const MOST = 20;
 	/** The steps that there are, from the largest, with what each is called. */
@@ -34,6 +36,23 @@
 			.filter((one) => one !== '');
 </script>
 
+{#snippet adding(where: 'up' | 'down', name: string)}
+	{@const count = scale[where]}
+	<p>
+		<button
+			type="button"
+			disabled={count >= MOST_STEPS[where]}
+			onclick={() => setting.put({ [where]: count + 1 })}>Add a step {name}</button
+		>
+		{#if count > 0}
+			<button type="button" onclick={() => setting.put({ [where]: count - 1 })}
+				>Remove the {where === 'up' ? 'largest' : 'smallest'}</button
+			>
+		{/if}
+	</p>
+{/snippet}
+
+{@render adding('up', 'above')}
 <table>
 	<thead><tr><th>step</th><th>called</th><th>elements and classes that have it</th></tr></thead>
 	<tbody>
@@ -59,8 +78,33 @@
 		{/each}
 	</tbody>
 </table>
+{@render adding('down', 'below')}
 
 <style>
+	p {
+		display: flex;
+		gap: 1rem;
+		margin: 0;
+	}
+
+	button {
+		min-height: 1.5rem;
+		padding: 0;
+		border: 0;
+		background: none;
+		color: var(--blue);
+		cursor: pointer;
+	}
+
+	button:disabled {
+		color: var(--ink-2);
+		cursor: default;
+	}
+
+	button:hover:enabled {
+		text-decoration: underline;
+	}
+
 	table {
 		border-collapse: collapse;
 	}

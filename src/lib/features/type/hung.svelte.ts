@@ -197,11 +197,12 @@ export class Hung {
 			);
 	}
 
-	/** Sets a step of the scale at an end: body size, the ratio, or a size of its own. */
+	/** Sets a step of the scale at an end: body size; by the topmost, or where asked for, the ratio; else a size of its own. */
 	#put(end: 'narrow' | 'wide', step: number, size: number | null, fit: boolean, undone: boolean): void {
 		this.#setting.put((scale) => {
 			if (step === 0 && size !== null) return { ...scale, [end]: { ...scale[end], body: size } };
-			const ratio = fit && size !== null ? ratioThrough(scale, step, end, size) : undefined;
+			const isReach = fit || step === scale.up;
+			const ratio = isReach && size !== null ? ratioThrough(scale, step, end, size) : undefined;
 			return ratio === undefined
 				? withOwn(scale, step, end, size)
 				: { ...withOwn(scale, step, end, null), [end]: { ...scale[end], ratio } };
