@@ -84,7 +84,7 @@ test('what is hidden is drawn where it would be, told why, and by what it is rep
 	const panel = page.getByLabel('What is selected');
 	const row = (name: string) => panel.getByRole('row').filter({ hasText: name });
 	await expect(row('Carriage')).toContainText('display: none');
-	await expect(row('Handset')).toContainText('374 ×');
+	await expect(row('Handset')).toContainText('384 ×');
 	await expect(panel.locator('.instead')).toHaveText(
 		'nav.wide has the same content and is shown instead ≥700'
 	);

@@ -5,7 +5,7 @@ import { settled } from '../rest.ts';
 const SHEET = `main { width: 600px; padding: 0 20px; margin: 0 }
 .card { padding: 10px 15px; margin: 30px 12px 8px; border: 2px solid; width: 200px; float: left }
 .mirror { padding-left: 9px; float: right }
-@media (width < 400px) { .card { width: 90px } }`;
+@media (width < 420px) { .card { width: 90px } }`;
 
 const open = async (page: Page, server: Server): Promise<Frame[]> => {
 	const site = await bring(server, {

@@ -155,4 +155,19 @@ test('findings that an edit makes are told, and those that it mends, with their 
 	);
 	await page.keyboard.press('Control+z');
 	await expect(wake(page)).toContainText(/Mended: The page scrolls sideways: p\.note .*, 300–2560\./);
+
+	// So are those of an edit of the markup; what only stands elsewhere now is as it was.
+	await page.getByRole('tab', { name: 'index.html' }).click();
+	const body = page.locator('.cm-line').first();
+	await body.click();
+	await page.keyboard.press('Control+f');
+	await page.keyboard.type('<body>');
+	await page.keyboard.press('Enter');
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('ArrowRight');
+	await page.keyboard.insertText('<div style="width: 4000px; height: 9px">wide</div>');
+	await expect(wake(page)).toContainText(
+		/New finding: The page scrolls sideways: div .*4000|New finding: The page scrolls sideways: div/
+	);
+	await expect(wake(page)).not.toContainText('Mended');
 });

@@ -1,5 +1,5 @@
 import { expect, test } from '../fixtures.ts';
-import { atWork, boxIn, draftOf, foundOn, type Beside } from './bench.ts';
+import { atWork, boxIn, draftOf, foundOn, frameOf, type Beside } from './bench.ts';
 import { settled } from '../rest.ts';
 
 test('J05: a boat’s picture wider than its column stays inside, in its own ratio', async ({
@@ -16,7 +16,14 @@ test('J05: a boat’s picture wider than its column stays inside, in its own rat
 			await boxIn(page, vantage, '.card')
 		];
 		const column = Math.min(other?.width ?? NaN, row?.width ?? NaN);
-		return (picture?.right ?? NaN) + 17 - ((card?.left ?? NaN) + column);
+		// A border of 1 px is as wide as whole px of the screen make it.
+		const edge = await frameOf(page, vantage)
+			.locator('.card:has(.boat)')
+			.evaluate((one) => {
+				const { paddingRight, borderRightWidth } = getComputedStyle(one);
+				return parseFloat(paddingRight) + parseFloat(borderRightWidth);
+			});
+		return (picture?.right ?? NaN) + edge - ((card?.left ?? NaN) + column);
 	};
 	for (const vantage of ['Handset', 'Notebook'] as const)
 		expect(await settled(page, () => spill(vantage))).toBeGreaterThan(10);

@@ -1,6 +1,6 @@
 import { shiftOf, type KindSetting } from '../core/findings/settings.ts';
 import type { Snapshot } from '../core/snapshot/index.ts';
-import { changesIn, findingsBetween, type EditOnPage, type Seen } from '../core/wake/index.ts';
+import { changesIn, findingsBetween, type EditOnPage, type Followed, type Seen } from '../core/wake/index.ts';
 import { contains, rationalFromNumber, type Cut } from '../core/interval/index.ts';
 import {
 	firstWidths,
@@ -23,8 +23,10 @@ export interface Compared {
 	readonly stretch: WidthRange;
 	/** What is asked of every element, made by `valuesAsked`. */
 	readonly values: ValuesAsked;
-	/** How the site wants findings; null where they are not compared: paths of a page whose markup is another are others. */
-	readonly settings: readonly KindSetting[] | null;
+	/** How the site wants findings. */
+	readonly settings: readonly KindSetting[];
+	/** Where elements of the page before the edit stand after it. */
+	readonly followed: Followed;
 }
 
 /** A page at a width, with all that findings are read in. */
@@ -96,7 +98,7 @@ export async function* changesOver(
 	depth: Depth,
 	signal: AbortSignal
 ): AsyncGenerator<Compares> {
-	const { edit, contents, as, layout, stretch, values, settings } = compared;
+	const { edit, contents, as, layout, stretch, values, settings, followed } = compared;
 	const { reach, cuts } = edit;
 	const [before, after] = contents;
 	const known = new Map<number, Readings>();
@@ -112,10 +114,8 @@ export async function* changesOver(
 			const [a, b] = [was.get(width), is.get(width)];
 			if (!a || !b) continue;
 			const changes = changesIn(a, b);
-			if (settings) {
-				const findings = findingsBetween(a.snapshot, b.snapshot, (key) => shiftOf(key, settings));
-				for (const [key, by] of findings) changes.set(key, by);
-			}
+			const shift = (key: string) => shiftOf(key, settings);
+			for (const [key, by] of findingsBetween(a.snapshot, b.snapshot, shift, followed)) changes.set(key, by);
 			known.set(width, changes);
 		}
 		measured += inside.length;

@@ -1,4 +1,4 @@
-import { nameAt, readPath, type Page } from '../core/html/index.ts';
+import { followPath, nameAt, readPath, type Page } from '../core/html/index.ts';
 import { isEmpty, type IntervalSet } from '../core/interval/index.ts';
 import { foundIn } from '../core/sweep/index.ts';
 import type { KindSetting } from '../core/findings/settings.ts';
@@ -8,6 +8,7 @@ import {
 	turnedOf,
 	type Changed,
 	type EditOnPage,
+	type Followed,
 	type Turned
 } from '../core/wake/index.ts';
 import { tellFinding } from '../inquiry/findings.ts';
@@ -62,4 +63,17 @@ export async function* comparisonOf(
 		});
 		yield { findings, changed, outermost: named, exact: found.every(({ exact }) => exact), measured, whole };
 	}
+}
+
+/** Where elements of a page stand after its text has changed, by their paths as findings have them. */
+export function placesAfter(before: Page, after: Page): Followed {
+	if (before === after || before.source === after.source) return (path) => path;
+	const known = new Map<string, string | null>();
+	return (path) => {
+		const found = known.has(path)
+			? (known.get(path) ?? null)
+			: (followPath(before, after, readPath(path))?.join('.') ?? null);
+		known.set(path, found);
+		return found;
+	};
 }

@@ -269,7 +269,7 @@ test('an edit is compared as far as it is asked for: what changed of itself, wha
 		values: { longhands: [], selectors: [] },
 		stretch,
 		depth: 'every px',
-		settings: null
+		settings: []
 	});
 	of.stop(2);
 	expect(await of.next(2)).toBeNull();

@@ -18,7 +18,7 @@ import { laidTexts } from '../inquiry/laidTexts.ts';
 import type { MeasuringLayout } from '../inquiry/layout.ts';
 import { changesOver } from '../inquiry/wake.ts';
 import type { LayoutJob, StageHost, Viewport } from '../stage/protocol.ts';
-import { comparisonOf, type Comparison } from './comparison.ts';
+import { comparisonOf, placesAfter, type Comparison } from './comparison.ts';
 import { Holds } from './holds.ts';
 import { keptReadings } from './keptReadings.ts';
 import { Pages, type PageOfTexts } from './pages.ts';
@@ -199,17 +199,12 @@ export class Measuring {
 			layout: is.layout,
 			stretch,
 			values,
-			settings
+			settings,
+			followed: placesAfter(was.model.page, is.model.page)
 		};
 		this.#comparisons.set(
 			id,
-			comparisonOf(
-				was.model.page,
-				is.model.page,
-				edit,
-				settings ?? [],
-				changesOver(compared, depth, gone.signal)
-			)
+			comparisonOf(was.model.page, is.model.page, edit, settings, changesOver(compared, depth, gone.signal))
 		);
 	}
 

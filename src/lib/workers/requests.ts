@@ -61,8 +61,8 @@ export interface CompareOptions {
 	readonly values: ValuesAsked;
 	readonly stretch: WidthRange;
 	readonly depth: Depth;
-	/** How the site wants findings; null where they are not compared. */
-	readonly settings: readonly KindSetting[] | null;
+	/** How the site wants findings. */
+	readonly settings: readonly KindSetting[];
 }
 
 /** What the thread asks of the window, and reports to it. */

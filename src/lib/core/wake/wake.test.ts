@@ -174,6 +174,15 @@ describe('findings on two sides of an edit', () => {
 		expect(overlaps(apart, over, () => undefined)).toEqual([]);
 	});
 
+	it('are looked for where their elements stand after an edit of the markup', () => {
+		const keys = (followed: (path: string) => string | null): string[] =>
+			[...findingsBetween(over, over, () => 0, followed).keys()].filter((key) => key.includes('overlap'));
+		expect(keys((path) => path)).toEqual([]);
+		// As if both had been somewhere else before, or one were gone.
+		expect(keys((path) => `0.${path}`)).toEqual(['made overlap 1.0 1.1', 'mended overlap 1.0 1.1']);
+		expect(keys((path) => (path === '1.0' ? null : path))).toHaveLength(2);
+	});
+
 	it('are told from what else changed by their keys', () => {
 		expect(turnedOf('made overlap 1.0 1.1')).toEqual({ turned: 'made', key: 'overlap 1.0 1.1' });
 		expect(turnedOf('box 1.0')).toBeUndefined();

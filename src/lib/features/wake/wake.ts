@@ -1,3 +1,4 @@
+import { counted } from '$lib/core/text/index.ts';
 import { isEmpty, printIntervalSet, type IntervalSet } from '$lib/core/interval/index.ts';
 import { allWidths, type EditOnPage } from '$lib/core/wake/index.ts';
 import type { EditedPage } from '$lib/session/measurer.ts';
@@ -8,6 +9,8 @@ export interface WakeElsewhere {
 	readonly page: string;
 	readonly count: number;
 	readonly widths: IntervalSet;
+	/** Findings that it made or mended there, at those widths. */
+	readonly findings: Wake['findings'];
 }
 
 /** What the last edit changed. */
@@ -41,19 +44,21 @@ export function editInWords({ words, edited: { files }, at }: Pick<Wake, 'words'
 
 /** What an edit changed where, in words: what is outside of the band that was meant first. */
 export function wakeWords(wake: Wake): WakeWords[] {
+	const elsewhere = wake.elsewhere.flatMap(({ page, count, widths, findings }) => [
+		...(count > 0
+			? [{ text: `${page}: ${counted(count, 'element')}, ${printIntervalSet(widths)}.`, warns: true }]
+			: []),
+		...findingsInWords({ findings }).map((one) => ({ ...one, text: `${page}: ${one.text}` }))
+	]);
 	if (wake.changed.length === 0) {
-		const at = wake.whole ? 'every px' : `${wake.measured} width${wake.measured === 1 ? '' : 's'} so far`;
-		return [
-			{ text: wake.measured === 0 ? 'Nothing could change.' : `Nothing changed, at ${at}.`, warns: false }
-		];
+		const at = wake.whole ? 'every px' : `${counted(wake.measured, 'width')} so far`;
+		const what = elsewhere.length > 0 ? 'Nothing changed here' : 'Nothing changed';
+		const text = wake.measured === 0 ? 'Nothing could change.' : `${what}, at ${at}.`;
+		return [{ text, warns: false }, ...findingsInWords(wake), ...elsewhere];
 	}
 	const outside = isEmpty(wake.outside)
 		? []
 		: [{ text: `Also beyond the carriage’s band: ${printIntervalSet(wake.outside)}.`, warns: true }];
-	const elsewhere = wake.elsewhere.map(({ page, count, widths }) => ({
-		text: `${page}: ${count} element${count === 1 ? '' : 's'}, ${printIntervalSet(widths)}.`,
-		warns: true
-	}));
 	return [...outside, ...findingsInWords(wake), { text: changedHere(wake), warns: false }, ...elsewhere];
 }
 
@@ -61,7 +66,7 @@ export function wakeWords(wake: Wake): WakeWords[] {
 const MOST_FINDINGS = 3;
 
 /** Which findings an edit made, and which it mended. */
-function findingsInWords({ findings }: Wake): WakeWords[] {
+function findingsInWords({ findings }: Pick<Wake, 'findings'>): WakeWords[] {
 	return (['made', 'mended'] as const).flatMap((turned): WakeWords[] => {
 		const own = findings.filter((one) => one.turned === turned);
 		if (own.length === 0) return [];

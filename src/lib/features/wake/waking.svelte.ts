@@ -134,8 +134,7 @@ export class Waking {
 	): AsyncGenerator<Comparison> {
 		const { as, stretch } = sweptAs(lead);
 		const values = valuesAsked(stages.engine, edit);
-		const isSheet = shown.before.get(shown.path) === shown.after.get(shown.path);
-		const settings = depth === 'bands' || !isSheet ? null : this.#site.kept.finding.list;
+		const settings = this.#site.kept.finding.list;
 		return stages.measurer.compare(shown, as, { edit, values, stretch, depth, settings }, signal);
 	}
 
@@ -160,10 +159,10 @@ export class Waking {
 			const shown = this.#asShown({ ...edited, path });
 			const edit = await swept.stages.measurer.edit(shown, sweptAs(swept.lead).as);
 			if (!edit.concerns || signal.aborted) continue;
-			for await (const { changed } of this.#compare(swept, shown, edit, 'bands', signal)) {
+			for await (const { changed, findings } of this.#compare(swept, shown, edit, 'bands', signal)) {
 				if (signal.aborted || this.wake === null) return;
-				if (changed.length === 0) continue;
-				const one = { page: path, count: changed.length, widths: allWidths(changed) };
+				if (changed.length === 0 && findings.length === 0) continue;
+				const one = { page: path, count: changed.length, widths: allWidths(changed), findings };
 				this.wake = { ...this.wake, elsewhere: [...this.wake.elsewhere, one] };
 			}
 		}

@@ -3,6 +3,7 @@ import { elementAround, type ElementPath } from '$lib/core/html/index.ts';
 import { elementsOf } from '$lib/core/selector/index.ts';
 import type { FilePlace } from '$lib/core/text/index.ts';
 import { caretRule } from '$lib/editor/caretRule.ts';
+import { pagesOf } from './answers.ts';
 import type { BenchState } from './bench.svelte.ts';
 
 /** The element that a place of a file is about: of a page the one that stands there, of a sheet the first that its rule matches. */
@@ -18,7 +19,7 @@ async function elementOf(
 
 /**
  * Sheet and frames go to what a step has changed that was taken back, or made again: in the file that is shown, where the
- * step is of it too, and on the page whose text it is. To be called while the Bench is set up.
+ * step is of it too, and on the page whose text it is, or one that uses the sheet. To be called while the Bench is set up.
  */
 export function goWithSteps(bench: BenchState): void {
 	const { site, workbench } = bench;
@@ -34,8 +35,9 @@ export function goWithSteps(bench: BenchState): void {
 		const place = places.find(({ path }) => path === bench.shown) ?? places[0];
 		if (!place) return;
 		workbench.show(place);
-		const isOtherPage = site.texts.get(place.path)?.kind === 'page' && place.path !== bench.page.path;
-		if (isOtherPage) workbench.open(place.path);
+		const uses = bench.page.path === place.path || bench.page.has(place.path);
+		const other = uses ? undefined : pagesOf(site, [place.path])[0];
+		if (other !== undefined) workbench.open(other);
 		else site.selectionView.reveal = (await elementOf(bench, place)) ?? site.selectionView.reveal;
 	}
 }
