@@ -66,6 +66,26 @@ test('the newest step is taken back in whichever file it is, listed, gone to, an
 	await expect(page.getByText('✓ Saved')).toBeVisible();
 });
 
+test('a step of a sheet that the page does not use is gone to on a page that does', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		...SITE,
+		'other.html': '<!doctype html><link rel=stylesheet href=c.css><u>quay</u>',
+		'c.css': 'u { color: red }\n'
+	});
+	await openBench(page, server, site, '?page=other.html&file=c.css');
+	await write(page, 'c.css', '; top: 1px');
+	await page.getByLabel('Page', { exact: true }).selectOption('index.html');
+	await expect(page.getByRole('tab', { name: 'c.css' })).toHaveCount(1);
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Control+z');
+	await expect(page.getByLabel('Page', { exact: true })).toHaveValue('other.html');
+	await expect(active(page)).toHaveText(/c.css/);
+	expect(await settled(page, () => shownText(page))).toBe('u { color: red }\n');
+});
+
 test('what was changed is shown line by line against what is saved or a revision, taken back by lines, and discarded', async ({
 	page,
 	server
