@@ -18,6 +18,7 @@
 	import type { Holding } from './holding.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { Swept } from '$lib/features/findings/sweeping.svelte.ts';
+	import { roving } from '$lib/ui/roving.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import NotKept from '$lib/ui/NotKept.svelte';
 
@@ -109,7 +110,7 @@
 </form>
 {#if holding.trouble !== ''}<p class="trouble" role="alert">{holding.trouble}</p>{/if}
 <NotKept list={site.kept.hold} />
-<ul>
+<ul {@attach roving('.acts button', 'row')}>
 	{#each holding.list as one, i (i)}
 		{@const state = holding.stateOf(one)}
 		<li>

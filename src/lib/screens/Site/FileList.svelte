@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { FileRecord } from '$lib/api.ts';
+	import { roving } from '$lib/ui/roving.ts';
 	import ChangeButton from './ChangeButton.svelte';
 
 	interface Props {
@@ -24,7 +25,7 @@
 
 {#if files.length > 0}
 	<h2>{title} <small>{files.length}</small></h2>
-	<ul>
+	<ul {@attach roving('button', 'column')}>
 		{#each files as { path, kind, width, height, size: bytes } (path)}
 			<li>
 				{#if kind === 'picture'}<img src={address(path)} alt="" loading="lazy" />{/if}

@@ -7,6 +7,7 @@
 	import Button from '$lib/ui/Button.svelte';
 	import ChangeButton from './ChangeButton.svelte';
 	import GivenMark from './GivenMark.svelte';
+	import { roving } from '$lib/ui/roving.ts';
 	import NotKept from '$lib/ui/NotKept.svelte';
 
 	interface Props {
@@ -52,7 +53,7 @@
 		><tr><th scope="col">Page</th><th scope="col">Sheets, first to last</th><th scope="col">Markup</th></tr
 		></thead
 	>
-	<tbody>
+	<tbody {@attach roving('a, button, input', 'row')}>
 		{#each inventory.pages as { path: page, sheets } (page)}
 			<tr>
 				<th scope="row"><a href={benchOf(page)}>{page}</a></th>
@@ -95,7 +96,7 @@
 {#if sheets.length > 0}
 	<h2>Sheets</h2>
 	<table>
-		<tbody>
+		<tbody {@attach roving('a, button, input', 'row')}>
 			{#each sheets as { path, pages } (path)}
 				<tr>
 					<th scope="row"><a href={benchOf(pages[0] ?? '', path)}>{path}</a></th>

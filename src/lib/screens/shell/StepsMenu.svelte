@@ -2,6 +2,7 @@
 	import type { Step } from '$lib/core/history/index.ts';
 	import type { SiteHistory } from '$lib/session/history.svelte.ts';
 	import Menu from '$lib/ui/Menu.svelte';
+	import { roving } from '$lib/ui/roving.ts';
 
 	let { history }: { history: SiteHistory } = $props();
 
@@ -22,24 +23,26 @@
 <div class="steps">
 	<Menu label="Steps" bind:this={menu} onopen={() => history.name()}>
 		<p>Newest first. Choose a step to go to it.</p>
-		{#each rows as { step, made } (step.number)}
+		<div class="list" {@attach roving('button', 'column')}>
+			{#each rows as { step, made } (step.number)}
+				<button
+					type="button"
+					class:back={made > history.made}
+					aria-current={made === history.made ? 'step' : undefined}
+					onclick={() => history.goTo(made)}
+				>
+					<span class="words">{step.words || 'Typing'}</span>
+					<span class="when">{made > history.made ? 'undone, ' : ''}{filesOf(step)}, {timeOf(step)}</span>
+				</button>
+			{/each}
 			<button
 				type="button"
-				class:back={made > history.made}
-				aria-current={made === history.made ? 'step' : undefined}
-				onclick={() => history.goTo(made)}
+				aria-current={history.made === 0 ? 'step' : undefined}
+				onclick={() => history.goTo(0)}
 			>
-				<span class="words">{step.words || 'Typing'}</span>
-				<span class="when">{made > history.made ? 'undone, ' : ''}{filesOf(step)}, {timeOf(step)}</span>
+				<span class="words">{rows.length === 0 ? 'No steps yet' : 'Before the first step'}</span>
 			</button>
-		{/each}
-		<button
-			type="button"
-			aria-current={history.made === 0 ? 'step' : undefined}
-			onclick={() => history.goTo(0)}
-		>
-			<span class="words">{rows.length === 0 ? 'No steps yet' : 'Before the first step'}</span>
-		</button>
+		</div>
 	</Menu>
 </div>
 
