@@ -46,7 +46,7 @@ export function read(html: string, css: string): void {
 	});
 }
 
-/** How many selectors and elements there are, and how many times one hits another. */
+/** How many selectors and elements there are, and how many times one matches another. */
 export const counted = (): readonly [selectors: number, elements: number, hits: number] => {
 	const elements = [...document.querySelectorAll('*')];
 	return [
@@ -56,7 +56,7 @@ export const counted = (): readonly [selectors: number, elements: number, hits: 
 	];
 };
 
-/** Time of finding what hits every element and of deciding all that is set on it, over testing every selector on every element. */
+/** Time of finding what matches every element and of deciding all that is set on it, over testing every selector on every element. */
 export function everyElement(): number {
 	const elements = [...document.querySelectorAll('*')];
 	const decide = (element: Element): void => {
@@ -81,7 +81,7 @@ export function everyElement(): number {
 const MOST = 60;
 
 /**
- * Time of all that selecting an element asks of its frame (what hits it and all around it with their computed values,
+ * Time of all that selecting an element asks of its frame (what matches it and all around it with their computed values,
  * its containing block, what moves on it, what is in it) and of its verdicts, over a layout of the page.
  */
 export function oneElement(): number {

@@ -76,7 +76,7 @@ test('a new rule is written beside those that hit the selection, by a selector o
 	await page.getByRole('button', { name: 'New rule here' }).click();
 	await expect(page.locator('.cm-content')).toBeFocused();
 	const rule = /\}\n\n(.+) \{\n {2}\n\}\n\np \{/.exec(await settled(page, () => shownText(page)))?.[1] ?? '';
-	// Of the selectors that last it is one that hits fewest: here and on the other pages.
+	// Of the selectors that last it is one that matches fewest: here and on the other pages.
 	const hits = await pageFrames(page)[0]?.evaluate(
 		(selector) => document.querySelectorAll(selector).length,
 		rule

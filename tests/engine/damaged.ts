@@ -105,7 +105,7 @@ export function declaredIn(source: string): Declared[] {
 	return found;
 }
 
-/** At-rules in which rules stand that hit elements. */
+/** At-rules in which rules stand that match elements. */
 const GROUPS = /^@(media|supports|layer|container|scope)\b/;
 
 /** Whether what stands in these at-rules and rules can have an effect at all, if each of them is what it should be. */

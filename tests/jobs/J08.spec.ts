@@ -9,7 +9,7 @@ test('J08: a selector for the banner’s film on this page only: by place, or by
 	await work.select('video', 'video');
 	await work.ask('Shift+R');
 	await expect(reached(page, 'video').nth(1)).toHaveText('1');
-	// The banner’s class is on another page too; how many each hits there is told before anything is written.
+	// The banner’s class is on another page too; how many each matches there is told before anything is written.
 	await expect(reached(page, '.banner > video').nth(2)).toHaveText('–');
 	await expect(reached(page, 'body > section:nth-of-type(1) > video').nth(0)).toContainText(
 		'a new sibling before it would shift its place'

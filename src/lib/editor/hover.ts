@@ -85,7 +85,7 @@ interface Hovered {
 	readonly selector?: string;
 }
 
-/** What each selector of a rule hits, a line each; the whole of a list of several last. */
+/** What each selector of a rule matches, a line each; the whole of a list of several last. */
 async function hitLines(
 	source: string,
 	rule: Rule,
@@ -121,7 +121,7 @@ function elsewhereLines(pages: FileHits['elsewhere']): string[] {
 	return [`on other pages: ${hit.slice(0, NAMED).join(', ')}${more}`];
 }
 
-/** What a property is for, or what a selector hits, by the node of a sheet that an offset lies in. */
+/** What a property is for, or what a selector matches, by the node of a sheet that an offset lies in. */
 async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number): Promise<Hovered | null> {
 	const text = state.doc.toString();
 	const part = sheetPartAt(text, kind, offset);
@@ -147,7 +147,7 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
 
 /**
  * Under the pointer: what a length is in every vantage, what a custom property is first given, what a property is
- * for, and how many elements a selector hits.
+ * for, and how many elements a selector matches.
  */
 export const hovers = (kind: 'page' | 'sheet'): Extension => [
 	hoverTooltip(async (view, offset) => {

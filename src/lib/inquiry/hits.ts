@@ -1,9 +1,9 @@
 import { elementsOf, nearMisses, type NearMiss, type Names } from '../core/selector/index.ts';
 
-/** How many elements each of some selectors hits; null for what is no selector. */
+/** How many elements each of some selectors matches; null for what is no selector. */
 export type HitCounts = readonly (number | null)[];
 
-/** Who counts what selectors hit, on the page in the frames and on all others. */
+/** Who counts what selectors match, on the page in the frames and on all others. */
 export interface Hitting {
 	/** On the page in the frames; nothing where there are no frames. */
 	hits(selectors: readonly string[]): Promise<HitCounts>;
@@ -20,7 +20,7 @@ export interface FileHits {
 	/** On the page in the frames, 0 where that has not the file; null for what no browser reads. */
 	readonly here: number | null;
 	readonly isOnPage: boolean;
-	/** Other pages that have the file, with what it hits there; those where that is nothing have 0. */
+	/** Other pages that have the file, with what it matches there; those where that is nothing have 0. */
 	readonly elsewhere: readonly (readonly [page: string, count: number])[];
 	/** Where it matches nothing here though the page has the file: similar selectors that match something. */
 	readonly near: readonly (NearMiss & { readonly count: number })[];

@@ -22,7 +22,7 @@ export interface IneffectiveDeclaration extends NoEffect {
 	readonly count: number;
 }
 
-/** Rules that hit more elements than this are not judged: all that they hit would have to be looked at. */
+/** Rules that match more elements than this are not judged: all that they match would have to be looked at. */
 const MOST = 60;
 
 interface JudgedElements {

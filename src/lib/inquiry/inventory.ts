@@ -66,7 +66,7 @@ function missingOf(references: readonly Reference[], known: ReadonlySet<string>)
 	const isHere = (target: Target): boolean =>
 		target.kind === 'none' || (target.kind === 'site' && known.has(target.path));
 	for (const { kind, target, from, choices } of references) {
-		// Where another format of a font came along, browsers take that.
+		// Where the site has another format of the font, browsers use that.
 		if (choices?.some(isHere)) continue;
 		const outside = target.kind === 'outside';
 		const name = outside ? target.address : target.path;

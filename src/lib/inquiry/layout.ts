@@ -76,7 +76,7 @@ export interface Layout {
 	containing(frame: string, path: ElementPath): Promise<ContainingBlock | null>;
 	/** What animations and transitions move on an element of a frame now. */
 	moving(frame: string, path: ElementPath): Promise<readonly Moving[]>;
-	/** What selectors hit in a frame, each no more than so many elements, with some computed longhands. */
+	/** What selectors match in a frame, each no more than so many elements, with some computed longhands. */
 	facts(
 		frame: string,
 		sought: readonly Sought[],

@@ -30,7 +30,7 @@ export interface ReadSizes {
 	readonly sizing: Sizing;
 	/** The same with another text size set in the browser, px. */
 	sizingAt(defaultSize: number): Sizing;
-	/** Indexes of the elements that each selector hits. */
+	/** Indexes of the elements that each selector matches. */
 	readonly hits: ReadonlyMap<string, readonly number[]>;
 	/** Index of an element by its path; -1 where there is none. */
 	indexOf(path: ElementPath): number;
@@ -38,7 +38,7 @@ export interface ReadSizes {
 	readonly paths: readonly ElementPath[];
 }
 
-/** What an element is for the cascade: what hits it, what its attributes say themselves, and how its lines go. */
+/** What an element is for the cascade: what matches it, what its attributes say themselves, and how its lines go. */
 function alikeBy(page: InquiredPage, { path, tag, matches, computed }: ElementFacts): string {
 	const attributes = elementAt(page.page, path)?.attributes ?? new Map<string, { readonly value: string }>();
 	const said = [...attributes].flatMap(([name, { value }]) =>
@@ -56,7 +56,7 @@ function once(make: () => (width: number) => Case): (width: number) => Case {
 /** As many elements as sizes are read of. */
 const MOST = 6000;
 
-/** Reads the sizes of all texts of the lead's page; `selectors` are told with what they hit. */
+/** Reads the sizes of all texts of the lead's page; `selectors` are told with what they match. */
 export async function readSizes(
 	page: InquiredPage,
 	layout: Layout,

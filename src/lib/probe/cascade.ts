@@ -6,7 +6,7 @@ import { LONGHANDS_AROUND } from '../core/cascade/inherited.ts';
 
 /** Selectors by what their last compound asks for, so that few are tried on each element. */
 export interface SelectorIndex {
-	/** The selectors that hit an element, natively, each with how far up the root of its `@scope` is. */
+	/** The selectors that match an element, natively, each with how far up the root of its `@scope` is. */
 	matches(element: Element): Match[];
 }
 
@@ -64,7 +64,7 @@ function hitInScope(element: Element, selector: string, scopes: SelectorQuery['s
 	return undefined;
 }
 
-/** Whether a selector hits an element with `root` as its `:scope`. */
+/** Whether a selector matches an element with `root` as its `:scope`. */
 const hitsFrom = (root: Element, element: Element, selector: string): boolean =>
 	root === element || !/:scope/i.test(selector)
 		? own(element).matches(selector)

@@ -15,9 +15,9 @@ export interface ElementFacts extends ElementAnswer {
 }
 
 export interface FactsFound {
-	/** Elements that selectors hit, their children and all around them, each after its parent. */
+	/** Elements that selectors match, their children and all around them, each after its parent. */
 	readonly elements: readonly ElementFacts[];
-	/** For each selector, which of them it hits; null for one that hits more than so many, or none can read. */
+	/** For each selector, which of them it matches; null for one that matches more than so many, or none can read. */
 	readonly hits: readonly (readonly number[] | null)[];
 }
 
@@ -31,7 +31,7 @@ function hasWords(element: Element): boolean {
 export type Sought = string | readonly number[];
 
 /**
- * What selectors hit, each no more than `most` elements and all together no more than ten times as many, with some
+ * What selectors match, each no more than `most` elements and all together no more than ten times as many, with some
  * computed longhands of these, of what is in them and of what is around them.
  */
 export function findFacts(

@@ -1,5 +1,5 @@
 import { own } from './own.ts';
-/** How many elements each selector hits; null for what is no selector. Natively, as the engine matches. */
+/** How many elements each selector matches; null for what is no selector. Natively, as the engine matches. */
 export const hits = (document: Document, selectors: readonly string[]): (number | null)[] =>
 	selectors.map((selector) => {
 		try {
@@ -9,7 +9,7 @@ export const hits = (document: Document, selectors: readonly string[]): (number 
 		}
 	});
 
-/** The elements that a selector hits, in document order, no more than so many; none for what is no selector. */
+/** The elements that a selector matches, in document order, no more than so many; none for what is no selector. */
 export function found(document: Document, selector: string, limit: number): Element[] {
 	try {
 		return [...own(document).querySelectorAll(selector)].slice(0, limit);
@@ -18,7 +18,7 @@ export function found(document: Document, selector: string, limit: number): Elem
 	}
 }
 
-/** Which of the selectors hit an element; what is no selector hits none. */
+/** Which of the selectors match an element; what is no selector matches none. */
 export const matching = (element: Element | null, selectors: readonly string[]): boolean[] =>
 	selectors.map((selector) => {
 		try {

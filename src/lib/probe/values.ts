@@ -3,7 +3,7 @@ import type { Values } from '../core/wake/index.ts';
 
 export type { Values };
 
-/** The computed values of some longhands of every element, each as one text, and whether any of some selectors hits it. */
+/** The computed values of some longhands of every element, each as one text, and whether any of some selectors matches it. */
 export function valuesOf(
 	document: Document,
 	longhands: readonly string[],

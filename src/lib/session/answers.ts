@@ -5,9 +5,9 @@ import type { HitCounts, Hitting } from '../inquiry/hits.ts';
 
 /** What can be asked of a site's pages while one of them is in the frames. */
 export interface PageAnswers extends Hitting {
-	/** How many elements of pages, each given by its text, selectors hit. */
+	/** How many elements of pages, each given by its text, selectors match. */
 	textHits(texts: readonly string[], selectors: readonly string[]): Promise<readonly HitCounts[]>;
-	/** Outlines in all frames what a selector hits; '' for nothing. */
+	/** Outlines in all frames what a selector matches; '' for nothing. */
 	outline(selector: string): void;
 	/** What the page in the frames has names for. */
 	pageNames(): Promise<PageNames>;

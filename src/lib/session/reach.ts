@@ -4,7 +4,7 @@ import type { PageState } from './page.svelte.ts';
 import type { SiteState } from './site.svelte.ts';
 import type { Stages } from './stages.svelte.ts';
 
-/** What selectors hit: on the page in the frames, and on each other page of the site. */
+/** What selectors match: on the page in the frames, and on each other page of the site. */
 export interface Hits {
 	readonly here: HitCounts;
 	readonly elsewhere: ReadonlyMap<string, HitCounts>;

@@ -142,7 +142,7 @@ export interface Stages extends Layout {
 	keepInStep(on: boolean): void;
 	use(on: boolean): void;
 	keylines(on: boolean): void;
-	/** Outlines in every frame what a selector hits; '' for nothing. */
+	/** Outlines in every frame what a selector matches; '' for nothing. */
 	outline(selector: string): void;
 	select(paths: readonly ElementPath[], distances: boolean): void;
 	pin(pins: readonly Pin[]): void;
@@ -150,18 +150,18 @@ export interface Stages extends Layout {
 	points(on: boolean, shown: readonly PagePoint[]): void;
 	/** Brings an element of a frame into sight. */
 	reveal(frame: string, path: ElementPath): void;
-	/** The elements of a frame that a selector hits, in document order. */
+	/** The elements of a frame that a selector matches, in document order. */
 	found(frame: string, selector: string): Promise<readonly ElementPath[]>;
 	/** Every element of a frame that does not show, by its path as an address has it, and why. */
 	unseen(frame: string): Promise<ReadonlyMap<string, Unseen>>;
-	/** How many elements of a frame each selector hits; null for one that is none. */
+	/** How many elements of a frame each selector matches; null for one that is none. */
 	hits(frame: string, selectors: readonly string[]): Promise<readonly (number | null)[]>;
-	/** How many elements of each page, by its text, each selector hits; pages are parsed on the stage, in no frame. */
+	/** How many elements of each page, by its text, each selector matches; pages are parsed on the stage, in no frame. */
 	reach(
 		pages: ReadonlyMap<string, string>,
 		selectors: readonly string[]
 	): Promise<ReadonlyMap<string, readonly (number | null)[]>>;
-	/** Which of the selectors hit an element of a frame. */
+	/** Which of the selectors match an element of a frame. */
 	matching(frame: string, path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]>;
 	/** The space at each side of an element of a frame. */
 	spaces(frame: string, path: ElementPath): Promise<readonly SpaceFound[]>;

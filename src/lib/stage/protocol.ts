@@ -24,7 +24,7 @@ export interface PageContent extends FrameContent {
 		/** Whether the element's facts and computed values are told with each measurement, and with which longhands. */
 		readonly longhands?: readonly string[];
 	};
-	/** Longhands whose values, of every element, are told with each measurement, and with them which elements selectors hit. */
+	/** Longhands whose values, of every element, are told with each measurement, and with them which elements selectors match. */
 	readonly values?: { readonly longhands: readonly string[]; readonly selectors: readonly string[] };
 	/** An element that is followed: in place of what is found, its box and these longhands are read. */
 	readonly followed?: { readonly path: readonly number[]; readonly longhands: readonly string[] };
@@ -195,7 +195,7 @@ export interface StageHost {
 	use(on: boolean): void;
 	/** Whether the edges of all boxes are shown, and whose is under the pointer. */
 	keylines(on: boolean): void;
-	/** Outlines in every frame what a selector hits; '' for nothing. */
+	/** Outlines in every frame what a selector matches; '' for nothing. */
 	outline(selector: string): void;
 	/** Shows these elements as selected in every frame; with the distances to what is around, or between two. */
 	select(paths: readonly (readonly number[])[], distances: boolean): void;
@@ -209,15 +209,15 @@ export interface StageHost {
 	reveal(frame: string, path: readonly number[]): void;
 	/** Every element of a frame that does not show, by its path's indexes with points between, and why. */
 	unseen(frame: string): ReadonlyMap<string, Unseen>;
-	/** How many elements of a frame each selector hits; null for one that is none. */
+	/** How many elements of a frame each selector matches; null for one that is none. */
 	hits(frame: string, selectors: readonly string[]): (number | null)[];
-	/** The elements of a frame that a selector hits, in document order, as paths; none for what is no selector. */
+	/** The elements of a frame that a selector matches, in document order, as paths; none for what is no selector. */
 	found(frame: string, selector: string): number[][];
 	/** Texts of pages that `reach` counts in, as far as they have changed. */
 	know(pages: ReadonlyMap<string, string>): void;
-	/** How many elements of each of these pages each selector hits, without a frame; null for what is no selector. */
+	/** How many elements of each of these pages each selector matches, without a frame; null for what is no selector. */
 	reach(pages: readonly string[], selectors: readonly string[]): (number | null)[][];
-	/** Which of the selectors hit an element of a frame. */
+	/** Which of the selectors match an element of a frame. */
 	matching(frame: string, path: readonly number[], selectors: readonly string[]): boolean[];
 	/** Selectors that `cascade` tries, and `@container` conditions that it asks about, until others come. */
 	ask(selectors: readonly AskedSelector[], containers: readonly string[]): void;
@@ -229,7 +229,7 @@ export interface StageHost {
 	spaces(frame: string, path: readonly number[]): SpaceFound[];
 	/** What animations and transitions move on an element of a frame now. */
 	moving(frame: string, path: readonly number[]): Moving[];
-	/** What selectors hit in a frame, or what is at a path, as far as that is few, with some computed longhands; see `findFacts`. */
+	/** What selectors match in a frame, or what is at a path, as far as that is few, with some computed longhands; see `findFacts`. */
 	facts(frame: string, sought: readonly Sought[], most: number, longhands: readonly string[]): FactsFound;
 	/** Every computed longhand of elements in a frame, by name; nothing where it has no such element. */
 	computed(frame: string, paths: readonly (readonly number[])[]): ReadonlyMap<string, string>[];

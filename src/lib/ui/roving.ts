@@ -5,7 +5,7 @@ const STEPS: Readonly<Record<'row' | 'column', Readonly<Record<string, number>>>
 };
 
 /**
- * Makes what a selector hits in an element one tab stop: the one that had the focus last, else the first
+ * Makes what a selector matches in an element one tab stop: the one that had the focus last, else the first
  * (WAI-ARIA Authoring Practices, roving tabindex). Along a row or a column arrow keys, Home and End go among it; else
  * whoever uses it moves the focus.
  */

@@ -6,7 +6,7 @@ import { partAt, ruleFrom, type Desk } from './declaration.ts';
 import { lastOf, ownFiles, ownRules } from './targets.ts';
 
 /**
- * Writes a rule without declarations into a sheet of ours, after the last rule there that hits the element, else at its
+ * Writes a rule without declarations into a sheet of ours, after the last rule there that matches the element, else at its
  * end: into `file` where that is such a sheet, else into the page's last. Gives the place in it where the caret is to be.
  */
 export function writeNewRule(

@@ -19,7 +19,7 @@ export const ownFiles = (page: InquiredPage, { isGiven }: Pick<Desk, 'isGiven'>)
 		.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : from.kind === 'inline' ? [page.path] : []))
 		.filter((file, i, all) => !isGiven(file) && all.lastIndexOf(file) === i);
 
-/** The rules of ours that hit an element, the strongest first, each selector of a file once. */
+/** The rules of ours that match an element, the strongest first, each selector of a file once. */
 export function ownRules(desk: Desk, { applying }: Case): Choice[] {
 	const found = new Map<string, Choice & { readonly order: readonly number[]; readonly bare: boolean }>();
 	for (const { declared, hit } of applying) {
@@ -125,7 +125,7 @@ function homeOf(
 
 /**
  * Where a value of selected elements can go: what says it so far on the first of them, where that is ours; then the rules of
- * ours that hit it, and selectors for new ones, after those rules. Of several elements those rules are left that hit them
+ * ours that match it, and selectors for new ones, after those rules. Of several elements those rules are left that match them
  * all. `cases` are those of each.
  */
 export function choicesFor(

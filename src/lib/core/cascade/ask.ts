@@ -20,14 +20,14 @@ export interface SelectorQuery {
 	readonly scopes: readonly Scope[];
 }
 
-/** A selector that hits an element, by its index, and how far up the root of its `@scope` is. */
+/** A selector that matches an element, by its index, and how far up the root of its `@scope` is. */
 export type Match = readonly [index: number, proximity: number];
 
 /** What is asked about a page's declarations, and how the answers are read. */
 export interface Asking {
 	readonly queries: readonly SelectorQuery[];
 	/**
-	 * The declarations that could apply to an element that these selectors hit, or to a pseudo-element of it, in order
+	 * The declarations that could apply to an element that these selectors match, or to a pseudo-element of it, in order
 	 * of appearance.
 	 */
 	applying(matches: readonly Match[], pseudo?: string): Applying[];

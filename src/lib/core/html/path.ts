@@ -4,7 +4,7 @@ import type { ElementPath } from './page.ts';
 export const isWithin = (path: ElementPath, around: ElementPath): boolean =>
 	around.every((index, i) => path[i] === index);
 
-/** A selector that hits the element at a path and nothing else of its page. */
+/** A selector that matches the element at a path and nothing else of its page. */
 export const selectorOfPath = (path: ElementPath): string =>
 	[':root', ...path.map((index) => `:nth-child(${index + 1})`)].join(' > ');
 

@@ -11,7 +11,7 @@ export const STATE_ATTRIBUTES: Readonly<Record<string, string>> = {
 
 /** A selector whose pseudo-classes come and go with pointer and keys. */
 export interface WithStates {
-	/** As it hits while nothing but what frames are told to show holds: not what the pointer happens to be over. */
+	/** As it matches while nothing but what frames are told to show holds: not what the pointer happens to be over. */
 	readonly now: string;
 	/** As it would hit if every state in it held; where `:not()` has one, it then hits nothing. */
 	readonly given: string;

@@ -17,7 +17,7 @@ const attributeName = name.check(
 	z.refine((text) => !ACTS.test(text), 'this attribute fetches or runs something')
 );
 
-/** A change of a class or attribute on all elements that a selector hits. */
+/** A change of a class or attribute on all elements that a selector matches. */
 export const stagedChangeSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('add-class'), selector, name }),
 	z.strictObject({ kind: z.literal('remove-class'), selector, name }),

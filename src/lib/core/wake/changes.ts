@@ -1,7 +1,7 @@
 import { findingKey, isPage, LEAST, pathsOf } from '../findings/index.ts';
 import { FLAG, type Snapshot } from '../snapshot/index.ts';
 
-/** What was asked of a page's elements: values, of each as one text, and which of them some selectors hit. */
+/** What was asked of a page's elements: values, of each as one text, and which of them some selectors match. */
 export interface Values {
 	readonly texts: readonly string[];
 	readonly hit: Uint8Array;
@@ -17,7 +17,7 @@ export interface Seen {
 }
 
 /**
- * How an element changed: by a rule that hits it; in a value that it inherits or that follows from others'; its size, or its
+ * How an element changed: by a rule that matches it; in a value that it inherits or that follows from others'; its size, or its
  * place in what is around it; whether it shows, or is there.
  */
 export type Manner = 'own' | 'value' | 'box' | 'shown' | 'there';

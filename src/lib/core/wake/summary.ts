@@ -6,7 +6,7 @@ import type { Manner } from './changes.ts';
 export interface Changed {
 	/** Its path, as an address has it. */
 	readonly path: string;
-	/** Where it changed by a rule that hits it, or shows or is there otherwise; and where because of another. */
+	/** Where it changed by a rule that matches it, or shows or is there otherwise; and where because of another. */
 	readonly own: IntervalSet;
 	readonly moved: IntervalSet;
 	/** The most that its box changed by, CSS px, and at which width. */

@@ -80,7 +80,7 @@ function writeRow(desk: Desk, choice: Choice, name: string, stretches: readonly 
 	});
 }
 
-/** Gives a second element the look of a first, without its place; `choice` is a rule that hits the second alone. */
+/** Gives a second element the look of a first, without its place; `choice` is a rule that matches the second alone. */
 function copyLook(
 	desk: Desk,
 	choice: Choice,

@@ -137,7 +137,7 @@ export async function tooWideFor(
 	return undefined;
 }
 
-/** Writes declarations, each into the place that hits the fewest elements of the page. */
+/** Writes each declaration in the place that matches the fewest elements of the page. */
 async function settingsOn(
 	{ page, layout, as }: Tried,
 	width: number,
@@ -232,7 +232,7 @@ async function mending(
 	const narrow = async (at: ElementPath): Promise<(desk: Desk) => Result> =>
 		settingsOn(swept, width, [{ path: at, property: 'min-width', value: '0' }], deskNow);
 	if (scroll && !(await attempt(remedy(scroll.title, scroll.write), moved))) {
-		// What is around it may not let it be narrower than its content.
+		// As a flex or grid item, what is around it may be kept from being narrower than its content.
 		for (const at of around) {
 			const also = await narrow(at);
 			const title = `${scroll.title}, and min-width: 0 on ${nameOf(at)}`;

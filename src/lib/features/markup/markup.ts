@@ -39,7 +39,7 @@ function wordsOf(request: MarkupRequest, count: number): string {
 /** As many rules are told, the others by their number. */
 const MOST_TOLD = 5;
 
-/** Rules of a page's sheets that hit other numbers of its elements once it has another text, a sentence each. */
+/** Rules of a page's sheets that match other numbers of its elements once it has another text, a sentence each. */
 async function hitsOtherwise(page: PageState, before: string, after: string): Promise<string[]> {
 	const rules = new Map<string, string>();
 	for (const { file, text } of page.conditions.places) {

@@ -9,7 +9,7 @@
 		/** How many other pages there are. */
 		others: number;
 		oncopy: (selector: string) => void;
-		/** Outlines what a selector hits in the frames; '' for nothing. */
+		/** Outlines what a selector matches in the frames; '' for nothing. */
 		onoutline: (selector: string) => void;
 	}
 

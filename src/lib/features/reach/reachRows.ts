@@ -3,11 +3,11 @@ import { elementsOf, RUNGS, type Candidate, type Rung } from '$lib/core/selector
 import type { Trace } from '$lib/inquiry/trace.ts';
 import type { Hits } from '$lib/session/reach.ts';
 
-/** A selector for what is selected, with what it hits. */
+/** A selector for what is selected, with what it matches. */
 export interface ReachRow extends Candidate {
 	/** How many elements of the page in the frames. */
 	readonly here: number | null | undefined;
-	/** Other pages that it hits, each with how many. */
+	/** Other pages that it matches, each with how many. */
 	readonly pages: readonly string[];
 }
 
@@ -23,13 +23,13 @@ export interface Reached {
 export interface ReachQuestions {
 	readonly trace: (path: ElementPath) => Promise<Trace | null>;
 	readonly reach: (selectors: readonly string[]) => Promise<Hits>;
-	/** Which of the selectors hit an element of the lead. */
+	/** Which of the selectors match an element of the lead. */
 	readonly matching: (path: ElementPath, selectors: readonly string[]) => Promise<readonly boolean[]>;
 }
 
 /**
  * Tries selectors for elements, and the selector at the caret ('' for none). Of several elements those selectors
- * are left that hit them all. The rule at the caret stands on the rung of its selector, or of what hits as many.
+ * are left that match them all. The rule at the caret stands on the rung of its selector, or of what matches as many.
  */
 export async function reached(
 	candidates: readonly Candidate[],

@@ -4,7 +4,7 @@ import { sheetParts } from '$lib/writing/sheetParts.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { FileText } from '$lib/session/texts.svelte.ts';
 
-/** A rule that hits nothing on any page that has its file. */
+/** A rule that matches nothing on any page that has its file. */
 export interface Leftover {
 	/** Offset in the file. */
 	readonly offset: number;
@@ -14,7 +14,7 @@ export interface Leftover {
 }
 
 /**
- * The rules of a file that hit nothing, on no page that has it, whatever is hovered or focused. A class that no
+ * The rules of a file that match nothing, on no page that has it, whatever is hovered or focused. A class that no
  * page has may still be set by a script: that is said.
  */
 export async function leftoversOf(file: FileText, { sources, answers }: PageState): Promise<Leftover[]> {

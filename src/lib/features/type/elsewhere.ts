@@ -2,13 +2,13 @@ import { reachOf } from '$lib/session/reach.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { SizesRequest } from './typeReading.svelte.ts';
 
-/** How many elements of how many pages rules hit. */
+/** How many elements of how many pages rules match. */
 export interface Elsewhere {
 	readonly elements: number;
 	readonly pages: number;
 }
 
-/** Counts what selectors hit on the other pages of a site. */
+/** Counts what selectors match on the other pages of a site. */
 export async function countElsewhere(
 	site: SiteState,
 	{ page, stages }: SizesRequest,

@@ -105,7 +105,7 @@ export class TypeReading {
 		if (!signal.aborted) this.#troubles = { ...this.#troubles, [what]: trouble };
 	}
 
-	/** Reads the sizes anew, with what selectors hit. */
+	/** Reads the sizes anew, with what selectors match. */
 	async read(
 		looked: SizesRequest,
 		selectors: readonly string[],

@@ -38,7 +38,7 @@ export class Typesetting extends Setting {
 	written = $state('');
 	/** The step that wrote into it. */
 	#step: number | undefined;
-	/** How many elements of how many other pages the rules hit that are written. */
+	/** How many elements of how many other pages the rules match that are written. */
 	elsewhere = $state.raw<Elsewhere | null>(null);
 	/** Whether something is dragged: sizes are read again when it is let go. */
 	dragged = $state(false);

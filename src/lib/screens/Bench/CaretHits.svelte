@@ -15,7 +15,7 @@
 		file: FileText;
 		selected: readonly ElementPath[];
 		onselect: (paths: readonly ElementPath[]) => void;
-		/** The elements of the lead that a selector hits; null while there are no frames. */
+		/** The elements of the lead that a selector matches; null while there are no frames. */
 		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
 		/** A selector is asked for in the place of the rule's, with a word on it. */
 		onwrite: (selector: string, note: string) => void;
@@ -56,7 +56,7 @@
 	const elsewhere = $derived(hits?.elsewhere.filter(([, count]) => count > 0) ?? []);
 	const without = $derived((hits?.elsewhere.length ?? 0) - elsewhere.length);
 
-	/** Selects the next element that the rule hits, or the one before. */
+	/** Selects the next element that the rule matches, or the one before. */
 	export async function step(by: number): Promise<void> {
 		if (!rule || !found) return;
 		const paths = await found(elementsOf(rule.selector));

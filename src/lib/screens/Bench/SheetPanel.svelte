@@ -106,7 +106,7 @@
 
 	let leftovers = $state(false);
 	let hits = $state<CaretHits>();
-	/** Selects the next element that the caret's rule hits, or the one before. */
+	/** Selects the next element that the caret's rule matches, or the one before. */
 	export const step = (by: number): void => void hits?.step(by);
 
 	let searching = $state<string | null>(null);

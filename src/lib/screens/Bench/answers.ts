@@ -81,7 +81,7 @@ export const answersOf = (
 	}
 });
 
-/** The rules in force at a vantage's width that hit an element, by their places in their files, the last of the cascade's order first. */
+/** The rules in force at a vantage's width that match an element, by their places in their files, the last of the cascade's order first. */
 export async function rulesOf(
 	page: PageState,
 	stages: Stages,

@@ -179,7 +179,7 @@ export class BenchState {
 		return column && `column ${column.letter}`;
 	}
 
-	/** What selectors hit on the page in the frames and on the others. */
+	/** What selectors match on the page in the frames and on the others. */
 	reach = (selectors: readonly string[]): Promise<Hits> =>
 		reachOf(this.site, this.page, this.stages, selectors);
 
@@ -190,7 +190,7 @@ export class BenchState {
 		return stages && traceOf(page, stages, path, lead, pseudo);
 	};
 
-	/** The elements of the lead that a selector hits; null while there are no frames. */
+	/** The elements of the lead that a selector matches; null while there are no frames. */
 	get found(): ((selector: string) => Promise<readonly ElementPath[]>) | null {
 		const { stages } = this;
 		return stages && ((selector) => stages.found('lead', selector));
@@ -213,7 +213,7 @@ export class BenchState {
 		return stages ? insteadOf(page, stages, path, lead, bands) : [];
 	};
 
-	/** Which of the selectors hit an element of the lead. */
+	/** Which of the selectors match an element of the lead. */
 	matching = (path: ElementPath, selectors: readonly string[]): Promise<readonly boolean[]> =>
 		this.stages?.matching('lead', path, selectors) ?? Promise.resolve([]);
 
@@ -287,7 +287,7 @@ export class BenchState {
 	/** Moves the rule at the caret so many places down (up: under 0). */
 	move = (by: number): Promise<Result> => this.#arranged((edits) => edits.move(this.chosen(), by));
 
-	/** Shows a rule that hits what is selected: the last in the cascade's order first, at each further call the next. */
+	/** Shows a rule that matches what is selected: the last in the cascade's order first, at each further call the next. */
 	toRule = async (): Promise<void> => {
 		const { page, stages, lead, workbench } = this;
 		const [path] = this.selected;

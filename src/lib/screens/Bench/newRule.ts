@@ -6,7 +6,7 @@ import { notify } from '$lib/session/notices.svelte.ts';
 import { writeNewRule } from '$lib/writing/newRule.ts';
 import type { BenchState } from './bench.svelte.ts';
 
-/** The selector of an element that Reach would put first for it alone: of those that last, the one that hits the fewest. */
+/** The selector of an element that Reach would put first for it alone: of the steady ones, the one that matches the fewest. */
 async function ownSelector(bench: BenchState, path: ElementPath): Promise<string | undefined> {
 	const element = elementAt(bench.page.page, path);
 	const steady = (element ? candidatesFor(element) : []).filter(
@@ -19,7 +19,7 @@ async function ownSelector(bench: BenchState, path: ElementPath): Promise<string
 	return steady[counts.indexOf(Math.min(...counts))]?.selector;
 }
 
-/** Writes a new rule for an element beside those that hit it, as a step, and brings the caret into it. */
+/** Writes a new rule for an element beside those that match it, as a step, and brings the caret into it. */
 export async function newRuleFor(bench: BenchState, path: ElementPath, selector?: string): Promise<void> {
 	const { page, stages, lead, site, workbench } = bench;
 	const chosen = selector ?? (await ownSelector(bench, path));

@@ -36,7 +36,7 @@ export function keylines(frames: () => Iterable<PageFrame>) {
 			label.style.display = 'none';
 			draw();
 		},
-		/** Outlines in every frame what a selector hits; '' for nothing. */
+		/** Outlines in every frame what a selector matches; '' for nothing. */
 		outline(selector: string): void {
 			outlined = selector;
 			draw();

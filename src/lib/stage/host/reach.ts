@@ -10,7 +10,7 @@ export function otherPages() {
 				documents.set(path, new DOMParser().parseFromString(text, 'text/html'));
 			}
 		},
-		/** How many elements of each of the pages each selector hits; null for what is no selector. */
+		/** How many elements of each of the pages each selector matches; null for what is no selector. */
 		reach: (paths: readonly string[], selectors: readonly string[]): (number | null)[][] =>
 			paths.map((path) => {
 				const document = documents.get(path);
