@@ -86,7 +86,7 @@ test('a column a band: what goes on, what differs, what is redundant; several ba
 	await expect(cell(page, 'gap', 'A')).toHaveAccessibleName('gap, A: not set');
 });
 
-test('a value is tried in all frames and goes into its band alone; Escape lets it go, one undo takes it back', async ({
+test('a value is tried in all frames and goes into its band alone; Escape discards it, one undo takes it back', async ({
 	page,
 	server
 }) => {

@@ -56,7 +56,7 @@ test('the Trace tells of what a share is, what a variable comes to, what is on t
 	await openRow(page, 'color');
 	await expect(row(page, 'color')).toContainText('--tone: 7px');
 	await expect(row(page, 'color')).toContainText(
-		'With these put in it reads 7px, which this browser does not take for color'
+		'With these filled in it reads 7px, which this browser does not take for color'
 	);
 
 	await openRow(page, 'opacity');

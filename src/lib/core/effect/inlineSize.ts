@@ -9,7 +9,7 @@ export const inlineSize: Kind = {
 	of(longhand, facts) {
 		if (!isInlineText(facts) || (longhand.startsWith('margin') && isVertical(facts))) return undefined;
 		return {
-			reason: `It is display: inline, a piece of a line: ${longhand} does not act on it.`,
+			reason: `It is display: inline, so ${longhand} does not apply to it.`,
 			instead: 'display: inline-block keeps it in the line and gives it a box of its own.',
 			standard: 'CSS 2.2 §10.2, §10.5, §8.3'
 		};

@@ -32,7 +32,7 @@ export const stickyInside: Kind = {
 			const hidden = ['overflow-x', 'overflow-y'].every((longhand) => at?.computed(longhand) === 'hidden');
 			if (!hidden) return undefined;
 			return {
-				reason: `It sticks to the nearest box that scrolls: the ${at.tag} around it with overflow: hidden, which nobody scrolls.`,
+				reason: `It sticks to the nearest box that scrolls: the ${at.tag} around it with overflow: hidden, which never scrolls.`,
 				instead: 'overflow: clip there cuts the same and is no box that scrolls.',
 				standard: 'CSS Positioned Layout 3 §3.4, CSS Overflow 3 §3.1'
 			};

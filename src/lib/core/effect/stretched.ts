@@ -13,7 +13,7 @@ export const stretched: Kind = {
 		if (column || !/^(normal|stretch)$/.test(given ?? '') || facts.computed('height') === '')
 			return undefined;
 		return {
-			reason: `Its box is stretched to the height of its row, with what is in it at the top; ${longhand} does not set that: this is display: ${facts.computed('display')}.`,
+			reason: `Its box is stretched to the height of its row, and its content sits at the top; ${longhand} does not change that: this is display: ${facts.computed('display')}.`,
 			instead:
 				'align-self: center on it (or align-items: center around it) sets the whole box; display: flex, flex-direction: column and justify-content: center in it set its content.',
 			standard: 'CSS Flexible Box Layout 1 §8.3, CSS Box Alignment 3 §6'

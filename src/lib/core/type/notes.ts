@@ -121,7 +121,7 @@ export function notesOfSize(curve: Curve, over: Over): TypeNote[] {
 			})),
 			(of) => of > 0
 		);
-		const sentence = `It goes by the window alone, ${printIntervalSet(widths)}: neither zoom nor a larger text size in the browser makes it larger there.`;
+		const sentence = `It depends on the window alone, ${printIntervalSet(widths)}: neither zoom nor a larger text size in the browser makes it larger there.`;
 		notes.push({ kind: 'window-alone', sentence, widths });
 	}
 	const joints = jointsOf(curve);
@@ -130,7 +130,7 @@ export function notesOfSize(curve: Curve, over: Over): TypeNote[] {
 			kind === 'knee' && (compare(cut.at, over.from.at) < 0 || compare(cut.at, over.to.at) > 0)
 	);
 	for (const { cut } of outside) {
-		const sentence = `It has a knee at ${printWidth(cut.at)} px, outside of the widths that are looked at.`;
+		const sentence = `It has a knee at ${printWidth(cut.at)} px, outside the widths shown.`;
 		notes.push({ kind: 'knee-outside', sentence, widths: null });
 	}
 	const [first, last] = [valueOn(here, over.from.at), valueOn(here, over.to.at)];

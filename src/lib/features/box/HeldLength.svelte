@@ -37,7 +37,7 @@
 			{@attach (field) => field.focus()}
 		/>
 	</label>
-	<span><kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go</span>
+	<span><kbd>Enter</kbd> writes it, <kbd>Esc</kbd> discards it</span>
 	<Into {page} {collating} {hand} {held} {onplace} />
 </div>
 

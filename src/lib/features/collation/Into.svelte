@@ -140,7 +140,7 @@
 		{:else if !isEmpty(hand.reach)}
 			changes {printIntervalSet(hand.reach)}
 		{:else}
-			<kbd>Enter</kbd> writes it, <kbd>Esc</kbd> lets it go, <kbd>↑</kbd> <kbd>↓</kbd> change its number
+			<kbd>Enter</kbd> writes it, <kbd>Esc</kbd> discards it, <kbd>↑</kbd> <kbd>↓</kbd> change its number
 		{/if}
 	</p>
 	<ChangedLines files={hand.lines} most={3.75} />

@@ -67,9 +67,9 @@
 	);
 	const STEPS: Readonly<Record<VariableStep['kind'], string>> = {
 		given: '',
-		fallback: 'nothing gives it; its fallback counts',
-		missing: 'nothing gives it: the declaration is invalid at computed-value time, and counts as unset',
-		cycle: 'it needs itself: a cycle counts as not given'
+		fallback: 'never set; its fallback is used',
+		missing: 'never set: the declaration is invalid at computed-value time, and behaves as unset',
+		cycle: 'it refers to itself: a cycle behaves as if it were not set'
 	};
 	/** What its relative lengths are shares of; of another element's value the shares are that one's. */
 	const shares = $derived(winner && up === 0 ? trace.shares(property, whole?.text ?? winner.value) : []);
@@ -122,7 +122,7 @@
 	{/each}
 	{#if whole && !whole.valid}
 		<p class="kept">
-			{steps.length > 0 ? 'With these put in it reads' : 'It reads'} <code>{whole.text}</code>, which
+			{steps.length > 0 ? 'With these filled in it reads' : 'It reads'} <code>{whole.text}</code>, which
 			{#if syntax}does not fit <code>{syntax}</code>, for which {winner?.property} is registered{:else}this
 				browser does not take for {winner?.property}{/if}: it is invalid at computed-value time, and counts as
 			unset.

@@ -74,7 +74,7 @@
 	{#if setting.work === 'sizes'}
 		<p class="hint">
 			Choose <b>A scale</b> to set all sizes from one ratio at each end, or <b>One length</b> for the size of what
-			is selected. It is tried in the frames at once; the lines that change stand here before they are written.
+			is selected. It is tried in the frames at once; the lines that change appear here before they are written.
 		</p>
 	{/if}
 </div>

@@ -40,12 +40,12 @@
 						.join(', ')}`
 				: ''}
 			<Button look="quiet" onclick={() => setting.put((of) => withRecognised(of, found, (name) => [name]))}
-				>begin with it</Button
+				>start from it</Button
 			>
 		</p>
 	{:else if setting.reading.before}
 		<p class="found">
-			The sheets’ own sizes are no scale: no ratio leads through three of them at both ends.
+			The sizes in the sheets form no scale: no single ratio fits three of them at both ends.
 		</p>
 	{/if}
 	<StepsTable {setting} />
@@ -138,7 +138,7 @@
 				disabled={scale.output.properties}
 				checked={scale.output.fallback}
 				onchange={(event) => output({ fallback: event.currentTarget.checked })}
-			/> a line for old engines</label
+			/> a fallback for old engines</label
 		>
 	</p>
 	<ScaleFiles {setting} />

@@ -103,7 +103,7 @@
 	{/each}
 	{#if asked.length > 0}
 		<li class="asked">
-			The engine alone knows the size of {asked.length}: {asked[0]?.name} ({asked[0]?.size.why})
+			Only the browser knows the size of {asked.length}: {asked[0]?.name} ({asked[0]?.size.why})
 		</li>
 	{/if}
 </ul>
