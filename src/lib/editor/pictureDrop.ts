@@ -3,7 +3,7 @@ import { EditorView } from '@codemirror/view';
 import type { Extension } from '@codemirror/state';
 import { relativeAddress } from '../core/site/index.ts';
 import { hostOf } from './host.ts';
-import { api } from '../session/api.ts';
+import { addFile } from '../session/addFile.ts';
 import type { SiteState } from '../session/site.svelte.ts';
 
 /** The folder in which most of the site's pictures are. */
@@ -20,18 +20,20 @@ const plainName = (name: string): string => name.trim().replace(/[^\p{L}\p{N}._-
 async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): Promise<void> {
 	const { site, path: file } = hostOf(view.state);
 	try {
-		const { path } = await api.addFile(site.id, pictureFolder(site) + plainName(picture.name), picture);
-		await site.refresh();
+		const requested = pictureFolder(site) + plainName(picture.name);
+		const { path, moved } = await addFile(site, requested, picture);
 		const address = relativeAddress(path, file);
 		const { from, to } = view.state.selection.main;
 		const before = view.state.sliceDoc(Math.max(0, from - 6), from);
 		const bare = kind === 'page' || /(url\(\s*)?["'(]$/i.test(before);
 		const insert = bare ? address : `url("${address}")`;
-		view.dispatch({
-			changes: { from, to, insert },
-			selection: { anchor: from + insert.length },
-			userEvent: 'input.drop'
-		});
+		const write = (): void =>
+			view.dispatch({
+				changes: { from, to, insert },
+				selection: { anchor: from + insert.length },
+				userEvent: 'input.drop'
+			});
+		site.history.asOne(`${path} added`, write, moved);
 		site.actions.say(`${path} is in the site now.`);
 	} catch (error) {
 		site.actions.say(messageOf(error));

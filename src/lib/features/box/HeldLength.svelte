@@ -18,7 +18,7 @@
 
 	function pressed(event: KeyboardEvent): void {
 		event.stopPropagation();
-		if (event.key === 'Enter') hand.keep();
+		if (event.key === 'Enter') void hand.keep();
 		else if (event.key === 'Escape') hand.drop();
 		else return;
 		event.preventDefault();

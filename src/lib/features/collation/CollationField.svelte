@@ -57,8 +57,9 @@
 		const input = event.currentTarget;
 		if (event.key === 'Enter') {
 			event.preventDefault();
-			hand.keep(event.shiftKey);
-			if (!hand.held) ondone();
+			void hand.keep(event.shiftKey).then(() => {
+				if (!hand.held) ondone();
+			});
 		} else if (event.key === 'Escape') {
 			event.preventDefault();
 			hand.drop();

@@ -262,7 +262,10 @@ export class Hand {
 	/** Writes what is in the hand into the sheet; one that the browser does not take only where that is insisted on. */
 	async keep(insist = false): Promise<void> {
 		const { pending } = this.choosing;
-		if (pending && this.held?.isChosen === false) await pending;
+		if (pending && this.held?.isChosen === false) {
+			await pending;
+			this.#putFairestFirst();
+		}
 		const edit = this.#collating.trial;
 		if (!this.held || !edit || (!this.valid && !insist)) return;
 		this.drop();

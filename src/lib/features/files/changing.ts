@@ -24,7 +24,7 @@ const endingOf = (path: string): string => /\.[^./]+$/.exec(path)?.[0].toLowerCa
 
 /** A path that is entered for a file, with the file's ending; refused where another file has it. */
 export const pathFor = (site: SiteState, path: string, entered: string): Result<string> =>
-	newPath(site, entered, endingOf(path));
+	newPath(site, entered, endingOf(path), path);
 
 /** What follows where a file gets another path; `isMoved` where it has it already. */
 export function followingRename(site: SiteState, from: string, to: string, isMoved = false): Following {

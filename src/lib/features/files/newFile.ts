@@ -2,7 +2,7 @@ import { attribute, elementAt, parsePage, type Page } from '$lib/core/html/index
 import { exchange, insertSheet, type SheetPlace } from '$lib/core/html/edit/index.ts';
 import { readdressed, relativeAddress, sheetsOfPage } from '$lib/core/site/index.ts';
 import { counted, done, messageOf, refuse, type Edit, type Result } from '$lib/core/text/index.ts';
-import { api } from '$lib/session/api.ts';
+import { addFile } from '$lib/session/addFile.ts';
 import type { Picked } from '$lib/session/bring.ts';
 import { deskOf } from '$lib/session/desk.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
@@ -16,12 +16,12 @@ export const folderOf = (path: string): string => path.slice(0, path.lastIndexOf
 const tagOf = (path: string, page: string): string =>
 	`<link rel="stylesheet" href="${relativeAddress(path, page)}">`;
 
-/** A path that a file can have, with its ending; refused where the site has such a file, or where it names none. */
-export function newPath(site: SiteState, entered: string, ending: string): Result<string> {
+/** A path that a file can have, with its ending; refused where the site has such a file other than its own, or where it names none. */
+export function newPath(site: SiteState, entered: string, ending: string, own = ''): Result<string> {
 	const name = entered.trim().replace(/^\/+/, '');
 	if (name === '' || name.endsWith('/')) return refuse('Give the file a name.');
 	const path = name.toLowerCase().endsWith(ending) ? name : name + ending;
-	return site.files.some((file) => file.path.toLowerCase() === path.toLowerCase())
+	return site.files.some((file) => file.path !== own && file.path.toLowerCase() === path.toLowerCase())
 		? refuse(`There is already a file ${path}.`)
 		: done(path);
 }
@@ -59,9 +59,8 @@ export async function add(
 	edit: (path: string) => Edit = (added) => ({ sentence: `${added} added`, files: [] })
 ): Promise<Result<string>> {
 	try {
-		const added = await api.addFile(site.id, path, content);
-		await site.refresh();
-		site.history.make(edit(added.path), { from: null, to: added.path, hash: added.hash });
+		const added = await addFile(site, path, content);
+		site.history.make(edit(added.path), added.moved);
 		return done(added.path);
 	} catch (error) {
 		return refuse(messageOf(error));
