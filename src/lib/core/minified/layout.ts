@@ -17,8 +17,11 @@ export interface LineBreak {
 	readonly from: number;
 }
 
+/** Blocks deeper than this are indented no further: each line of ten thousand open ones would be longer than the last. */
+const DEEPEST = 16;
+
 /** The indentation of a line of a layout. */
-export const indentOf = (depth: number): string => STEP.repeat(depth);
+export const indentOf = (depth: number): string => STEP.repeat(Math.min(depth, DEEPEST));
 
 /**
  * The places of a sheet at which a layout begins a line: after `{`, `;` and `}`, and before `}`, but not in an empty block.

@@ -32,6 +32,12 @@ q{
 		expect(own).toEqual([0, 13]);
 	});
 
+	it('is not made longer without end by blocks in blocks', () => {
+		const source = 'a{'.repeat(10_000);
+		expect(layOut(source).text.length).toBeLessThan(source.length * 20);
+		expect(edited(source, (laid) => laid)).toBe(source);
+	});
+
 	it('is told from a sheet in its own hand', () => {
 		const rule = '.a{top:0;left:0;right:0;bottom:0}';
 		expect(isMinified(rule.repeat(20))).toBe(true);
