@@ -17,7 +17,9 @@
 		files.length > 2
 			? `${files.length} files`
 			: files.map(({ path }) => path.replace(/^.*\//, '')).join(', ');
-	const timeOf = ({ at }: Step): string => new Date(at).toTimeString().slice(0, 5);
+	/** The files that a step has written in, if any, and the time of day. */
+	const whenOf = (step: Step): string =>
+		[filesOf(step), new Date(step.at).toTimeString().slice(0, 5)].filter((one) => one !== '').join(', ');
 </script>
 
 <div class="steps">
@@ -32,7 +34,7 @@
 					onclick={() => history.goTo(made)}
 				>
 					<span class="words">{step.words || 'Typing'}</span>
-					<span class="when">{made > history.made ? 'undone, ' : ''}{filesOf(step)}, {timeOf(step)}</span>
+					<span class="when">{made > history.made ? 'undone, ' : ''}{whenOf(step)}</span>
 				</button>
 			{/each}
 			<button
