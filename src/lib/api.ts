@@ -1,6 +1,7 @@
 import type { output } from 'zod';
 import { errandSchema, givenSchema, unsteadySchema } from './core/errand/index.ts';
 import { acceptedSchema, kindSettingSchema } from './core/findings/settings.ts';
+import type { MovedFile } from './core/history/index.ts';
 import { originalSchema } from './core/original/index.ts';
 import { scaleSchema } from './core/scale/scale.ts';
 import { stagedStateSchema } from './core/staged/index.ts';
@@ -125,11 +126,7 @@ export interface AddedFile {
 }
 
 /** What becomes of a file that holds bytes of a hash: another path, or none; where it had none, it is brought back. */
-export interface FileChange {
-	readonly from: string | null;
-	readonly to: string | null;
-	readonly hash: string;
-}
+export type FileChange = MovedFile;
 
 /** A file as it was saved. */
 export interface SavedFile extends Pick<FileRecord, 'path' | 'hash' | 'ownLines'> {

@@ -211,7 +211,8 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 			file.size = bytes.length;
 			await file.save({ transaction });
 			await Draft.destroy({ where: { siteId: id, path, tab: save.tab }, transaction });
-			const read = textOf(file, file.hash, bytes);
+			// Only a layout can lack breaks that the file's text has when it is read again.
+			const read = file.minified ? textOf(file, file.hash, bytes) : { text, ownLines: null };
 			saved.push({ path, hash: file.hash, ...read, text: read.text === text ? null : read.text });
 		}
 		if (stale.length > 0) {

@@ -13,6 +13,9 @@ export type SaveState =
 	| { readonly kind: 'saving' }
 	| { readonly kind: 'failed'; readonly sentence: string };
 
+/** What is to become of a file; its hash is wanted of one that is brought back. */
+type PathChange = Pick<FileChange, 'from' | 'to'> & Partial<FileChange>;
+
 /** What is saved of. */
 interface SavedSite {
 	readonly id: number;
@@ -96,15 +99,14 @@ export class Saving {
 
 	/**
 	 * Gives a file another path, takes it away or brings it back: here at once, at the server after what is being saved.
-	 * Where the server refuses, that is said, all is as it was, and false is given.
+	 * Gives what was done, with the hash of what the file held; null where the server refuses: that is said, and all is as it was.
 	 */
-	async change(change: FileChange): Promise<boolean> {
-		const { from, to } = change;
-		const hash = from === null ? change.hash : (this.#files.hashOf(from) ?? change.hash);
+	async change({ from, to, hash: brought = '' }: PathChange): Promise<FileChange | null> {
+		const change = { from, to, hash: from === null ? brought : (this.#files.hashOf(from) ?? '') };
 		const undo = this.#files.change(change);
 		const made = this.ended.then(async () => {
 			await this.#drafts.quiet();
-			await api.changeFile(this.#site.id, { from, to, hash });
+			await api.changeFile(this.#site.id, change);
 		});
 		this.begun++;
 		this.ended = made.catch(() => undefined);
@@ -112,11 +114,11 @@ export class Saving {
 			await made;
 			this.#announce();
 			await this.#site.refresh();
-			return true;
+			return change;
 		} catch (error) {
 			undo();
 			notify(messageOf(error), true);
-			return false;
+			return null;
 		} finally {
 			for (const file of this.#site.dirty) this.#drafts.note(file);
 		}

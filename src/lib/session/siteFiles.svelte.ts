@@ -13,14 +13,13 @@ export class SiteFiles {
 		this.#make = make;
 	}
 
-	/** Takes in the list of the site's files: a text for each that has none yet, and none for what is gone. */
+	/** Updates the list of files: new pages and sheets get a text, and texts of files that are gone are dropped unless unsaved. */
 	take(files: readonly FileRecord[]): void {
 		this.list = files;
 		const texts = new Map<string, FileText>();
 		for (const file of files) {
 			if (file.text !== null) texts.set(file.path, this.texts.get(file.path) ?? this.#make(file));
 		}
-		// Nothing that is unsaved is lost.
 		for (const [path, file] of this.texts) if (file.dirty && !texts.has(path)) texts.set(path, file);
 		const isSame = texts.size === this.texts.size && [...texts.keys()].every((path) => this.texts.has(path));
 		if (!isSame) this.texts = texts;

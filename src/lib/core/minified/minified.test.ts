@@ -38,7 +38,7 @@ q{
 		expect(edited(source, (laid) => laid)).toBe(source);
 	});
 
-	it('is told from a sheet in its own hand', () => {
+	it('is recognised, and a sheet written by hand is not taken for one', () => {
 		const rule = '.a{top:0;left:0;right:0;bottom:0}';
 		expect(isMinified(rule.repeat(20))).toBe(true);
 		expect(isMinified(`${rule}\n`.repeat(20))).toBe(false);

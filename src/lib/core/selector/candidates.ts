@@ -102,7 +102,7 @@ const PLACE = 'a new sibling before it would shift its place';
 
 /**
  * Selectors for an element, from the widest reach to the narrowest, within each the steady ones and the less
- * specific first. Every one of them hits the element, but for those of a part: they match what is in it.
+ * specific first. Each of them matches the element, except those of a part, which match what is in it.
  */
 export function candidatesFor(element: PageElement, known: NameFacts = NO_NAME_FACTS): Candidate[] {
 	const steadyNames = (one: PageElement) => namesOf(one, known).filter(({ fragile }) => fragile === '');

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { applyChanges } from '../text/index.ts';
-import { followedMove, readdressed, withoutSheet } from './index.ts';
+import { followedMove, parsers, readdressed, withoutSheet } from './index.ts';
 
+const BY = parsers();
 const PAGE = `<!doctype html>
 <link rel="stylesheet" href="../css/a.css?v=2">
 <link rel=stylesheet href=/css/b.css>
@@ -19,7 +20,7 @@ p { background: url("../img/x.png#a") }
 
 describe('a file at another path', () => {
 	const after = (kind: 'page' | 'sheet', text: string, path: string, from: string, to: string): string =>
-		applyChanges(text, followedMove(kind, text, path, { from, to }));
+		applyChanges(text, followedMove(kind, text, path, { from, to }, BY));
 
 	it('is still found by all that asks for it, and by nothing else', () => {
 		expect(after('page', PAGE, 'sub/a.html', 'css/a.css', 'css/new/a b.css')).toBe(
@@ -50,14 +51,14 @@ describe('a file at another path', () => {
 	});
 });
 
-it('a sheet that goes is taken out of what brings it in', () => {
-	expect(applyChanges(PAGE, withoutSheet('page', PAGE, 'sub/a.html', 'css/a.css'))).toBe(
+it('a deleted sheet is removed from the links and imports that bring it in', () => {
+	expect(applyChanges(PAGE, withoutSheet('page', PAGE, 'sub/a.html', 'css/a.css', BY))).toBe(
 		PAGE.replace('<link rel="stylesheet" href="../css/a.css?v=2">\n', '').replace(
 			'@import "../css/a.css";\n',
 			''
 		)
 	);
-	expect(applyChanges(SHEET, withoutSheet('sheet', SHEET, 'css/a.css', 'css/b.css'))).toBe(
+	expect(applyChanges(SHEET, withoutSheet('sheet', SHEET, 'css/a.css', 'css/b.css', BY))).toBe(
 		SHEET.replace('@import url(b.css);', '')
 	);
 });

@@ -1,15 +1,19 @@
-import { addressesIn, parseSheet, sliceOf, walk, type Span } from '../css/index.ts';
-import { innerSpan, parsePage, srcsetCandidates, type Page, type PageElement } from '../html/index.ts';
+import { addressesIn, sliceOf, walk, type Span } from '../css/index.ts';
+import { innerSpan, srcsetCandidates, type Page, type PageElement } from '../html/index.ts';
 import { applyChanges, shifted, type Change } from '../text/index.ts';
 import { addressOf, relativeAddress } from './address.ts';
 import { addressAttributes } from './references.ts';
 import { baseOf, resolveFromBase } from './sheets.ts';
+import { parsers, type Sources } from './sources.ts';
 
 /** A file of a site that gets another path. */
 export interface PathChange {
 	readonly from: string;
 	readonly to: string;
 }
+
+/** What reads the texts, which others have read already. */
+type Parsing = Pick<Sources, 'page' | 'sheet'>;
 
 /** An address as it is to be written; undefined where it stays as it is. */
 type Rewrite = (address: string) => string | undefined;
@@ -73,10 +77,11 @@ function written(
 	kind: 'page' | 'sheet',
 	text: string,
 	{ from, to }: PathChange,
-	moved: (path: string) => string
+	moved: (path: string) => string,
+	by: Parsing
 ): Change[] {
 	if (kind === 'sheet') return inSheet(text, rewriting(from, to, moved));
-	const page = parsePage(text);
+	const page = by.page(text);
 	const rewrite = rewriting(baseOf(page, from), baseOf(page, to), moved);
 	return page.elements
 		.flatMap((element) => inElement(page, element, rewrite))
@@ -88,17 +93,23 @@ export function followedMove(
 	kind: 'page' | 'sheet',
 	text: string,
 	path: string,
-	{ from, to }: PathChange
+	{ from, to }: PathChange,
+	by: Parsing
 ): Change[] {
 	const moved = (one: string): string => (one === from ? to : one);
-	return written(kind, text, { from: path, to: moved(path) }, moved);
+	return written(kind, text, { from: path, to: moved(path) }, moved, by);
 }
 
 /** The text of a page or sheet as it is written at another path, in a copy: its addresses lead where they led. */
-export const readdressed = (kind: 'page' | 'sheet', text: string, change: PathChange): string =>
+export const readdressed = (
+	kind: 'page' | 'sheet',
+	text: string,
+	change: PathChange,
+	by: Parsing = parsers()
+): string =>
 	applyChanges(
 		text,
-		written(kind, text, change, (path) => path)
+		written(kind, text, change, (path) => path, by)
 	);
 
 /** A stretch of a text with the line that it stands on alone. */
@@ -109,14 +120,20 @@ function wholeLine(text: string, { start, end }: Span): Change {
 }
 
 /** The changes that take away what brings a sheet into a page or another sheet: its `<link>` elements and `@import`s. */
-export function withoutSheet(kind: 'page' | 'sheet', text: string, path: string, removed: string): Change[] {
+export function withoutSheet(
+	kind: 'page' | 'sheet',
+	text: string,
+	path: string,
+	removed: string,
+	by: Parsing
+): Change[] {
 	const leads = (address: string, base: string): boolean => {
 		const target = resolveFromBase(address, base);
 		return target.kind === 'site' && target.path === removed;
 	};
 	const imports = (source: string, base: string): Change[] => {
 		const gone = addressesIn(source).filter((one) => one.import && leads(one.address, base));
-		return [...walk(parseSheet(source))].flatMap((node) =>
+		return [...walk(by.sheet(source))].flatMap((node) =>
 			node.kind === 'at-rule' &&
 			node.name === 'import' &&
 			gone.some(({ span }) => node.span.start <= span.start && span.end <= node.span.end)
@@ -125,7 +142,7 @@ export function withoutSheet(kind: 'page' | 'sheet', text: string, path: string,
 		);
 	};
 	if (kind === 'sheet') return imports(text, path);
-	const page = parsePage(text);
+	const page = by.page(text);
 	const base = baseOf(page, path);
 	return page.elements.flatMap((element) => {
 		const inner = element.tag === 'style' ? innerSpan(element) : null;

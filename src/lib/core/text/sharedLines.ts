@@ -7,7 +7,7 @@ interface SharedRun {
 	readonly count: number;
 }
 
-/** How many lines may be put in and taken out before a difference is no longer looked for: the effort grows as its square. */
+/** A difference of more added and removed lines than this is not computed: the effort grows with the square of their number. */
 const MOST_EDITS = 1000;
 
 /**

@@ -189,7 +189,7 @@ describe('findings on two sides of an edit', () => {
 	});
 });
 
-it('a hold says which window it was taken in, and names a vantage that only shares the plain window’s name', () => {
+it('a hold says which window it was taken in; a vantage that is merely called Plain is given by its name', () => {
 	expect(heldAs({ window: { ...PLAIN, height: 700 } })).toBe('in a window 700 px high');
 	expect(heldAs({ window: { ...PLAIN, pointer: 'coarse', hover: 'none', anyPointer: ['coarse'] } })).toBe(
 		'as Plain'

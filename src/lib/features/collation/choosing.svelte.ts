@@ -29,8 +29,8 @@ export class Choosing {
 
 	/** The counts that are on their way; null where none are. */
 	get pending(): Promise<void> | null {
-		const patience = new Promise<void>((end) => setTimeout(end, PATIENCE));
-		return this.#pending && Promise.race([this.#pending, patience]);
+		if (!this.#pending) return null;
+		return Promise.race([this.#pending, new Promise<void>((end) => setTimeout(end, PATIENCE))]);
 	}
 
 	/** The choices for a value at a width, the fairest first as far as they are counted. */

@@ -104,7 +104,7 @@ export class Hand {
 		if (!this.held) return;
 		const choices = this.choosing.placed(this.held, file, place);
 		void this.choosing.count(choices);
-		this.put({ choices, place, isChosen: true });
+		this.put({ choices, place, into: this.held.into });
 	}
 
 	/**
@@ -136,9 +136,7 @@ export class Hand {
 
 	/** Changes what is in the hand, and tries it in all frames. */
 	put(
-		change: Partial<
-			Pick<PendingValue, 'value' | 'extent' | 'into' | 'property' | 'at' | 'choices' | 'place' | 'isChosen'>
-		>
+		change: Partial<Pick<PendingValue, 'value' | 'extent' | 'into' | 'property' | 'at' | 'choices' | 'place'>>
 	): void {
 		if (!this.held) return;
 		this.held = { ...this.held, ...('into' in change ? { isChosen: true } : {}), ...change };

@@ -33,7 +33,7 @@ export function followingRename(site: SiteState, from: string, to: string, isMov
 	let places = 0;
 	for (const { path, kind } of site.texts.values()) {
 		const was = isMoved && path === to ? from : path;
-		const changes = followedMove(kind, desk.working.text(path) ?? '', was, { from, to });
+		const changes = followedMove(kind, desk.working.text(path) ?? '', was, { from, to }, site.parsers);
 		if (changes.length === 0) continue;
 		if (site.given.has(path)) left.push(path);
 		else {
@@ -52,7 +52,7 @@ export function followingRemoval(site: SiteState, path: string): Following {
 		if (one.path === path) return [];
 		const isGiven = site.given.has(one.path);
 		const text = desk.working.text(one.path) ?? '';
-		if (!isGiven) desk.working.change(one.path, withoutSheet(one.kind, text, one.path, path));
+		if (!isGiven) desk.working.change(one.path, withoutSheet(one.kind, text, one.path, path, site.parsers));
 		const asks =
 			one.kind === 'page'
 				? referencesOfPage(site.parsers.page(text), one.path, { ...site.parsers, text: () => undefined })
@@ -66,30 +66,25 @@ export function followingRemoval(site: SiteState, path: string): Following {
 
 /** Gives a file another path, with every address that leads to it or stands in it; false where that was refused. */
 export async function rename(site: SiteState, from: string, to: string): Promise<boolean> {
-	const moved = { from, to, hash: hashOf(site, from) };
-	if (!(await site.saving.change(moved))) return false;
-	site.history.make(followingRename(site, from, to, true).edit, moved);
-	return true;
+	const moved = await site.saving.change({ from, to });
+	if (moved) site.history.make(followingRename(site, from, to, true).edit, moved);
+	return moved !== null;
 }
 
 /** Deletes a file, with what brings it into pages and sheets; false where that was refused. */
 export async function remove(site: SiteState, path: string): Promise<boolean> {
-	const moved = { from: path, to: null, hash: hashOf(site, path) };
 	const { edit } = followingRemoval(site, path);
-	if (!(await site.saving.change(moved))) return false;
-	site.history.make(edit, moved);
-	return true;
+	const moved = await site.saving.change({ from: path, to: null });
+	if (moved) site.history.make(edit, moved);
+	return moved !== null;
 }
-
-const hashOf = (site: SiteState, path: string): string =>
-	site.texts.get(path)?.base ?? site.files.find((file) => file.path === path)?.hash ?? '';
 
 /** Copies a file as it is now to another path; its addresses lead where they led. */
 export async function copy(site: SiteState, from: string, to: string): Promise<Result<string>> {
 	try {
 		const file = site.texts.get(from);
 		const content = file
-			? new Blob([readdressed(file.kind, file.latest, { from, to })])
+			? new Blob([readdressed(file.kind, file.latest, { from, to }, site.parsers)])
 			: await api.content(site.id, from);
 		return await add(site, to, content, (added) => ({ sentence: `${from} copied to ${added}`, files: [] }));
 	} catch (error) {

@@ -120,7 +120,12 @@ export async function addPage(
 	const path = newPath(site, entered, '.html');
 	if (!path.ok) return path;
 	const text = isCopy
-		? readdressed('page', site.texts.get(like.path)?.latest ?? '', { from: like.path, to: path.value })
+		? readdressed(
+				'page',
+				site.texts.get(like.path)?.latest ?? '',
+				{ from: like.path, to: path.value },
+				site.parsers
+			)
 		: emptyPage(path.value, like);
 	return add(site, path.value, new Blob([text]));
 }

@@ -232,7 +232,7 @@ async function mending(
 	const narrow = async (at: ElementPath): Promise<(desk: Desk) => Result> =>
 		settingsOn(swept, width, [{ path: at, property: 'min-width', value: '0' }], deskNow);
 	if (scroll && !(await attempt(remedy(scroll.title, scroll.write), moved))) {
-		// As a flex or grid item, what is around it may be kept from being narrower than its content.
+		// A flex or grid item around it is not narrower than its content unless it has min-width: 0.
 		for (const at of around) {
 			const also = await narrow(at);
 			const title = `${scroll.title}, and min-width: 0 on ${nameOf(at)}`;

@@ -132,7 +132,7 @@
 	/** A file has another path, or none: what shows it goes along. */
 	function onchanged(from: string, to: string | null): void {
 		const shownFile = file === from ? (to ?? '') : file;
-		const shownPage = path === from && to?.endsWith('.html') ? to : path;
+		const shownPage = path === from ? (to ?? path) : path;
 		file = shownFile;
 		void go(href(screen, shownPage, shownFile), followed.keep(path, selected), true);
 	}
