@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, chromium, expect, type BrowserContext, type Frame, type Page } from '@playwright/test';
 import { LAUNCH, VIEWPORT } from './launch.ts';
-import { bring, freshDemo, Server, withServer } from './server.ts';
+import { asSaved, bring, freshDemo, Server, withServer } from './server.ts';
 import { keepAccount, painted } from './rest.ts';
 
 export { bring, expect, freshDemo, Server, type Page };
@@ -39,6 +39,8 @@ async function clear({ url }: Server): Promise<void> {
 }
 
 interface ForOne {
+	/** A server with the demo as its site 1, with nothing unsaved in it when the test begins. */
+	readonly server: Server;
 	/** A server that has no site when the test begins. */
 	readonly empty: Server;
 	/** A server that is this test's alone: it may be ended, and what it keeps be counted. */
@@ -46,8 +48,8 @@ interface ForOne {
 }
 
 interface ForWorker {
-	/** A server with the demo as its site 1. */
-	readonly server: Server;
+	/** A server with the demo as its site 1, as the test before has left it. */
+	readonly demo: Server;
 	readonly bare: Server;
 	/** One browser profile for all tests of a worker, which compiles the application once; and errors on its pages. */
 	readonly profile: { readonly context: BrowserContext; readonly errors: string[] };
@@ -55,7 +57,7 @@ interface ForWorker {
 
 export const test = base.extend<ForOne, ForWorker>({
 	// eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture wants from this pattern
-	server: [({}, use) => withServer(['--demo'], use), { scope: 'worker' }],
+	demo: [({}, use) => withServer(['--demo'], use), { scope: 'worker' }],
 	// eslint-disable-next-line no-empty-pattern -- as above
 	bare: [({}, use) => withServer([], use), { scope: 'worker' }],
 	profile: [
@@ -88,6 +90,10 @@ export const test = base.extend<ForOne, ForWorker>({
 		expect(errors, 'errors on the page or in the console').toEqual([]);
 	},
 	page: async ({ context }, use) => use(await context.newPage()),
+	server: async ({ demo }, use) => {
+		await asSaved(demo, 1);
+		await use(demo);
+	},
 	empty: async ({ bare }, use) => {
 		await clear(bare);
 		await use(bare);

@@ -2,6 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtemp, readdir, readFile, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { SiteRecord } from '../src/lib/api.ts';
 
 const root = join(import.meta.dirname, '..');
 
@@ -103,6 +104,19 @@ export async function bring(server: Server, files: Record<string, string | Uint8
 	const response = await fetch(`${server.url}/api/sites`, { method: 'POST', body: form });
 	if (!response.ok) throw new Error(await response.text());
 	return ((await response.json()) as { id: number }).id;
+}
+
+/** Lets go of what is unsaved in a site: the tabs that had it are gone, so that a new one would take it up. */
+export async function asSaved({ url }: Server, site: number): Promise<void> {
+	const { drafts } = (await (await fetch(`${url}/api/sites/${site}`)).json()) as SiteRecord;
+	for (const { path, tab } of drafts) {
+		const query = new URLSearchParams({ path, tab }).toString();
+		const answer = await fetch(`${url}/api/sites/${site}/drafts?${query}`, {
+			method: 'DELETE',
+			headers: { origin: url }
+		});
+		if (!answer.ok) throw new Error(await answer.text());
+	}
 }
 
 /** The demo once more, with no draft of another test. */

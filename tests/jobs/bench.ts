@@ -22,21 +22,6 @@ export async function draftOf({ url }: Server, path: string, site = 1): Promise<
 	return record.drafts.find((one) => one.path === path)?.text ?? '';
 }
 
-/** Lets go of what jobs before left unsaved: their tabs are gone, so that a new one would take it up. */
-export async function asSaved({ url }: Server, site: number): Promise<void> {
-	const { drafts } = (await (await fetch(`${url}/api/sites/${site}`)).json()) as {
-		drafts: readonly DraftRecord[];
-	};
-	for (const { path, tab } of drafts) {
-		const query = new URLSearchParams({ path, tab }).toString();
-		const answer = await fetch(`${url}/api/sites/${site}/drafts?${query}`, {
-			method: 'DELETE',
-			headers: { origin: url }
-		});
-		if (!answer.ok) throw new Error(await answer.text());
-	}
-}
-
 /** Leaves the field or sheet that the keys go to, where they go to one. */
 async function leaveField(page: Page): Promise<void> {
 	const typing = await page.evaluate(
@@ -47,7 +32,6 @@ async function leaveField(page: Page): Promise<void> {
 
 /** The Bench with a page in its frames and a file in its sheet, and what was done there, counted. */
 export async function atWork(page: Page, server: Server, path: string, file: string, site = 1) {
-	await asSaved(server, site);
 	const done = await actionsOn(page);
 	await openBench(page, server, site, `?page=${path}&file=${encodeURIComponent(file)}`);
 	await expect(page.locator('.cm-content')).toBeVisible();

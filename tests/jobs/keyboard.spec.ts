@@ -2,11 +2,10 @@ import type { Locator } from '@playwright/test';
 import { expect, openBench, test, type Page } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 import { openType, sizeIn } from '../type/setting.ts';
-import { asSaved, boxIn, draftOf, panel, reached, shareOf, frameOf, type Beside } from './bench.ts';
+import { boxIn, draftOf, panel, reached, shareOf, frameOf, type Beside } from './bench.ts';
 
 /** Counts what a pointer does in the application and in its frames: nothing, in these jobs. */
-test.beforeEach(async ({ page, server }) => {
-	await asSaved(server, 1);
+test.beforeEach(async ({ page }) => {
 	const pressed: string[] = [];
 	await page.exposeFunction('pointerPressed', (at: string) => void pressed.push(at));
 	await page.addInitScript(() =>
