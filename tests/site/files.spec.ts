@@ -191,6 +191,19 @@ test('a file is renamed with all that leads to it, copied and deleted, each as a
 		'@import "../../main.css";\nb { background: url(../../img/x.svg) }\n'
 	);
 
+	// The page that is shown is followed to its new path, and back.
+	await page.keyboard.press('/');
+	await page.keyboard.type('Rename, copy or delete index.html');
+	await page.keyboard.press('Enter');
+	await dialog.getByLabel('Path in the site').fill('deep/start.html');
+	await dialog.getByRole('button', { name: 'Rename' }).click();
+	await expect(page).toHaveURL(/page=deep(\/|%2F)start\.html/);
+	expect(await settled(page, colour)).toBe('rgb(255, 0, 0)');
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.press('Control+z');
+	await expect(page).toHaveURL(/page=index\.html/);
+	expect(await settled(page, colour)).toBe('rgb(255, 0, 0)');
+
 	// A sheet that is deleted goes out of the pages that have it; what else asks for a file is named.
 	await page.goto(`${server.url}/site/${site}/site`);
 	await page.getByRole('button', { name: 'Rename, copy or delete img/x.svg' }).click();

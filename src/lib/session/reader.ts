@@ -2,8 +2,8 @@ import type { Remote } from 'comlink';
 import type { Layout } from '../core/minified/index.ts';
 import type { Place, Result, Search } from '../core/text/index.ts';
 import type { SupportTable } from '../core/support/index.ts';
-import type { PageNames, UsedValue } from '../core/site/index.ts';
-import type { FileForce, Reading, SearchFound, TextRemark } from '../workers/reading.ts';
+import type { FileMove, PageNames, UsedValue } from '../core/site/index.ts';
+import type { FileForce, FollowedFile, Reading, SearchFound, TextRemark } from '../workers/reading.ts';
 import type { Texts, TextSender } from '../workers/texts.ts';
 import { framesFirst } from './painted.ts';
 import { sent, type PageTexts } from './pageTexts.ts';
@@ -77,6 +77,11 @@ class Reader {
 			]);
 			return remote.placeInFile(sender.send(texts)[0], saved.own, offset);
 		});
+	}
+
+	/** What another path of a file, or its end, means for the texts of a site, of which `pages` are pages. */
+	followed(texts: Texts, pages: ReadonlySet<string>, move: FileMove): Promise<readonly FollowedFile[]> {
+		return this.#ask((remote, sender) => remote.followed(sender.send(texts)[0], pages, move));
 	}
 
 	/** Asks the thread for remarks; frames come first. */

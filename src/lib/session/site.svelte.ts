@@ -123,6 +123,11 @@ export class SiteState {
 		return this.dirty.map(({ path }) => path);
 	}
 
+	/** The path that a file has now which was called so, however often it was renamed here. */
+	pathNow(path: string): string {
+		return this.#files.pathNow(path);
+	}
+
 	get files(): readonly FileRecord[] {
 		return this.#files.list;
 	}

@@ -7,6 +7,8 @@ export class SiteFiles {
 	texts = $state.raw<ReadonlyMap<string, FileText>>(new Map());
 	/** Texts of files that were taken away, by path: brought back, they are as they were. */
 	readonly #gone = new Map<string, FileText>();
+	/** Where files went that had a path before, by that path; none leads away from a path that a file has got again. */
+	#moved: ReadonlyMap<string, string> = new Map();
 	readonly #make: (file: FileRecord) => FileText;
 
 	constructor(make: (file: FileRecord) => FileText) {
@@ -25,6 +27,13 @@ export class SiteFiles {
 		if (!isSame) this.texts = texts;
 	}
 
+	/** The path that a file has now which was called so here, however often it was renamed; the same where it was not. */
+	pathNow(path: string): string {
+		let now = path;
+		for (let to = this.#moved.get(now); to !== undefined; to = this.#moved.get(now)) now = to;
+		return this.list.some((file) => file.path === now) ? now : path;
+	}
+
 	/** The hash of what a file holds; undefined where there is no such file. */
 	hashOf(path: string): string | undefined {
 		return this.texts.get(path)?.base ?? this.list.find((file) => file.path === path)?.hash;
@@ -32,19 +41,23 @@ export class SiteFiles {
 
 	/** Gives a file another path, takes it away, or brings it back, before the server does; what takes that back. */
 	change({ from, to, hash }: FileChange): () => void {
-		const [list, texts] = [this.list, this.texts];
+		const [list, texts, was] = [this.list, this.texts, this.#moved];
 		const record = list.find(({ path }) => path === from);
 		const file = from === null ? this.#gone.get(to ?? '') : texts.get(from);
 		const others = list.filter(({ path }) => path !== from);
 		const next = new Map(texts);
 		if (from !== null) next.delete(from);
 		if (from !== null && to === null && file) this.#gone.set(from, file);
+		const moved = new Map(was);
+		if (from !== null && to !== null) moved.set(from, to);
+		moved.delete(to ?? '');
+		this.#moved = moved;
 		if (to !== null && record) this.list = [...others, { ...record, path: to }];
 		else this.list = others;
 		if (to !== null && file) next.set(to, from === null ? file : this.#copyOf(file, to, record, hash));
 		this.texts = next;
 		return () => {
-			[this.list, this.texts] = [list, texts];
+			[this.list, this.texts, this.#moved] = [list, texts, was];
 		};
 	}
 

@@ -26,8 +26,8 @@ const MOST_PAGES = 8;
 /** Pages by the texts that were sent for them, and what vantages make of them. */
 export class Pages {
 	readonly #keeper = new TextKeeper();
-	readonly #parsers = parsers();
-	readonly #content = frameContents(this.#parsers);
+	readonly parsers = parsers();
+	readonly #content = frameContents(this.parsers);
 	readonly #model = rememberedBy(
 		MOST_PAGES,
 		({ path, ids }: SentPage) => `${path} ${ids.map((one) => one.join(':')).join(' ')}`,
@@ -50,7 +50,7 @@ export class Pages {
 	of(path: string, texts: Texts): PageModel {
 		return pageModel(
 			path,
-			sourcesOf((file) => texts.get(file), this.#parsers)
+			sourcesOf((file) => texts.get(file), this.parsers)
 		);
 	}
 

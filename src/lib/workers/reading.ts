@@ -5,10 +5,13 @@ import { placeInFile } from '../core/minified/index.ts';
 import { pageNotes, parsePage, styleSpans } from '../core/html/index.ts';
 import {
 	conditionNotes,
+	followed,
 	forceOf,
 	namesOfPage,
 	usedValues,
 	type ConditionNote,
+	type FileMove,
+	type Followed,
 	type Force,
 	type PageNames,
 	type UsedValue
@@ -61,6 +64,11 @@ export interface SearchFound {
 	/** How often it is in each file that has it. */
 	readonly counts: readonly (readonly [path: string, count: number])[];
 	readonly lines: readonly FoundLine[];
+}
+
+/** What another path of a file, or its end, means for a file of the site. */
+export interface FollowedFile extends Followed {
+	readonly path: string;
 }
 
 /** How many answers of the engine are remembered. */
@@ -152,6 +160,15 @@ export class Reading {
 	placeInFile(sent: SentTexts, own: readonly number[], offset: number): Place {
 		const texts = this.#pages.texts(sent);
 		return placeInFile(texts.get('now') ?? '', { text: texts.get('saved') ?? '', own }, offset);
+	}
+
+	/** What another path of a file, or its end, means for each text that it means something for; `pages` says which of them are pages. */
+	followed(sent: SentTexts, pages: ReadonlySet<string>, move: FileMove): FollowedFile[] {
+		return [...this.#pages.texts(sent)].flatMap(([path, text]) => {
+			const kind = pages.has(path) ? 'page' : 'sheet';
+			const found = followed(kind, text, path, move, this.#pages.parsers);
+			return found.changes.length > 0 || found.asks ? [{ path, ...found }] : [];
+		});
 	}
 
 	/** Searches texts; refused where the search cannot be read. At most `most` lines are listed. */

@@ -4,6 +4,7 @@ export { sourceSizes, srcsetCandidates } from './pictures.ts';
 export { isSheetLink } from './sheetLink.ts';
 export { pageNotes, type PageNote } from './notes.ts';
 export { attributeAt } from './attributeAt.ts';
+export { valuePlaces } from './valuePlaces.ts';
 export { CLASS_NAME, classesOf, giveClass, likeIt, sectionNumber, sectionOf } from './classes.ts';
 export { followPath } from './follow.ts';
 export { headingIn, nameAt, nameOfElement, wordsIn } from './name.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { applyChanges } from '../text/index.ts';
-import { followedMove, parsers, readdressed, withoutSheet } from './index.ts';
+import { followed, parsers, readdressed } from './index.ts';
 
 const BY = parsers();
 const PAGE = `<!doctype html>
@@ -20,7 +20,7 @@ p { background: url("../img/x.png#a") }
 
 describe('a file at another path', () => {
 	const after = (kind: 'page' | 'sheet', text: string, path: string, from: string, to: string): string =>
-		applyChanges(text, followedMove(kind, text, path, { from, to }, BY));
+		applyChanges(text, followed(kind, text, path, { from, to }, BY).changes);
 
 	it('is still found by all that asks for it, and by nothing else', () => {
 		expect(after('page', PAGE, 'sub/a.html', 'css/a.css', 'css/new/a b.css')).toBe(
@@ -38,6 +38,17 @@ describe('a file at another path', () => {
 		expect(after('sheet', SHEET, 'css/a.css', 'css/b.css', 'b.css')).toBe(SHEET.replace('b.css', '../b.css'));
 	});
 
+	it('is found from wherever a page leads, however its address is written', () => {
+		const page = `<meta http-equiv=refresh content="5; url='a&amp;b.html?x=1&amp;y=2'">
+<form action="a&#38;b.html?x=1&y=2"><button formaction=a&amp;b.html>b</button></form>
+<svg><a xlink:href="./a&b.html#top"/></svg> <q cite="a%26b.html">q</q> <p title="a&amp;b.html">`;
+		expect(after('page', page, 'index.html', 'a&b.html', 'c/d & e.html')).toBe(
+			page
+				.replaceAll(/(?:a&amp;|a&#38;|\.\/a&|a%26)b\.html/g, 'c/d%20%26%20e.html')
+				.replace('title="c/d%20%26%20e.html', 'title="a&amp;b.html')
+		);
+	});
+
 	it('finds what it asks for itself, a page its own links too', () => {
 		expect(after('page', PAGE, 'sub/a.html', 'sub/a.html', 'a.html')).toBe(
 			PAGE.replaceAll('../css/a.css', 'css/a.css')
@@ -52,13 +63,19 @@ describe('a file at another path', () => {
 });
 
 it('a deleted sheet is removed from the links and imports that bring it in', () => {
-	expect(applyChanges(PAGE, withoutSheet('page', PAGE, 'sub/a.html', 'css/a.css', BY))).toBe(
+	const gone = (kind: 'page' | 'sheet', text: string, path: string, from: string) =>
+		followed(kind, text, path, { from, to: null }, BY);
+	const page = gone('page', PAGE, 'sub/a.html', 'css/a.css');
+	expect(applyChanges(PAGE, page.changes)).toBe(
 		PAGE.replace('<link rel="stylesheet" href="../css/a.css?v=2">\n', '').replace(
 			'@import "../css/a.css";\n',
 			''
 		)
 	);
-	expect(applyChanges(SHEET, withoutSheet('sheet', SHEET, 'css/a.css', 'css/b.css', BY))).toBe(
-		SHEET.replace('@import url(b.css);', '')
-	);
+	expect(page.asks).toBe(false);
+	const sheet = gone('sheet', SHEET, 'css/a.css', 'css/b.css');
+	expect(applyChanges(SHEET, sheet.changes)).toBe(SHEET.replace('@import url(b.css);', ''));
+	// What cannot be removed goes on asking for it.
+	expect(gone('page', PAGE, 'sub/a.html', 'img/x.png')).toEqual({ changes: [], asks: true });
+	expect(gone('page', PAGE, 'sub/a.html', 'sub/a.html')).toEqual({ changes: [], asks: false });
 });

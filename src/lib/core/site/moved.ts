@@ -1,8 +1,15 @@
 import { addressesIn, sliceOf, walk, type Span } from '../css/index.ts';
-import { innerSpan, srcsetCandidates, type Page, type PageElement } from '../html/index.ts';
+import {
+	innerSpan,
+	srcsetCandidates,
+	valuePlaces,
+	type Attribute,
+	type Page,
+	type PageElement
+} from '../html/index.ts';
 import { applyChanges, shifted, type Change } from '../text/index.ts';
 import { addressOf, relativeAddress } from './address.ts';
-import { addressAttributes } from './references.ts';
+import { addressAttributes, referencesOfPage, referencesOfSheet } from './references.ts';
 import { baseOf, resolveFromBase } from './sheets.ts';
 import { parsers, type Sources } from './sources.ts';
 
@@ -12,62 +19,89 @@ export interface PathChange {
 	readonly to: string;
 }
 
+/** A file of a site that gets another path, or none: then it is deleted. */
+export interface FileMove {
+	readonly from: string;
+	readonly to: string | null;
+}
+
+/** What another path of a file, or its end, means for a text of the site. */
+export interface Followed {
+	readonly changes: readonly Change[];
+	/** Whether the text goes on asking for the file, once it is so changed. */
+	readonly asks: boolean;
+}
+
 /** What reads the texts, which others have read already. */
 type Parsing = Pick<Sources, 'page' | 'sheet'>;
 
-/** An address as it is to be written; undefined where it stays as it is. */
-type Rewrite = (address: string) => string | undefined;
+/** How the path of an address, without its query and fragment, is written and is to be written; undefined where it stays as it is. */
+type Rewrite = (address: string) => { readonly from: string; readonly to: string } | undefined;
+
+/** The change that writes the path of an address otherwise, in a text in which it stands. */
+function rewritten(text: string, address: string, rewrite: Rewrite, start = 0): Change[] {
+	const next = rewrite(address);
+	const at = next ? text.indexOf(address, start) + address.indexOf(next.from) : -1;
+	return next && at >= start ? [{ start: at, end: at + next.from.length, text: next.to }] : [];
+}
 
 /** The addresses in a sheet's text that are written otherwise. */
 const inSheet = (text: string, rewrite: Rewrite): Change[] =>
-	addressesIn(text).flatMap(({ address, span }) => {
-		const at = text.slice(span.start, span.end).indexOf(address);
-		const next = rewrite(address);
-		if (next === undefined || at < 0) return [];
-		const start = span.start + at;
-		return [{ start, end: start + address.length, text: next }];
-	});
+	addressesIn(text).flatMap(({ address, span: { start, end } }) =>
+		shifted(rewritten(text.slice(start, end), address, rewrite), start)
+	);
 
 /** How addresses are written that were seen from `base` and are seen from `newBase`, while some files have other paths. */
 function rewriting(base: string, newBase: string, moved: (path: string) => string): Rewrite {
 	return (address) => {
 		const target = resolveFromBase(address, base);
-		const [, bare = '', tail = ''] = /^([^?#]*)(.*)$/s.exec(address.trim()) ?? [];
-		if (target.kind !== 'site' || bare === '') return undefined;
+		const from = /^[^?#]*/.exec(address.trim())?.[0] ?? '';
+		if (target.kind !== 'site' || from === '') return undefined;
 		const path = moved(target.path);
-		const isRooted = /^[\\/]/.test(bare);
+		const isRooted = /^[\\/]/.test(from);
 		if (path === target.path && (isRooted || base === newBase)) return undefined;
-		const next = (isRooted ? addressOf(path, '/') : relativeAddress(path, newBase)) + tail;
-		return next === address ? undefined : next;
+		const to = isRooted ? addressOf(path, '/') : relativeAddress(path, newBase);
+		return to === from ? undefined : { from, to };
 	};
 }
 
-/** An attribute's addresses that are written otherwise; those that are written with character references stay. */
-function inAttribute(page: Page, span: Span, addresses: readonly string[], rewrite: Rewrite): Change[] {
-	const written = sliceOf(page.source, span);
-	let at = written.indexOf('=') + 1;
+/** An attribute's addresses that are written otherwise. */
+function inAttribute(
+	page: Page,
+	{ value, span }: Attribute,
+	addresses: readonly string[],
+	rewrite: Rewrite
+): Change[] {
+	const places = span && valuePlaces(sliceOf(page.source, span), value);
+	if (!places) return [];
+	let from = 0;
 	return addresses.flatMap((address) => {
-		const found = written.indexOf(address, at);
-		if (found < 0) return [];
-		at = found + address.length;
-		const next = rewrite(address);
-		return next === undefined ? [] : [{ start: span.start + found, end: span.start + at, text: next }];
+		const changes = rewritten(value, address, rewrite, from);
+		from = value.indexOf(address, from) + address.length;
+		return changes.map(({ start, end, text }) => ({
+			start: span.start + (places[start] as number),
+			end: span.start + (places[end] as number),
+			text
+		}));
 	});
+}
+
+/** The addresses in the value of an attribute that an element is known to have some in. */
+function addressesOf(element: PageElement, name: string, value: string): string[] {
+	if (/srcset$/.test(name)) return srcsetCandidates(value).map(({ address }) => address);
+	if (name === 'style') return addressesIn(value).map(({ address }) => address);
+	// HTML §4.2.5.3: a time, then the address, with or without `url=` and quotes.
+	if (element.tag === 'meta')
+		return /^[\s\d.]+[;,]?\s*(?:url\s*=\s*)?["']?([^"']+)/i.exec(value)?.slice(1) ?? [];
+	return [value.trim()];
 }
 
 function inElement(page: Page, element: PageElement, rewrite: Rewrite): Change[] {
 	const inner = element.tag === 'style' ? innerSpan(element) : null;
 	const changes = inner ? shifted(inSheet(sliceOf(page.source, inner), rewrite), inner.start) : [];
-	for (const name of [...addressAttributes(element), 'srcset', 'style']) {
+	for (const name of [...addressAttributes(element), 'srcset', 'imagesrcset', 'style']) {
 		const known = element.attributes.get(name);
-		if (!known?.span) continue;
-		const addresses =
-			name === 'srcset'
-				? srcsetCandidates(known.value).map(({ address }) => address)
-				: name === 'style'
-					? addressesIn(known.value).map(({ address }) => address)
-					: [known.value.trim()];
-		changes.push(...inAttribute(page, known.span, addresses, rewrite));
+		if (known) changes.push(...inAttribute(page, known, addressesOf(element, name, known.value), rewrite));
 	}
 	return changes;
 }
@@ -150,4 +184,24 @@ export function withoutSheet(
 		const href = element.tag === 'link' ? element.attributes.get('href')?.value : undefined;
 		return href !== undefined && element.span && leads(href, base) ? [wholeLine(text, element.span)] : [];
 	});
+}
+
+/** What another path of a file, or its end, means for a text of the site. */
+export function followed(
+	kind: 'page' | 'sheet',
+	text: string,
+	path: string,
+	{ from, to }: FileMove,
+	by: Parsing
+): Followed {
+	if (to !== null) return { changes: followedMove(kind, text, path, { from, to }, by), asks: false };
+	if (path === from) return { changes: [], asks: false };
+	const asked =
+		kind === 'page' ? referencesOfPage(by.page(text), path, by) : referencesOfSheet(by.sheet(text), path);
+	return {
+		changes: withoutSheet(kind, text, path, from, by),
+		asks: asked.some(
+			({ kind: as, target }) => as !== 'sheet' && target.kind === 'site' && target.path === from
+		)
+	};
 }

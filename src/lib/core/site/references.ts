@@ -38,9 +38,28 @@ const ADDRESSES: Readonly<Record<string, Readonly<Record<string, AskedKind>>>> =
 	body: { background: 'picture' }
 };
 
+/** Attributes with an address from which nothing is fetched before it is gone to; it may be a program's of the server. */
+const LED_TO: Readonly<Record<string, readonly string[]>> = {
+	a: ['xlink:href'],
+	form: ['action'],
+	button: ['formaction'],
+	input: ['formaction'],
+	blockquote: ['cite'],
+	q: ['cite'],
+	del: ['cite'],
+	ins: ['cite']
+};
+
+const isRefresh = ({ attributes }: PageElement): boolean =>
+	attributes.get('http-equiv')?.value.toLowerCase() === 'refresh';
+
 /** The attributes of an element that hold one address each. */
-export const addressAttributes = ({ tag }: PageElement): string[] =>
-	tag === 'link' ? ['href'] : Object.keys(ADDRESSES[tag] ?? {});
+export function addressAttributes(element: PageElement): string[] {
+	const { tag } = element;
+	if (tag === 'link') return ['href'];
+	if (tag === 'meta') return isRefresh(element) ? ['content'] : [];
+	return [...Object.keys(ADDRESSES[tag] ?? {}), ...(LED_TO[tag] ?? [])];
+}
 
 function asked(element: PageElement): [AskedKind, string][] {
 	const found: [AskedKind, string][] = [];
@@ -64,7 +83,7 @@ function asked(element: PageElement): [AskedKind, string][] {
 }
 
 /** What a page asks for, in document order, `style` attributes and `<style>` elements included. */
-export function referencesOfPage(page: Page, path: string, sources: Sources): Reference[] {
+export function referencesOfPage(page: Page, path: string, sources: Pick<Sources, 'sheet'>): Reference[] {
 	const base = baseOf(page, path);
 	const found: Reference[] = [];
 	const add = (kind: AskedKind, target: Target): void => {

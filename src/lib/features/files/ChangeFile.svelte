@@ -2,23 +2,27 @@
 	import { counted, sentenceOf } from '$lib/core/text/index.ts';
 	import ChangedLines from '$lib/features/arrange/ChangedLines.svelte';
 	import { linesOf } from '$lib/session/desk.ts';
+	import { later } from '$lib/session/later.svelte.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Trouble from '$lib/ui/Trouble.svelte';
-	import { copy, followingRemoval, followingRename, pathFor, remove, rename } from './changing.ts';
+	import { change, copy, following, pathFor } from './changing.ts';
 
 	interface Props {
 		site: SiteState;
 		/** The file that is renamed, copied or deleted. */
 		path: string;
-		/** It has another path now; null where it is gone. */
-		onchanged: (path: string | null) => void;
+		/** There is a copy of it now. */
+		oncopied: (path: string) => void;
 		onclose: () => void;
 	}
 
-	let { site, path, onchanged, onclose }: Props = $props();
+	/** How long the path rests before it is looked up what follows, ms. */
+	const REST = 150;
+
+	let { site, path, oncopied, onclose }: Props = $props();
 
 	// svelte-ignore state_referenced_locally (what is asked for begins as it is)
 	let entered = $state(path);
@@ -28,14 +32,18 @@
 
 	const isSame = $derived(entered.trim().replace(/^\/+/, '') === path);
 	const to = $derived(isSame ? null : pathFor(site, path, entered));
-	const following = $derived(
-		isDeleting
-			? followingRemoval(site, path)
-			: to?.ok
-				? followingRename(site, path, to.value)
-				: { edit: null, left: [] }
-	);
-	const lines = $derived(linesOf(site, following.edit));
+	/** The path that is asked for; null for none, undefined where it cannot be had. */
+	const next = $derived(isDeleting ? null : to?.ok ? to.value : undefined);
+	/** What follows, in the texts as they are. */
+	const follows = later({
+		question: () =>
+			next === undefined ? undefined : { to: next, texts: [...site.texts.values()].map(({ text }) => text) },
+		about: (asked) => String(asked.to),
+		ask: (asked) => following(site, { from: path, to: asked.to }),
+		rest: REST
+	});
+	const lines = $derived(linesOf(site, follows.value?.edit ?? null));
+	const left = $derived(follows.value?.left ?? []);
 	const places = $derived(lines.reduce((sum, { hunks }) => sum + hunks.length, 0));
 	const isUnsaved = $derived(site.texts.get(path)?.dirty ?? false);
 
@@ -48,24 +56,13 @@
 		else if (made) close();
 	}
 
-	async function renamed(): Promise<boolean> {
-		if (!to?.ok) return false;
-		const { value } = to;
-		const made = await rename(site, path, value);
-		if (made) onchanged(value);
-		return made;
-	}
+	const changed = async (): Promise<boolean> =>
+		next !== undefined && (await change(site, { from: path, to: next }));
 
 	async function copied(): Promise<string | boolean> {
 		const made = to?.ok ? await copy(site, path, to.value) : undefined;
-		if (made?.ok) onchanged(made.value);
+		if (made?.ok) oncopied(made.value);
 		return made?.ok ?? (made ? sentenceOf(made) : false);
-	}
-
-	async function deleted(): Promise<boolean> {
-		const made = await remove(site, path);
-		if (made) onchanged(null);
-		return made;
 	}
 </script>
 
@@ -74,7 +71,7 @@
 		<form
 			onsubmit={(event) => {
 				event.preventDefault();
-				void attempt(isDeleting ? deleted : renamed, close);
+				void attempt(changed, close);
 			}}
 		>
 			{#if !isDeleting}
@@ -84,31 +81,35 @@
 					{/snippet}
 				</Field>
 			{/if}
-			{#if lines.length > 0}
+			{#if follows.isBusy && !follows.value}
+				<p>Looking for what leads to it…</p>
+			{:else if lines.length > 0}
 				<p>
 					{counted(places, 'place')} in {counted(lines.length, 'file')}
 					{isDeleting ? 'that bring it in' : 'that lead to it or from it'} will change:
 				</p>
 				<ChangedLines files={lines} most={12} />
-			{:else if isDeleting || to?.ok}
+			{:else if follows.value}
 				<p>{isDeleting ? 'No page or sheet brings it in.' : 'Nothing else has to change.'}</p>
 			{/if}
-			{#if following.left.length > 0}
+			{#if left.length > 0}
 				<p class="left">
 					{isDeleting ? 'Still referenced by' : 'Given, so left as they are, and still using the old path:'}
-					{following.left.join(', ')}
+					{left.join(', ')}
 				</p>
 			{/if}
 			{#if isDeleting && isUnsaved}
 				<p class="left">It has unsaved changes. Save or discard them first.</p>
 			{/if}
-			<Trouble sentence={refused || (to && !to.ok ? to.sentence : '')} />
+			<Trouble sentence={refused || follows.error || (to && !to.ok ? to.sentence : '')} />
 			<p class="acts">
 				{#if isDeleting}
-					<Button look="primary" type="submit" disabled={busy || isUnsaved}>Delete the file</Button>
+					<Button look="primary" type="submit" disabled={busy || isUnsaved || !follows.value}
+						>Delete the file</Button
+					>
 					<Button onclick={() => (isDeleting = false)}>Back</Button>
 				{:else}
-					<Button look="primary" type="submit" disabled={busy || !to?.ok}>Rename</Button>
+					<Button look="primary" type="submit" disabled={busy || !to?.ok || !follows.value}>Rename</Button>
 					<Button disabled={busy || !to?.ok} onclick={() => attempt(copied, close)}>Copy to this path</Button>
 					<Button disabled={busy} onclick={() => (isDeleting = true)}>Delete…</Button>
 					<Button look="quiet" onclick={close}>Cancel</Button>

@@ -1,22 +1,18 @@
-import {
-	followedMove,
-	readdressed,
-	referencesOfPage,
-	referencesOfSheet,
-	withoutSheet
-} from '$lib/core/site/index.ts';
+import { readdressed, type FileMove } from '$lib/core/site/index.ts';
 import { counted, messageOf, refuse, type Edit, type Result } from '$lib/core/text/index.ts';
 import { api } from '$lib/session/api.ts';
-import { deskAsRead } from '$lib/session/desk.ts';
+import { reader } from '$lib/session/reader.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { add, newPath } from './newFile.ts';
 
 /** What a change of a file means for others. */
 export interface Following {
-	/** What is written in them. */
+	/** What is written in them, by the paths before. */
 	readonly edit: Edit;
 	/** Those that go on asking for the file as it was. */
 	readonly left: readonly string[];
+	/** Whether the texts are still what this was read from. */
+	readonly isAsRead: () => boolean;
 }
 
 /** The ending of a path, with its dot; '' where it has none. */
@@ -26,57 +22,50 @@ const endingOf = (path: string): string => /\.[^./]+$/.exec(path)?.[0].toLowerCa
 export const pathFor = (site: SiteState, path: string, entered: string): Result<string> =>
 	newPath(site, entered, endingOf(path), path);
 
-/** What follows where a file gets another path; `isMoved` where it has it already. */
-export function followingRename(site: SiteState, from: string, to: string, isMoved = false): Following {
-	const desk = deskAsRead(site);
-	const left: string[] = [];
-	let places = 0;
-	for (const { path, kind } of site.texts.values()) {
-		const was = isMoved && path === to ? from : path;
-		const changes = followedMove(kind, desk.working.text(path) ?? '', was, { from, to }, site.parsers);
-		if (changes.length === 0) continue;
-		if (site.given.has(path)) left.push(path);
-		else {
-			desk.working.change(path, changes);
-			places += changes.length;
-		}
-	}
-	const words = places > 0 ? `, ${counted(places, 'reference')} changed` : '';
-	return { edit: desk.working.edit(`${from} renamed to ${to}${words}`), left };
-}
-
-/** What follows where a file is taken away: links and imports of a sheet go with it. */
-export function followingRemoval(site: SiteState, path: string): Following {
-	const desk = deskAsRead(site);
-	const left = [...site.texts.values()].flatMap((one) => {
-		if (one.path === path) return [];
-		const isGiven = site.given.has(one.path);
-		const text = desk.working.text(one.path) ?? '';
-		if (!isGiven) desk.working.change(one.path, withoutSheet(one.kind, text, one.path, path, site.parsers));
-		const asks =
-			one.kind === 'page'
-				? referencesOfPage(site.parsers.page(text), one.path, { ...site.parsers, text: () => undefined })
-				: referencesOfSheet(site.parsers.sheet(text), one.path);
-		const isLeft = ({ kind, target }: (typeof asks)[number]): boolean =>
-			target.kind === 'site' && target.path === path && (kind !== 'sheet' || isGiven);
-		return asks.some(isLeft) ? [one.path] : [];
+/** What follows where a file gets another path or is deleted, in the texts as they are now; `isMade` where that is done already. */
+export async function following(site: SiteState, move: FileMove, isMade = false): Promise<Following> {
+	const files = [...site.texts.values()].map((file) => {
+		file.settle();
+		const { path, kind, latest: text } = file;
+		return { file, path: isMade && path === move.to ? move.from : path, kind, text };
 	});
-	return { edit: desk.working.edit(`${path} deleted`), left };
+	const texts = new Map(files.map(({ path, text }) => [path, text]));
+	const pages = new Set(files.flatMap(({ path, kind }) => (kind === 'page' ? [path] : [])));
+	const given = new Set(files.flatMap(({ path, file }) => (site.given.has(file.path) ? [path] : [])));
+	const found = await reader.followed(texts, pages, move);
+	const changed = found.filter(({ path, changes }) => changes.length > 0 && !given.has(path));
+	const places = changed.reduce((sum, { changes }) => sum + changes.length, 0);
+	const more = places > 0 ? `, ${counted(places, 'reference')} changed` : '';
+	return {
+		edit: {
+			sentence: move.to === null ? `${move.from} deleted` : `${move.from} renamed to ${move.to}${more}`,
+			files: changed.map(({ path, changes }) => ({ path, changes }))
+		},
+		left: found.filter(({ path, asks }) => asks || given.has(path)).map(({ path }) => path),
+		isAsRead: () =>
+			files.every(({ path, text }) => {
+				const now = site.texts.get(path === move.from && !site.texts.has(path) ? (move.to ?? path) : path);
+				return !now || now.latest === text;
+			})
+	};
 }
 
-/** Gives a file another path, with every address that leads to it or stands in it; false where that was refused. */
-export async function rename(site: SiteState, from: string, to: string): Promise<boolean> {
-	const moved = await site.saving.change({ from, to });
-	if (moved) site.history.make(followingRename(site, from, to, true).edit, moved);
-	return moved !== null;
-}
-
-/** Deletes a file, with what brings it into pages and sheets; false where that was refused. */
-export async function remove(site: SiteState, path: string): Promise<boolean> {
-	const { edit } = followingRemoval(site, path);
-	const moved = await site.saving.change({ from: path, to: null });
-	if (moved) site.history.make(edit, moved);
-	return moved !== null;
+/**
+ * Gives a file another path or deletes it, with every address that leads to it or stands in it changed, as one step;
+ * false where that was refused.
+ */
+export async function change(site: SiteState, move: FileMove): Promise<boolean> {
+	let { edit, isAsRead } = await following(site, move);
+	const made = await site.saving.change(move);
+	if (!made) return false;
+	// Another tab may have written meanwhile.
+	while (!isAsRead()) ({ edit, isAsRead } = await following(site, move, true));
+	const files = edit.files.map(({ path, changes }) => ({
+		path: path === move.from ? (move.to ?? path) : path,
+		changes
+	}));
+	site.history.make({ ...edit, files }, made);
+	return true;
 }
 
 /** Copies a file as it is now to another path; its addresses lead where they led. */

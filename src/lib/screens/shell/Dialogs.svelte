@@ -24,11 +24,11 @@
 		oninsert: (property: string) => void;
 		/** A file was made: a page, or something that the sheet can show. */
 		onmade: (path: string, kind: 'page' | 'file') => void;
-		/** A file has another path, or none. */
-		onchanged: (from: string, to: string | null) => void;
+		/** A file was copied. */
+		oncopied: (from: string, to: string) => void;
 	}
 
-	let { open = $bindable(), site, page, keys, finds, oninsert, onmade, onchanged }: Props = $props();
+	let { open = $bindable(), site, page, keys, finds, oninsert, onmade, oncopied }: Props = $props();
 
 	/** What is opened by one that closes stays. */
 	const closing = (was: Open) => (): void => {
@@ -48,7 +48,7 @@
 	{@const { file } = open}
 	{@const close = closing(open)}
 	{#await insist(() => import('$lib/features/files/ChangeFile.svelte')) then { default: ChangeFile }}
-		<ChangeFile {site} path={file} onchanged={(to) => onchanged(file, to)} onclose={close} />
+		<ChangeFile {site} path={file} oncopied={(to) => oncopied(file, to)} onclose={close} />
 	{/await}
 {:else if open}
 	{@const shown = open}

@@ -19,6 +19,7 @@
 	import Masthead from '$lib/screens/shell/Masthead.svelte';
 	import Stale from '$lib/screens/shell/Stale.svelte';
 	import Work from '$lib/screens/shell/Work.svelte';
+	import { siteKeys } from '$lib/screens/shell/siteKeys.ts';
 	import Spine from '$lib/ui/Spine.svelte';
 	import { turns } from '$lib/ui/turns.svelte.ts';
 
@@ -36,10 +37,11 @@
 	const shown = $derived(screenOf(route.params.screen));
 	const { screen, hasFrames } = $derived(shown);
 	const pages = $derived(site.files.filter(({ kind }) => kind === 'page').map(({ path }) => path));
-	const asked = $derived(route.url.searchParams.get('page'));
-	const path = $derived(pages.find((one) => one === asked) ?? firstPage(pages));
+	/** A file that the address names, by its path now. */
+	const asked = (name: 'page' | 'file'): string => site.pathNow(route.url.searchParams.get(name) ?? '');
+	const path = $derived(pages.find((one) => one === asked('page')) ?? firstPage(pages));
 	const page = $derived(new PageState(site, path));
-	let file = $derived(route.url.searchParams.get('file') ?? '');
+	let file = $derived(asked('file'));
 	/** First comes what stands around every screen, then the page is read, and then the screen is shown. */
 	const turn = turns(
 		2,
@@ -52,21 +54,11 @@
 	let place = $state.raw<FilePlace | null>(null);
 	const allKeys = $derived<KeyMap>({
 		...keys,
-		save: { name: 'Save all', run: () => void site.saving.all() },
-		undo: { name: 'Undo the last step, in whichever file', run: () => site.history.undo() },
-		redo: { name: 'Redo the step that was undone', run: () => site.history.redo() },
-		'/': { name: 'Find anything', run: () => (dialog = 'find') },
-		j: {
-			name: 'Back: selection, page or screen before',
-			withShift: 'Choose the page',
-			run: ({ shift }) => (shift ? masthead?.toPages() : history.back())
-		},
-		k: {
-			name: 'Forward again',
-			withShift: 'List what is muted',
-			run: ({ shift }) => (shift ? masthead?.openMuted() : history.forward())
-		},
-		'?': { name: 'All keys', run: () => (dialog = 'keys') }
+		...siteKeys(site, {
+			dialog: (which) => (dialog = which),
+			pages: () => masthead?.toPages(),
+			muted: () => masthead?.openMuted()
+		})
 	});
 
 	/** What may be wanted later comes in quiet time, so that it is there when the server is not. */
@@ -129,12 +121,18 @@
 		place = requested;
 	}
 
-	/** A file has another path, or none: what shows it goes along. */
-	function onchanged(from: string, to: string | null): void {
-		const shownFile = file === from ? (to ?? '') : file;
-		const shownPage = path === from ? (to ?? path) : path;
-		file = shownFile;
-		void go(href(screen, shownPage, shownFile), followed.keep(path, selected), true);
+	/** The address goes along with files that are renamed. */
+	$effect(() => {
+		const isRenamed = (['page', 'file'] as const).some(
+			(name) => asked(name) !== (route.url.searchParams.get(name) ?? '')
+		);
+		if (isRenamed) untrack(() => void go(href(screen, path, file), followed.keep(path, selected), true));
+	});
+
+	/** Where a file was shown, its copy is. */
+	function oncopied(from: string, to: string): void {
+		if (path === from) void open(to);
+		else if (file === from) choose(to);
 	}
 
 	const select = (paths: readonly ElementPath[]): Promise<void> =>
@@ -233,7 +231,7 @@
 		{finds}
 		oninsert={(property) => site.actions.insert(property)}
 		onmade={(made, kind) => void (kind === 'page' ? open(made) : show({ path: made, offset: 0 }))}
-		{onchanged}
+		{oncopied}
 	/>
 </div>
 
