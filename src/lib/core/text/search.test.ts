@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { expressionOf, matchesIn, replacementOf, type Search } from './index.ts';
 
@@ -31,5 +32,16 @@ it.each([
 it('what is no expression is said', () => {
 	expect(replaced('', { words: '(', matchCase: true, pattern: true }, '')).toMatch(
 		/^This is no regular expression/
+	);
+});
+
+it('words are found as they are written, whatever characters they have', () => {
+	fc.assert(
+		fc.property(fc.string({ minLength: 1 }), fc.boolean(), (words, matchCase) => {
+			expect(replaced(`§${words}§`, { words, matchCase, pattern: false }, 'x')).toBe('§x§');
+		})
+	);
+	expect(replaced('margin-left: 0', { words: 'margin-left', matchCase: false, pattern: false }, 'left')).toBe(
+		'left: 0'
 	);
 });

@@ -16,7 +16,7 @@ export interface Match {
 
 /** The expression of a search; refused where it cannot be read. */
 export function expressionOf({ words, matchCase, pattern }: Search): Result<RegExp> {
-	const source = pattern ? words : words.replace(/[\\^$.*+?()[\]{}|/-]/g, '\\$&');
+	const source = pattern ? words : words.replace(/[\\^$.*+?()[\]{}|]/g, '\\$&');
 	try {
 		return done(new RegExp(source, `gmu${matchCase ? '' : 'i'}`));
 	} catch (error) {
