@@ -201,6 +201,20 @@ test('long lines are wrapped until that is switched off; a new line is indented 
 	await page.getByRole('button', { name: 'Do not wrap long lines' }).click();
 	expect(await settled(page, rows)).toHaveLength(1);
 	expect(await isScrolled()).toBe(true);
+	// A place is gone to without the sheet being left at the side, but for one that is out of sight there.
+	await page.locator('.cm-content').click();
+	await page.keyboard.press('Control+f');
+	const find = page.getByRole('textbox', { name: 'Find', exact: true });
+	const scrolledAt = async (words: string): Promise<number> => {
+		await find.fill(words);
+		await find.press('Enter');
+		return settled(page, () => page.locator('.cm-scroller').evaluate((one) => one.scrollLeft));
+	};
+	expect(await scrolledAt('margin-29')).toBeGreaterThan(200);
+	expect(await scrolledAt('margin-1 ')).toBe(0);
+	expect(await scrolledAt('margin-29')).toBeGreaterThan(200);
+	expect(await scrolledAt('color')).toBe(0);
+	await page.keyboard.press('Escape');
 	await page.reload();
 	await framesShown(page, 4);
 	expect(await settled(page, rows)).toHaveLength(1);

@@ -53,6 +53,15 @@ test('the newest step is taken back in whichever file it is, listed, gone to, an
 	await expect(row(0)).toContainText('“; left: 2px” added, line 1');
 	await expect(row(0)).toContainText(/undone, b.css, \d\d:\d\d/);
 	await expect(row(1)).toHaveAttribute('aria-current', 'step');
+	// One tab stop, arrow keys inside.
+	const tabStops = (): Promise<number> =>
+		steps(page)
+			.getByRole('button')
+			.evaluateAll((all) => all.filter((one) => one.tabIndex >= 0).length);
+	await row(0).focus();
+	await page.keyboard.press('ArrowDown');
+	await expect(row(1)).toBeFocused();
+	expect(await tabStops()).toBe(1);
 	await row(0).click();
 	await expect(active(page)).toHaveText(/b.css/);
 	expect(await settled(page, () => shownText(page))).toBe('i { color: red; left: 2px }\n');

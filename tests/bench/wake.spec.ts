@@ -171,3 +171,24 @@ test('findings that an edit makes are told, and those that it mends, with their 
 	);
 	await expect(wake(page)).not.toContainText('Mended');
 });
+
+test('an edit is looked at on every page that uses the sheet, however many there are, with the findings it makes there', async ({
+	page,
+	server
+}) => {
+	const site = await bring(server, {
+		...FILES,
+		...Object.fromEntries(
+			Array.from({ length: 20 }, (_, i) => [`more/${i}.html`, '<!doctype html><p class=plain>no sheet'])
+		),
+		'more/last.html': '<!doctype html><link rel=stylesheet href=../a.css><p class=far>far'
+	});
+	await openBench(page, server, site, '?page=index.html&file=a.css');
+	await after(page, '.note { width: 300px; }');
+	await page.keyboard.insertText('\n.far { width: 700px; }');
+	await expect(wake(page)).toContainText(
+		/more\/last\.html: 1 element, .*more\/last\.html: New finding: The page scrolls sideways: p\.far/
+	);
+	await expect(wake(page)).toContainText('Nothing changed here');
+	await expect(wake(page)).not.toContainText('still to be looked at');
+});

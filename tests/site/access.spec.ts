@@ -217,3 +217,30 @@ test('Measure, Collation and Trace are one tab stop each, with arrow keys inside
 	await page.keyboard.press('ArrowDown');
 	await expect(properties.nth(1)).toBeFocused();
 });
+
+test('the tables of the Site screen are one tab stop each, with arrow keys inside', async ({
+	page,
+	server
+}) => {
+	await page.goto(`${server.url}/site/${await freshDemo(server)}/site`);
+	const vantages = page.locator('#vantages tbody');
+	await expect(vantages.locator('tr').first()).toBeVisible();
+	const stops = (of: Locator): Promise<number> =>
+		of
+			.locator('a, button:enabled, input')
+			.evaluateAll((all) => all.filter((one) => (one as HTMLElement).tabIndex >= 0).length);
+	for (const table of await page.locator('tbody').all()) expect(await stops(table)).toBe(1);
+	const first = vantages.locator('button:enabled, input');
+	await first.nth(0).focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(first.nth(1)).toBeFocused();
+	// What is moved up keeps the focus, and the first row has one stop less to offer.
+	const name = vantages.locator('tr').nth(1).getByRole('button', { name: / up$/ });
+	const moved = (await name.getAttribute('aria-label')) ?? '';
+	await name.press('Enter');
+	await expect(vantages.locator('tr').first().locator('button.down')).toBeFocused();
+	await expect(vantages.locator('tr').first()).toContainText(moved.replace(/ up$/, ''));
+	expect(await stops(vantages)).toBe(1);
+	await page.keyboard.press('Enter');
+	await expect(vantages.locator('tr').nth(1)).toContainText(moved.replace(/ up$/, ''));
+});

@@ -10,10 +10,11 @@ import {
 	setSearchQuery
 } from '@codemirror/search';
 import type { Extension } from '@codemirror/state';
-import { EditorView, keymap, type Panel, type ViewUpdate } from '@codemirror/view';
+import { keymap, type EditorView, type Panel, type ViewUpdate } from '@codemirror/view';
 import { mount, unmount } from 'svelte';
 import type { FindInSheet } from './findInSheet.ts';
 import FindPanel from './FindPanel.svelte';
+import { inSight } from './inSight.ts';
 
 /** So many places are counted. */
 const MOST = 10_000;
@@ -79,7 +80,7 @@ export const finding: Extension = [
 	search({
 		top: true,
 		createPanel: panel,
-		scrollToMatch: (range) => EditorView.scrollIntoView(range, { y: 'center' })
+		scrollToMatch: ({ to }, view) => inSight(view, to)
 	}),
 	keymap.of([
 		{ key: 'Mod-f', run: openSearchPanel, preventDefault: true },

@@ -1,15 +1,16 @@
 import { foldEffect, unfoldAll } from '@codemirror/language';
 import { EditorSelection, type EditorState, type Extension } from '@codemirror/state';
-import { EditorView, keymap, type Command } from '@codemirror/view';
+import { keymap, type Command, type EditorView } from '@codemirror/view';
 import { sliceOf, walk, type Sheet } from '../core/css/index.ts';
 import { contains, rationalFromNumber } from '../core/interval/index.ts';
 import { rulesShown, type InForce } from './force.ts';
 import { hostOf } from './host.ts';
+import { inSight } from './inSight.ts';
 
 const goTo = (view: EditorView, at: number): void => {
 	view.dispatch({
 		selection: EditorSelection.cursor(at),
-		effects: EditorView.scrollIntoView(at, { y: 'center' })
+		effects: inSight(view, at)
 	});
 	view.focus();
 };

@@ -43,7 +43,7 @@ export const roving =
 
 		settle();
 		const observer = new MutationObserver(settle);
-		observer.observe(container, { childList: true, subtree: true });
+		observer.observe(container, { childList: true, subtree: true, attributeFilter: ['disabled'] });
 		container.addEventListener('focusin', focused);
 		container.addEventListener('keydown', pressed);
 		return () => {

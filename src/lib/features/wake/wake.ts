@@ -28,6 +28,8 @@ export interface Wake extends Comparison {
 	/** The band where the carriage stood. */
 	readonly meant: IntervalSet;
 	readonly elsewhere: readonly WakeElsewhere[];
+	/** How many other pages of the site are not looked at yet. */
+	readonly left: number;
 }
 
 /** One thing that is said of an edit; whether it was perhaps not meant. */
@@ -50,6 +52,8 @@ export function wakeWords(wake: Wake): WakeWords[] {
 			: []),
 		...findingsInWords({ findings }).map((one) => ({ ...one, text: `${page}: ${one.text}` }))
 	]);
+	if (wake.left > 0)
+		elsewhere.push({ text: `${counted(wake.left, 'other page')} still to be looked at …`, warns: false });
 	if (wake.changed.length === 0) {
 		const at = wake.whole ? 'every px' : `${counted(wake.measured, 'width')} so far`;
 		const what = elsewhere.length > 0 ? 'Nothing changed here' : 'Nothing changed';

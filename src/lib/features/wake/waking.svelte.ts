@@ -18,15 +18,15 @@ type Edited = Pick<Wake, 'edit' | 'edited' | 'meant' | 'at' | 'words'>;
 
 /** What of a comparison is still to be measured. */
 interface Rest {
+	readonly swept: Swept;
 	readonly of: Edited;
 	readonly telling: AsyncGenerator<Comparison>;
+	/** Pages that are not looked at yet; each goes as it is. */
+	readonly pages: string[];
 }
 
 /** How long what is measured in quiet time is gathered before it is told, ms. */
 const GATHER = 1500;
-
-/** So many other pages are measured at most. */
-const MOST_PAGES = 12;
 
 const textsOf = (site: SiteState): Texts => new Map([...site.texts].map(([path, { text }]) => [path, text]));
 
@@ -42,6 +42,8 @@ export class Waking {
 	isOld = $state(false);
 	/** Whether the page is being measured for it. */
 	busy = $state(false);
+	/** How often it was looked: only the last look says that it has ended. */
+	#looks = 0;
 	/** Why it is not known; '' where it is. */
 	trouble = $state('');
 
@@ -67,12 +69,13 @@ export class Waking {
 		const meant = fromInterval(bandAt(swept.page.bands(as).bands, this.#site.carriage.width).interval);
 		this.busy = true;
 		this.trouble = '';
+		const looks = ++this.#looks;
+		let first = true;
 		try {
 			const shown = this.#asShown(edited);
 			const edit = await swept.stages.measurer.edit(shown, as);
 			if (signal.aborted) return;
 			const of = { edit, edited, meant, at, words };
-			let first = true;
 			const telling = this.#compare(swept, shown, edit, 'every px', signal);
 			for (let next = await telling.next(); !next.done; next = await telling.next()) {
 				if (signal.aborted) return;
@@ -81,21 +84,27 @@ export class Waking {
 				first = false;
 				this.#report(of, next.value);
 				if (!this.wake?.exact) continue;
-				await this.#lookElsewhere(swept, of, signal);
-				if (!signal.aborted) this.rest = { of, telling };
+				const pages = this.#others(edited);
+				this.rest = { swept, of, telling, pages };
+				await this.#lookElsewhere(swept, of, pages, signal);
 				return;
 			}
 		} catch (error) {
 			if (!signal.aborted) this.trouble = messageOf(error);
 		} finally {
-			if (!signal.aborted) this.busy = false;
+			// What was given up before anything was known is looked at again.
+			if (looks === this.#looks && !(signal.aborted && first)) this.busy = false;
 		}
 	}
 
-	/** Goes on with what is left of a look, in quiet time, until every px is measured that the edit can reach. */
-	async complete({ of, telling }: Rest, signal: AbortSignal): Promise<void> {
+	/**
+	 * Goes on with what is left of a look, in quiet time, until every other page is looked at, and every px is measured
+	 * that the edit can reach.
+	 */
+	async complete({ swept, of, telling, pages }: Rest, signal: AbortSignal): Promise<void> {
 		let shown = performance.now();
 		try {
+			await this.#lookElsewhere(swept, of, pages, signal);
 			while (!signal.aborted) {
 				const next = await telling.next();
 				if (next.done || signal.aborted) return;
@@ -146,25 +155,40 @@ export class Waking {
 			...compared,
 			widths,
 			outside: difference(widths, of.meant),
-			elsewhere: this.wake?.edited === of.edited ? this.wake.elsewhere : []
+			...(this.wake?.edited === of.edited
+				? { elsewhere: this.wake.elsewhere, left: this.wake.left }
+				: { elsewhere: [], left: this.#others(of.edited).length })
 		};
 	}
 
-	async #lookElsewhere(swept: Swept, { edited }: Edited, signal: AbortSignal): Promise<void> {
-		const others = [...this.#site.texts.values()].filter(
-			({ kind, path }) => kind === 'page' && path !== swept.page.path
+	/** The site's other pages; which of them an edit concerns is asked one by one. */
+	#others({ path: own }: EditedPage): string[] {
+		return [...this.#site.texts.values()].flatMap(({ kind, path }) =>
+			kind === 'page' && path !== own ? [path] : []
 		);
-		for (const { path } of others.slice(0, MOST_PAGES)) {
-			if (signal.aborted) return;
+	}
+
+	/** Looks at pages one after the other; each that is looked at goes out of `pages`. */
+	async #lookElsewhere(
+		swept: Swept,
+		{ edited }: Edited,
+		pages: string[],
+		signal: AbortSignal
+	): Promise<void> {
+		for (let [path] = pages; path !== undefined; [path] = pages) {
 			const shown = this.#asShown({ ...edited, path });
 			const edit = await swept.stages.measurer.edit(shown, sweptAs(swept.lead).as);
-			if (!edit.concerns || signal.aborted) continue;
-			for await (const { changed, findings } of this.#compare(swept, shown, edit, 'bands', signal)) {
-				if (signal.aborted || this.wake === null) return;
-				if (changed.length === 0 && findings.length === 0) continue;
-				const one = { page: path, count: changed.length, widths: allWidths(changed), findings };
-				this.wake = { ...this.wake, elsewhere: [...this.wake.elsewhere, one] };
-			}
+			if (signal.aborted) return;
+			let compared: Comparison | undefined;
+			if (edit.concerns)
+				for await (compared of this.#compare(swept, shown, edit, 'bands', signal)) if (signal.aborted) return;
+			if (this.wake === null) return;
+			pages.shift();
+			this.wake = { ...this.wake, left: this.wake.left - 1 };
+			const { changed, findings } = compared ?? { changed: [], findings: [] };
+			if (changed.length === 0 && findings.length === 0) continue;
+			const one = { page: path, count: changed.length, widths: allWidths(changed), findings };
+			this.wake = { ...this.wake, elsewhere: [...this.wake.elsewhere, one] };
 		}
 	}
 

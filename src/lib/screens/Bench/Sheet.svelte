@@ -5,6 +5,7 @@
 	import { setIdle } from '$lib/editor/deles.ts';
 	import type { IneffectiveDeclaration } from '$lib/inquiry/idle.ts';
 	import { setForce, type InForce } from '$lib/editor/force.ts';
+	import { inSight } from '$lib/editor/inSight.ts';
 	import { setMuted } from '$lib/editor/muting.ts';
 	import { wrapping } from '$lib/editor/wrapping.svelte.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
@@ -75,7 +76,7 @@
 			view.setState(state);
 			shown = file;
 			const { head } = state.selection.main;
-			view.dispatch({ effects: scroll ?? EditorView.scrollIntoView(head, { y: 'center' }) });
+			view.dispatch({ effects: scroll ?? inSight(view, head) });
 			view.contentDOM.setAttribute('aria-label', file.path);
 		});
 	});
@@ -113,7 +114,7 @@
 			const at = Math.min(offset, view.state.doc.length);
 			view.dispatch({
 				selection: EditorSelection.cursor(at),
-				effects: EditorView.scrollIntoView(at, { y: 'center' })
+				effects: inSight(view, at)
 			});
 			if (beside) resting.focus();
 			else if (!aside) view.focus();

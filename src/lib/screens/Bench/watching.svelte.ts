@@ -116,7 +116,7 @@ export class Watching {
 		$effect(() => {
 			const { waking } = this;
 			const rest = waking?.rest;
-			if (!waking || !rest || !this.#isQuiet) return;
+			if (!waking || waking.busy || !rest || !this.#isQuiet) return;
 			return afterRest(QUIET, (signal) => waking.complete(rest, signal));
 		});
 	}

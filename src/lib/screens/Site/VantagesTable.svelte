@@ -3,6 +3,7 @@
 	import type { VantageRecord } from '$lib/api.ts';
 	import { vantageInWords } from '$lib/core/vantage/index.ts';
 	import Button from '$lib/ui/Button.svelte';
+	import { roving } from '$lib/ui/roving.ts';
 
 	interface Props {
 		list: readonly VantageRecord[];
@@ -41,7 +42,7 @@
 				<th scope="col">Do</th>
 			</tr>
 		</thead>
-		<tbody>
+		<tbody {@attach roving('button:enabled, input', 'row')}>
 			{#each list as record, i (record.id)}
 				{@const { fields, chorus } = record}
 				<tr>
