@@ -1,6 +1,6 @@
 import { chromium, type Locator } from '@playwright/test';
 import AxeBuilder from 'axe-core';
-import { bring, errorsOf, expect, freshDemo, openBench, test, type Page } from '../fixtures.ts';
+import { bring, errorsOf, expect, framesShown, freshDemo, openBench, test, type Page } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 import { LAUNCH } from '../launch.ts';
 import { openType, panel } from '../type/setting.ts';
@@ -244,3 +244,41 @@ test('the tables of the Site screen are one tab stop each, with arrow keys insid
 	await page.keyboard.press('Enter');
 	await expect(vantages.locator('tr').nth(1)).toContainText(moved.replace(/ up$/, ''));
 });
+
+/** A window of 1280 × 800 px at a browser zoom of 200 %, and a small one. */
+for (const [width, height] of [
+	[640, 400],
+	[1024, 768]
+] as const) {
+	test(`at ${width} × ${height} nothing lies over anything, the sheet keeps eight lines, the page does not scroll sideways`, async ({
+		page,
+		server
+	}) => {
+		await page.setViewportSize({ width, height });
+		await page.goto(`${server.url}/site/1/bench?page=home.html`);
+		await framesShown(page);
+		const found = await settled(page, () =>
+			page.evaluate(() => {
+				const boxes = (selector: string): DOMRect[] =>
+					[...document.querySelectorAll(selector)].map((one) => one.getBoundingClientRect());
+				const frames = boxes('.frames .frame');
+				const words = boxes('.frames .frame > .words');
+				const overlaps = (a: DOMRect, b: DOMRect): boolean =>
+					a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1;
+				const all = [...frames, ...words];
+				const sheet = document.querySelector('.cm-scroller') as HTMLElement;
+				const line = document.querySelector('.cm-line') as HTMLElement;
+				return {
+					shown: frames.length,
+					over: all.flatMap((a, i) => all.slice(i + 1).filter((b) => overlaps(a, b)).length).filter(Boolean),
+					rows: Math.floor(sheet.clientHeight / parseFloat(getComputedStyle(line).lineHeight)),
+					sideways: document.documentElement.scrollWidth > innerWidth
+				};
+			})
+		);
+		expect(found.shown).toBeGreaterThan(1);
+		expect(found.over).toEqual([]);
+		expect(found.rows).toBeGreaterThanOrEqual(8);
+		expect(found.sideways).toBe(false);
+	});
+}
