@@ -159,6 +159,9 @@ test('a file is renamed with all that leads to it, copied and deleted, each as a
 	await dialog.getByRole('button', { name: 'Rename' }).click();
 	await expect(page.getByRole('tab', { name: 'main.css' })).toHaveAttribute('aria-selected', 'true');
 	expect(await settled(page, colour)).toBe('rgb(255, 0, 0)');
+	const wake = page.getByRole('status', { name: 'Wake' });
+	await expect(wake).toContainText(/css\/a\.css renamed to main\.css.*Nothing c/);
+	await expect(wake).not.toContainText(/finding|Mended/);
 	const renamed = await paths();
 	expect(renamed).toContain('main.css');
 	expect(renamed).not.toContain('css/a.css');

@@ -36,6 +36,8 @@ import { Thread } from './thread.ts';
 /** A page before an edit of some files, and after it. */
 export interface EditedPage {
 	readonly path: string;
+	/** The path that it had before the edit. */
+	readonly pathBefore: string;
 	readonly before: Texts;
 	readonly after: Texts;
 	readonly files: readonly string[];
@@ -161,23 +163,23 @@ export class Measurer {
 	}
 
 	/** What an edit touches on a page. */
-	edit({ path, before, after, files }: EditedPage, as: SeenVantage): Promise<EditOnPage> {
+	edit({ before, after, ...page }: EditedPage, as: SeenVantage): Promise<EditOnPage> {
 		return this.#ask(undefined, (remote, texts) => {
 			const [was, is] = texts.send(before, after);
-			return remote.edit({ path, before: was, after: is, files, as });
+			return remote.edit({ ...page, before: was, after: is, as });
 		});
 	}
 
 	/** Compares a page before an edit and after it: what that has come to, further each time that it is asked for. */
 	async *compare(
-		{ path, before, after, files }: EditedPage,
+		{ before, after, ...page }: EditedPage,
 		as: SeenVantage,
 		how: CompareOptions,
 		signal: AbortSignal
 	): AsyncGenerator<Comparison> {
 		const id = await this.#ask(signal, async (remote, texts, id) => {
 			const [was, is] = texts.send(before, after);
-			await remote.compare(id, { path, before: was, after: is, files, as }, how);
+			await remote.compare(id, { ...page, before: was, after: is, as }, how);
 			return id;
 		});
 		while (!signal.aborted) {

@@ -26,7 +26,7 @@ const texts = (css: string, body = '<ul><li id=x><b>w</b></li></ul>'): Map<strin
 function asked(before: Map<string, string>, after: Map<string, string>, path = 'a.html') {
 	const [was, is] = new TextSender().send(before, after);
 	const files = [...after.keys()].filter((file) => before.get(file) !== after.get(file));
-	return structuredClone(new Measuring().edit({ path, before: was, after: is, files, as }));
+	return structuredClone(new Measuring().edit({ path, pathBefore: path, before: was, after: is, files, as }));
 }
 
 test('an edit reports the widths at which it can have an effect, in values that can be copied between threads', () => {
@@ -247,7 +247,7 @@ test('a value is followed to its pieces, and what is known of a page is told at 
 test('an edit is compared as far as it is asked for: what changed of itself, what follows, and what they are called', async () => {
 	const { of, sender } = measuring();
 	const [before, after] = sender.send(texts('/* limit: 501 */'), texts('/* limit: 601 */ ul { top: 1px }'));
-	const edited = { path: 'a.html', before, after, files: ['a.css'], as };
+	const edited = { path: 'a.html', pathBefore: 'a.html', before, after, files: ['a.css'], as };
 	const edit = of.edit(edited);
 	of.compare(1, edited, {
 		edit,

@@ -180,14 +180,14 @@ export class Measuring {
 	}
 
 	/** What an edit touches on a page. */
-	edit({ path, before, after, files, as }: EditRequest): EditOnPage {
-		const [was, is] = [this.#pages.page(path, before), this.#pages.page(path, after)];
+	edit({ path, pathBefore, before, after, files, as }: EditRequest): EditOnPage {
+		const [was, is] = [this.#pages.page(pathBefore, before), this.#pages.page(path, after)];
 		return editOnPage(was.model, is.model, files, this.#pages.solver(as));
 	}
 
 	/** Begins to compare a page before an edit and after it; `next` goes on, until it is stopped. */
-	compare(id: number, { path, before, after, as }: EditRequest, how: CompareOptions): void {
-		const was = this.#page({ path, texts: before, as });
+	compare(id: number, { path, pathBefore, before, after, as }: EditRequest, how: CompareOptions): void {
+		const was = this.#page({ path: pathBefore, texts: before, as });
 		const is = this.#page({ path, texts: after, as });
 		const gone = new AbortController();
 		this.#running.set(id, gone);

@@ -18,6 +18,8 @@ export interface PageRequest {
 /** An edit of some files of a page. */
 export interface EditRequest {
 	readonly path: string;
+	/** The path that the page had before the edit. */
+	readonly pathBefore: string;
 	readonly before: SentTexts;
 	readonly after: SentTexts;
 	readonly files: readonly string[];

@@ -4,6 +4,7 @@
 	import { untrack, type Snippet } from 'svelte';
 	import type { Alignment, Original } from '$lib/core/original/index.ts';
 	import { framesPainted } from '$lib/session/painted.ts';
+	import type { EditedPage } from '$lib/session/measurer.ts';
 	import { PageState } from '$lib/session/page.svelte.ts';
 	import { notify } from '$lib/session/notices.svelte.ts';
 	import { turns } from '$lib/ui/turns.svelte.ts';
@@ -26,8 +27,8 @@
 		/** What is held, in a menu; and a request to see it. */
 		holds?: Snippet;
 		onholds?: () => void;
-		/** The texts before the last edit; null where there was none. */
-		edited?: ReadonlyMap<string, string> | null;
+		/** The last edit, with the texts before it; null where there was none. */
+		edited?: EditedPage | null;
 	}
 
 	let { view, said, laid, below, holds, onholds = () => undefined, edited = null }: Props = $props();
@@ -39,7 +40,7 @@
 
 	const earlier = $derived(
 		viewing.before === 'edit' && edited
-			? new PageState(site, page.path, (path) => edited.get(path))
+			? new PageState(site, edited.pathBefore, (path) => edited.before.get(path))
 			: new PageState(site, page.path, (path) => before.text(path))
 	);
 	const staged = $derived(states.changes(site.kept.staged.list, page.path));

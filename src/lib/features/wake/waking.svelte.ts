@@ -1,3 +1,4 @@
+import type { MovedFile } from '$lib/core/history/index.ts';
 import { changeBetween, done, messageOf } from '$lib/core/text/index.ts';
 import { difference, fromInterval, intervals, isEmpty, printIntervalSet } from '$lib/core/interval/index.ts';
 import { bandAt } from '$lib/core/media/index.ts';
@@ -28,6 +29,15 @@ interface Rest {
 /** How long what is measured in quiet time is gathered before it is told, ms. */
 const GATHER = 1500;
 
+/** A file that went from a path to another, null for none. */
+type Moved = Pick<MovedFile, 'from' | 'to'>;
+
+/** The path of a page, and the one that it had before a file went to another. */
+const pathsOf = (path: string, moved: Moved | undefined): Pick<EditedPage, 'path' | 'pathBefore'> => ({
+	path,
+	pathBefore: (path === moved?.to && moved.from) || path
+});
+
 const textsOf = (site: SiteState): Texts => new Map([...site.texts].map(([path, { text }]) => [path, text]));
 
 /** Tells what each edit changed, element by element, in which widths. */
@@ -42,6 +52,8 @@ export class Waking {
 	isOld = $state(false);
 	/** Whether the page is being measured for it. */
 	busy = $state(false);
+	/** The step that the Wake is of. */
+	#step: number | undefined;
 	/** How often it was looked: only the last look says that it has ended. */
 	#looks = 0;
 	/** Why it is not known; '' where it is. */
@@ -56,13 +68,24 @@ export class Waking {
 	/** Measures what changed since it was last asked; nothing where no text did. */
 	async look(swept: Swept, signal: AbortSignal): Promise<void> {
 		const [base, now] = [this.#base, textsOf(this.#site)];
-		const isNew = [...now].some(([path, text]) => base.get(path) !== text);
-		const before = this.#beforeLast(now) ?? base;
-		const files = isNew ? [...now].flatMap(([path, text]) => (before.get(path) === text ? [] : [path])) : [];
+		const isNew = now.size !== base.size || [...now].some(([path, text]) => base.get(path) !== text);
+		const moved = this.#lastMoved();
+		const before = this.#beforeLast(now, base, moved) ?? base;
+		const files = isNew
+			? [...new Set([...before.keys(), ...now.keys()])].filter(
+					(path) => before.get(path) !== now.get(path) && (path !== moved?.from || moved.to === null)
+				)
+			: [];
 		this.isOld = files.length > 0;
-		if (files.length === 0) return;
+		const step = this.#site.history.last?.step.number;
+		if (files.length === 0) {
+			// It is of the newest step or of none.
+			if (step !== this.#step) this.wake = null;
+			return;
+		}
+		this.#step = step;
 		const at = new Date();
-		const edited = { path: swept.page.path, before, after: now, files };
+		const edited = { ...pathsOf(swept.page.path, moved), before, after: now, files };
 		this.#site.history.name();
 		const words = this.#site.history.lastInWords();
 		const { as } = sweptAs(swept.lead);
@@ -117,20 +140,40 @@ export class Waking {
 		}
 	}
 
-	/** All texts as they were before what was done last; undefined where one is another by now. */
-	#beforeLast(now: Texts): Texts | undefined {
+	/** From which path to which a file went with what was done last; undefined where none did. */
+	#lastMoved(): Moved | undefined {
+		const { step, how } = this.#site.history.last ?? {};
+		const { moved } = step ?? {};
+		return moved && how === 'back' ? { from: moved.to, to: moved.from } : moved;
+	}
+
+	/**
+	 * All texts as they were before what was done last, by their paths then; undefined where one is another by now. What a
+	 * file held that was deleted is taken from `base`.
+	 */
+	#beforeLast(now: Texts, base: Texts, moved: Moved | undefined): Texts | undefined {
 		const { history } = this.#site;
-		const before = [...now].map(([path, text]) => [path, history.before(path, text)] as const);
-		return before.some(([, text]) => text === undefined) ? undefined : new Map(before as [string, string][]);
+		const before = new Map<string, string>();
+		for (const [path, text] of now) {
+			const was = path === moved?.to ? moved.from : path;
+			if (was === null) continue;
+			const textBefore = history.before(path, text);
+			if (textBefore === undefined) return undefined;
+			before.set(was, textBefore);
+		}
+		const gone = moved?.to === null && moved.from !== null ? base.get(moved.from) : undefined;
+		if (moved?.from && gone !== undefined) before.set(moved.from, gone);
+		// A picture or a font is asked for at its present path alone.
+		return moved?.to && moved.from && !now.has(moved.to) ? now : before;
 	}
 
 	/** An edited page with what its errands ask for, as frames have it. */
-	#asShown({ path, before, after, files }: EditedPage): EditedPage {
-		const shown = (texts: Texts): Texts =>
+	#asShown({ path, pathBefore, before, after, files }: EditedPage): EditedPage {
+		const shown = (texts: Texts, at: string): Texts =>
 			this.#site.given.has(path)
-				? new Map([...texts, [path, textWithErrands(this.#site, path, texts.get(path) ?? '')]])
+				? new Map([...texts, [at, textWithErrands(this.#site, path, texts.get(at) ?? '')]])
 				: texts;
-		return { path, before: shown(before), after: shown(after), files };
+		return { path, pathBefore, before: shown(before, pathBefore), after: shown(after, path), files };
 	}
 
 	/** Compares a page before an edit and after it. */
@@ -176,7 +219,7 @@ export class Waking {
 		signal: AbortSignal
 	): Promise<void> {
 		for (let [path] = pages; path !== undefined; [path] = pages) {
-			const shown = this.#asShown({ ...edited, path });
+			const shown = this.#asShown({ ...edited, path, pathBefore: path });
 			const edit = await swept.stages.measurer.edit(shown, sweptAs(swept.lead).as);
 			if (signal.aborted) return;
 			let compared: Comparison | undefined;

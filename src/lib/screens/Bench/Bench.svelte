@@ -88,7 +88,7 @@
 						{view}
 						laid={{ original: bench.original, onalign: bench.alignOriginal }}
 						onholds={() => void watching.bringHolding()}
-						edited={waking?.wake?.edited.before ?? null}
+						edited={waking?.wake?.edited ?? null}
 					>
 						{#snippet holds()}
 							{#if swept && holding}

@@ -23,19 +23,17 @@
 		`/stage/${site}/${path.split('/').map(encodeURIComponent).join('/')}`;
 </script>
 
-{#if files.length > 0}
-	<h2>{title} <small>{files.length}</small></h2>
-	<ul {@attach roving('button', 'column')}>
-		{#each files as { path, kind, width, height, size: bytes } (path)}
-			<li>
-				{#if kind === 'picture'}<img src={address(path)} alt="" loading="lazy" />{/if}
-				<span class="name">{path}</span>
-				<span class="figures">{width && height ? `${width} × ${height} · ` : ''}{size(bytes)}</span>
-				<ChangeButton {path} onclick={() => onchange(path)} />
-			</li>
-		{/each}
-	</ul>
-{/if}
+<h2>{title} <small>{files.length}</small></h2>
+<ul {@attach roving('button', 'column')}>
+	{#each files as { path, kind, width, height, size: bytes } (path)}
+		<li>
+			{#if kind === 'picture'}<img src={address(path)} alt="" loading="lazy" />{/if}
+			<span class="name">{path}</span>
+			<span class="figures">{width && height ? `${width} × ${height} · ` : ''}{size(bytes)}</span>
+			<ChangeButton {path} onclick={() => onchange(path)} />
+		</li>
+	{/each}
+</ul>
 
 <style>
 	h2 {

@@ -26,6 +26,11 @@
 		['Fonts', 'font'],
 		['Other files', 'other']
 	] as const;
+	const lists = $derived(
+		LISTS.map(([title, kind]) => ({ title, files: site.files.filter((file) => file.kind === kind) })).filter(
+			({ files }) => files.length > 0
+		)
+	);
 
 	let busy = $state(false);
 	let failure = $state<string | null>(null);
@@ -58,7 +63,7 @@
 </script>
 
 <main>
-	<div class="columns">
+	<div class="columns" class:two={lists.length === 0}>
 		<section>
 			<MissingFiles missing={inventory.missing} />
 			{#if refused.length > 0}
@@ -80,16 +85,13 @@
 			<Guarded name="Older drafts"><Older {site} /></Guarded>
 		</section>
 
-		<section>
-			{#each LISTS as [title, kind] (kind)}
-				<FileList
-					{title}
-					files={site.files.filter((file) => file.kind === kind)}
-					site={site.id}
-					onchange={workbench.change}
-				/>
-			{/each}
-		</section>
+		{#if lists.length > 0}
+			<section>
+				{#each lists as { title, files } (title)}
+					<FileList {title} {files} site={site.id} onchange={workbench.change} />
+				{/each}
+			</section>
+		{/if}
 
 		<section>
 			<h2>Export</h2>
@@ -151,9 +153,14 @@
 		padding: 1.375rem 1.5rem 2.5rem;
 	}
 
+	.columns.two {
+		grid-template-columns: minmax(0, 8fr) minmax(13.75rem, 2.6fr);
+	}
+
 	/* By the text’s size: beside one another columns would be too narrow for their words. */
 	@media (width < 58em) {
-		.columns {
+		.columns,
+		.columns.two {
 			grid-template-columns: minmax(0, 1fr);
 		}
 	}
