@@ -209,7 +209,7 @@ const [NEAR, SLACK] = [9, 3];
 /** How much finer a drag with Shift is. */
 const FINE = 8;
 
-/** Takes the end of a bar that is near the pointer, until it is let go; true where there is one. */
+/** Takes the end of a bar that is near the pointer, until it is released; true where there is one. */
 function take(view: EditorView, from: number, event: PointerEvent): boolean {
 	const drawn = event.target instanceof Element ? event.target.closest('.cm-force') : null;
 	let bar: Bar | undefined;

@@ -14,13 +14,13 @@ export interface Flips {
 	at(width: number): ContainerAnswers;
 	/** Whole px inside of bands from which on something else holds than one px below. */
 	readonly cuts: readonly number[];
-	/** Px between the widths that were looked at; what flips twice between two of them is missing. 1 is exact. */
+	/** Px between the measured widths; what flips twice between two of them is missing. 1 is exact. */
 	readonly step: number;
 	/** What was measured. */
 	readonly known: ReadonlyMap<number, ContainerAnswers>;
 }
 
-/** The stretch of widths that is looked at, the grid on which flips are sought first, px, and how much finer each next is. */
+/** The stretch of widths that is measured, the grid on which flips are sought first, px, and how much finer each next is. */
 const [FROM, TO, STEP, FINER] = [240, 2560, 64, 4];
 
 /**

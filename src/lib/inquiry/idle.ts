@@ -22,7 +22,7 @@ export interface IneffectiveDeclaration extends NoEffect {
 	readonly count: number;
 }
 
-/** Rules that match more elements than this are not judged: all that they match would have to be looked at. */
+/** Rules that match more elements than this are not judged: all that they match would have to be examined. */
 const MOST = 60;
 
 interface JudgedElements {

@@ -4,7 +4,7 @@ export type Phase = 'quick' | 'whole' | 'done';
 /** So many widths are asked for at once in quiet time: what is more urgent waits no longer than for these. */
 export const PORTION = 24;
 
-/** What is looked at, width by width. */
+/** What is measured, width by width. */
 export interface Looking {
 	/** The widths to begin with, CSS px. */
 	readonly first: readonly number[];
@@ -12,7 +12,7 @@ export interface Looking {
 	readonly next: () => readonly number[];
 	/** Some of the widths that are left then. */
 	readonly remaining: () => readonly number[];
-	/** Looks at widths, the more urgent the greater the priority. Throws where nothing could be looked at. */
+	/** Measures widths, the more urgent the greater the priority. Throws where nothing could be measured. */
 	readonly measure: (widths: readonly number[], priority: number) => Promise<void>;
 	readonly onphase: (phase: Phase) => void;
 	/** Whether what is left is to wait. */

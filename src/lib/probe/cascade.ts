@@ -42,7 +42,7 @@ function hitOf(element: Element, { selector, scopes }: SelectorQuery): number | 
 		if (scopes.length === 0) return own(element).matches(selector) ? Infinity : undefined;
 		return hitInScope(element, selector, scopes);
 	} catch {
-		// What no engine reads hits nothing.
+		// What no engine reads matches nothing.
 		return undefined;
 	}
 }

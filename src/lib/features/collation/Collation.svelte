@@ -87,7 +87,7 @@
 		});
 	});
 
-	/** Puts the focus back on a cell once what was in the hand is let go. */
+	/** Puts the focus back on a cell once what was in the hand is discarded. */
 	async function back(row: Row, column: ShownColumn): Promise<void> {
 		await tick();
 		focusCell(table, row.name, column.letter);

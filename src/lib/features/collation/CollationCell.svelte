@@ -20,11 +20,11 @@
 		manner: 'flat' | 'other' | 'plain';
 		acts: {
 			readonly onplace: (place: FilePlace) => void;
-			/** Its declaration is to be taken out. */
+			/** Its declaration is to be removed. */
 			readonly onremove: () => void;
 			/** A key that may go to another cell. */
 			readonly onwalk: (event: KeyboardEvent) => void;
-			/** What was in the hand has been let go. */
+			/** What was in the hand has been discarded. */
 			readonly ondone: () => void;
 		};
 	}

@@ -13,7 +13,7 @@
 		column: ShownColumn;
 		hand: Hand;
 		held: PendingValue;
-		/** What was in the hand has been let go. */
+		/** What was in the hand has been discarded. */
 		ondone: () => void;
 	}
 

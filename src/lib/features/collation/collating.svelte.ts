@@ -22,7 +22,7 @@ import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 import { valuesIn, type ElementValues } from '$lib/inquiry/elementValues.ts';
 
-/** What is looked at: where a collation comes from. */
+/** What is collated, and from where. */
 export interface CollationRequest {
 	readonly page: PageState;
 	readonly stages: Stages;
@@ -32,7 +32,7 @@ export interface CollationRequest {
 	readonly bands: Bands;
 	/** The file in the sheet: where new rules go. */
 	readonly file: string;
-	/** Widths of vantages, at which columns are looked at where they are in them. */
+	/** Widths of vantages, at which columns are evaluated where they contain them. */
 	readonly marks: readonly number[];
 	readonly range: readonly [number, number];
 	/** The live frame that shows the page as the lead's vantage at a width; undefined where none does. */
@@ -44,7 +44,7 @@ export interface ShownColumn extends Column {
 	/** The first and the one after the last of the columns that it stands for. */
 	readonly from: number;
 	readonly to: number;
-	/** The width at which it is looked at. */
+	/** The width at which it is evaluated. */
 	readonly width: number;
 }
 
@@ -148,7 +148,7 @@ export class Collating {
 		return [...new Set(values)].join(' ').trim();
 	}
 
-	/** Asks for the collation of what is looked at; to be called anew whenever something of that changes. */
+	/** Asks for the collation of the selection; to be called anew whenever something of that changes. */
 	async look(looked: CollationRequest | null, signal: AbortSignal): Promise<void> {
 		this.looked = looked;
 		if (!looked) {
@@ -199,7 +199,7 @@ export class Collating {
 		return found;
 	}
 
-	/** Asks how what is looked at is laid out in the columns that are shown. */
+	/** Asks how the selection is laid out in the columns that are shown. */
 	async #layOut({ page, stages, paths: [path], lead }: CollationRequest, signal: AbortSignal): Promise<void> {
 		if (!path) return;
 		const widths = this.columns.map(({ width }) => width).filter((width) => Number.isInteger(width / FINE));

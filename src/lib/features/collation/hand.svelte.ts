@@ -34,7 +34,7 @@ export interface Table {
 	readonly hand: Hand;
 }
 
-/** The value of a collation that is being written: tried in all frames until it is kept or let go. */
+/** The value of a collation that is being written: tried in all frames until it is kept or discarded. */
 export class Hand {
 	readonly #site: SiteState;
 	readonly #collating: Collating;

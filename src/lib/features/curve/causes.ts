@@ -27,7 +27,7 @@ export interface Followed extends Trial {
 	readonly property: string;
 }
 
-/** How far on both sides a knee is looked at, CSS px, where it has so much room. */
+/** How far on both sides a knee is examined, CSS px, where it has so much room. */
 const BESIDE = 32;
 
 /** The conditions that begin or end to hold between the widths on both sides of a change. */

@@ -16,7 +16,7 @@ interface Explained {
 	readonly as: () => SeenVantage | null;
 }
 
-/** Why what is followed changes where it does: the first changes, and one that is looked at. To be made while a component is set up. */
+/** Why what is followed changes where it does: the first changes, and the selected one. To be made while a component is set up. */
 export class Explaining {
 	/** By the width before each change, as far as that is known; of what is followed now. */
 	causes = $state.raw<ReadonlyMap<number, Cause>>(new Map());

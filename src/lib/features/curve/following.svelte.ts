@@ -38,7 +38,7 @@ export class Following {
 	#report = $state.raw<Omit<FollowReport, 'values'>>(NOTHING_YET);
 	known = $state.raw<KnownValues>(new Map());
 	trouble = $state('');
-	/** Which change is looked at, by the width before it; null for none. */
+	/** Which change is selected, by the width before it; null for none. */
 	chosen = $state<number | null>(null);
 	/** What is followed, as what; null before it first is. */
 	of = $state.raw<{ readonly swept: Swept; readonly path: ElementPath; readonly property: string } | null>(

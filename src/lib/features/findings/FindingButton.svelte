@@ -8,7 +8,7 @@
 		widths: IntervalSet;
 		/** Whether its ends are exact. */
 		isExact?: boolean;
-		/** Whether it is looked at; undefined where it is no finding of its own. */
+		/** Whether it is selected; undefined where it is no finding of its own. */
 		isCurrent?: boolean;
 		/** Whether what it stands for is listed below it; undefined where it stands for nothing. */
 		isOpen?: boolean;

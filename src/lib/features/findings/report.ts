@@ -7,7 +7,7 @@ import type { coverage, WidthRange } from '$lib/core/sweep/index.ts';
 export interface FindingsReport {
 	readonly page: string;
 	readonly as: { readonly vantage: string; readonly height: number; readonly density: number };
-	/** How much was looked at, CSS px; what was not may have more. */
+	/** How much was measured, CSS px; what was not may have more. */
 	readonly looked: {
 		readonly from: number;
 		readonly to: number;

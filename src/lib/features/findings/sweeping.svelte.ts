@@ -103,7 +103,7 @@ export class Sweeping {
 
 	/** As which vantage the page is swept; null for as the lead is. */
 	vantage = $state<string | null>(null);
-	/** The key of the finding that is looked at; '' for none. */
+	/** The key of the selected finding; '' for none. */
 	chosen = $state('');
 	/** Why measuring ended before its end; '' where it did not. */
 	trouble = $state('');
@@ -128,12 +128,12 @@ export class Sweeping {
 		const seen = this.#seen.path === page.path ? this.#seen.keys : new Set<string>();
 		return findingRows(page, this.#report.found, this.as, finding.list, accepted.list, seen);
 	});
-	/** The widths of the finding that is looked at, or of all. */
+	/** The widths of the selected finding, or of all. */
 	readonly widths: IntervalSet = $derived.by(() => {
 		const chosen = this.rows.filter(({ key }) => key === this.chosen);
 		return (chosen.length > 0 ? chosen : this.rows).reduce((set, { widths }) => union(set, widths), NOTHING);
 	});
-	/** The whole px on both sides of each end of the finding that is looked at, ascending. */
+	/** The whole px on both sides of each end of the selected finding, ascending. */
 	readonly edges: readonly number[] = $derived.by(() => {
 		const chosen = this.rows.find(({ key }) => key === this.chosen);
 		return chosen ? [...new Set(chosen.widths.cuts.flatMap(sidesOf))].sort((a, b) => a - b) : [];

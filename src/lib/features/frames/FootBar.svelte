@@ -32,7 +32,7 @@
 	]);
 </script>
 
-<div class="foot" role="group" aria-label="How the page is looked at">
+<div class="foot" role="group" aria-label="View of the frames">
 	<label>
 		Lead as
 		<select

@@ -65,7 +65,7 @@ export const lookingKeys = (
 			const { carriage } = site;
 			const { width } = carriage;
 			const to = jump(bands().bands, width, shift ? -1 : 1, carriage.range);
-			// The edges of the finding that is looked at are stops too.
+			// The edges of the selected finding are stops too.
 			const edge = shift ? edges().findLast((one) => one < width) : edges().find((one) => one > width);
 			const nearer = edge !== undefined && (to === width || (shift ? edge > to : edge < to));
 			carriage.width = nearer ? edge : to;

@@ -59,7 +59,7 @@ export class Holding {
 			.reduce((set, { widths }) => union(set, widthsFrom(widths)), NOTHING);
 	}
 
-	/** How a hold stands: broken, as it was, or not looked at yet. */
+	/** How a hold stands: broken, as it was, or not measured yet. */
 	stateOf(hold: Hold): 'broken' | 'holds' | 'unknown' {
 		const known = this.#checked.get(holdKey(hold));
 		return known === undefined ? 'unknown' : known === null ? 'holds' : 'broken';
@@ -190,7 +190,7 @@ export class Holding {
 
 	async report(swept: Swept, hold: Hold): Promise<HoldReport> {
 		const known = this.#checked.get(holdKey(hold));
-		// Nothing is called unchanged that was not looked at.
+		// Nothing is called unchanged that was not measured.
 		const breach = known === undefined ? await this.#checkOne(swept, hold) : known;
 		return swept.stages.measurer.holdReport(this.#asked(swept, hold), hold, breach?.changed ?? []);
 	}

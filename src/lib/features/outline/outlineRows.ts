@@ -14,7 +14,7 @@ export interface OutlineRow {
 
 export const keyOf = ({ path }: Pick<PageElement, 'path'>): string => printPaths([path]);
 
-/** The elements that a word hits, by their names or the words straight in them, with all around them; null without a word. */
+/** The elements that a word matches, by their names or the words straight in them, with all around them; null without a word. */
 function hitBy(page: Page, words: string): ReadonlySet<PageElement> | null {
 	const word = words.trim().toLowerCase();
 	if (word === '') return null;
@@ -28,7 +28,7 @@ function hitBy(page: Page, words: string): ReadonlySet<PageElement> | null {
 	return found;
 }
 
-/** The rows of a page's outline that are to be seen: what is in what is open, or what a word hits; `most` at most. */
+/** The rows of a page's outline that are to be seen: what is in what is open, or what a word matches; `most` at most. */
 export function outlineRows(
 	page: Page,
 	words: string,

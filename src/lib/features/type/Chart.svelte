@@ -20,7 +20,7 @@
 		/** Stretches that are marked on a curve: where it cannot be zoomed. */
 		faults: readonly CurveSegment[];
 		root: number;
-		/** The curve that is looked at. */
+		/** The selected curve. */
 		chosen: string;
 		onchoose: (id: string) => void;
 	}

@@ -3,7 +3,7 @@
 
 	interface Props {
 		scene: Scene;
-		/** The curve that is looked at. */
+		/** The selected curve. */
 		chosen: string;
 		colour: (id: string) => string;
 		onchoose: (id: string) => void;

@@ -27,10 +27,10 @@
 		rootFault: TypeNote | undefined;
 		/** The panel that is shown. */
 		tab: Tab;
-		/** The curve that is looked at. */
+		/** The selected curve. */
 		chosen: string;
 		acts: {
-			/** Another curve is to be looked at. */
+			/** Another curve is to be selected. */
 			readonly onchoose: (id: string) => void;
 			readonly onselect: (path: ElementPath) => void;
 			/** Begins to set a length. */

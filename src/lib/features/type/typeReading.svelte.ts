@@ -19,7 +19,7 @@ export interface SizesRequest {
 /** Widths at which the engine is asked first, CSS px: what is drawn of its answers. */
 export const ASKED = [240, 320, 390, 480, 600, 700, 812, 960, 1120, 1280, 1440, 1680, 1920, 2240, 2560];
 
-/** At so many widths no more are looked at for where lines change. */
+/** At so many widths no more are measured for where lines change. */
 const MOST_LAID = 160;
 
 /** How many lines a text takes, by width. */

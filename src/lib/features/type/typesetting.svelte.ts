@@ -28,7 +28,7 @@ import type { SizesRequest } from './typeReading.svelte.ts';
 import { tryEdit } from '$lib/session/trying.ts';
 import { takeOutAll } from '$lib/writing/declaration.ts';
 
-/** The sizes of a page as they are, and as they are being set: tried in all frames until they are written or let go. */
+/** The sizes of a page as they are, and as they are being set: tried in all frames until they are written or discarded. */
 export class Typesetting extends Setting {
 	/** The sheet that what is new goes into; '' for the page's first of ours. */
 	home = $state('');
@@ -40,9 +40,9 @@ export class Typesetting extends Setting {
 	#step: number | undefined;
 	/** How many elements of how many other pages the rules match that are written. */
 	elsewhere = $state.raw<Elsewhere | null>(null);
-	/** Whether something is dragged: sizes are read again when it is let go. */
+	/** Whether something is dragged: sizes are read again when it is released. */
 	dragged = $state(false);
-	/** Declarations elsewhere that are taken out along with it, by file and offset. */
+	/** Declarations elsewhere that are removed with it, by file and offset. */
 	#out = $state.raw<readonly Candidate[]>([]);
 
 	/** The hand-written sheets that the page has, in its order. */

@@ -20,7 +20,7 @@ export interface Wake extends Comparison {
 	readonly edited: EditedPage;
 	/** What it did. */
 	readonly words: string;
-	/** When it was first looked at: it had just been made. */
+	/** When it was first examined: it had just been made. */
 	readonly at: Date;
 	/** All widths at which anything changed, and those of them that are not in the band where the carriage stood. */
 	readonly widths: IntervalSet;
@@ -28,7 +28,7 @@ export interface Wake extends Comparison {
 	/** The band where the carriage stood. */
 	readonly meant: IntervalSet;
 	readonly elsewhere: readonly WakeElsewhere[];
-	/** How many other pages of the site are not looked at yet. */
+	/** How many other pages of the site are not measured yet. */
 	readonly left: number;
 }
 
@@ -53,7 +53,7 @@ export function wakeWords(wake: Wake): WakeWords[] {
 		...findingsInWords({ findings }).map((one) => ({ ...one, text: `${page}: ${one.text}` }))
 	]);
 	if (wake.left > 0)
-		elsewhere.push({ text: `${counted(wake.left, 'other page')} still to be looked at …`, warns: false });
+		elsewhere.push({ text: `${counted(wake.left, 'other page')} not measured yet …`, warns: false });
 	if (wake.changed.length === 0) {
 		const at = wake.whole ? 'every px' : `${counted(wake.measured, 'width')} so far`;
 		const what = elsewhere.length > 0 ? 'Nothing changed here' : 'Nothing changed';

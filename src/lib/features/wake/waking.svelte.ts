@@ -22,7 +22,7 @@ interface Rest {
 	readonly swept: Swept;
 	readonly of: Edited;
 	readonly telling: AsyncGenerator<Comparison>;
-	/** Pages that are not looked at yet; each goes as it is. */
+	/** Pages that are not measured yet; each is removed once it is. */
 	readonly pages: string[];
 }
 
@@ -54,7 +54,7 @@ export class Waking {
 	busy = $state(false);
 	/** The step that the Wake is of. */
 	#step: number | undefined;
-	/** How often it was looked: only the last look says that it has ended. */
+	/** How many looks there were: only the last one reports its end. */
 	#looks = 0;
 	/** Why it is not known; '' where it is. */
 	trouble = $state('');
@@ -115,14 +115,14 @@ export class Waking {
 		} catch (error) {
 			if (!signal.aborted) this.trouble = messageOf(error);
 		} finally {
-			// What was given up before anything was known is looked at again.
+			// What was given up before anything was known is measured again.
 			if (looks === this.#looks && !(signal.aborted && first)) this.busy = false;
 		}
 	}
 
 	/**
-	 * Goes on with what is left of a look, in quiet time, until every other page is looked at, and every px is measured
-	 * that the edit can reach.
+	 * Goes on with what is left of a look, in quiet time, until every other page is measured, and this one at every
+	 * px that the edit can reach.
 	 */
 	async complete({ swept, of, telling, pages }: Rest, signal: AbortSignal): Promise<void> {
 		let shown = performance.now();
@@ -211,7 +211,7 @@ export class Waking {
 		);
 	}
 
-	/** Looks at pages one after the other; each that is looked at goes out of `pages`. */
+	/** Measures pages one after the other; each is removed from `pages` once it is measured. */
 	async #lookElsewhere(
 		swept: Swept,
 		{ edited }: Edited,

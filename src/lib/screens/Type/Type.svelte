@@ -37,7 +37,7 @@
 	let frames = $state<FramesTable>();
 	let chart = $state<Chart>();
 	let tab = $state<Tab>('texts');
-	/** The curve that is looked at. */
+	/** The selected curve. */
 	let chosen = $state('');
 
 	$effect(() => {

@@ -39,7 +39,7 @@ function holderOf(file: string): number | null {
 }
 
 /**
- * Takes a data folder for this process alone, or refuses it. It is let go when the process ends; what a process left that
+ * Takes a data folder for this process alone, or refuses it. It is released when the process ends; what a process left that
  * was killed counts for nothing.
  */
 export function takeFolder(folder: string): Result {
