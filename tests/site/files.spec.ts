@@ -159,6 +159,11 @@ test('a file is renamed with all that leads to it, copied and deleted, each as a
 	await dialog.getByRole('button', { name: 'Rename' }).click();
 	await expect(page.getByRole('tab', { name: 'main.css' })).toHaveAttribute('aria-selected', 'true');
 	expect(await settled(page, colour)).toBe('rgb(255, 0, 0)');
+	// The page as last saved asks for the sheet at its path then.
+	await page.getByText('Vantaggio', { exact: true }).click();
+	await page.keyboard.down('p');
+	expect(await settled(page, colour)).toBe('rgb(255, 0, 0)');
+	await page.keyboard.up('p');
 	const wake = page.getByRole('status', { name: 'Wake' });
 	await expect(wake).toContainText(/css\/a\.css renamed to main\.css.*Nothing c/);
 	await expect(wake).not.toContainText(/finding|Mended/);

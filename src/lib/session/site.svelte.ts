@@ -87,7 +87,7 @@ export class SiteState {
 	private constructor(record: SiteRecord, tab: string, setup: SiteEditorSetup) {
 		this.id = record.id;
 		this.stageKeeper = new StageKeeper(record.id, (boxes) => (this.selectionView.boxes = boxes));
-		this.before = new Before(record.id, (path) => this.texts.get(path)?.saved);
+		this.before = new Before(record.id, (path) => this.texts.get(this.pathNow(path))?.saved);
 		this.originals = new Originals((hash) => api.original(record.id, hash));
 		this.name = record.name;
 		this.#setup = setup;
