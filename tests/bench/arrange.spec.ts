@@ -12,17 +12,24 @@ const FILES = {
 
 /** Puts the caret before some words of the sheet, and asks what is to be done there. */
 async function at(page: Page, words: string): Promise<void> {
-	await page.locator('.cm-content').focus();
-	await page
-		.locator('.cm-line', { hasText: words })
-		.first()
-		.evaluate((line, sought) => {
-			const texts = document.createTreeWalker(line, NodeFilter.SHOW_TEXT);
-			let left = line.textContent.indexOf(sought);
-			for (let node = texts.nextNode(); node; left -= node.textContent?.length ?? 0, node = texts.nextNode())
-				if (left < (node.textContent?.length ?? 0)) return getSelection()?.collapse(node, left);
-		}, words);
-	await expect(page.locator('.cm-activeLine')).toContainText(words);
+	// An editor that has just taken the focus may still put its own selection in place: it is set again then.
+	await expect(async () => {
+		await page.locator('.cm-content').focus();
+		await page
+			.locator('.cm-line', { hasText: words })
+			.first()
+			.evaluate((line, sought) => {
+				const texts = document.createTreeWalker(line, NodeFilter.SHOW_TEXT);
+				let left = line.textContent.indexOf(sought);
+				for (
+					let node = texts.nextNode();
+					node;
+					left -= node.textContent?.length ?? 0, node = texts.nextNode()
+				)
+					if (left < (node.textContent?.length ?? 0)) return getSelection()?.collapse(node, left);
+			}, words);
+		await expect(page.locator('.cm-activeLine')).toContainText(words, { timeout: 2000 });
+	}).toPass();
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+A');
 	await expect(page.getByRole('dialog', { name: 'Arrange the rules at the caret' })).toBeVisible();

@@ -78,12 +78,14 @@ export class Waking {
 			: [];
 		this.isOld = files.length > 0;
 		const step = this.#site.history.last?.step.number;
+		if (files.length === 0 && step === this.#step) return;
+		this.#step = step;
+		// What is left is of the newest step or of none.
+		this.rest = null;
 		if (files.length === 0) {
-			// It is of the newest step or of none.
-			if (step !== this.#step) this.wake = null;
+			this.wake = null;
 			return;
 		}
-		this.#step = step;
 		const at = new Date();
 		const edited = { ...pathsOf(swept.page.path, moved), before, after: now, files };
 		this.#site.history.name();
