@@ -15,6 +15,7 @@ export function inSight(view: EditorView, at: number): StateEffect<unknown> {
 		contentDOM.getBoundingClientRect().left - scrollDOM.getBoundingClientRect().left + scrollDOM.scrollLeft;
 	const columns = countColumn(text, view.state.tabSize, at - from) + BESIDE;
 	const isSeen = columns * view.defaultCharacterWidth < scrollDOM.clientWidth - beside;
+	// With such a margin the line's start is brought to the very left.
 	return isSeen && !view.lineWrapping
 		? EditorView.scrollIntoView(from, { y: 'center', x: 'start', xMargin: scrollDOM.clientWidth })
 		: EditorView.scrollIntoView(at, { y: 'center' });

@@ -123,7 +123,7 @@ export class SiteState {
 		return this.dirty.map(({ path }) => path);
 	}
 
-	/** The path that a file has now which was called so, however often it was renamed here. */
+	/** The present path of the file that had a path, however often it was renamed here. */
 	pathNow(path: string): string {
 		return this.#files.pathNow(path);
 	}

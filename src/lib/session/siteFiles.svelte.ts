@@ -7,7 +7,7 @@ export class SiteFiles {
 	texts = $state.raw<ReadonlyMap<string, FileText>>(new Map());
 	/** Texts of files that were taken away, by path: brought back, they are as they were. */
 	readonly #gone = new Map<string, FileText>();
-	/** Where files went that had a path before, by that path; none leads away from a path that a file has got again. */
+	/** Where files that were renamed here went, by the path that each had. Never a circle: what gets a path again has no entry. */
 	#moved: ReadonlyMap<string, string> = new Map();
 	readonly #make: (file: FileRecord) => FileText;
 
@@ -27,11 +27,12 @@ export class SiteFiles {
 		if (!isSame) this.texts = texts;
 	}
 
-	/** The path that a file has now which was called so here, however often it was renamed; the same where it was not. */
+	/** The present path of the file that had a path, however often it was renamed here; the same where there is none. */
 	pathNow(path: string): string {
-		let now = path;
-		for (let to = this.#moved.get(now); to !== undefined; to = this.#moved.get(now)) now = to;
-		return this.list.some((file) => file.path === now) ? now : path;
+		const isThere = (one: string): boolean => this.list.some((file) => file.path === one);
+		let now: string | undefined = path;
+		while (now !== undefined && !isThere(now)) now = this.#moved.get(now);
+		return now ?? path;
 	}
 
 	/** The hash of what a file holds; undefined where there is no such file. */

@@ -1,6 +1,6 @@
 export { firstPage } from './firstPage.ts';
 export * from './address.ts';
-export { followed, readdressed, type Followed, type FileMove, type PathChange } from './moved.ts';
+export { followed, readdressed, type Followed, type FileMove } from './moved.ts';
 export { conditionsOfPage, sizesConditions, type OtherCondition, type PageConditions } from './conditions.ts';
 export { forceOf, type Force } from './force.ts';
 export { flattenSheet } from './flatten.ts';

@@ -49,6 +49,11 @@ describe('a file at another path', () => {
 		);
 	});
 
+	it('is not followed where its address is written with escapes: nothing else is written over', () => {
+		const sheet = 'p { background: url(" ../img/x\\20 y.png") }';
+		expect(after('sheet', sheet, 'css/a.css', 'img/x y.png', 'img/z.png')).toBe(sheet);
+	});
+
 	it('finds what it asks for itself, a page its own links too', () => {
 		expect(after('page', PAGE, 'sub/a.html', 'sub/a.html', 'a.html')).toBe(
 			PAGE.replaceAll('../css/a.css', 'css/a.css')

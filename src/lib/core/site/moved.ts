@@ -14,7 +14,7 @@ import { baseOf, resolveFromBase } from './sheets.ts';
 import { parsers, type Sources } from './sources.ts';
 
 /** A file of a site that gets another path. */
-export interface PathChange {
+interface PathChange {
 	readonly from: string;
 	readonly to: string;
 }
@@ -38,11 +38,13 @@ type Parsing = Pick<Sources, 'page' | 'sheet'>;
 /** How the path of an address, without its query and fragment, is written and is to be written; undefined where it stays as it is. */
 type Rewrite = (address: string) => { readonly from: string; readonly to: string } | undefined;
 
-/** The change that writes the path of an address otherwise, in a text in which it stands. */
+/** The change that writes the path of an address otherwise; none where the text does not have the address as it is. */
 function rewritten(text: string, address: string, rewrite: Rewrite, start = 0): Change[] {
 	const next = rewrite(address);
-	const at = next ? text.indexOf(address, start) + address.indexOf(next.from) : -1;
-	return next && at >= start ? [{ start: at, end: at + next.from.length, text: next.to }] : [];
+	const found = text.indexOf(address, start);
+	if (!next || found < 0) return [];
+	const at = found + address.indexOf(next.from);
+	return [{ start: at, end: at + next.from.length, text: next.to }];
 }
 
 /** The addresses in a sheet's text that are written otherwise. */
@@ -123,7 +125,7 @@ function written(
 }
 
 /** The changes by which the addresses of a file lead where they led, once a file of the site, or that one itself, has another path. */
-export function followedMove(
+function followedMove(
 	kind: 'page' | 'sheet',
 	text: string,
 	path: string,
@@ -154,7 +156,7 @@ function wholeLine(text: string, { start, end }: Span): Change {
 }
 
 /** The changes that take away what brings a sheet into a page or another sheet: its `<link>` elements and `@import`s. */
-export function withoutSheet(
+function withoutSheet(
 	kind: 'page' | 'sheet',
 	text: string,
 	path: string,

@@ -189,7 +189,7 @@ describe('findings on two sides of an edit', () => {
 	});
 });
 
-it('a hold says which window it was taken in; a vantage that is merely called Plain is given by its name', () => {
+it('a Hold says in which window it was recorded; a vantage that has the name Plain is called by that name', () => {
 	expect(heldAs({ window: { ...PLAIN, height: 700 } })).toBe('in a window 700 px high');
 	expect(heldAs({ window: { ...PLAIN, pointer: 'coarse', hover: 'none', anyPointer: ['coarse'] } })).toBe(
 		'as Plain'
