@@ -66,7 +66,7 @@ const CORE = {
 	remember: [],
 	staged: ['text'],
 	steps: [],
-	minified: ['css', 'text'],
+	minified: ['css', 'html', 'text'],
 	text: [],
 	css: ['remember', 'steps', 'text'],
 	html: ['css', 'steps', 'text'],

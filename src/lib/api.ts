@@ -25,7 +25,7 @@ export interface FileRecord {
 	readonly size: number;
 	readonly width: number | null;
 	readonly height: number | null;
-	/** LF text of pages and sheets, else null; of a minified sheet, its layout. */
+	/** LF text of pages and sheets, else null; of a minified one, its layout. */
 	readonly text: string | null;
 	/** Of a layout, the lines that begin a line of the file, too, from 0; null where every line does. */
 	readonly ownLines: readonly number[] | null;

@@ -1,5 +1,6 @@
 import { AsyncZipDeflate, Zip, ZipPassThrough } from 'fflate';
 import { Op, type Transaction } from 'sequelize';
+import type { TextKind } from '$lib/core/minified/index.ts';
 import { compareNames } from '$lib/core/text/index.ts';
 import type { DraftRecord, FileRecord, SavedFile, SiteRecord, SiteSummary, StaleFile } from '$lib/api.ts';
 import { blobsOf, dropUnnamed } from './blobs.ts';
@@ -9,7 +10,7 @@ import { listAllKept } from './kept.ts';
 import { Blob, Draft, File, Revision, Site } from './models.ts';
 import { newRevision } from './newRevision.ts';
 import { Problem } from './problem.ts';
-import { holdsMinified, textOf } from './texts.ts';
+import { textOf } from './texts.ts';
 import { listVantages, shipVantages } from './vantages.ts';
 import { hand } from './work/hand.ts';
 
@@ -20,7 +21,7 @@ const hashOf = async (bytes: Uint8Array<ArrayBuffer>): Promise<string> =>
 /** Differences of texts are looked for beside this thread. */
 const write = hand({ megabytes: 1024, seconds: 30 });
 
-export const isText = (kind: string): boolean => kind === 'page' || kind === 'sheet';
+export const isText = (kind: string): kind is TextKind => kind === 'page' || kind === 'sheet';
 
 export async function keep(bytes: Uint8Array, transaction: Transaction): Promise<string> {
 	const own = Buffer.from(bytes);
@@ -79,23 +80,28 @@ export async function createSite(brought: Brought): Promise<number> {
 
 const NO_TEXT = { text: null, ownLines: null };
 
-/** Says of sheets that nobody has looked at yet whether they are minified; those with drafts stay as they were drafted. */
+/** Says of pages and sheets that nobody has looked at yet whether they are minified; those with drafts stay as they were drafted. */
 async function lookForMinified(
 	files: readonly File[],
 	bytes: ReadonlyMap<string, Uint8Array>,
 	drafts: readonly DraftRecord[]
 ): Promise<void> {
 	const drafted = new Set(drafts.map(({ path }) => path));
-	const fresh = files.filter(
-		({ kind, minified, path }) => kind === 'sheet' && minified === null && !drafted.has(path)
-	);
-	if (fresh.length === 0) return;
-	for (const file of fresh) {
+	const fresh = files.flatMap((file) => {
+		const { kind, minified, path } = file;
 		const content = bytes.get(file.hash);
-		file.minified = content !== undefined && holdsMinified(content);
-	}
+		return isText(kind) && minified === null && !drafted.has(path) && content
+			? [{ file, kind, bytes: content }]
+			: [];
+	});
+	if (fresh.length === 0) return;
+	const are = await write(
+		'minified',
+		fresh.map((one) => ({ kind: one.kind, bytes: one.bytes }))
+	);
 	await change(async (transaction) => {
-		for (const file of fresh) await file.save({ transaction });
+		for (const [i, { file }] of fresh.entries())
+			await file.update({ minified: are[i] === true }, { transaction });
 	});
 }
 
@@ -206,12 +212,19 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 				stale.push({ path, hash: file.hash, ...textOf(file, file.hash, before) });
 				continue;
 			}
-			const bytes = await write('encode', { text, original: before, minified: file.minified === true });
+			const { kind, minified } = file;
+			const { bytes, ...now } = await write('encode', {
+				text,
+				original: before,
+				kind,
+				minified: minified === true
+			});
+			file.minified = now.minified;
 			file.hash = await keep(bytes, transaction);
 			file.size = bytes.length;
 			await file.save({ transaction });
 			await Draft.destroy({ where: { siteId: id, path, tab: save.tab }, transaction });
-			// Only a layout can lack breaks that the file's text has when it is read again.
+			// A layout can lack breaks that it has when it is read again, and what was pasted may be minified.
 			const read = file.minified ? textOf(file, file.hash, bytes) : { text, ownLines: null };
 			saved.push({ path, hash: file.hash, ...read, text: read.text === text ? null : read.text });
 		}

@@ -1,5 +1,5 @@
 import type { Remote } from 'comlink';
-import type { Layout } from '../core/minified/index.ts';
+import type { Layout, TextKind } from '../core/minified/index.ts';
 import type { Place, Result, Search } from '../core/text/index.ts';
 import type { SupportTable } from '../core/support/index.ts';
 import type { FileMove, PageNames, UsedValue } from '../core/site/index.ts';
@@ -69,13 +69,13 @@ class Reader {
 	}
 
 	/** The line and column, from 1, at which an offset of a layout, as it is now, stands in the file that was laid out. */
-	placeInFile(now: string, saved: Layout, offset: number): Promise<Place> {
+	placeInFile(now: string, kind: TextKind, saved: Layout, offset: number): Promise<Place> {
 		return this.#ask((remote, sender) => {
 			const texts = new Map([
 				['now', now],
 				['saved', saved.text]
 			]);
-			return remote.placeInFile(sender.send(texts)[0], saved.own, offset);
+			return remote.placeInFile(sender.send(texts)[0], kind, saved.own, offset);
 		});
 	}
 

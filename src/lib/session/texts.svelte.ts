@@ -39,7 +39,7 @@ export class FileText {
 	/** The text as saved, and the hash of the file it stands in. */
 	saved = $state('');
 	base = $state('');
-	/** Of a minified sheet as saved, the lines that begin a line of the file, too, from 0; null where every line does. */
+	/** Of a minified sheet as saved, or a page with one, the lines that begin a line of the file, too, from 0; null where every line does. */
 	ownLines = $state.raw<readonly number[] | null>(null);
 	#text = $state('');
 	/** Whether the text is behind the editor's: somebody is typing in a long text. */

@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { parseSheet, type Sheet } from '../core/css/index.ts';
 import { lint } from '../core/grammar/index.ts';
-import { placeInFile } from '../core/minified/index.ts';
+import { placeInFile, type TextKind } from '../core/minified/index.ts';
 import { pageNotes, parsePage, styleSpans } from '../core/html/index.ts';
 import {
 	conditionNotes,
@@ -157,9 +157,10 @@ export class Reading {
 	}
 
 	/** The line and column, from 1, at which an offset of an edited layout stands in the file of the layout before the edit. */
-	placeInFile(sent: SentTexts, own: readonly number[], offset: number): Place {
+	placeInFile(sent: SentTexts, kind: TextKind, own: readonly number[], offset: number): Place {
 		const texts = this.#pages.texts(sent);
-		return placeInFile(texts.get('now') ?? '', { text: texts.get('saved') ?? '', own }, offset);
+		const before = { text: texts.get('saved') ?? '', own };
+		return placeInFile(texts.get('now') ?? '', before, kind, offset);
 	}
 
 	/** What another path of a file, or its end, means for each text that it means something for; `pages` says which of them are pages. */

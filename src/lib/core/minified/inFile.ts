@@ -1,8 +1,9 @@
 import { lineStarts, placeAt, type Place, sharedLines } from '../text/index.ts';
-import { breaksOf, indentOf, type Layout } from './layout.ts';
+import { breaksOf, indentOf, type TextKind } from './breaks.ts';
+import type { Layout } from './layout.ts';
 
 /** How each line of an edited layout stands in the file: joined to the one before it, without so much indentation; else null. */
-function joins(text: string, before: Layout): (number | null)[] {
+function joins(text: string, before: Layout, kind: TextKind): (number | null)[] {
 	const lines = text.split('\n');
 	const joined = lines.map((): number | null => null);
 	const starts = lineStarts(text);
@@ -18,7 +19,7 @@ function joins(text: string, before: Layout): (number | null)[] {
 		for (let i = 0; i < run.count; i++) model[run.after + i] = run.before + i;
 		[next, after] = [run.before + run.count, run.after + run.count];
 	}
-	for (const { at, from, depth } of breaksOf(text)) {
+	for (const { at, from, depth } of breaksOf(text, kind)) {
 		const { line } = placeAt(starts, at);
 		const start = starts[line - 1] as number;
 		// As a layout would have it, and with the white space before it on one line.
@@ -33,8 +34,8 @@ function joins(text: string, before: Layout): (number | null)[] {
  * The text that a file gets whose layout was edited: lines that a layout alone has begun are joined again, those of the file
  * and what was typed in another way stay.
  */
-export function textInFile(text: string, before: Layout): string {
-	const joined = joins(text, before);
+export function textInFile(text: string, before: Layout, kind: TextKind): string {
+	const joined = joins(text, before, kind);
 	return text
 		.split('\n')
 		.map((line, i) => {
@@ -45,8 +46,8 @@ export function textInFile(text: string, before: Layout): string {
 }
 
 /** The line and column of the file, from 1, at which an offset of its edited layout stands. */
-export function placeInFile(text: string, before: Layout, offset: number): Place {
-	const joined = joins(text, before);
+export function placeInFile(text: string, before: Layout, kind: TextKind, offset: number): Place {
+	const joined = joins(text, before, kind);
 	const starts = lineStarts(text);
 	const { line, column } = placeAt(starts, offset);
 	let [lines, columns] = [0, 0];

@@ -4,7 +4,7 @@
 	import type { FileText } from '$lib/session/texts.svelte.ts';
 
 	interface Props {
-		/** A minified sheet. */
+		/** A minified sheet, or a page with one in a `<style>`. */
 		file: FileText;
 	}
 
@@ -17,11 +17,11 @@
 	const place = later({
 		question: () =>
 			file.ownLines && !file.isBehind
-				? { now: file.text, saved: { text: file.saved, own: file.ownLines }, caret }
+				? { now: file.text, kind: file.kind, saved: { text: file.saved, own: file.ownLines }, caret }
 				: undefined,
 		about: () => file.path,
 		rest: REST,
-		ask: ({ now, saved, caret }) => reader.placeInFile(now, saved, caret)
+		ask: ({ now, kind, saved, caret }) => reader.placeInFile(now, kind, saved, caret)
 	});
 	const line = $derived(file.state.doc.lineAt(caret));
 </script>
