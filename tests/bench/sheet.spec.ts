@@ -1,6 +1,7 @@
 import { unzipSync } from 'fflate';
 import {
 	bring,
+	clickIn,
 	expect,
 	framesShown,
 	openBench,
@@ -308,4 +309,44 @@ test('a minified sheet is laid out while it is read and edited; its file gets no
 		'  outline:0;\n  order:1;\n  margin:0\n}\n@media(width<9px){\n  #x{\n    top:1px\n  }\n}'
 	);
 	await expect(saved(page)).toHaveText('✓ Saved · revision 2');
+});
+
+test('what is minified in a page, or pasted into a sheet, is laid out, and places say where it is in the file', async ({
+	page,
+	empty
+}) => {
+	const rules = (name: string): string =>
+		Array.from({ length: 20 }, (_, i) => `.${name}${i}{top:0;left:0}`).join('');
+	const inPage = `#x{color:rgb(1,1,1);margin:0}${rules('f')}`;
+	const source = `<!doctype html>\n<link rel=stylesheet href="a.css"><style>${inPage}</style><p id=x>x</p>\n`;
+	const site = await bring(empty, { 'yard/index.html': source, 'yard/a.css': '/* ours */\n' });
+	await openBench(page, empty, site);
+	// What is pasted stays as it was pasted until it is saved.
+	const pasted = `#x{order:3}${rules('g')}`;
+	await typeAt(page, 'end', pasted);
+	await expect(page.getByText('laid out to be read')).toHaveCount(0);
+	await page.keyboard.press('Control+s');
+	await expect(saved(page)).toHaveText('✓ Saved · revision 2');
+	expect(await shownText(page)).toContain('#x{\n  order:3\n}\n.g0{\n');
+	await expect(page.getByText('laid out to be read')).toBeVisible();
+	expect(text((await exported(empty, site))['yard/a.css'])).toBe(`/* ours */\n${pasted}`);
+	// The page's own sheet: a line a declaration, in the frames and in the file as it was but for what is changed.
+	const [lead] = pageFrames(page);
+	if (!lead) throw new Error('There is no lead.');
+	await clickIn(page, 'Carriage', lead, '#x');
+	await page.keyboard.press('Shift+T');
+	const column = source.indexOf('color:') - source.indexOf('<link') + 1;
+	await page
+		.getByRole('region', { name: 'What is selected' })
+		.locator('button.name', { hasText: /^color/ })
+		.click();
+	await page.getByRole('button', { name: `index.html:4 (2:${column} in the file)` }).click();
+	await expect(page.getByText(`4:3 here is 2:${column} in the file`)).toBeVisible();
+	await toLine(page, 'End');
+	await page.keyboard.insertText('order:4;');
+	for (const frame of pageFrames(page)) await expect(frame.locator('#x')).toHaveCSS('order', '4');
+	await page.keyboard.press('Control+s');
+	await expect(saved(page)).toHaveText('✓ Saved · revision 3');
+	const after = source.replace('color:rgb(1,1,1);', 'color:rgb(1,1,1);order:4;');
+	expect(text((await exported(empty, site))['yard/index.html'])).toBe(after);
 });

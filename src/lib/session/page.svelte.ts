@@ -23,6 +23,7 @@ import type { PageAnswers } from './answers.ts';
 import type { FileForce } from '../workers/reading.ts';
 import type { Texts } from '../workers/texts.ts';
 import { errandsDone } from './errands.ts';
+import { placeInWords, shownPlace, type ShownPlace } from './placeInWords.ts';
 import { reader } from './reader.ts';
 import type { SiteState } from './site.svelte.ts';
 
@@ -93,6 +94,16 @@ export class PageState implements InquiredPage {
 	inFile(file: string, offset: number): number {
 		const at = file === this.path ? this.#given.steps.reduceRight(offsetBefore, offset) : offset;
 		return offsetBefore(at, this.#site.texts.get(file)?.trial ?? []);
+	}
+
+	/** Where a place of a file as it is here stands in the file itself. */
+	shownPlace(file: string, offset: number): ShownPlace {
+		return shownPlace(this.#site, file, this.inFile(file, offset));
+	}
+
+	/** The same in words. */
+	placeInWords(file: string, offset: number): string {
+		return placeInWords(this.#site, file, this.inFile(file, offset));
 	}
 
 	/** What of a file is in force on this page as a vantage, by places in the file as it is now. */

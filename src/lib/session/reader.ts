@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
-import type { Layout, TextKind } from '../core/minified/index.ts';
-import type { Place, Result, Search } from '../core/text/index.ts';
+import type { Layout, LineInFile, TextKind } from '../core/minified/index.ts';
+import type { Result, Search } from '../core/text/index.ts';
 import type { SupportTable } from '../core/support/index.ts';
 import type { FileMove, PageNames, UsedValue } from '../core/site/index.ts';
 import type { FileForce, FollowedFile, Reading, SearchFound, TextRemark } from '../workers/reading.ts';
@@ -68,14 +68,14 @@ class Reader {
 		return this.#ask((remote, sender) => remote.usedValues(path, sender.send(texts)[0], property));
 	}
 
-	/** The line and column, from 1, at which an offset of a layout, as it is now, stands in the file that was laid out. */
-	placeInFile(now: string, kind: TextKind, saved: Layout, offset: number): Promise<Place> {
+	/** Where each line of a layout, as it is now, begins in the file that was laid out. */
+	linesInFile(now: string, kind: TextKind, saved: Layout): Promise<LineInFile[]> {
 		return this.#ask((remote, sender) => {
 			const texts = new Map([
 				['now', now],
 				['saved', saved.text]
 			]);
-			return remote.placeInFile(sender.send(texts)[0], kind, saved.own, offset);
+			return remote.linesInFile(sender.send(texts)[0], kind, saved.own);
 		});
 	}
 

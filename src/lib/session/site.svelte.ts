@@ -15,6 +15,7 @@ import { Support } from './support.ts';
 import { draftKeeper, draftsToTake, forgetDraft } from './drafts.ts';
 import { SiteHistory } from './history.svelte.ts';
 import { historyKeeper } from './keptHistory.ts';
+import { LinesInFile } from './linesInFile.svelte.ts';
 import { tabName } from './tab.ts';
 import { SiteFiles } from './siteFiles.svelte.ts';
 import { Saving } from './saving.svelte.ts';
@@ -80,6 +81,7 @@ export class SiteState {
 	readonly history: SiteHistory;
 	/** What engines have of what its sheets say. */
 	readonly support = new Support();
+	readonly linesInFile = new LinesInFile();
 	readonly #drafts: ReturnType<typeof draftKeeper>;
 	readonly #setup: SiteEditorSetup;
 	readonly #saved = new BroadcastChannel('vantaggio-saved');

@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { parseSheet, type Sheet } from '../core/css/index.ts';
 import { lint } from '../core/grammar/index.ts';
-import { placeInFile, type TextKind } from '../core/minified/index.ts';
+import { linesInFile, type LineInFile, type TextKind } from '../core/minified/index.ts';
 import { pageNotes, parsePage, styleSpans } from '../core/html/index.ts';
 import {
 	conditionNotes,
@@ -24,7 +24,6 @@ import {
 	lineStarts,
 	matchesIn,
 	placeAt,
-	type Place,
 	type Result,
 	type Search
 } from '../core/text/index.ts';
@@ -156,11 +155,11 @@ export class Reading {
 		);
 	}
 
-	/** The line and column, from 1, at which an offset of an edited layout stands in the file of the layout before the edit. */
-	placeInFile(sent: SentTexts, kind: TextKind, own: readonly number[], offset: number): Place {
+	/** Where each line of an edited layout begins in the file of the layout before the edit. */
+	linesInFile(sent: SentTexts, kind: TextKind, own: readonly number[]): LineInFile[] {
 		const texts = this.#pages.texts(sent);
 		const before = { text: texts.get('saved') ?? '', own };
-		return placeInFile(texts.get('now') ?? '', before, kind, offset);
+		return linesInFile(texts.get('now') ?? '', before, kind);
 	}
 
 	/** What another path of a file, or its end, means for each text that it means something for; `pages` says which of them are pages. */

@@ -1,4 +1,4 @@
-import { lineStarts, placeAt, type Place, sharedLines } from '../text/index.ts';
+import { lineStarts, placeAt, sharedLines, type Place } from '../text/index.ts';
 import { breaksOf, indentOf, type TextKind } from './breaks.ts';
 import type { Layout } from './layout.ts';
 
@@ -45,17 +45,28 @@ export function textInFile(text: string, before: Layout, kind: TextKind): string
 		.join('');
 }
 
-/** The line and column of the file, from 1, at which an offset of its edited layout stands. */
-export function placeInFile(text: string, before: Layout, kind: TextKind, offset: number): Place {
+/** Where a line of an edited layout begins in the file. */
+export interface LineInFile extends Place {
+	/** How much of the line's white space is not in the file. */
+	readonly indent: number;
+}
+
+/** Where each line of an edited layout begins in the file of the layout before the edit. */
+export function linesInFile(text: string, before: Layout, kind: TextKind): LineInFile[] {
 	const joined = joins(text, before, kind);
-	const starts = lineStarts(text);
-	const { line, column } = placeAt(starts, offset);
-	let [lines, columns] = [0, 0];
-	for (let i = 0; i < line; i++) {
+	let [line, column] = [0, 1];
+	return text.split('\n').map(({ length }, i) => {
 		const indent = joined[i] ?? null;
-		if (indent === null) [lines, columns] = [lines + 1, 0];
-		if (i < line - 1) columns += (starts[i + 1] as number) - 1 - (starts[i] as number) - (indent ?? 0);
-		else columns += Math.max(0, column - 1 - (indent ?? 0));
-	}
-	return { line: lines, column: columns + 1 };
+		if (indent === null) [line, column] = [line + 1, 1];
+		const begins = { line, column, indent: indent ?? 0 };
+		column += length - begins.indent;
+		return begins;
+	});
+}
+
+/** The place in the file of a place in its layout. */
+export function placeInFile(lines: readonly LineInFile[], { line, column }: Place): Place {
+	const begins = lines[line - 1];
+	if (!begins) return { line, column };
+	return { line: begins.line, column: begins.column + Math.max(0, column - 1 - begins.indent) };
 }

@@ -1,3 +1,3 @@
 export type { TextKind } from './breaks.ts';
-export { placeInFile, textInFile } from './inFile.ts';
+export { linesInFile, placeInFile, textInFile, type LineInFile } from './inFile.ts';
 export { isMinified, layOut, type Layout } from './layout.ts';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { getSite } from '$lib/session/context.ts';
 	import { later } from '$lib/session/later.svelte.ts';
+	import { inFileInWords, shownPlace } from '$lib/session/placeInWords.ts';
 	import { reader } from '$lib/session/reader.ts';
 	import { replaceAll } from './searchAll.ts';
 	import type { FilePlace } from '$lib/core/text/index.ts';
@@ -22,7 +23,7 @@
 	}
 
 	let { files, words: first, onplace, onedit, onclose }: Props = $props();
-	const { history } = getSite();
+	const site = getSite();
 
 	/** As many lines as are listed; what is replaced is not bounded by it. */
 	const LISTED = 300;
@@ -52,7 +53,7 @@
 		const sentence = `${times(places, 'place')} replaced in ${times(ours.length, 'file')}; nothing is saved yet.`;
 		done = {
 			sentence: left > 0 ? `${sentence} ${times(left, 'given file')} left alone.` : sentence,
-			step: history.asOne(`“${words}” replaced by “${by}” in ${times(ours.length, 'file')}`, () =>
+			step: site.history.asOne(`“${words}” replaced by “${by}” in ${times(ours.length, 'file')}`, () =>
 				replaceAll(files, search, by)
 			)
 		};
@@ -61,7 +62,7 @@
 
 	function undo(): void {
 		// What was done since is not thrown away.
-		if (done?.step === history.newest) history.undo();
+		if (done?.step === site.history.newest) site.history.undo();
 		done = null;
 		onedit();
 	}
@@ -97,7 +98,7 @@
 							onplace({ path, offset: start });
 						}}
 					>
-						<span>{path}:{line}</span>
+						<span>{path}:{line}{inFileInWords(shownPlace(site, path, start))}</span>
 						{written}
 					</button>
 				</li>

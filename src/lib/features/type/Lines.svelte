@@ -1,6 +1,7 @@
 <script lang="ts">
-	import { lineNumber, type FilePlace } from '$lib/core/text/index.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
 	import type { Typesetting } from './typesetting.svelte.ts';
+	import { placeInWords } from '$lib/session/placeInWords.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import Button from '$lib/ui/Button.svelte';
 	import PlaceButton from '$lib/ui/PlaceButton.svelte';
@@ -15,8 +16,6 @@
 	let { setting, site, onplace }: Props = $props();
 
 	const count = $derived(setting.lines.reduce((sum, { hunks }) => sum + hunks.length, 0));
-	const lineOf = (file: string, offset: number): number =>
-		lineNumber(site.texts.get(file)?.text ?? '', offset);
 	const short = (path: string): string => path.replace(/^.*\//, '');
 </script>
 
@@ -63,7 +62,7 @@
 					<code>{winner.from.hit?.selector ?? 'style attribute'}</code>
 					<span>{winner.from.property}: {winner.from.written}</span>
 					<PlaceButton onclick={() => onplace({ path: winner.file, offset: winner.offset })}
-						>{short(winner.file)}:{lineOf(winner.file, winner.offset)}</PlaceButton
+						>{placeInWords(site, winner.file, winner.offset)}</PlaceButton
 					>
 					<span>{winner.count > 1 ? `${winner.count} elements` : winner.name}</span>
 					<Button look="quiet" onclick={() => setting.takeOut(winner)}>remove it too</Button>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ElementPath } from '$lib/core/html/index.ts';
-	import { lineNumber, type FilePlace } from '$lib/core/text/index.ts';
+	import type { FilePlace } from '$lib/core/text/index.ts';
 	import type { TypeNote } from '$lib/core/type/index.ts';
 	import { through } from '$lib/core/scale/index.ts';
 	import type { Checked, TextStyle } from '$lib/inquiry/textStyles.ts';
@@ -55,8 +55,6 @@
 		setting.putLength({ least: found.fluid.from, most: found.fluid.to, middle: { kind: 'between' } });
 	}
 
-	const lineOf = (file: string, offset: number): number =>
-		lineNumber(site.texts.get(file)?.text ?? '', page.inFile(file, offset));
 	const toPlace = ({ path, offset }: FilePlace): void => onplace({ path, offset: page.inFile(path, offset) });
 </script>
 
@@ -84,7 +82,7 @@
 						{onlength}
 						onthrough={throughSteps}
 						onplace={toPlace}
-						{lineOf}
+						placeOf={(file, offset) => page.placeInWords(file, offset)}
 					/>
 				{/if}
 			</Guarded>

@@ -22,10 +22,10 @@
 		/** Sets a size that goes by steps as one line through them. */
 		onthrough: (style: TextStyle) => void;
 		onplace: (place: FilePlace) => void;
-		lineOf: (file: string, offset: number) => number;
+		placeOf: (file: string, offset: number) => string;
 	}
 
-	let { setting, chosen, onchoose, onselect, onlength, onthrough, onplace, lineOf }: Props = $props();
+	let { setting, chosen, onchoose, onselect, onlength, onthrough, onplace, placeOf }: Props = $props();
 	const { carriage } = getSite();
 
 	const { now, styles } = $derived(setting.reading);
@@ -75,7 +75,7 @@
 						<p class="source">
 							<code>{value}</code>
 							<PlaceButton onclick={() => onplace({ path: from.file, offset: from.span.start })}
-								>{from.file.replace(/^.*\//, '')}:{lineOf(from.file, from.span.start)}</PlaceButton
+								>{placeOf(from.file, from.span.start)}</PlaceButton
 							>
 						</p>
 					{/if}

@@ -1,35 +1,26 @@
 <script lang="ts">
-	import { later } from '$lib/session/later.svelte.ts';
-	import { reader } from '$lib/session/reader.ts';
+	import { shownPlace } from '$lib/session/placeInWords.ts';
+	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import type { FileText } from '$lib/session/texts.svelte.ts';
 
 	interface Props {
+		site: SiteState;
 		/** A minified sheet, or a page with one in a `<style>`. */
 		file: FileText;
 	}
 
-	let { file }: Props = $props();
+	let { site, file }: Props = $props();
 
-	/** How long the caret rests before it is asked where it is, ms. */
-	const REST = 200;
-
-	const caret = $derived(file.state.selection.main.head);
-	const place = later({
-		question: () =>
-			file.ownLines && !file.isBehind
-				? { now: file.text, kind: file.kind, saved: { text: file.saved, own: file.ownLines }, caret }
-				: undefined,
-		about: () => file.path,
-		rest: REST,
-		ask: ({ now, kind, saved, caret }) => reader.placeInFile(now, kind, saved, caret)
+	const place = $derived(file.isBehind ? null : shownPlace(site, file.path, file.state.selection.main.head));
+	const words = $derived.by(() => {
+		if (!place) return '';
+		const { line, column, inFile } = place;
+		return `: ${line}:${column}${inFile ? ` here is ${inFile.line}:${inFile.column} in the file` : ''}`;
 	});
-	const line = $derived(file.state.doc.lineAt(caret));
 </script>
 
 <p title="Saving writes only what you changed.">
-	Minified, and laid out to be read: {line.number}:{caret - line.from + 1}{place.value
-		? ` here is ${place.value.line}:${place.value.column} in the file`
-		: ''}
+	Minified, and laid out to be read{words}
 </p>
 
 <style>

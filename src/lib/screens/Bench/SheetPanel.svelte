@@ -179,7 +179,7 @@
 		{#if turn.done === 2}
 			<Sheet bind:this={sheet} file={shown} inForce={inForce.value} idle={doNothing} goto={place} {onedit} />
 		{/if}
-		{#if shown.ownLines}<InFile file={shown} />{/if}
+		{#if shown.ownLines}<InFile {site} file={shown} />{/if}
 		<Guarded name="What the rule matches">
 			<CaretHits
 				bind:this={hits}

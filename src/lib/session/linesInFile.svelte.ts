@@ -1,0 +1,36 @@
+import type { LineInFile } from '../core/minified/index.ts';
+import { reader } from './reader.ts';
+import type { FileText } from './texts.svelte.ts';
+
+interface Known {
+	readonly text: string;
+	/** Undefined while they are asked for. */
+	readonly lines: readonly LineInFile[] | undefined;
+}
+
+/** Where the lines of texts that are laid out stand in their files, found in a thread when they are first asked for. */
+export class LinesInFile {
+	readonly #known = new WeakMap<FileText, Known>();
+	/** Changes with every answer that comes. */
+	#answers = $state(0);
+
+	/** Undefined for a text that is not laid out, and as long as the lines of what it is now are not known. */
+	of(file: FileText): readonly LineInFile[] | undefined {
+		const { ownLines: own, text, saved, kind } = file;
+		if (!own) return undefined;
+		void this.#answers;
+		const known = this.#known.get(file);
+		if (known?.text === text) return known.lines;
+		this.#known.set(file, { text, lines: undefined });
+		reader.linesInFile(text, kind, { text: saved, own }).then(
+			(lines) => {
+				if (this.#known.get(file)?.text !== text) return;
+				this.#known.set(file, { text, lines });
+				this.#answers++;
+			},
+			// The places in the layout are said without those in the file; another look asks again.
+			() => void this.#known.delete(file)
+		);
+		return undefined;
+	}
+}
