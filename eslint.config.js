@@ -87,8 +87,8 @@ const CORE = {
 	site: ['css', 'html', 'interval', 'media', 'remember', 'selector', 'steps', 'text'],
 	cascade: ['css', 'html', 'media', 'remember', 'selector', 'site', 'steps'],
 	collation: ['cascade', 'css'],
-	simulate: ['css', 'html', 'interval', 'media', 'remember', 'selector', 'site', 'text', 'vantage'],
-	page: ['css', 'html', 'media', 'remember', 'simulate', 'site', 'vantage'],
+	simulate: ['css', 'html', 'interval', 'media', 'remember', 'selector', 'site', 'steps', 'text', 'vantage'],
+	page: ['css', 'html', 'media', 'remember', 'simulate', 'site', 'steps', 'vantage'],
 	sweep: ['findings', 'interval'],
 	type: ['cascade', 'css', 'interval', 'length', 'media', 'simulate', 'snapshot'],
 	wake: [

@@ -1,3 +1,4 @@
+import type { Steps } from '../core/steps/index.ts';
 import type { Rational } from '../core/interval/index.ts';
 import { NO_NAMES, type PageNames, type UsedValue } from '../core/site/index.ts';
 import type { Vantage } from '../core/vantage/index.ts';
@@ -47,6 +48,8 @@ export interface SheetActions {
 	insert(property: string): void;
 	/** Says a sentence beside the sheet. */
 	say(sentence: string): void;
+	/** Works out in steps what frames will be given for another text of a file. */
+	frameAhead(path: string, text: string): Steps<void>;
 }
 
 /** What is done while no sheet is shown. */
@@ -56,5 +59,6 @@ export const NO_ACTIONS: SheetActions = {
 	moveRule: () => false,
 	toggleMute: () => false,
 	insert: () => undefined,
-	say: () => undefined
+	say: () => undefined,
+	frameAhead: function* () {}
 };

@@ -3,7 +3,7 @@ import { bandsOf, differing, type Bands, type MediaQuery, type MediaSite } from 
 import { type Page } from '../core/html/index.ts';
 import type { Steps } from '../core/steps/index.ts';
 import { offsetBefore } from '../core/text/index.ts';
-import { frameContents, solvers } from '../core/page/index.ts';
+import { contentAhead, frameContents, solvers } from '../core/page/index.ts';
 import type { InquiredPage } from '../inquiry/page.ts';
 import {
 	conditionsOfPage,
@@ -140,6 +140,16 @@ export class PageState implements InquiredPage {
 			const text = this.#text(path);
 			return path === file && text !== undefined ? change(text) : text;
 		});
+	}
+
+	/** Works out in steps what frames of some vantages are given once a file has another text. */
+	frameAhead(file: string, text: string, prefix: string, seen: readonly SeenVantage[]): Steps<void> {
+		return contentAhead(
+			this.changed(file, () => text),
+			file,
+			prefix,
+			seen
+		);
 	}
 
 	/** The page as a frame of a vantage is given it, on a stage with a prefix for its files. */

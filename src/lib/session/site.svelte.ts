@@ -1,6 +1,7 @@
 import type { DraftRecord, FileRecord, SiteRecord } from '../api.ts';
 import { isCompiled } from '../core/css/index.ts';
 import { parsers, readAhead } from '../core/site/index.ts';
+import type { Steps } from '../core/steps/index.ts';
 import { api } from './api.ts';
 import { Before } from './before.svelte.ts';
 import { Carriage } from './carriage.svelte.ts';
@@ -147,8 +148,13 @@ export class SiteState {
 			},
 			isGiven: () => this.given.has(file.path),
 			setup: (kind, path) => this.#setup(this, kind, path),
-			readAhead: (kind, text) => readAhead(this.parsers, kind, text)
+			readAhead: (text) => this.#readAhead(file, text)
 		});
+	}
+
+	*#readAhead({ path, kind }: FileRecord, text: string): Steps<void> {
+		yield* readAhead(this.parsers, kind === 'page' ? 'page' : 'sheet', text);
+		yield* this.#actions.frameAhead(path, text);
 	}
 
 	/** What is done with what is asked for in the sheet's editor. */

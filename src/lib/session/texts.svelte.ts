@@ -28,7 +28,7 @@ interface TextOwner {
 	readonly isGiven: () => boolean;
 	readonly setup: EditorSetup;
 	/** Reads what the editor has of it, so that it is read already when it is brought up to that. */
-	readonly readAhead: (kind: FileText['kind'], text: string) => Steps<void>;
+	readonly readAhead: (text: string) => Steps<void>;
 }
 
 /** A page's or sheet's text as it is being written; every change is a transaction here. */
@@ -106,7 +106,7 @@ export class FileText {
 	/** Reads the text in pieces, and brings it up to that, unless more was typed meanwhile. */
 	async #settleInSteps(): Promise<void> {
 		const { latest } = this;
-		await paced(this.#owner.readAhead(this.kind, latest));
+		await paced(this.#owner.readAhead(latest));
 		if (latest !== this.latest) return;
 		clearTimeout(this.#timer);
 		this.#timer = setTimeout(() => this.settle());

@@ -1,5 +1,14 @@
-import { rulesOf, simulatedText, simulatePage, textKey, vantageOnPage } from '../simulate/index.ts';
+import { addressesIn } from '../css/index.ts';
+import {
+	rulesOf,
+	simulateAhead,
+	simulatedText,
+	simulatePage,
+	textKey,
+	vantageOnPage
+} from '../simulate/index.ts';
 import { addressOf, flattenSheet, textOfUse, type Parsers, type Sources } from '../site/index.ts';
+import type { Steps } from '../steps/index.ts';
 import type { SeenVantage } from '../vantage/index.ts';
 import type { PageModel } from './model.ts';
 import { remembered, rememberedBy } from '../remember/index.ts';
@@ -67,6 +76,28 @@ export function frameContents(
 			taps: vantage.hover === 'none'
 		};
 	};
+}
+
+/** Works out in steps what a file's text comes to in frames of some vantages, so that it is soon told what they are given. */
+export function* contentAhead(
+	model: Pick<PageModel, 'path' | 'page' | 'sheets' | 'sources'>,
+	file: string,
+	prefix: string,
+	seen: readonly SeenVantage[]
+): Steps<void> {
+	const { path, page, sheets, sources } = model;
+	for (const use of sheets) {
+		const found = textOfUse(use, page, path, sources.text);
+		if (found?.file !== file) continue;
+		addressesIn(found.text);
+		yield;
+		const flat = flattenSheet(found.text, file, sources, prefix);
+		yield* simulateAhead(flat);
+		for (const vantage of seen) {
+			simulatedText(flat, vantageOnPage(page, vantage));
+			yield;
+		}
+	}
 }
 
 /** What one text comes to by vantage; nothing but what texts depend on must matter to it. */

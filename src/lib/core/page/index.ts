@@ -1,3 +1,3 @@
-export { frameContents, type FrameContent, type StyleText } from './content.ts';
+export { contentAhead, frameContents, type FrameContent, type StyleText } from './content.ts';
 export { heightUses, type HeightUse } from './heightUses.ts';
 export { pageModel, solvers, type PageModel } from './model.ts';

@@ -1,4 +1,4 @@
-export { simulatedText } from './sheet.ts';
+export { simulateAhead, simulatedText } from './sheet.ts';
 export { simulatePage, vantageOnPage } from './page.ts';
 export { rulesOf } from './rules.ts';
 export { textKey } from './textKey.ts';

@@ -10,6 +10,7 @@ import {
 	type Span
 } from '../css/index.ts';
 import { rememberedBy, rememberedPieces } from '../remember/index.ts';
+import type { Steps } from '../steps/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 import type { SeenVantage, Vantage } from '../vantage/index.ts';
 import { schemeInVantage } from './colorScheme.ts';
@@ -107,6 +108,16 @@ const partsFor = rememberedBy(MOST_VANTAGES, textKey, (vantage: SeenVantage) =>
 		return changes.length > 0 ? applyChanges(part, changes) : part;
 	})
 );
+
+/** Reads a sheet in steps, so that its text for a vantage is soon told. */
+export function* simulateAhead(text: string): Steps<void> {
+	for (const part of partsOf(text)) {
+		readPart(part);
+		yield;
+		places(part);
+		yield;
+	}
+}
 
 /** The text of a sheet as it is read for a vantage. */
 export function simulatedText(text: string, vantage: SeenVantage): string {

@@ -1,4 +1,5 @@
 import { addressesIn } from '../css/index.ts';
+import { rememberedBy } from '../remember/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 import { addressOf, resolveAddress } from './address.ts';
 import { importsOf, type ImportUse } from './imports.ts';
@@ -31,17 +32,36 @@ function flatten(
 		changes.push({ start, end: end + semicolon, text: imported(use, sources, prefix, chain) });
 	}
 	for (const { address, span, import: isImport } of addressesIn(text)) {
-		const target = isImport ? null : resolveAddress(address, file);
-		if (target?.kind !== 'site') continue;
+		const url = isImport ? '' : fromRoot({ address, file, prefix });
+		if (url !== '') changes.push({ ...span, text: url });
+	}
+	return applyChanges(text, changes);
+}
+
+interface Written {
+	readonly address: string;
+	readonly file: string;
+	readonly prefix: string;
+}
+
+/** A sheet names some pictures often, and every edit has them all written again. */
+const MOST_ADDRESSES = 5000;
+
+/** The `url()` of an address from the site's root; '' for one that leads elsewhere. */
+const fromRoot = rememberedBy(
+	MOST_ADDRESSES,
+	({ address, file, prefix }: Written) => `${prefix}\n${file}\n${address}`,
+	({ address, file, prefix }) => {
+		const target = resolveAddress(address, file);
+		if (target.kind !== 'site') return '';
 		const tail = /[?#].*$/s.exec(address)?.[0] ?? '';
 		const path = addressOf(target.path, prefix).replace(
 			/['()\\]/g,
 			(c) => `%${c.charCodeAt(0).toString(16)}`
 		);
-		changes.push({ ...span, text: `url("${path}${tail.replace(/["\\\n]/g, '')}")` });
+		return `url("${path}${tail.replace(/["\\\n]/g, '')}")`;
 	}
-	return applyChanges(text, changes);
-}
+);
 
 function imported(use: ImportUse, sources: Sources, prefix: string, chain: readonly string[]): string {
 	const { parts, path } = use;

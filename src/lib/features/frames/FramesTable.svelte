@@ -130,6 +130,21 @@
 	}
 
 	$effect.pre(show);
+
+	/** What comes of a long text that is being typed is worked out beforehand, so that it holds nobody up when it is shown. */
+	$effect(() => {
+		if (!stages) return;
+		const { prefix } = stages;
+		return site.doing({
+			frameAhead: (path, text) =>
+				page.frameAhead(
+					path,
+					text,
+					prefix,
+					framing.frames.map(({ vantage }) => vantage)
+				)
+		});
+	});
 </script>
 
 <section class="frames" class:wide={viewing.wide} aria-label="Frames">
