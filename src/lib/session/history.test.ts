@@ -12,7 +12,7 @@ function site(texts: Readonly<Record<string, string>>) {
 	const moves: MovedFile[] = [];
 	const history: SiteHistory = new SiteHistory(
 		(path) => files.get(path),
-		(_, source) => ({ source, sheet: parseSheet(source) }),
+		(_, source) => ({ source, sheetAt: () => ({ sheet: parseSheet(source), start: 0 }) }),
 		historyKeeper(1, 't'),
 		(moved) => moves.push(moved)
 	);

@@ -1,6 +1,6 @@
 import type { DraftRecord, FileRecord, SiteRecord } from '../api.ts';
 import { isCompiled } from '../core/css/index.ts';
-import { parsers, readAhead } from '../core/site/index.ts';
+import { parsers, readAhead, sheetAt } from '../core/site/index.ts';
 import type { Steps } from '../core/steps/index.ts';
 import { api } from './api.ts';
 import { Before } from './before.svelte.ts';
@@ -102,10 +102,7 @@ export class SiteState {
 		this.kept = keptLists(record, announce);
 		this.history = new SiteHistory(
 			(path) => this.texts.get(path),
-			({ kind }, source) => ({
-				source,
-				...(kind === 'sheet' && this.parsers.sheet.knows(source) ? { sheet: this.parsers.sheet(source) } : {})
-			}),
+			({ kind }, source) => ({ source, sheetAt: (offset) => sheetAt(this.parsers, kind, source, offset) }),
 			historyKeeper(record.id, tab),
 			(moved) => void this.saving.change(moved)
 		);

@@ -103,11 +103,18 @@ describe('a history', () => {
 });
 
 describe('a step in words', () => {
-	const words = (before: string, changes: readonly [was: string, text: string][], given = ''): string => {
+	/** `head` is what stands before the sheet in its file. */
+	const words = (
+		sheet: string,
+		changes: readonly [was: string, text: string][],
+		given = '',
+		head = ''
+	): string => {
+		const before = head + sheet;
 		const replaced = changes.map(([was, text]) => replacement(before, was, text));
 		const source = applyChanges(before, replaced);
-		const textOf = () => ({ source, sheet: parseSheet(source) });
-		return stepInWords({ ...step(1, 'a.css', ...replaced), words: given }, textOf);
+		const sheetAt = () => ({ sheet: parseSheet(source.slice(head.length)), start: head.length });
+		return stepInWords({ ...step(1, 'a.css', ...replaced), words: given }, () => ({ source, sheetAt }));
 	};
 	const SHEET = '@media (min-width: 1000px) { .fares { gap: 20px; color: red } }\n.a { color: red }\n';
 
@@ -135,6 +142,10 @@ describe('a step in words', () => {
 	test('a declaration is told rather than the words that an edit has; these rather than pieces', () => {
 		expect(words(SHEET, [['20px', '32px']], 'an edit')).toBe('gap 20px → 32px, .fares, ≥1000');
 		expect(words(SHEET, [['.a {', '.b {']], 'an edit')).toBe('an edit');
+	});
+
+	test('a declaration of a sheet within a page is told as well', () => {
+		expect(words(SHEET, [['20px', '32px']], '', '<p>a</p><style>')).toBe('gap 20px → 32px, .fares, ≥1000');
 	});
 
 	test('a condition that is not of the width alone is told as it stands', () => {

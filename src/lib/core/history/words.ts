@@ -52,16 +52,24 @@ function declared(text: string): { readonly property: string; readonly value: st
 
 const holds = (outer: Span, { start, end }: Span): boolean => outer.start <= start && end <= outer.end;
 
-/** A text that a step led to; with its sheet where it is one that is read. */
+/** A text that a step led to. */
 export interface TextAfter {
 	readonly source: string;
-	readonly sheet?: Sheet;
+	/** The sheet that an offset lies in, and where that begins: the text itself, or a `<style>`; undefined where none is read. */
+	readonly sheetAt: (offset: number) => { readonly sheet: Sheet; readonly start: number } | undefined;
 }
 
 /** The one declaration that replacements wrote or changed, with what it was, its selector and the widths of its rule. */
-function declarationInWords(sheet: Sheet, replaced: readonly Replacement[]): string | undefined {
+function declarationInWords(
+	sheetAt: TextAfter['sheetAt'],
+	replaced: readonly Replacement[]
+): string | undefined {
+	const backInText = backwards(replaced);
+	const found = backInText[0] && sheetAt(backInText[0].start);
+	if (!found) return undefined;
+	const { sheet, start } = found;
 	const { source } = sheet;
-	const back = backwards(replaced);
+	const back = shifted(backInText, -start);
 	const node = [...walk(sheet)]
 		.filter(isDeclaration)
 		.find(({ span }) => back.every((part) => holds(span, part)));
@@ -108,9 +116,7 @@ export function stepInWords(
 	});
 	const [first, ...others] = parts;
 	const declaration =
-		first?.sheet && others.length === 0 && !moved
-			? declarationInWords(first.sheet, first.replaced)
-			: undefined;
+		first && others.length === 0 && !moved ? declarationInWords(first.sheetAt, first.replaced) : undefined;
 	if (declaration !== undefined || words !== '') return declaration ?? words;
 	return parts.map(({ source, replaced }) => piecesInWords(source, replaced)).join('; ');
 }

@@ -25,6 +25,10 @@ describe('pageNotes', () => {
 			'<a href=x.html class="y">z</a>',
 			['href=x.html: The value of `href` stands without quotes: it ends at the first space or >.']
 		],
+		[
+			'<a id=a href=b class=c title=d>z</a>',
+			['id=a: 4 values on this page stand without quotes: each ends at the first space or >.']
+		],
 		['<input disabled>', []],
 		['<p style="color: red; width: 50%"></p>', []],
 		[

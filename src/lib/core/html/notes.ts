@@ -59,18 +59,23 @@ function* unmatched(page: Page, tags: readonly Tag[], line: (at: number) => numb
 	for (const tag of open) if (!MAY_STAY_OPEN.has(tag.name)) yield unclosed(tag, 'the end of the page');
 }
 
-function* unquoted(source: string, tags: readonly Tag[]): Generator<PageNote> {
-	for (const { attributes } of tags) {
-		for (const [name, span] of attributes) {
-			const text = source.slice(span.start, span.end);
-			const value = /^[^=]*=\s*/.exec(text);
-			if (!value || /^["']/.test(text.slice(value[0].length))) continue;
-			yield {
-				span,
-				sentence: `The value of \`${name}\` stands without quotes: it ends at the first space or >.`
-			};
-		}
+/** Of so many values without quotes each is named; more are somebody's habit, or a minifier's, and are said once. */
+const FEW = 3;
+
+function unquoted(source: string, tags: readonly Tag[]): PageNote[] {
+	const all = tags.flatMap(({ attributes }) =>
+		[...attributes].filter(([, { start, end }]) => /^[^=]*=\s*[^"'\s]/.test(source.slice(start, end)))
+	);
+	const [first] = all;
+	if (!first) return [];
+	if (all.length > FEW) {
+		const sentence = `${all.length.toLocaleString('en')} values on this page stand without quotes: each ends at the first space or >.`;
+		return [{ span: first[1], sentence }];
 	}
+	return all.map(([name, span]) => ({
+		span,
+		sentence: `The value of \`${name}\` stands without quotes: it ends at the first space or >.`
+	}));
 }
 
 function* twice(page: Page, line: (at: number) => number): Generator<PageNote> {

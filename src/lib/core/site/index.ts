@@ -13,7 +13,7 @@ export {
 	type Reference
 } from './references.ts';
 export { sheetsOfPage, textOfUse, type SheetText, type SheetUse } from './sheets.ts';
-export { parsers, readAhead, sourcesOf, type Parsers, type Sources } from './sources.ts';
+export { parsers, readAhead, sheetAt, sourcesOf, type Parsers, type Sources } from './sources.ts';
 export { readPageAhead } from './ahead.ts';
 export * from './conditionNotes.ts';
 export { classesOursFirst, namesOfPage, NO_NAMES, type PageNames } from './pageNames.ts';

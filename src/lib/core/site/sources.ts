@@ -1,5 +1,5 @@
-import { parseSheet, parseSheetInSteps, type Sheet } from '../css/index.ts';
-import { parsePage, parsePageInSteps, type Page } from '../html/index.ts';
+import { parseSheet, parseSheetInSteps, sliceOf, type Sheet } from '../css/index.ts';
+import { parsePage, parsePageInSteps, styleSpans, type Page } from '../html/index.ts';
 import { parseMediaQueryList, type MediaQuery } from '../media/index.ts';
 import { remembered, type Remembering } from '../remember/index.ts';
 import type { Steps } from '../steps/index.ts';
@@ -30,6 +30,19 @@ export function* readAhead(by: Parsers, kind: 'page' | 'sheet', text: string): S
 	if (by[kind].knows(text)) return;
 	if (kind === 'page') by.page.put(text, yield* parsePageInSteps(text));
 	else by.sheet.put(text, yield* parseSheetInSteps(text));
+}
+
+/** The sheet that an offset of a text lies in, and where that begins; undefined where it is in none, or the text is not read yet. */
+export function sheetAt(
+	by: Parsers,
+	kind: 'page' | 'sheet',
+	text: string,
+	offset: number
+): { readonly sheet: Sheet; readonly start: number } | undefined {
+	if (!by[kind].knows(text)) return undefined;
+	if (kind === 'sheet') return { sheet: by.sheet(text), start: 0 };
+	const span = styleSpans(by.page(text)).find(({ start, end }) => start <= offset && offset <= end);
+	return span && { sheet: by.sheet(sliceOf(text, span)), start: span.start };
 }
 
 /** Sources over a way to get a file's text. */
