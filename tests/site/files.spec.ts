@@ -100,7 +100,7 @@ test('a new page is empty, with the sheets of the one that is shown, or a copy o
 	await dialog.getByLabel('Path in the site').fill('deep/new.html');
 	await dialog.getByRole('button', { name: 'Create the page' }).click();
 	await expect(page.getByRole('banner').getByLabel('Page')).toHaveValue('deep/new.html');
-	await page.getByRole('tab', { name: 'new.html' }).click();
+	await expect(page.getByRole('tab', { name: 'new.html' })).toHaveAttribute('aria-selected', 'true');
 	expect(await settled(page, () => shownText(page))).toMatch(
 		/^<!doctype html>\n<html lang="de">\n<head>\n\t<meta charset="utf-8">[^]*\t<link rel="stylesheet" href="\.\.\/css\/a\.css">\n<\/head>\n<body>/
 	);

@@ -79,7 +79,7 @@ test('a folder is dropped with all that is in it; a drop without a page is refus
 	};
 	await drop({ 'a.css': 'x' });
 	await expect(page.getByRole('alert')).toHaveText(
-		'No HTML page was found among 1 files; nothing was imported.'
+		'No HTML page was found among 1 file; nothing was imported.'
 	);
 	await drop({
 		'yard/one.html': '<p id=dropped>dropped<link rel=stylesheet href=look/a.css>',

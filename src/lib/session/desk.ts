@@ -1,4 +1,4 @@
-import { changedLines, type Edit, type Hunk } from '../core/text/index.ts';
+import { changedLines, cutToChange, type Edit, type Hunk } from '../core/text/index.ts';
 import type { SiteState } from './site.svelte.ts';
 import { Working } from '../writing/working.ts';
 import type { Desk } from '../writing/declaration.ts';
@@ -22,9 +22,9 @@ export interface FileLines {
 	readonly hunks: readonly Hunk[];
 }
 
-/** The lines that an edit changes, by file. */
+/** The lines that an edit changes, by file, as they are shown. */
 export const linesOf = ({ texts }: SiteState, edit: Edit | null): FileLines[] =>
 	(edit?.files ?? []).map(({ path, changes }) => ({
 		path,
-		hunks: changedLines(texts.get(path)?.text ?? '', changes)
+		hunks: changedLines(texts.get(path)?.text ?? '', changes).map(cutToChange)
 	}));

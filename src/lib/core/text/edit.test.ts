@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { applyChanges, changedLines } from './index.ts';
+import { applyChanges, changedLines, cutToChange } from './index.ts';
 
 it.each([
 	['a\nb\nc', [{ start: 2, end: 3, text: 'x' }], [{ line: 2, before: ['b'], after: ['x'] }]],
@@ -22,6 +22,16 @@ it.each([
 	['a', [{ start: 0, end: 1, text: 'a' }], []]
 ])('lines of %j that change', (source, changes, hunks) => {
 	expect(changedLines(source, changes)).toEqual(hunks);
+});
+
+it('cuts what is as it was from long lines', () => {
+	const [a, z] = ['a'.repeat(500), 'z'.repeat(500)];
+	const hunk = { line: 7, before: [`${a}12${z}`], after: [`${a}1`, `b`, `2${z}`] };
+	const [begin, end] = [`…${'a'.repeat(59)}1`, `2${'z'.repeat(59)}…`];
+	expect(cutToChange(hunk)).toEqual({ line: 7, before: [`${begin}${end}`], after: [begin, 'b', end] });
+	const short = { line: 1, before: ['a b c'], after: ['a x c'] };
+	expect(cutToChange(short)).toBe(short);
+	expect(cutToChange({ line: 1, before: [], after: [a] })).toEqual({ line: 1, before: [], after: [a] });
 });
 
 it('put in place of the old lines, the new ones make the new text', () => {

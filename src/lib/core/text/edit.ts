@@ -52,3 +52,24 @@ export function changedLines(source: string, changes: readonly Change[]): Hunk[]
 		return before.length + after.length > 0 ? [{ line, before, after }] : [];
 	});
 }
+
+/** How much of a line that was not changed is shown before and after what was, UTF-16 units; a little more is not cut. */
+const AROUND = 60;
+const LITTLE_MORE = 40;
+
+/** The same lines without most of what in the first and the last of them is as it was: a minified text may be one line. */
+export function cutToChange(hunk: Hunk): Hunk {
+	const [was, now] = [hunk.before.join('\n'), hunk.after.join('\n')];
+	const least = Math.min(was.length, now.length);
+	let head = 0;
+	while (head < least && was[head] === now[head] && was[head] !== '\n') head++;
+	let tail = 0;
+	while (tail < least - head && was.at(-1 - tail) === now.at(-1 - tail) && was.at(-1 - tail) !== '\n') tail++;
+	const [from, upTo] = [head, tail].map((same) => (same > AROUND + LITTLE_MORE ? same - AROUND : 0)) as [
+		number,
+		number
+	];
+	const cut = (text: string): string[] =>
+		`${from > 0 ? '…' : ''}${text.slice(from, text.length - upTo)}${upTo > 0 ? '…' : ''}`.split('\n');
+	return from + upTo > 0 ? { ...hunk, before: cut(was), after: cut(now) } : hunk;
+}

@@ -103,6 +103,7 @@
 
 	/** The frames over the columns of a collation that have been brought to what is selected. */
 	let over = '';
+	let wasShown = false;
 
 	/** Brings the frames to what is written and where the carriage stands. */
 	export function show(): void {
@@ -123,6 +124,9 @@
 			(at) => {
 				const [path] = selected;
 				if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
+				// An address may have selected it.
+				if (!wasShown && path) selectionView.reveal ??= [...path];
+				wasShown = true;
 				framesPainted(at);
 			},
 			(error: unknown) => notify(`The frames do not show the last change: ${messageOf(error)}`, true)

@@ -21,6 +21,11 @@
 		waking?.wake?.changed.length === 0 && (holding?.breaches.length ?? 0) > 0 ? [] : (waking?.words ?? [])
 	);
 
+	/** The height that the text has, and the one that it would take, px. */
+	let [room, needed] = $state([0, 0]);
+	let isWhole = $state(false);
+	const isCut = $derived(isWhole || needed > room);
+
 	async function limit(): Promise<void> {
 		const { proposal } = await onpropose();
 		waking?.limit(proposal);
@@ -29,42 +34,47 @@
 
 <div class="wake" role="status" aria-label="Wake: what the last edit changed">
 	<b>Wake</b>
-	<p>
-		{#each holding?.breaches ?? [] as breach, i (i)}
-			{@const { hold, changed, widths } = breach}
-			<span class="broken">
-				Hold broken: {hold.page === swept?.page.path ? '' : `${hold.page}, `}{printIntervalSet(widths)},
-				{changed
-					.slice(0, 3)
-					.map(({ path }) => (swept && holding ? holding.nameOf(swept, hold.page, path) : path))
-					.join(', ')}{changed.length > 3 ? ` and ${changed.length - 3} more` : ''}.
-			</span>
-			<Button look="quiet" onclick={() => void holding?.allow(breach)}>Allow for these elements</Button>
-			<Button look="quiet" onclick={() => swept && void holding?.renew(swept, hold)}
-				>Hold the new state</Button
-			>
-		{/each}
-		{#if waking && waking.trouble !== ''}
-			<span class="warns">Not known: {waking.trouble}</span>
-		{:else if waking?.busy && (waking.isOld || !waking.wake)}
-			<span>measuring the last edit …</span>
-		{:else if waking?.wake && !waking.isOld}
-			<i>{editInWords(waking.wake)}:</i>
-			{#each words as { text, warns }, i (i)}
-				<span class:warns>{text}</span>
+	<div class="text" class:whole={isWhole} bind:clientHeight={room}>
+		<p bind:clientHeight={needed}>
+			{#each holding?.breaches ?? [] as breach, i (i)}
+				{@const { hold, changed, widths } = breach}
+				<span class="broken">
+					Hold broken: {hold.page === swept?.page.path ? '' : `${hold.page}, `}{printIntervalSet(widths)},
+					{changed
+						.slice(0, 3)
+						.map(({ path }) => (swept && holding ? holding.nameOf(swept, hold.page, path) : path))
+						.join(', ')}{changed.length > 3 ? ` and ${changed.length - 3} more` : ''}.
+				</span>
+				<Button look="quiet" onclick={() => void holding?.allow(breach)}>Allow for these elements</Button>
+				<Button look="quiet" onclick={() => swept && void holding?.renew(swept, hold)}
+					>Hold the new state</Button
+				>
 			{/each}
+			{#if waking && waking.trouble !== ''}
+				<span class="warns">Not known: {waking.trouble}</span>
+			{:else if waking?.busy && (waking.isOld || !waking.wake)}
+				<span>measuring the last edit …</span>
+			{:else if waking?.wake && !waking.isOld}
+				<i>{editInWords(waking.wake)}:</i>
+				{#each words as { text, warns }, i (i)}
+					<span class:warns>{text}</span>
+				{/each}
+			{/if}
+		</p>
+	</div>
+	<div class="acts">
+		{#if isCut}
+			<Button look="quiet" onclick={() => (isWhole = !isWhole)}>{isWhole ? 'Show less' : 'Show all'}</Button>
 		{/if}
-	</p>
-	{#if waking?.wake && !waking.isOld && waking.wake.changed.length > 0}
-		<div class="acts">
+		{#if waking?.wake && !waking.isOld && waking.wake.changed.length > 0}
 			{#if waking.canLimit}
 				<Button look="quiet" onclick={() => void limit()}>Limit to the carriage’s band</Button>
 			{/if}
 			<Button look="quiet" title="Shift P, held, shows the page before it" onclick={() => waking.takeBack()}
 				>{waking.isBack ? 'Redo' : 'Undo'}</Button
 			>
-		</div>
-	{/if}
+		{/if}
+	</div>
 </div>
 
 <style>
@@ -85,11 +95,16 @@
 		font: 600 0.875rem/1.4 var(--display);
 	}
 
-	p {
+	.text {
 		grid-area: text;
 		/* One height, whatever it says: the sheet over it stays where it is. */
 		height: 3.5rem;
 		overflow: auto;
+	}
+
+	.whole {
+		height: auto;
+		max-height: 12rem;
 	}
 
 	span {

@@ -10,10 +10,16 @@
 
 	let { site, oncompare }: Props = $props();
 
-	/** How many lines of one text do not stand in the other. */
-	function apart(mine: string, theirs: string): number {
-		const known = new Set(theirs.split('\n'));
-		return mine.split('\n').filter((line) => !known.has(line)).length;
+	/** How many lines of a text do not stand in another. */
+	function linesOnlyIn(text: string, other: string): number {
+		const known = new Set(other.split('\n'));
+		return text.split('\n').filter((line) => !known.has(line)).length;
+	}
+
+	/** In how many lines two texts differ. */
+	function apart(mine: string, theirs: string): string {
+		const lines = Math.max(linesOnlyIn(mine, theirs), linesOnlyIn(theirs, mine));
+		return lines === 1 ? '1 line differs' : `${lines} lines differ`;
 	}
 </script>
 
@@ -22,7 +28,7 @@
 		{#each site.saving.stale as file (file.path)}
 			<p>
 				<b>{file.path}</b> was saved elsewhere since you opened it. Both texts are kept: theirs as a revision,
-				yours as a draft ({apart(site.texts.get(file.path)?.text ?? '', file.text)} lines differ).
+				yours as a draft ({apart(site.texts.get(file.path)?.text ?? '', file.text)}).
 				<Button look="quiet" onclick={() => oncompare(file.path)}>Compare, line by line</Button>
 				<Button look="quiet" onclick={() => site.saving.settle(file, 'mine')}>Keep mine</Button>
 				<Button look="quiet" onclick={() => site.saving.settle(file, 'theirs')}>Take theirs</Button>

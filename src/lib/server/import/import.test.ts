@@ -139,7 +139,7 @@ describe('bringing files in', () => {
 			/^The zip cannot be read .*; nothing was imported\.$/
 		);
 		await expect(bring([{ path: 'a.css', bytes: bytes('x') }])).rejects.toThrow(
-			'No HTML page was found among 1 files; nothing was imported.'
+			'No HTML page was found among 1 file; nothing was imported.'
 		);
 	});
 

@@ -1,3 +1,4 @@
+import { counted } from '$lib/core/text/index.ts';
 import { Problem } from '../problem.ts';
 import { collector, isLitter, type Entry, type RefusedFile } from './entry.ts';
 import { hand, OutOfBounds } from '../work/hand.ts';
@@ -54,7 +55,7 @@ export async function bring(
 		const why = refused[0] ? ` The first thing refused: ${refused[0].path}, ${refused[0].reason}.` : '';
 		throw new Problem(
 			400,
-			`No HTML page was found among ${files.length} files; nothing was imported.${why}`,
+			`No HTML page was found among ${counted(files.length, 'file')}; nothing was imported.${why}`,
 			{ refused }
 		);
 	}

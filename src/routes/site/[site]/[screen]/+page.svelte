@@ -107,11 +107,11 @@
 		void go(href(screen, path, chosen, selected), followed.keep(path, selected), true);
 	}
 
-	/** Goes to another page of the site once it is read. */
-	async function open(chosen: string): Promise<void> {
+	/** Goes to another page of the site once it is read, with a file in the sheet's place. */
+	async function open(chosen: string, beside = file): Promise<void> {
 		opening = chosen;
 		await paced(new PageState(site, chosen).readAhead());
-		if (opening === chosen) await goto(href(screen, chosen, file));
+		if (opening === chosen) await goto(href(screen, chosen, beside));
 	}
 
 	/** Shows a place of a file on the Bench, with the caret there. */
@@ -230,7 +230,7 @@
 		keys={allKeys}
 		{finds}
 		oninsert={(property) => site.actions.insert(property)}
-		onmade={(made, kind) => void (kind === 'page' ? open(made) : show({ path: made, offset: 0 }))}
+		onmade={(made, kind) => void (kind === 'page' ? open(made, made) : show({ path: made, offset: 0 }))}
 		{oncopied}
 	/>
 </div>
