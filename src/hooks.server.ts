@@ -6,11 +6,11 @@ import { log } from '$lib/server/log.ts';
 import { Problem, problemReply } from '$lib/server/problem.ts';
 import { withSiteAhead } from '$lib/server/stage.ts';
 
-/** Frames come from the stages' hosts, which `VANTAGGIO_STAGE` may put elsewhere. */
+/** Frames are served from the stages' hosts, which `VANTAGGIO_STAGE` may move elsewhere. */
 const [, stageHosts = ''] = optionsFrom(process.env).stagePattern.split('{stage}');
 const STAGES = `http://*${stageHosts}:*`;
 
-/** Adds to Kit's policy what is known only now: the stages' hosts, and the nonce that the editor's styles carry too. */
+/** Adds to Kit's policy what is only known at runtime: the stages' hosts, and the nonce for the editor's styles. */
 function completePolicy(headers: Headers): void {
 	const policy = headers.get('content-security-policy');
 	const nonce = policy && /'nonce-[^']+'/.exec(policy)?.[0];
@@ -19,7 +19,7 @@ function completePolicy(headers: Headers): void {
 	headers.set('content-security-policy', styles.replace("frame-src 'self'", `frame-src 'self' ${STAGES}`));
 }
 
-/** When what nothing names is looked for first, and how often from then on, ms. */
+/** When unreferenced data is looked for first, and how often from then on, ms. */
 const [FIRST, AGAIN] = [60_000, 6 * 3600_000];
 
 export const init = (): void => {

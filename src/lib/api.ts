@@ -10,7 +10,7 @@ import { holdSchema } from './core/wake/hold.ts';
 import type { FileKind } from './core/site/index.ts';
 import type { Vantage } from './core/vantage/index.ts';
 
-/** What the server and the application say to each other, as JSON. */
+/** The JSON exchanged between the server and the application. */
 
 export interface SiteSummary {
 	readonly id: number;
@@ -25,9 +25,9 @@ export interface FileRecord {
 	readonly size: number;
 	readonly width: number | null;
 	readonly height: number | null;
-	/** LF text of pages and sheets, else null; of a minified one, its layout. */
+	/** LF text of pages and sheets, otherwise null; the layout of a minified one. */
 	readonly text: string | null;
-	/** Of a layout, the lines that begin a line of the file, too, from 0; null where every line does. */
+	/** For a layout, the lines that also begin a line of the file, from 0; null where every line does. */
 	readonly ownLines: readonly number[] | null;
 }
 
@@ -47,7 +47,7 @@ export interface VantageRecord {
 	readonly fields: Vantage;
 }
 
-/** A vantage as it is to be kept; without an id, a new one. */
+/** A vantage to be stored; without an id, a new one. */
 export interface VantageRequest extends Omit<VantageRecord, 'id'> {
 	readonly id?: number | undefined;
 }
@@ -59,8 +59,8 @@ export interface VantageList {
 }
 
 /**
- * The lists of small things that are kept with a site: what each is made of, what it is called, and how many it has at most.
- * A new one needs nothing but a row here.
+ * The lists of small things that are stored with a site: the schema of each, its name, and its maximum length. A new
+ * list only needs a row here.
  */
 export const KEPT = {
 	staged: { schema: stagedStateSchema, title: 'staged states', most: 1000 },
@@ -71,7 +71,7 @@ export const KEPT = {
 	errand: { schema: errandSchema, title: 'errands', most: 1000 },
 	/** Ids and classes that two saves of a page have proved unsteady. */
 	unsteady: { schema: unsteadySchema, title: 'unsteady names', most: 1000 },
-	/** Kinds of findings that are not as they come. */
+	/** Kinds of findings with changed settings. */
 	finding: { schema: kindSettingSchema, title: 'kinds of findings', most: 1000 },
 	accepted: { schema: acceptedSchema, title: 'accepted findings', most: 1000 },
 	hold: { schema: holdSchema, title: 'holds', most: 1000 },
@@ -110,14 +110,14 @@ export interface RevisionRecord {
 	readonly at: string;
 }
 
-/** A picture whose bytes are kept. */
+/** A picture whose bytes are stored. */
 export interface PictureRecord {
 	readonly hash: string;
 	readonly width: number;
 	readonly height: number;
 }
 
-/** A file that was added, as the revision of that number. */
+/** A file that was added with the revision of that number. */
 export interface AddedFile {
 	readonly path: string;
 	readonly revision: number;
@@ -125,16 +125,16 @@ export interface AddedFile {
 	readonly hash: string;
 }
 
-/** What becomes of a file that holds bytes of a hash: another path, or none; where it had none, it is brought back. */
+/** A change of a file with content of a hash: another path, or null; with no former path, it is restored. */
 export type FileChange = MovedFile;
 
 /** A file as it was saved. */
 export interface SavedFile extends Pick<FileRecord, 'path' | 'hash' | 'ownLines'> {
-	/** Its text, where that is not the one that was sent: of a layout, with the breaks that it lacked; else null. */
+	/** Its text, where that differs from the one sent: a layout with further breaks; otherwise null. */
 	readonly text: string | null;
 }
 
-/** A file that was saved elsewhere, with what it holds now. */
+/** A file that was saved elsewhere, with its present content. */
 export interface StaleFile extends SavedFile {
 	readonly text: string;
 }

@@ -17,16 +17,16 @@
 
 	interface Props {
 		view: EditorView;
-		/** What is looked for, and what was found; the editor keeps it up. */
+		/** The search and its results, kept up to date by the editor. */
 		find: FindInSheet;
 	}
 
 	let { view, find }: Props = $props();
 
-	/** By this the editor finds the field when the panel is asked for again. */
+	/** The attribute by which the editor finds the field when the panel is asked for again. */
 	const MAIN = { 'main-field': 'true' };
 
-	/** Why nothing can be looked for; '' where it can. */
+	/** Why the search cannot be done; '' where it can. */
 	const refused = $derived.by(() => {
 		const expression = expressionOf(find);
 		return expression.ok ? '' : expression.sentence;
@@ -37,7 +37,7 @@
 			replace: find.by,
 			caseSensitive: find.matchCase,
 			regexp: find.pattern,
-			// What is no pattern is looked for as it is written.
+			// An invalid pattern is searched for literally.
 			literal: !find.pattern
 		});
 		untrack(() => view.dispatch({ effects: setSearchQuery.of(query) }));

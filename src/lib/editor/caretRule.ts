@@ -4,21 +4,21 @@ import type { Sources } from '../core/site/index.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
 import type { FileText } from '../session/texts.svelte.ts';
 
-/** The selector that the caret of a file is about. */
+/** The selector at the caret of a file. */
 export interface CaretRule {
 	/** As it would be without nesting. */
 	readonly selector: string;
-	/** Where it stands in the file, to be written in its place; null for one that is nested or not a rule yet. */
+	/** Its place in the file, where it can be replaced; null for one that is nested or not a rule yet. */
 	readonly span: { readonly start: number; readonly end: number } | null;
-	/** Whether it is the selector itself that is written. */
+	/** Whether the selector itself is being written. */
 	readonly writing: boolean;
 }
 
-/** The line of an offset where it is a selector and no block of it is there yet; '' else. */
+/** The line of an offset where it is a selector without a block yet; otherwise ''. */
 function begun(source: string, offset: number): string {
 	const caret = caretAt(source, offset);
 	const start = source.lastIndexOf('\n', offset - 1) + 1;
-	// Within brackets it is not known what is written.
+	// Inside brackets it is not known what is being written.
 	const bracket = caret === undefined && /\([^)]*$/.test(source.slice(start, offset));
 	if (!bracket && !['selector', 'class', 'id'].includes(caret?.kind ?? '')) return '';
 	const end = source.indexOf('\n', offset);
@@ -26,7 +26,7 @@ function begun(source: string, offset: number): string {
 	return /[{};@]/.test(line) ? '' : line.trim().replace(/,$/, '');
 }
 
-/** The rule that a file's caret is in, or the selector that is being typed there; undefined where there is none. */
+/** The rule at a file's caret, or the selector being typed there; undefined where there is none. */
 export function caretRule(file: FileText, sources: Sources): CaretRule | undefined {
 	const { head } = file.state.selection.main;
 	const part = sheetPartAt(file.text, file.kind, head);

@@ -7,7 +7,7 @@ import type { FileText } from '../session/texts.svelte.ts';
 import { inEditor } from '../writing/working.ts';
 import { editorLook } from './look.ts';
 
-/** A change that came from the file: it is there already. */
+/** Marks a change that came from the file and is there already. */
 const fromFile = Annotation.define<true>();
 
 const merging = EditorView.theme({
@@ -30,7 +30,7 @@ const merging = EditorView.theme({
 	'&.cm-merge-b.cm-editor .cm-changedLineGutter': { background: 'var(--verdigris)' }
 });
 
-/** The button beside a stretch of lines that are others: they become what stands at the left. */
+/** The button beside differing lines, which replaces them by those on the left. */
 function takeLines(): HTMLElement {
 	const button = document.createElement('button');
 	button.type = 'button';
@@ -40,19 +40,21 @@ function takeLines(): HTMLElement {
 	return button;
 }
 
-/** A text and a file's own beside each other, line by line, the file's to be written in. */
+/** A text beside a file's own, compared line by line; the file's can be edited. */
 export interface Compared {
-	/** The file has another text now. */
+	/** To be called when the file has another text. */
 	follow(): void;
-	/** Goes to the next stretch that differs, or to the one before. */
+	/** Goes to the next difference, or to the previous one. */
 	next(): void;
 	previous(): void;
-	/** How many stretches differ. */
+	/** The number of differences. */
 	readonly count: number;
 	destroy(): void;
 }
 
-/** Shows a text at the left and a file's own at the right; `changed` hears whenever what differs may be other. */
+/**
+ * Shows a text on the left and a file's own on the right; `changed` is called when the differences may have changed.
+ */
 export function compare(
 	parent: HTMLElement,
 	{ base, called, file, changed }: { base: string; called: string; file: FileText; changed: () => void }

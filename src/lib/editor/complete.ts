@@ -13,7 +13,7 @@ import type { PageAnswers } from '../session/answers.ts';
 import { hostOf } from './host.ts';
 import { sheetPartAt } from '../writing/sheetParts.ts';
 
-/** The grammar is large: it comes when something is first completed. */
+/** The grammar is large, so it is loaded with the first completion. */
 const grammar = () => insist(() => import('../core/grammar/index.ts'));
 
 const AT_RULES = [
@@ -47,14 +47,14 @@ const FEATURES = [
 	'print',
 	'screen'
 ];
-/** Units by how often they are wanted in a breakpoint stylesheet; a percent sign is one key anyway. */
+/** Units by their frequency in breakpoint stylesheets; a percent sign is a single key anyway. */
 const UNITS =
 	'px rem em vw vh svh dvh lvh vi vb vmin vmax ch lh rlh fr cqi cqw cqb cqh ex cap ic svw dvw lvw deg turn rad s ms dppx'.split(
 		' '
 	);
 const GLOBAL = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'];
 
-/** So much of a start tag is looked at before a place in it, characters. */
+/** So many characters before a place are searched for the start of its tag. */
 const MOST_OF_TAG = 2000;
 
 const options = (labels: Iterable<string>, type: string, boost = 0): Completion[] =>
@@ -123,7 +123,7 @@ async function optionsFor(caret: Caret, answers: PageAnswers): Promise<Completio
 	}
 }
 
-/** What may be written at the caret of a sheet, whose text begins at `offset` of the document. */
+/** Completions at the caret of a sheet, whose text begins at `offset` of the document. */
 async function complete(
 	context: CompletionContext,
 	text: string,
@@ -133,14 +133,14 @@ async function complete(
 	const number = caret?.kind === 'value' ? /^\d+(?=[a-z]*$)/i.exec(caret.word)?.[0] : undefined;
 	if (caret && number !== undefined) {
 		const units = UNITS.map((unit, i) => ({ label: number + unit, type: 'unit', boost: -i }));
-		// Nothing is offered at the digits, nor where a unit is whole: Enter ends the line then.
+		// Nothing is offered after digits or a complete unit, so that Enter ends the line there.
 		const whole = caret.word === number || UNITS.includes(caret.word.slice(number.length));
 		return whole && !context.explicit ? null : { from: offset + caret.from, options: units };
 	}
 	if (!caret || /^\d/.test(caret.word)) return null;
 	const begins = /[:.#(]\s*$/.test(text.slice(0, context.pos - offset)) && caret.kind !== 'selector';
 	if (!context.explicit && caret.word === '' && !begins) return null;
-	// A condition is written whole, with its bracket.
+	// A condition is inserted whole, with its bracket.
 	const bracket = caret.kind === 'media' && text[caret.from - 1] === '(' ? 1 : 0;
 	return {
 		from: offset + caret.from - bracket,
@@ -152,7 +152,7 @@ async function complete(
 /** Where the value of a `class` attribute begins, before a place in it. */
 const IN_CLASS = /<[a-z][^<>]*\sclass\s*=\s*(?:"[^"<>]*|'[^'<>]*|[^\s"'<>=]*)$/i;
 
-/** The classes of the page and of its sheets, ours first, in a `class` attribute. */
+/** The classes of the page and of its sheets, our own first, in a `class` attribute. */
 async function inClass({ state, pos }: CompletionContext): Promise<CompletionResult | null> {
 	const before = state.sliceDoc(Math.max(0, pos - MOST_OF_TAG), pos);
 	if (!IN_CLASS.test(before)) return null;
@@ -177,8 +177,8 @@ async function inPage(context: CompletionContext): Promise<CompletionResult | nu
 }
 
 /**
- * Where the outermost rule begins that a place of a sheet is in, or the one before it: what stands before that has no
- * bearing on what may be written there. The text's start where the sheet has not been read so far.
+ * The start of the outermost rule around a place of a sheet, or of the one before it: what precedes it does not
+ * affect completion. The start of the text where the sheet has not been parsed so far.
  */
 function pieceStart(state: EditorState, pos: number): number {
 	const tree = syntaxTree(state);
@@ -195,7 +195,7 @@ function inSheet(context: CompletionContext): Promise<CompletionResult | null> {
 	return complete(context, state.sliceDoc(start, pos), start);
 }
 
-/** Completion by where the caret is: grammar for properties and values, the page and its sheets for names. */
+/** Completion by context: the grammar for properties and values, the page and its sheets for names. */
 export const completing = (kind: 'page' | 'sheet'): Extension =>
 	autocompletion({
 		icons: false,

@@ -2,10 +2,10 @@ import { RangeSet, StateEffect, StateField, type Extension } from '@codemirror/s
 import { Decoration, EditorView, WidgetType } from '@codemirror/view';
 import type { IneffectiveDeclaration } from '../inquiry/idle.ts';
 
-/** Tells an editor which of its declarations do nothing. */
+/** Tells an editor which of its declarations have no effect. */
 export const setIdle = StateEffect.define<readonly IneffectiveDeclaration[]>();
 
-/** The proofreader's mark for take-out, beside a declaration that does nothing where it stands. */
+/** The proofreader's deletion mark, beside a declaration without effect. */
 class Dele extends WidgetType {
 	constructor(readonly idle: IneffectiveDeclaration) {
 		super();
@@ -43,7 +43,7 @@ const field = StateField.define<RangeSet<Decoration>>({
 	provide: (self) => EditorView.decorations.from(self)
 });
 
-/** Marks the declarations that do nothing in the lead. */
+/** Marks the declarations without effect in the lead. */
 export const deles: Extension = [
 	field,
 	EditorView.baseTheme({

@@ -42,7 +42,9 @@ import { wrappingLines } from './wrapping.svelte.ts';
 
 const language = new Compartment();
 
-/** HTML brings the languages that stand in pages: it comes with the first page that is opened, after the frames. */
+/**
+ * HTML includes the languages inside pages, so it is loaded with the first page that is opened, after the frames.
+ */
 const htmlWhenCome = ViewPlugin.fromClass(
 	class {
 		#gone = false;
@@ -68,14 +70,14 @@ const htmlWhenCome = ViewPlugin.fromClass(
 const OWN_KEYS: readonly KeyBinding[] = [
 	{ key: 'Mod-/', run: toggleComment },
 	{ key: 'Shift-Mod-k', run: deleteLine },
-	// At a number it is nudged instead.
+	// At a number, these keys change the number instead.
 	{ key: 'Alt-ArrowUp', run: moveLineUp },
 	{ key: 'Alt-ArrowDown', run: moveLineDown },
-	// Of several carets one stays.
+	// Of several carets one remains.
 	{ key: 'Escape', run: simplifySelection }
 ];
 
-/** What every text is edited with; CSS or HTML by its kind. */
+/** The extensions for every text; CSS or HTML by its kind. */
 export const editorExtensions = (site: SiteState, kind: 'page' | 'sheet', path: string): Extension => [
 	editorHost.of({ site, path }),
 	EditorView.contentAttributes.of({ tabindex: '0' }),

@@ -16,7 +16,7 @@ import type { FindInSheet } from './findInSheet.ts';
 import FindPanel from './FindPanel.svelte';
 import { inSight } from './inSight.ts';
 
-/** So many places are counted. */
+/** At most so many matches are counted. */
 const MOST = 10_000;
 
 function foundIn({ state }: EditorView): Pick<FindInSheet, 'count' | 'at'> {
@@ -32,7 +32,7 @@ function foundIn({ state }: EditorView): Pick<FindInSheet, 'count' | 'at'> {
 	return { count, at };
 }
 
-/** Enter finds the next place, or replaces this one; Escape closes. Other keys are the field's. */
+/** Enter goes to the next match, or replaces this one; Escape closes. Other keys belong to the field. */
 function pressed(view: EditorView, event: KeyboardEvent): void {
 	const { target, key, shiftKey } = event;
 	event.stopPropagation();
@@ -66,7 +66,7 @@ function panel(view: EditorView): Panel {
 			const asked = transactions.flatMap(({ effects }) =>
 				effects.flatMap((one) => (one.is(setSearchQuery) ? [one.value] : []))
 			);
-			// The editor itself asks for what is selected when it is opened again.
+			// The editor itself takes the selection as search words when the panel is opened again.
 			const last = asked.at(-1)?.search;
 			if (last) find.words = last;
 			if (docChanged || selectionSet || asked.length > 0) Object.assign(find, foundIn(view));
@@ -75,7 +75,7 @@ function panel(view: EditorView): Panel {
 	};
 }
 
-/** Find and replace in a text: a panel of our own over the editor's search. */
+/** Find and replace in a text: a panel of our own for the editor's search. */
 export const finding: Extension = [
 	search({
 		top: true,

@@ -23,18 +23,18 @@ import {
 import type { Force, ConditionNote } from '../core/site/index.ts';
 import { hostOf } from './host.ts';
 
-/** What is in force at which widths, and where the carriage stands. */
+/** What is in force at which widths, and the position of the carriage. */
 export interface InForce {
 	/** The text that the rules and notes belong to; null until there is an answer. */
 	readonly text: string | null;
 	readonly rules: readonly Force[];
-	/** What each `@media` comes to, in words. */
+	/** The result of each `@media`, in words. */
 	readonly said: readonly ConditionNote[];
 	readonly width: number;
 	readonly range: readonly [number, number];
 }
 
-/** Tells an editor what of its text is in force. */
+/** Tells an editor what in its text is in force. */
 export const setForce = StateEffect.define<InForce>();
 
 interface End {
@@ -43,7 +43,7 @@ interface End {
 	readonly from: Rational;
 }
 
-/** The breakpoints that an interval ends at; what ends at 699 or 699.98 ends at the breakpoint 700. */
+/** The breakpoints at the ends of an interval; what ends at 699 or 699.98 ends at the breakpoint 700. */
 const endsOf = ({ lo, hi, hiClosed }: Interval, place: (px: number) => number): End[] => {
 	const upper = hi && (hiClosed ? rational(Number(floor(hi)) + 1) : hi);
 	return [...(lo.n > 0n ? [lo] : []), ...(upper ? [upper] : [])].map((from) => ({
@@ -52,14 +52,14 @@ const endsOf = ({ lo, hi, hiClosed }: Interval, place: (px: number) => number): 
 	}));
 };
 
-/** The bar of one rule over the Measure: stretches in percent of its length, drawn at the same scale. */
+/** The bar of one rule along the Measure: ranges in percent of its length, at the same scale. */
 class Bar extends GutterMarker {
 	constructor(
 		readonly stretches: readonly (readonly [number, number])[],
 		readonly carriage: number,
 		readonly holds: boolean,
 		readonly words: string,
-		/** The ends that are thresholds: where they are drawn, and the breakpoint that each is of. */
+		/** The ends that are thresholds: their positions, and the breakpoint of each. */
 		readonly ends: readonly End[],
 		readonly scale: readonly [number, number]
 	) {
@@ -88,7 +88,7 @@ class Bar extends GutterMarker {
 	}
 }
 
-/** What a condition comes to, at the end of its line. */
+/** The result of a condition, at the end of its line. */
 class ConditionWidget extends WidgetType {
 	constructor(readonly said: ConditionNote) {
 		super();
@@ -195,7 +195,7 @@ const look = EditorView.baseTheme({
 	'.cm-pale, .cm-pale span:not(.cm-note)': { color: 'var(--pale) !important' }
 });
 
-/** The lines at which rules begin, with whether they are in force at the carriage, as they are shown. */
+/** The visible lines at which rules begin, and whether they are in force at the carriage. */
 export function rulesShown(state: EditorState): { from: number; holds: boolean }[] {
 	const found: { from: number; holds: boolean }[] = [];
 	state.field(field).bars.between(0, state.doc.length, (from, _, bar) => {
@@ -204,12 +204,12 @@ export function rulesShown(state: EditorState): { from: number; holds: boolean }
 	return found;
 }
 
-/** How near the pointer takes an end, and how far it goes before a press is a drag, px. */
+/** How near the pointer must be to grab an end, and how far it moves before a press becomes a drag, px. */
 const [NEAR, SLACK] = [9, 3];
 /** How much finer a drag with Shift is. */
 const FINE = 8;
 
-/** Takes the end of a bar that is near the pointer, until it is released; true where there is one. */
+/** Grabs the end of a bar near the pointer, until the button is released; true where there is one. */
 function take(view: EditorView, from: number, event: PointerEvent): boolean {
 	const drawn = event.target instanceof Element ? event.target.closest('.cm-force') : null;
 	let bar: Bar | undefined;
@@ -241,7 +241,10 @@ function take(view: EditorView, from: number, event: PointerEvent): boolean {
 	return true;
 }
 
-/** At a condition's line what it comes to; in the gutter a bar for each rule over the Measure, where it is in force; what is not at the carriage is pale. */
+/**
+ * Shows the result of each condition at its line, and in the gutter a bar along the Measure for each rule, where it
+ * is in force; what is not in force at the carriage is pale.
+ */
 export const forceBars: Extension = [
 	field,
 	gutter({

@@ -1,13 +1,13 @@
 import { Facet, type EditorState } from '@codemirror/state';
 import type { SiteState } from '../session/site.svelte.ts';
 
-/** The site whose text an editor has, and the text's path. */
+/** The site and path of an editor's text. */
 export interface EditorHost {
 	readonly site: SiteState;
 	readonly path: string;
 }
 
-/** What an editor's extensions know of the world around its text. */
+/** What an editor's extensions know about their surroundings. */
 export const editorHost = Facet.define<EditorHost, EditorHost | null>({ combine: ([host = null]) => host });
 
 /** The site and path of an editor's text. */

@@ -29,7 +29,7 @@ const BY_ELEMENT = /^(?:em|ex|ch|ic|lh|cap|cq\w+)$/;
 const unitsOf = (expression: Expression): string[] =>
 	[...partsOf(expression)].flatMap((part) => (part.kind === 'dimension' ? part.unit : []));
 
-/** The widths over which it is told how a length goes, CSS px. */
+/** The widths over which changes of a length are described, CSS px. */
 const OVER = over(rationalFromNumber(1), rationalFromNumber(8000));
 
 /** A length as a curve in a vantage; undefined where the text alone does not tell. */
@@ -40,7 +40,9 @@ function lengthCurve(expression: Expression, vantage: Vantage): Curve | undefine
 	return found.kind === 'curve' && found.type === 'length' ? found.curve : undefined;
 }
 
-/** A length in px in each of some vantages; null where it is the same px everywhere, or not to be told from the text. */
+/**
+ * A length in px in each of some vantages; null where it is the same px everywhere, or the text alone does not tell.
+ */
 function lengthLines(expression: Expression, vantages: readonly Vantage[]): string[] | null {
 	const units = unitsOf(expression);
 	if (units.some((unit) => BY_ELEMENT.test(unit)) || units.every((unit) => unit === 'px')) return null;
@@ -53,7 +55,7 @@ function lengthLines(expression: Expression, vantages: readonly Vantage[]): stri
 	});
 	const [first] = vantages;
 	const curved = first && lengthCurve(expression, first);
-	/** How it goes over all widths, where it is not the same at each. */
+	/** How it changes over all widths, where it does. */
 	const goes = curved && (curved.length > 1 || curved[0]?.line.slope.n !== 0n) ? [curveInWords(curved)] : [];
 	const root = units.some((unit) => /^r/.test(unit)) ? ['rem as the text size set in the browser'] : [];
 	return lines.length > 0 ? [...lines, ...goes, ...root] : null;
@@ -85,7 +87,7 @@ interface Hovered {
 	readonly selector?: string;
 }
 
-/** What each selector of a rule matches, a line each; the whole of a list of several last. */
+/** The number of matches of each selector of a rule, one line each; for a list of several also the whole. */
 async function hitLines(
 	source: string,
 	rule: Rule,
@@ -110,7 +112,7 @@ async function hitLines(
 	];
 }
 
-/** Pages that are named one by one; more are counted. */
+/** At most so many pages are named; more are counted. */
 const NAMED = 6;
 
 function elsewhereLines(pages: FileHits['elsewhere']): string[] {
@@ -121,7 +123,7 @@ function elsewhereLines(pages: FileHits['elsewhere']): string[] {
 	return [`on other pages: ${hit.slice(0, NAMED).join(', ')}${more}`];
 }
 
-/** What a property is for, or what a selector matches, by the node of a sheet that an offset lies in. */
+/** What a property is for, or what a selector matches, for the node of a sheet at an offset. */
 async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number): Promise<Hovered | null> {
 	const text = state.doc.toString();
 	const part = sheetPartAt(text, kind, offset);
@@ -146,8 +148,8 @@ async function nodeAt(state: EditorState, kind: 'page' | 'sheet', offset: number
 }
 
 /**
- * Under the pointer: what a length is in every vantage, what a custom property is first given, what a property is
- * for, and how many elements a selector matches.
+ * Under the pointer: a length in every vantage, the first value of a custom property, what a property is for, and how
+ * many elements a selector matches.
  */
 export const hovers = (kind: 'page' | 'sheet'): Extension => [
 	hoverTooltip(async (view, offset) => {

@@ -2,8 +2,8 @@ import { insertNewlineAndIndent } from '@codemirror/commands';
 import type { Command } from '@codemirror/view';
 
 /**
- * Writes a property at the caret, with the caret where its value goes: on a line of its own after the caret's, or at the
- * caret itself where its line is empty or has a whole block.
+ * Inserts a property, with the caret where its value goes: on a new line after the caret's, or at the caret itself
+ * where its line is empty or contains a whole block.
  */
 export const insertProperty =
 	(property: string): Command =>

@@ -3,7 +3,7 @@ import type { Extension } from '@codemirror/state';
 import { EditorView } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
 
-/** Names are not broken at their hyphens where lines are wrapped. */
+/** Wrapped lines are not broken at hyphens in names. */
 const whole = { whiteSpace: 'pre' } as const;
 
 const colours = HighlightStyle.define([
@@ -57,7 +57,7 @@ const theme = EditorView.theme({
 	'.cm-goto': { background: 'var(--pick)' }
 });
 
-/** How every text looks in an editor. */
+/** The look of every text in an editor. */
 export const editorLook = (): Extension => [
 	syntaxHighlighting(colours),
 	theme,

@@ -15,7 +15,7 @@ const goTo = (view: EditorView, at: number): void => {
 	view.focus();
 };
 
-/** To the next rule that is in force at the carriage, or the one before; around at the end. */
+/** Goes to the next or previous rule in force at the carriage, cyclically. */
 export const toRuleInForce =
 	(by: -1 | 1): Command =>
 	(view) => {
@@ -32,7 +32,7 @@ export const toRuleInForce =
 		return true;
 	};
 
-/** Folds every block that is not in force at the carriage's width; the rest is unfolded. */
+/** Folds every block that is not in force at the carriage's width, and unfolds the rest. */
 export const foldOthers =
 	({ rules, width }: InForce): Command =>
 	(view) => {
@@ -50,7 +50,7 @@ export const foldOthers =
 		return true;
 	};
 
-/** The name of the custom property that the caret is in. */
+/** The name of the custom property at the caret. */
 function customPropertyAt(state: EditorState): string | undefined {
 	const { head } = state.selection.main;
 	const { from, text } = state.doc.lineAt(head);
@@ -60,13 +60,13 @@ function customPropertyAt(state: EditorState): string | undefined {
 	return undefined;
 }
 
-/** To where the custom property at the caret is first given a value. */
+/** Goes to where the custom property at the caret is first defined. */
 export const toDefinition: Command = (view) => {
 	const name = customPropertyAt(view.state);
 	return name !== undefined && hostOf(view.state).site.answers.showDefinition(name);
 };
 
-/** The offset at which a sheet first gives a custom property; undefined where it does not. */
+/** The offset at which a sheet first defines a custom property; undefined where it does not. */
 export function definitionIn(sheet: Sheet, name: string): number | undefined {
 	for (const node of walk(sheet)) {
 		if (node.kind === 'declaration' && node.property === name) return node.span.start;

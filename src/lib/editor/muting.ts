@@ -7,7 +7,7 @@ import { sheetPartAt } from '../writing/sheetParts.ts';
 import { hostOf } from './host.ts';
 import type { FileText } from '../session/texts.svelte.ts';
 
-/** Which stretches of the shown text are out of force. */
+/** The muted stretches of the shown text. */
 export const setMuted = StateEffect.define<readonly Span[]>();
 
 const MUTED = Decoration.mark({ class: 'cm-muted' });
@@ -29,7 +29,7 @@ const marks = StateField.define<DecorationSet>({
 	provide: (field) => EditorView.decorations.from(field)
 });
 
-/** What is muted is struck out; Alt M mutes what the caret is in. */
+/** Strikes muted text out; Alt M mutes what the caret is in. */
 export const muting: Extension = [
 	marks,
 	keymap.of([{ key: 'Alt-m', run: ({ state }) => hostOf(state).site.actions.toggleMute() }]),
@@ -39,7 +39,9 @@ export const muting: Extension = [
 	})
 ];
 
-/** The offset that a caret means: what its line begins with, from the white space before; what a `;` ends, after it. */
+/**
+ * The offset that a caret refers to: at the start of a line what the line begins with, after a `;` what that ends.
+ */
 function meant(state: EditorState): number {
 	const { head } = state.selection.main;
 	const line = state.doc.lineAt(head);
@@ -48,7 +50,7 @@ function meant(state: EditorState): number {
 	return line.text[head - line.from - 1] === ';' ? head - 1 : head;
 }
 
-/** What of a file the caret is in that can be muted, the innermost first. */
+/** The pieces around a file's caret that can be muted, innermost first. */
 function mutable({ kind, state, text }: FileText): MutablePart[] {
 	const head = meant(state);
 	const part = sheetPartAt(text, kind, head);
@@ -63,7 +65,7 @@ function mutable({ kind, state, text }: FileText): MutablePart[] {
 	return attribute ? [attribute] : [];
 }
 
-/** Mutes what the caret of a file is in, so many steps further out, or brings back what is muted there. */
+/** Mutes what the caret of a file is in, so many levels further out, or unmutes what is muted there. */
 export function toggleMute(file: FileText, outward = 0): Result {
 	file.settle();
 	const head = meant(file.state);
@@ -82,7 +84,7 @@ export function toggleMute(file: FileText, outward = 0): Result {
 	return DONE;
 }
 
-/** Mutes every sheet of a site but the rule that the caret of a file is in. */
+/** Mutes every sheet of a site except the rule at the caret of a file. */
 export function muteOthers(files: readonly FileText[], file: FileText): Result {
 	file.settle();
 	const head = meant(file.state);

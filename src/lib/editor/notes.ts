@@ -29,7 +29,7 @@ class Note extends WidgetType {
 	}
 }
 
-/** As many as a line has room for, the rest by its number. */
+/** As many as fit on a line, with the number of others. */
 const MOST_A_LINE = 4;
 
 function fewALine(remarks: readonly TextRemark[]): TextRemark[] {
@@ -55,23 +55,23 @@ function decorate(doc: Text, said: readonly TextRemark[]): DecorationSet {
 	return builder.finish();
 }
 
-/** How long after the last keystroke the notes are read anew, ms. */
+/** The pause after the last keystroke before the notes are updated, ms. */
 const REST = 250;
 
-/** Shows what is broken at the end of its line, a moment after typing has stopped. */
+/** Shows faults at the ends of their lines, a moment after typing has stopped. */
 export const notesAtLines = (kind: 'page' | 'sheet'): Extension =>
 	ViewPlugin.fromClass(
 		class {
 			decorations: DecorationSet = Decoration.none;
 			#timer: ReturnType<typeof setTimeout> | undefined;
 			readonly #deaf: () => void;
-			/** The text that was asked about last; null once the editor is gone. */
+			/** The text asked about last; null once the editor is gone. */
 			#asked: Text | null | undefined;
 
 			constructor(view: EditorView) {
 				const again = (): void => void this.#again(view);
 				this.#deaf = hostOf(view.state).site.support.listen(again);
-				// Reading is no part of the first picture.
+				// Notes can wait until after the first paint.
 				void afterFrames().then(again);
 			}
 

@@ -2,7 +2,7 @@ import { Prec, StateEffect, StateField, type EditorState, type Extension } from 
 import { EditorView, keymap, type KeyBinding } from '@codemirror/view';
 import { addTo, numberAt } from '../core/css/index.ts';
 
-/** A number on trial: where it stands, and what it was before. */
+/** A number being tried: its place, and its former text. */
 interface Trial {
 	readonly from: number;
 	readonly to: number;
@@ -11,7 +11,7 @@ interface Trial {
 
 const setTrial = StateEffect.define<Trial | null>();
 
-/** The number that is being tried; any other change, or a caret elsewhere, ends the trial. */
+/** The number being tried; any other change, or moving the caret away, ends the trial. */
 const trialField = StateField.define<Trial | null>({
 	create: () => null,
 	update(trial, transaction) {
@@ -23,7 +23,7 @@ const trialField = StateField.define<Trial | null>({
 	}
 });
 
-/** A text of CSS around an offset, and where it begins: all of a sheet, a line of a page. */
+/** The CSS text around an offset, and where it begins: all of a sheet, or a line of a page. */
 function cssAround(
 	state: EditorState,
 	offset: number,
@@ -34,7 +34,7 @@ function cssAround(
 	return { text: line.text, from: line.from };
 }
 
-/** Changes the number at an offset; false where there is none, or where it is not to be changed. */
+/** Changes the number at an offset; false where there is none, or where it must not be changed. */
 function nudge(view: EditorView, kind: 'page' | 'sheet', offset: number, step: number): boolean {
 	const { state } = view;
 	const { text: css, from: at } = cssAround(state, offset, kind);
@@ -54,7 +54,7 @@ function nudge(view: EditorView, kind: 'page' | 'sheet', offset: number, step: n
 	return true;
 }
 
-/** Puts back what a number was before it was tried; false where none is on trial. */
+/** Restores the number being tried; false where there is none. */
 function takeBack(view: EditorView): boolean {
 	const trial = view.state.field(trialField);
 	if (!trial || view.state.sliceDoc(trial.from, trial.to) === trial.before) return false;
@@ -73,12 +73,12 @@ const STEPS = [
 	['Ctrl-Alt-', 0.1]
 ] as const;
 
-/** How far the pointer goes for one step, px. */
+/** How far the pointer moves for one step, px. */
 const STRIDE = 4;
 
 const stepOf = (event: MouseEvent): number => (event.shiftKey ? 10 : event.ctrlKey ? 0.1 : 1);
 
-/** With Alt held, a drag on a number changes it by a step for every few px to the right. */
+/** Dragging a number with Alt held changes it by a step for every few px to the right. */
 function draggable(kind: 'page' | 'sheet'): Extension {
 	return EditorView.domEventHandlers({
 		mousedown(event, view) {
@@ -109,8 +109,8 @@ function draggable(kind: 'page' | 'sheet'): Extension {
 }
 
 /**
- * Alt with ↑ or ↓ changes the number at the caret by 1, with Shift by 10, with Ctrl by 0.1; Escape puts back what
- * it was before. Where the caret is in no number the keys do what they usually do.
+ * Alt with ↑ or ↓ changes the number at the caret by 1, with Shift by 10, with Ctrl by 0.1; Escape restores it. Where
+ * the caret is not in a number, the keys keep their usual function.
  */
 export function nudging(kind: 'page' | 'sheet'): Extension {
 	const bindings = STEPS.flatMap(([modifiers, by]): KeyBinding[] =>

@@ -6,7 +6,7 @@ import { hostOf } from './host.ts';
 import { addFile } from '../session/addFile.ts';
 import type { SiteState } from '../session/site.svelte.ts';
 
-/** The folder in which most of the site's pictures are. */
+/** The folder with most of the site's pictures. */
 function pictureFolder({ files }: SiteState): string {
 	const pictures = files.filter(({ kind }) => kind === 'picture');
 	return mostFrequent(pictures.map(({ path }) => path.slice(0, path.lastIndexOf('/') + 1))) ?? 'img/';
@@ -14,7 +14,7 @@ function pictureFolder({ files }: SiteState): string {
 
 const isPicture = ({ type }: { type: string }): boolean => type.startsWith('image/');
 
-/** A file's name as it is well written in an address. */
+/** A file's name in a form that is easily written in an address. */
 const plainName = (name: string): string => name.trim().replace(/[^\p{L}\p{N}._-]+/gu, '-');
 
 async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): Promise<void> {
@@ -40,7 +40,7 @@ async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): P
 	}
 }
 
-/** A picture that is dropped onto a text comes into the site, and its address to the caret. */
+/** A picture dropped onto a text is added to the site, and its address inserted at the caret. */
 export const pictureDrop = (kind: 'page' | 'sheet'): Extension =>
 	EditorView.domEventHandlers({
 		drop(event, view) {

@@ -10,7 +10,7 @@ const redo: Command = ({ state }) => {
 	return true;
 };
 
-/** Undo and redo in an editor are those of the whole site, by key and by the browser's own menu. */
+/** Undo and redo in an editor are those of the whole site, by keys and by the browser's own menu. */
 export const steppingBack = [
 	keymap.of([
 		{ key: 'Mod-z', run: undo, preventDefault: true },

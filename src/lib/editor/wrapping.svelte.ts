@@ -6,7 +6,7 @@ const KEY = 'vantaggio-wrap-lines';
 
 let isOn = $state(store.get(KEY) !== 'no');
 
-/** Whether lines that are longer than the sheet is wide are wrapped; kept with the browser, for all sheets. */
+/** Whether long lines are wrapped; stored in the browser, for all sheets. */
 export const wrapping = {
 	get isOn(): boolean {
 		return isOn;
@@ -17,14 +17,14 @@ export const wrapping = {
 	}
 };
 
-/** How much further in than its line's first word a wrapped line goes on, and where that ends: columns. */
+/** How much further than its line's first word a wrapped line is indented, and up to where: columns. */
 const [FURTHER, MOST] = [4, 24];
 
 const hangings = Array.from({ length: MOST + 1 }, (_, columns) =>
 	Decoration.line({ class: 'cm-hanging', attributes: { style: `--hanging: ${columns}ch` } })
 );
 
-/** The lines that are drawn, each with how far in its wrapped rest begins. */
+/** The visible lines, each with the indentation of its wrapped rest. */
 function hang({ state, visibleRanges }: EditorView): DecorationSet {
 	const builder = new RangeSetBuilder<Decoration>();
 	let done = -1;
@@ -60,9 +60,9 @@ const hanging = ViewPlugin.fromClass(
 	{ decorations: (plugin) => plugin.decorations }
 );
 
-/** Wraps long lines where that is on, their rest further in than they begin. */
+/** Wraps long lines where that is on, with a hanging indent. */
 export const wrappingLines: Extension = [
-	// The editor sees by the style of its content whether lines are wrapped.
+	// The editor detects from the style of its content whether lines are wrapped.
 	EditorView.contentAttributes.of(() => (wrapping.isOn ? { class: 'cm-lineWrapping' } : null)),
 	hanging,
 	EditorView.theme({

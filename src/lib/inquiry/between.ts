@@ -8,19 +8,19 @@ import type { PageContent } from '../stage/protocol.ts';
 import type { MeasuringLayout } from './layout.ts';
 import { seenAt } from './wake.ts';
 
-/** What of a page is unlike what it is on both sides. */
+/** What on a page differs from both sides. */
 export interface Unlike {
 	readonly count: number;
-	/** The outermost of them, by name: the first ones. */
+	/** The names of the first of the outermost ones. */
 	readonly names: readonly string[];
 }
 
-/** So much a box may differ by from one px to the next without a leap, CSS px. */
+/** The largest difference between boxes at adjacent px that is not a jump, CSS px. */
 const LEAP = 2;
-/** So many are named. */
+/** At most so many are named. */
 const MOST = 4;
 
-/** Whether an element is otherwise in one of two layouts of a page: its box by more than from one px to the next. */
+/** Whether an element differs between two layouts of a page: its box by more than usual from one px to the next. */
 function isUnlike(a: Seen, b: Seen, i: number): boolean {
 	const shows = ({ snapshot }: Seen): boolean => ((snapshot.flags[i] ?? 0) & FLAG.shown) !== 0;
 	const leaps = [2, 3].some(
@@ -31,8 +31,8 @@ function isUnlike(a: Seen, b: Seen, i: number): boolean {
 }
 
 /**
- * What of a page is otherwise at a width than at a narrower and at a wider one: in a value, in whether it shows, or in a
- * size that leaps. Measured.
+ * What on a page differs at a width from both a narrower and a wider one: in a value, in whether it shows, or in a
+ * size that jumps. Measured.
  */
 export async function unlikeBoth(
 	page: Page,

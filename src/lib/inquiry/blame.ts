@@ -10,34 +10,34 @@ import { lineageOf } from './lineage.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
-/** A declaration without which something is not so, or is clearly less. */
+/** A declaration whose removal fixes something, or clearly reduces it. */
 export interface Blame {
 	readonly from: Candidate;
-	/** How much of it there is without it, and how much there is with it: over 0 it is still there. */
+	/** How much remains without it, and how much there is with it: above 0 the fault persists. */
 	readonly left: number;
 	readonly of: number;
 	/** The element on which it decides. */
 	readonly path: ElementPath;
 }
 
-/** A page on which declarations are tried: as what it is swept, and where it is laid out. */
+/** The page on which removals are tried: the vantage of the sweep, and where it is laid out. */
 export interface Trial {
 	readonly page: InquiredPage;
 	readonly layout: Layout;
 	readonly as: SeenVantage;
-	/** Which kinds of finding the site has on, and their limits. */
+	/** Which kinds of finding the site looks for, and their limits. */
 	readonly settings: readonly KindSetting[];
 }
 
-/** What moves no box and no line. */
+/** Properties that move no box and no line. */
 const PAINT =
 	/^(color|background.*|cursor|outline.*|.*-color|.*-shadow|text-decoration.*|transition.*|animation.*|fill|stroke.*|caret.*|will-change|pointer-events|user-select)$/;
-/** What is left of a finding where it is clearly less. */
+/** The fraction of a finding below which it counts as clearly reduced. */
 const LESS = 0.9;
-/** So many declarations are tried at most. */
+/** At most so many declarations are tried. */
 const MOST = 60;
 
-/** Declarations that decide on an element and all around it, at a width: its own first. */
+/** Declarations that decide on an element and all its ancestors, at a width: its own first. */
 async function deciding({ page, layout, as }: Trial, path: ElementPath, width: number): Promise<Blame[][]> {
 	const lineage = await lineageOf(page, layout, path, { ...as, width });
 	return lineage.at(width).map((of, up) => {
@@ -50,7 +50,7 @@ async function deciding({ page, layout, as }: Trial, path: ElementPath, width: n
 	});
 }
 
-/** The page with something else in the place of a declaration: by default nothing. */
+/** The page with a declaration replaced, by default by nothing. */
 function changed({ page }: Trial, { file, span }: Candidate, beside?: string): InquiredPage {
 	const at = (offset: number): number => (file === page.path ? page.inFile(file, offset) : offset);
 	const [start, end] = [at(span.start), at(span.end)];
@@ -61,16 +61,17 @@ function changed({ page }: Trial, { file, span }: Candidate, beside?: string): I
 	);
 }
 
-/** How much there is of a finding on a page, in its kind's unit beyond its limit; over 0 it is there. */
+/** The severity of a finding on a page, in its kind's unit beyond its limit; above 0 it exists. */
 export type AmountOn = (
 	page: InquiredPage,
-	/** Where an element of the page as it is stands on that one. */
+	/** The place on the changed page of an element of the present one. */
 	moved?: (path: ElementPath) => ElementPath
 ) => Promise<number>;
 
 /**
- * How much there is of a finding at its worst width, in real layout of pages that are changed. What reaches too far may do
- * so on another element then, in it or around it: that is still the same finding, unless it was there beside it before.
+ * The severity of a finding at its worst width, in real layout of changed pages. After a change, another element,
+ * inside or around the first, may be the one that reaches too far: that is still the same finding, unless it already
+ * existed beside it.
  */
 export async function amountOn(
 	{ page, layout, as, settings }: Trial,
@@ -79,7 +80,7 @@ export async function amountOn(
 ): Promise<AmountOn> {
 	const shift = shiftOf(key, settings) ?? 0;
 	const [path = []] = paths;
-	/** What there is of it on a page, by its paths; undefined where that could not be laid out. */
+	/** Its severity on a page, by the paths there; undefined where the page could not be laid out. */
 	async function read(
 		of: InquiredPage
 	): Promise<readonly { readonly at: readonly ElementPath[]; readonly by: number }[] | undefined> {
@@ -112,36 +113,36 @@ export async function amountOn(
 
 const keyOf = ({ from }: Blame): string => `${from.file} ${from.span.start}`;
 
-/** What is to be explained by declarations. */
+/** Something that declarations are to explain. */
 export interface Effect {
-	/** The elements on which, and on all around which, they decide. */
+	/** The elements on which, and on whose ancestors, the declarations decide. */
 	readonly paths: readonly ElementPath[];
-	/** The widths at which they do, CSS px. */
+	/** The widths at which they decide, CSS px. */
 	readonly widths: readonly number[];
-	/** How much of it there is on a page, in real layout; over 0 it is there. */
+	/** How much of it there is on a page, in real layout; above 0 it exists. */
 	readonly amount: (page: InquiredPage) => Promise<number>;
-	/** Whether only what does not decide at all of the widths can be it. */
+	/** Whether declarations that decide at every one of the widths are ruled out. */
 	readonly flips?: boolean;
 }
 
 /**
- * The declarations to blame for something: those of the nearest element, from its own outwards, without one of which it
- * is not so; where there is none, the one without which there is least of it, if that is clearly less. None where no
- * single one makes so much of it.
+ * The declarations to blame for something: those of the nearest element, starting with its own, of which removing any
+ * one fixes it; failing that, the one whose removal reduces it the most, if clearly. None where no single declaration
+ * accounts for that much.
  */
 export async function blameOf(
 	swept: Trial,
 	{ paths, widths, amount, flips = false }: Effect,
 	signal: AbortSignal
 ): Promise<Blame[]> {
-	// The text may have gone on since it was seen.
+	// The text may have changed since.
 	const all = await amount(swept.page);
 	if (!(all > 0)) return [];
 	let least: Blame | undefined;
 	const each = await Promise.all(
 		paths.flatMap((path) => widths.map((width) => deciding(swept, path, width)))
 	);
-	/** How often each decides; what decides at every width is taken as tried where it cannot be it. */
+	/** How often each decides; declarations that decide at every width count as tried where they are ruled out. */
 	const times = new Map<string, number>();
 	for (const blame of each.flat(2)) times.set(keyOf(blame), (times.get(keyOf(blame)) ?? 0) + 1);
 	const tried = new Set(flips ? [...times].flatMap(([key, count]) => (count < each.length ? [] : key)) : []);
@@ -168,7 +169,7 @@ export const blameFor = (
 	signal: AbortSignal
 ): Promise<Blame[]> => blameOf(swept, { paths, widths: [worst], amount: (page) => amount(page) }, signal);
 
-/** What a kind has as a remedy that does mend a finding, beside the declaration to blame; undefined where nothing does. */
+/** A remedy of its kind, besides the declaration to blame, that does fix a finding; undefined where none does. */
 export async function remedyFor(
 	swept: Trial,
 	row: FindingRow,

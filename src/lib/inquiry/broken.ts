@@ -9,13 +9,15 @@ import type { MeasuringLayout } from './layout.ts';
 /** What takes more or fewer lines or rows. */
 export type BrokenAt = Omit<Rebroken, 'element'> & { readonly path: ElementPath };
 
-/** So many are told. */
+/** At most so many are named. */
 const MOST = 3;
 
 const isInside = (path: ElementPath, outer: ElementPath): boolean =>
 	outer.every((index, i) => path[i] === index);
 
-/** What takes more or fewer lines or rows at a change: inside the element, else around it, else elsewhere. */
+/**
+ * What takes more or fewer lines or rows at a change: inside the element, otherwise around it, otherwise elsewhere.
+ */
 export async function brokenAt(
 	layout: MeasuringLayout,
 	content: PageContent,

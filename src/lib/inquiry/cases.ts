@@ -19,17 +19,17 @@ import type { ElementAnswer } from '../stage/protocol.ts';
 import type { InquiredPage } from './page.ts';
 import type { BrowserEngine, Layout } from './layout.ts';
 
-/** How what a stage tells of elements becomes cases of the cascade, for a page and a vantage at any width. */
+/** Converts a stage's answers about elements to cases of the cascade, for a page and a vantage at any width. */
 export interface Cases {
 	readonly cascade: PageCascade;
 	readonly engine: BrowserEngine;
 	/** The page's `@container` conditions, each once. */
 	readonly containers: readonly string[];
-	/** The pseudo-elements of an element that sheets speak of. */
+	/** The pseudo-elements of an element that occur in the sheets. */
 	pseudos(answer: ElementAnswer): string[];
 	/**
-	 * What decides the values of an element, or of a pseudo-element of it, by what a stage tells of it; `held` tells
-	 * which containers hold elsewhere.
+	 * What decides the values of an element, or of a pseudo-element of it, given a stage's answers; `held` says which
+	 * container conditions hold at other widths.
 	 */
 	of(
 		path: ElementPath,
@@ -41,16 +41,16 @@ export interface Cases {
 
 const lastAsked = new WeakMap<Layout, Asking>();
 
-/** What a page's sheets declare, for as long as its conditions, and so its texts, stay. */
+/** What a page's sheets declare, as long as its conditions, and so its texts, stay the same. */
 const cascadeOfPage = rememberedWith(
 	({ conditions }: InquiredPage) => conditions,
 	({ page, path, sources }) => cascadeOf(page, path, sources)
 );
 
-/** What is asked about what sheets declare. */
+/** The questions about what sheets declare. */
 const askingOfCascade = rememberedWith((cascade: PageCascade) => cascade, askingOf);
 
-/** Reads ahead what `casesOf` needs of a page. */
+/** Reads in advance what `casesOf` needs from a page. */
 export function* readCascade(page: InquiredPage): Steps<void> {
 	yield* readSelectorsAhead(page.conditions, page.sources);
 	const cascade = cascadeOfPage(page);
@@ -68,7 +68,7 @@ const containersOf = (cascade: PageCascade): string[] => [
 	)
 ];
 
-/** Tells a stage what is asked about a page from now on, and how its answers are read. */
+/** Tells a stage what will be asked about a page from now on, and returns how to read its answers. */
 export function casesOf(page: InquiredPage, layout: Layout, vantage: Vantage): Cases {
 	const cascade = cascadeOfPage(page);
 	const asking = askingOfCascade(cascade);
@@ -99,7 +99,7 @@ export function casesOf(page: InquiredPage, layout: Layout, vantage: Vantage): C
 		containers,
 		pseudos: ({ matches }) => asking.pseudos(matches),
 		of(path, { matches, containers: here, computed }, held = () => here, pseudo = '') {
-			// Attributes are about the element itself.
+			// Attributes belong to the element itself.
 			const element = pseudo === '' ? elementAt(of, path) : undefined;
 			const writing = {
 				writingMode: computed.get('writing-mode') ?? '',
@@ -113,7 +113,7 @@ export function casesOf(page: InquiredPage, layout: Layout, vantage: Vantage): C
 				physical: (longhand: string) => physicalOf(longhand, writing),
 				engine
 			};
-			// The same widths are asked about for every property.
+			// The same widths recur for every property.
 			const cases = new Map<number, Case>();
 			return (width) => {
 				let found = cases.get(width);

@@ -16,13 +16,13 @@ import { lineageOf, type Lineage } from './lineage.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
-/** A band, or a part of one between flips of a container. */
+/** A band, or a part of one between changes of a container query. */
 export interface Column {
 	readonly letter: string;
 	readonly interval: Interval;
 }
 
-/** The columns of bands in a range, those narrower than a pixel too, parted where containers flip. */
+/** The columns of bands in a range, including those narrower than a pixel, split where container queries change. */
 export function columnsOf(
 	{ bands }: Bands,
 	range: readonly [number, number],
@@ -48,7 +48,7 @@ export function columnsOf(
 	});
 }
 
-/** Columns side by side as one. */
+/** Adjacent columns as one. */
 export function joined(columns: readonly Column[]): Column {
 	const [first, last] = [columns[0], columns.at(-1)];
 	if (!first || !last) throw new RangeError('There is no column to join.');
@@ -59,14 +59,14 @@ export function joined(columns: readonly Column[]): Column {
 	};
 }
 
-/** A width in a band in which no whole px lies: one that layout can be measured at, where there is one. */
+/** A width in a band without a whole px: one at which layout can be measured, where there is one. */
 function between({ lo, hi }: Interval): number {
 	const [from, to] = [toNumber(lo), hi ? toNumber(hi) : toNumber(lo)];
 	return widthBetween(from, to) ?? (from + to) / 2;
 }
 
 /**
- * The width at which a column is looked at: the first of some that is in it, else the middle; whole px, but where the
+ * The width that stands for a column: the first of some that is in it, otherwise its middle; in whole px unless the
  * column is narrower than a pixel.
  */
 export function widthOf({ interval }: Column, marks: readonly number[]): number {
@@ -79,7 +79,7 @@ export function widthOf({ interval }: Column, marks: readonly number[]): number 
 	return Math.round(interval.hi === null ? Math.min(last, first * 1.2) : (first + last) / 2);
 }
 
-/** What is declared on an element, a column a width. */
+/** What is declared on an element, with a width for each column. */
 export interface Collation extends Collated {
 	readonly widths: readonly number[];
 	readonly lineage: Lineage;

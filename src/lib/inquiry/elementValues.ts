@@ -6,11 +6,11 @@ import { factsIn } from './idle.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout, ReportedElement } from './layout.ts';
 
-/** What a live frame tells of the values of an element. */
+/** What a live frame reports about the values of an element. */
 export interface ElementValues {
-	/** Why a longhand does nothing; undefined where it may do something, or nobody sets it. */
+	/** Why a longhand has no effect; undefined where it may have one, or is not set. */
 	noEffect(longhand: string): NoEffect | undefined;
-	/** What a longhand computes to; '' where it has no value. */
+	/** The computed value of a longhand; '' where it has none. */
 	computed(longhand: string): string;
 }
 
@@ -21,7 +21,7 @@ interface ValuesRequest {
 	readonly lead: SeenVantage;
 }
 
-/** What is told of an element at a width, by the cases of when it was asked. */
+/** What is known about an element at a width, from the cases at the time of asking. */
 export function valuesFrom(
 	cases: Cases,
 	width: number,
@@ -35,7 +35,7 @@ export function valuesFrom(
 	};
 }
 
-/** Asks a frame that shows a page at a width about an element; undefined where the frame is gone. */
+/** Asks a frame that shows a page at a width about an element; undefined where the frame has gone. */
 export async function valuesIn(
 	{ page, layout, paths: [path], lead }: ValuesRequest,
 	frame: string,

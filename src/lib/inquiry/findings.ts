@@ -26,37 +26,37 @@ import type { SeenVantage } from '../core/vantage/index.ts';
 import type { InquiredPage } from './page.ts';
 import type { FilePlace } from '../core/text/index.ts';
 
-/** A finding as it is listed. */
+/** A finding as listed. */
 export interface FindingRow {
 	readonly key: string;
 	readonly kind: Pick<Kind, 'name' | 'title' | 'severity' | 'standard' | 'limit' | 'remedies' | 'overflows'>;
 	readonly paths: readonly ElementPath[];
-	/** What its elements are called, without their words. */
+	/** The names of its elements, without their text. */
 	readonly names: readonly string[];
 	readonly sentence: string;
-	/** Where it is, but for where that is accepted. */
+	/** Where it is, except where it is accepted. */
 	readonly widths: IntervalSet;
 	readonly worst: number;
 	readonly by: number;
 	readonly exact: boolean;
 	/** Where it is accepted, and why. */
 	readonly accepted: readonly { readonly widths: IntervalSet; readonly reason: string }[];
-	/** The stretch that an edit can close, and the conditions on both sides of it. */
+	/** The gap that an edit can close, and the conditions on both sides of it. */
 	readonly closes?: { readonly interval: Interval; readonly places: readonly FilePlace[] };
 }
 
-/** Findings of one kind and of elements that are called alike. */
+/** Findings of one kind about elements with the same name. */
 export interface FindingGroup {
 	readonly key: string;
 	readonly rows: readonly FindingRow[];
 	readonly widths: IntervalSet;
 }
 
-/** How findings are ordered. */
+/** The order of findings. */
 export const ORDERS = ['severity', 'kind', 'element'] as const;
 export type Order = (typeof ORDERS)[number];
 
-/** How far words of an element are told, characters. */
+/** How much of an element's text is quoted, characters. */
 const WORDS = 24;
 
 function accept(row: FindingRow, page: string, accepted: readonly Accepted[]): FindingRow {
@@ -71,7 +71,7 @@ function accept(row: FindingRow, page: string, accepted: readonly Accepted[]): F
 	return { ...row, widths: left, accepted: parts };
 }
 
-/** What a finding is and is called, on the page that it is of; undefined for a kind that is off. */
+/** A finding and its names on its page; undefined for a kind that is switched off. */
 export function tellFinding(
 	page: Page,
 	{ key, by, turns }: Pick<Found, 'key' | 'by' | 'turns'>,
@@ -92,14 +92,14 @@ export function tellFinding(
 	return { kind: of.kind, paths, names, sentence };
 }
 
-/** The findings of a page as they are listed, in no order; those that are accepted at every width with nothing left. */
+/** The findings of a page as listed, in no particular order; those accepted everywhere are empty. */
 export function findingRows(
 	page: InquiredPage,
 	found: readonly Found[],
 	vantage: SeenVantage,
 	settings: readonly KindSetting[],
 	accepted: readonly Accepted[],
-	/** Stretches between the px in which something is seen that is otherwise on both sides, by their keys. */
+	/** Gaps between two px in which something visible differs from both sides, by their keys. */
 	seen: ReadonlySet<string> = new Set()
 ): FindingRow[] {
 	const measured = found.flatMap((one): FindingRow[] => {
@@ -138,7 +138,7 @@ export function findingRows(
 const kindIndex = ({ kind }: FindingRow): number => KINDS.findIndex(({ name }) => name === kind.name);
 const severity = ({ kind }: FindingRow): number => SEVERITIES.indexOf(kind.severity);
 
-/** In document order, what is about no element first. */
+/** In document order; findings about no element come first. */
 function comparePaths([a = []]: readonly ElementPath[], [b = []]: readonly ElementPath[]): number {
 	const i = a.findIndex((index, n) => index !== b[n]);
 	return i < 0 ? a.length - b.length : (a[i] ?? 0) - (b[i] ?? -1);
@@ -150,7 +150,7 @@ const COMPARE: Readonly<Record<Order, (a: FindingRow, b: FindingRow) => number>>
 	element: (a, b) => comparePaths(a.paths, b.paths) || severity(a) - severity(b)
 };
 
-/** Findings in an order, those of one kind and of elements that are called alike together. */
+/** Findings in an order, with those of one kind about elements with the same name grouped. */
 export function groupFindings(rows: readonly FindingRow[], order: Order): FindingGroup[] {
 	const groups = new Map<string, FindingRow[]>();
 	for (const row of [...rows].sort(COMPARE[order])) {

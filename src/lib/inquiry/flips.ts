@@ -8,25 +8,25 @@ import type { Layout } from './layout.ts';
 /** For an element and each of its ancestors, which container conditions hold. */
 type ContainerAnswers = readonly (readonly boolean[])[];
 
-/** What container conditions answer, by width. */
+/** The results of container queries, by width. */
 export interface Flips {
-	/** What holds at a width. */
+	/** Which conditions hold at a width. */
 	at(width: number): ContainerAnswers;
-	/** Whole px inside of bands from which on something else holds than one px below. */
+	/** Whole px inside of bands from which the results differ from those one px below. */
 	readonly cuts: readonly number[];
-	/** Px between the measured widths; what flips twice between two of them is missing. 1 is exact. */
+	/** The px between measured widths; what changes twice between two of them is missed. 1 is exact. */
 	readonly step: number;
 	/** What was measured. */
 	readonly known: ReadonlyMap<number, ContainerAnswers>;
 }
 
-/** The stretch of widths that is measured, the grid on which flips are sought first, px, and how much finer each next is. */
+/** The range of widths that is measured, the first grid for changes, px, and how much finer each next one is. */
 const [FROM, TO, STEP, FINER] = [240, 2560, 64, 4];
 
 /**
- * Where container conditions flip for an element and what is around it. At first measured at the edges of every band
- * and on a grid, then by halves to the pixel wherever two neighbours differ; with what that has found `before`, on a finer
- * grid, in the end at every whole width.
+ * Where container queries change for an element and its ancestors. At first measured at the edges of every band and
+ * on a grid, then by bisection to the pixel wherever neighbours differ; given an earlier result in `before`, on a
+ * finer grid, and finally at every whole width.
  */
 export async function flipsOf(
 	page: InquiredPage,
@@ -87,7 +87,7 @@ export async function flipsOf(
 		step,
 		known,
 		at(width) {
-			// Between two that were measured nothing flips: any of the same piece will do.
+			// Nothing changes between adjacent measured widths of a piece, so any of them will do.
 			const band = bands.find(({ interval }) => contains(fromInterval(interval), rationalFromNumber(width)));
 			const set = band && fromInterval(band.interval);
 			const piece = (one: number): number => cuts.filter((cut) => cut <= one).length;

@@ -22,17 +22,17 @@ import { READINGS } from './readings.ts';
 import { inRounds, PORTION, type Phase } from './rounds.ts';
 import { GRID } from './sweep.ts';
 
-/** Values that layout gives, which it rounds; others are as exact as they are printed. */
+/** Values from layout, which are rounded; others are exact as printed. */
 const LAID_OUT =
 	/^(box:|width|height|inline-size|block-size|margin|padding|inset|top$|right$|bottom$|left$|grid-template|transform|perspective)/;
 
-/** How far what was read of a property may be off, in its own unit. */
+/** The precision of a property's values, in its own unit. */
 export const toleranceOf = (property: string): number => (LAID_OUT.test(property) ? 3 / 64 : 1 / 500);
 
-/** How long what is read is gathered before it is told, ms. */
+/** How long results are gathered before they are reported, ms. */
 const GATHER = 300;
 
-/** What is asked about an element of which a property (or what of its box) is followed. */
+/** The question about an element of which a property (or a part of its box) is followed. */
 export const followedOn = (path: ElementPath, property: string): NonNullable<PageContent['followed']> => ({
 	path: [...path],
 	longhands: property.startsWith('box:') ? [] : [property]
@@ -41,7 +41,7 @@ export const followedOn = (path: ElementPath, property: string): NonNullable<Pag
 /** A value that is followed over some widths. */
 export interface FollowedValue {
 	readonly layout: MeasuringLayout;
-	/** With what `followedOn` asks. */
+	/** The question for `followedOn`. */
 	readonly content: PageContent;
 	readonly viewport: Viewport;
 	readonly property: string;
@@ -50,9 +50,9 @@ export interface FollowedValue {
 	readonly cuts: readonly Cut[];
 }
 
-/** What following a value has come to. */
+/** The progress of following a value. */
 export interface FollowReport {
-	/** What was read since it was told last, by width. */
+	/** What was read since the last report, by width. */
 	readonly values: readonly (readonly [width: number, value: Value])[];
 	readonly pieces: readonly CurvePiece[];
 	readonly changes: readonly Change[];
@@ -61,8 +61,8 @@ export interface FollowReport {
 }
 
 /**
- * Follows a value of an element over widths, until each is known or the signal ends it; tells what it comes to. What is
- * in `read` before is not measured again.
+ * Follows a value of an element over widths, until each is known or the signal ends it; reports progress. Widths
+ * in `read` are not measured again.
  *
  * @throws {Error} where there is no such element
  */

@@ -7,12 +7,12 @@ import type { PageContent } from '../stage/protocol.ts';
 import type { MeasuringLayout } from './layout.ts';
 import { seenAt } from './wake.ts';
 
-/** What is held is measured at the ends of bands, and so far apart in them, CSS px. */
+/** A Hold is measured at the ends of bands, and at this distance inside them, CSS px. */
 const GRID = 128;
 
 const VALUES = { longhands: [...HELD_LONGHANDS], selectors: [] };
 
-/** A page that is laid out as a vantage. */
+/** A page laid out in a vantage. */
 export interface HeldPage {
 	readonly path: string;
 	readonly content: PageContent;
@@ -23,7 +23,7 @@ export interface HeldPage {
 }
 
 /**
- * Measures a page at some widths, so that it can be held as it is.
+ * Measures a page at some widths for a Hold.
  *
  * @throws {Error} where it could not be measured at each of them
  */
@@ -49,7 +49,7 @@ export async function measureHeld(
 }
 
 /**
- * What of a hold is not as it was when it was measured.
+ * What differs from a Hold's measurement.
  *
  * @throws {Error} where the page could not be measured at each of its widths
  */

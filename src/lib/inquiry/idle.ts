@@ -14,15 +14,15 @@ import { casesOf, readCascade, type Cases } from './cases.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
-/** A declaration that does nothing on any element of the lead where it decides. */
+/** A declaration without effect on any element of the lead where it decides. */
 export interface IneffectiveDeclaration extends NoEffect {
 	/** In the file's text. */
 	readonly end: number;
-	/** How many elements that is said of. */
+	/** The number of these elements. */
 	readonly count: number;
 }
 
-/** Rules that match more elements than this are not judged: all that they match would have to be examined. */
+/** Rules that match more elements than this are not judged: all of their elements would have to be examined. */
 const MOST = 60;
 
 interface JudgedElements {
@@ -31,7 +31,7 @@ interface JudgedElements {
 	readonly verdicts: readonly Verdicts[];
 }
 
-/** The verdict on a property of one element, made once. */
+/** The cached verdict on a property of one element. */
 type Verdicts = (property: string) => Verdict;
 
 function verdictsOf(of: Case): Verdicts {
@@ -44,7 +44,7 @@ function verdictsOf(of: Case): Verdicts {
 	};
 }
 
-/** The facts of elements, each from its answer, its parent's and its children's. */
+/** The facts of elements, each from its own answer, its parent's and its children's. */
 function factsFrom(elements: readonly ElementFacts[], verdicts: readonly Verdicts[]): Facts[] {
 	const children = new Map<number, number[]>();
 	elements.forEach(({ parent }, i) => children.set(parent, [...(children.get(parent) ?? []), i]));
@@ -62,20 +62,20 @@ function factsFrom(elements: readonly ElementFacts[], verdicts: readonly Verdict
 	return found;
 }
 
-/** What a stage has told of elements at a width, by the cases of when it was asked. */
+/** A stage's answers about elements at a width, with the cases at the time of asking. */
 function read(cases: Cases, width: number, { elements }: FactsFound): JudgedElements {
 	const verdicts = elements.map((one) => verdictsOf(cases.of(one.path, one)(width)));
 	return { facts: factsFrom(elements, verdicts), verdicts };
 }
 
 /**
- * The facts of the first element that was sought, from what a stage has told at a width; undefined where it is not
- * there. `cases` must be those that held when the stage was asked: later ones would read its answer wrongly.
+ * The facts of the first element of a question, from a stage's answers at a width; undefined where it is not there.
+ * `cases` must be those at the time of asking: later ones would misread the answers.
  */
 export const factsIn = (cases: Cases, width: number, found: FactsFound): Facts | undefined =>
 	read(cases, width, found).facts[found.hits[0]?.[0] ?? -1];
 
-/** The facts of an element of the lead, with what is in it and around it. */
+/** The facts of an element of the lead, with its children and ancestors. */
 export async function factsOf(
 	page: InquiredPage,
 	layout: Layout,
@@ -87,8 +87,8 @@ export async function factsOf(
 }
 
 /**
- * The declarations of a file that do nothing in the lead as it is: on every element where one decides, a kind of
- * `core/effect` says so, for each longhand that it sets. What decides nowhere here is not among them.
+ * The declarations of a file that have no effect in the lead as it is: for every element where one decides, and each
+ * longhand that it sets, a kind of `core/effect` applies. Declarations that decide nowhere here are not included.
  */
 export async function ineffectiveDeclarations(
 	page: InquiredPage,

@@ -18,18 +18,18 @@ import { casesOf } from './cases.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
-/** An element that says what another says, with the widths at which it is shown and the other is not. */
+/** An element with the same content as another, with the widths at which it is shown and the other is not. */
 export interface Instead {
 	readonly path: ElementPath;
 	readonly widths: IntervalSet;
 }
 
-/** Elements alike of which the cascade is asked, at most. */
+/** The cascade is asked about so many such elements at most. */
 const MOST = 4;
 
 /**
- * The elements of a page that say what an element says, and are shown where that is not: by the `display` that the
- * page's own sheets give them and what is around them, band by band.
+ * The elements of a page with the same content as an element that are shown where it is not: judged by the `display`
+ * that the page's sheets give them and their ancestors, band by band.
  */
 export async function insteadOf(
 	page: InquiredPage,

@@ -9,11 +9,11 @@ import {
 	type Target
 } from '../core/site/index.ts';
 
-/** Something asked for that the site has not got, and the files that ask. */
+/** A file that the site lacks, and the files that refer to it. */
 export interface Missing {
 	readonly kind: AskedKind;
 	readonly name: string;
-	/** True for an address on another host: it is never fetched. */
+	/** True for an address on another host, which is never fetched. */
 	readonly outside: boolean;
 	readonly from: readonly string[];
 }
@@ -26,12 +26,12 @@ export interface PageEntry {
 
 export interface Inventory {
 	readonly pages: readonly PageEntry[];
-	/** Sheets that no page uses, neither by itself nor through an import. */
+	/** Sheets that no page uses, neither directly nor through an import. */
 	readonly unused: readonly string[];
 	readonly missing: readonly Missing[];
 }
 
-/** What a site consists of, read from its texts. */
+/** The contents of a site, read from its texts. */
 export function inventoryOf(
 	files: readonly { readonly path: string; readonly kind: FileKind }[],
 	text: (path: string) => string | undefined
@@ -62,15 +62,15 @@ export function inventoryOf(
 
 function missingOf(references: readonly Reference[], known: ReadonlySet<string>): Missing[] {
 	const missing = new Map<string, { kind: AskedKind; name: string; outside: boolean; from: Set<string> }>();
-	/** Whether a choice is here; `data:` addresses name no file, and are in the sheet itself. */
+	/** Whether an alternative is available; `data:` addresses name no file, and are in the sheet itself. */
 	const isHere = (target: Target): boolean =>
 		target.kind === 'none' || (target.kind === 'site' && known.has(target.path));
 	for (const { kind, target, from, choices } of references) {
-		// Where the site has another format of the font, browsers use that.
+		// Browsers use another format of the font where the site has one.
 		if (choices?.some(isHere)) continue;
 		const outside = target.kind === 'outside';
 		const name = outside ? target.address : target.path;
-		// Links to other hosts are no part of a page.
+		// Links to other hosts are not parts of a page.
 		if ((outside && kind === 'page') || known.has(name) || (!outside && known.has(`${name}/index.html`)))
 			continue;
 		const entry = missing.get(name) ?? { kind, name, outside, from: new Set() };

@@ -4,7 +4,7 @@ import { brokenIn, type Broken } from '../core/type/index.ts';
 import type { PageContent, Viewport } from '../stage/protocol.ts';
 import type { MeasuringLayout } from './layout.ts';
 
-/** What the engine lays out at a width: the size of each text, and how it is broken, by its path. */
+/** The layout of texts at a width: the size of each, and how it is broken into lines, by its path. */
 export interface LaidTexts {
 	readonly width: number;
 	readonly sizes: ReadonlyMap<string, number>;
@@ -13,7 +13,7 @@ export interface LaidTexts {
 	readonly broken: ReadonlyMap<string, Broken>;
 }
 
-/** Measures texts at some widths, on layout that nobody sees. */
+/** Measures texts at some widths, out of sight. */
 export async function* laidTexts(
 	page: Page,
 	content: PageContent,

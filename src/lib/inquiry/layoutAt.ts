@@ -7,13 +7,10 @@ import type { Layout } from './layout.ts';
 import { casesOf } from './cases.ts';
 import { valuesFrom, type ElementValues } from './elementValues.ts';
 
-/** What a measured page is kept from: its values are not the page's own. */
+/** Switched off while a page is measured, because it changes values temporarily. */
 const STILLED = /^(animation|transition)|^(content-visibility|scroll-behavior)$/;
 
-/**
- * How an element is laid out at some widths, and what its values come to there, from real layout that nobody sees;
- * each is told as it is had.
- */
+/** The layout of an element at some widths, and its values there, measured out of sight and reported one by one. */
 export async function layoutAt(
 	page: InquiredPage,
 	layout: Layout,

@@ -7,21 +7,23 @@ import type { Flips } from './flips.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
-/** An element of the lead and all around it, as the cascade is to decide them, for a vantage at any width. */
+/** An element of the lead and all its ancestors, for the cascade, in a vantage at any width. */
 export interface Lineage extends Cases {
-	/** What the lead's frame tells of each, itself first (a pseudo-element of it before). */
+	/** What the lead's frame reports about each, itself first (a pseudo-element of it before that). */
 	readonly answers: readonly ElementAnswer[];
 	/** The cases of each at a width, CSS px. */
 	at(width: number): readonly Case[];
 	/** Whether a property computes to the same on the element so many generations up as on its parent. */
 	sameAsParent(property: string, up: number): boolean;
-	/** Whether a condition on containers bears on any of them. */
+	/** Whether a container condition matters to any of them. */
 	readonly asks: boolean;
-	/** The path of the element so many generations up; a pseudo-element is a child of its own. */
+	/** The path of the element so many generations up; a pseudo-element counts as a child of its element. */
 	path(up: number): ElementPath;
 }
 
-/** Asks the lead's frame about an element and what is around it; `flips` tells what containers answer elsewhere. */
+/**
+ * Asks the lead's frame about an element and its ancestors; `flips` says what container queries return elsewhere.
+ */
 export async function lineageOf(
 	page: InquiredPage,
 	layout: Layout,

@@ -1,4 +1,4 @@
 import * as z from 'zod/mini';
 
-/** What a stage says that it read at a width, by key: what comes from there is not trusted. */
+/** What a stage reports to have read at a width, by key; checked, because stages are not trusted. */
 export const READINGS = z.map(z.string(), z.union([z.number(), z.string()]));

@@ -3,7 +3,7 @@ import { elementAt, nameOfElement, type ElementPath, type PageElement } from '..
 import type { SpaceFound } from '../stage/protocol.ts';
 import type { InquiredPage } from './page.ts';
 
-/** What is asked: where an element stands, and the space at its sides in the lead. */
+/** The question: an element's path, and the space at its sides in the lead. */
 interface RelianceQuery {
 	readonly page: InquiredPage;
 	readonly spaces: (path: ElementPath) => Promise<readonly SpaceFound[]>;
@@ -13,15 +13,15 @@ interface RelianceQuery {
 const isAbout = (property: string, side: SpaceFound['side']): boolean =>
 	property.endsWith(`-${side}`) || !/-(top|right|bottom|left)$/.test(property);
 
-/** Which sides a gap lies at. */
+/** The sides that a gap affects. */
 const gapSides = (property: string): RegExp =>
 	property === 'row-gap' ? /bottom/ : property === 'column-gap' ? /right/ : /bottom|right/;
 
 const off = (one: PageElement, by: string): string => `${nameOfElement(one)} stands ${by} by it`;
 
 /**
- * What stands off by the space that a property of an element gives, as it is: its neighbours by its margin, what is in
- * it by its padding or gap. A sentence each; none for properties that give no space, or where nothing stands off.
+ * What is kept apart by the space that a property of an element adds: its neighbours by its margin, its children by
+ * its padding or gap. One sentence each; none for properties that add no space, or where nothing is kept apart.
  */
 export async function relyingOn(
 	{ page, spaces }: RelianceQuery,

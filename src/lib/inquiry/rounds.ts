@@ -1,21 +1,21 @@
-/** How far a look at widths has come: every edge exact, then every px, then done. */
+/** The progress of measuring widths: every edge exact, then every px, then done. */
 export type Phase = 'quick' | 'whole' | 'done';
 
-/** So many widths are asked for at once in quiet time: what is more urgent waits no longer than for these. */
+/** So many widths are requested at once when idle: more urgent work waits for no more than these. */
 export const PORTION = 24;
 
 /** What is measured, width by width. */
 export interface Looking {
 	/** The widths to begin with, CSS px. */
 	readonly first: readonly number[];
-	/** The widths without which edges are not exact; none when they are. */
+	/** The widths still needed for exact edges; none when all are exact. */
 	readonly next: () => readonly number[];
-	/** Some of the widths that are left then. */
+	/** Some of the widths that then remain. */
 	readonly remaining: () => readonly number[];
 	/** Measures widths, the more urgent the greater the priority. Throws where nothing could be measured. */
 	readonly measure: (widths: readonly number[], priority: number) => Promise<void>;
 	readonly onphase: (phase: Phase) => void;
-	/** Whether what is left is to wait. */
+	/** Whether the remaining widths have to wait. */
 	readonly isPaused: () => boolean;
 	readonly signal: AbortSignal;
 }

@@ -10,13 +10,15 @@ import { casesOf } from './cases.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
-/** The widths over which sizes are read: down to a fifth of the Measure's, for zoom, and beyond its other end. CSS px. */
+/**
+ * The widths over which sizes are read: down to a fifth of the Measure's, for zoom, and beyond its upper end. CSS px.
+ */
 export const READ: Over = over(rational(40), rational(6000));
 
 /** A text of a page with its size. */
 export interface ReadText {
 	readonly path: ElementPath;
-	/** Index among all elements that were asked about. */
+	/** Index among all elements of the question. */
 	readonly index: number;
 	readonly tag: string;
 	readonly name: string;
@@ -24,7 +26,7 @@ export interface ReadText {
 	readonly size: Size;
 }
 
-/** The sizes of a page's texts, as its sources are now. */
+/** The sizes of a page's texts, from its present sources. */
 export interface ReadSizes {
 	readonly texts: readonly ReadText[];
 	readonly sizing: Sizing;
@@ -38,7 +40,7 @@ export interface ReadSizes {
 	readonly paths: readonly ElementPath[];
 }
 
-/** What an element is for the cascade: what matches it, what its attributes say themselves, and how its lines go. */
+/** Identifies an element for the cascade: what matches it, what its attributes declare, and its writing mode. */
 function alikeBy(page: InquiredPage, { path, tag, matches, computed }: ElementFacts): string {
 	const attributes = elementAt(page.page, path)?.attributes ?? new Map<string, { readonly value: string }>();
 	const said = [...attributes].flatMap(([name, { value }]) =>
@@ -47,16 +49,16 @@ function alikeBy(page: InquiredPage, { path, tag, matches, computed }: ElementFa
 	return [tag, matches.join(), said.join(), ...computed.values()].join('|');
 }
 
-/** What a function of a width does, made when it is first asked. */
+/** Computes and caches a function of a width on demand. */
 function once(make: () => (width: number) => Case): (width: number) => Case {
 	let made: ((width: number) => Case) | undefined;
 	return (width) => (made ??= make())(width);
 }
 
-/** As many elements as sizes are read of. */
+/** At most so many elements are read. */
 const MOST = 6000;
 
-/** Reads the sizes of all texts of the lead's page; `selectors` are told with what they match. */
+/** Reads the sizes of all texts of the lead's page; for `selectors`, what they match is returned too. */
 export async function readSizes(
 	page: InquiredPage,
 	layout: Layout,

@@ -19,10 +19,10 @@ import { inRounds, PORTION, type Phase } from './rounds.ts';
 
 /** The grid of a quick sweep, CSS px. */
 export const GRID = 64;
-/** How long measurements are gathered before they are told, quick and whole, ms. */
+/** How long measurements are gathered before they are reported, quick and complete sweep, ms. */
 const GATHER = { quick: 200, whole: 1000 };
 
-/** What is swept: a page as a vantage, over some widths. */
+/** What is swept: a page in a vantage, over some widths. */
 export interface SweptPage {
 	readonly layout: MeasuringLayout;
 	readonly content: PageContent;
@@ -32,33 +32,33 @@ export interface SweptPage {
 	readonly cuts: readonly Cut[];
 }
 
-/** What a sweep has come to. */
+/** The progress of a sweep. */
 export interface SweepReport extends ReturnType<typeof coverage> {
 	readonly found: readonly Found[];
-	/** The runs of widths that are not measured. */
+	/** The runs of unmeasured widths. */
 	readonly unmeasured: readonly WidthRange[];
 	readonly phase: Phase;
-	/** How many widths have been measured since anything new was found, or an end was moved. */
+	/** How many widths have been measured since something new was found, or an end moved. */
 	readonly sinceNew: number;
-	/** How long what is left takes, as far as it went so far, ms; null where that is not known. */
+	/** How long the rest takes at the present pace, ms; null where that is unknown. */
 	readonly left: number | null;
-	/** Widths at which the page hangs: they were given up. */
+	/** Widths at which the page hangs, which were given up. */
 	readonly given: readonly number[];
 }
 
-/** What is wrong with a page, width by width, from real layout: quick first, then every px. */
+/** Finds what is wrong with a page, width by width, from real layout: quickly first, then at every px. */
 export class Sweep {
 	readonly #of: SweptPage;
-	/** What is read at each width; what is known before is not measured again. */
+	/** What is read at each width; known widths are not measured again. */
 	readonly known: Map<number, Readings>;
-	/** Told of what was read at some widths. */
+	/** Called with what was read at some widths. */
 	readonly #keep: (read: ReadonlyMap<number, Readings>) => void;
 	#settings: readonly KindSetting[];
 	readonly #given = new Set<number>();
 	#phase: Phase = 'quick';
 	readonly #begun = performance.now();
 	readonly #had: number;
-	/** What was found last, in words, and how many widths were measured then. */
+	/** The latest findings in words, and how many widths had been measured then. */
 	#last = '';
 	#lastAt: number;
 
@@ -75,7 +75,7 @@ export class Sweep {
 		this.#had = this.#lastAt = known.size;
 	}
 
-	/** Which kinds of finding are looked for from now on, and from which limits. */
+	/** Sets the kinds of finding to look for from now on, and their limits. */
 	set settings(settings: readonly KindSetting[]) {
 		this.#settings = settings;
 	}
@@ -102,15 +102,15 @@ export class Sweep {
 	}
 
 	/**
-	 * Measures until every px is known, or only until every end is exact where the rest is to wait; tells what it comes to.
+	 * Measures until every px is known, or only until every end is exact where the rest has to wait; reports progress.
 	 *
-	 * @throws {Error} where the stages measure nothing, or read what no stage of ours does
+	 * @throws {Error} where the stages measure nothing, or report what no stage of ours does
 	 */
 	async run(isPaused: boolean, signal: AbortSignal, report: (report: SweepReport) => unknown): Promise<void> {
 		const { known } = this;
 		const { stretch, cuts } = this.#of;
 		const given = this.#given;
-		/** What is not to be measured: what is known, and what was given up. */
+		/** Widths not to be measured: known ones, and those given up. */
 		const settled = { has: (width: number): boolean => known.has(width) || given.has(width) };
 		const left = (widths: readonly number[]): number[] => widths.filter((width) => !given.has(width));
 		await inRounds({

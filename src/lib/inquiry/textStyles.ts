@@ -18,13 +18,13 @@ import type { ReadSizes, ReadText } from './sizes.ts';
 /** Texts that have the same size at every width. */
 export interface TextStyle {
 	readonly id: string;
-	/** By the selectors that decide it, else the tags. */
+	/** Named by the selectors that decide it, otherwise by tags. */
 	readonly name: string;
 	readonly curve: Curve;
 	readonly texts: readonly ReadText[];
 }
 
-/** A text that tells a curve from others. */
+/** A text that identifies a curve. */
 export const curveKey = (curve: Curve): string =>
 	curve
 		.map(
@@ -33,10 +33,10 @@ export const curveKey = (curve: Curve): string =>
 		)
 		.join();
 
-/** So many selectors name a style. */
+/** At most so many selectors name a style. */
 const NAMED = 2;
 
-/** Texts by what size they have, the most frequent first; those that the engine alone knows are left out. */
+/** Texts by their size, the most frequent first; sizes known only to the engine are left out. */
 export function stylesOf({ texts }: ReadSizes): TextStyle[] {
 	const groups = new Map<string, ReadText[]>();
 	for (const text of texts) {
@@ -65,14 +65,14 @@ export function stylesOf({ texts }: ReadSizes): TextStyle[] {
 	});
 }
 
-/** What is wondered about a style, and whether it can be zoomed. */
+/** Remarks on a style, and whether it can be zoomed. */
 export interface Checked {
 	readonly style: TextStyle;
 	readonly notes: readonly TypeNote[];
 	readonly zoom: ZoomFault | null;
 }
 
-/** How much larger the browser's text size is set to see what follows it. */
+/** How much the browser's text size is enlarged to see what follows it. */
 const LARGER = 1.5;
 
 /** The checks of one style over some widths. */
@@ -95,7 +95,7 @@ export function checkedStyle(
 		const around = parentOf(read, text);
 		const nested = around && nestedNote(text.size.sources, read.sizing.size(around).sources);
 		if (nested) notes.push(nested);
-		// Where the root itself does not follow, that is said once.
+		// Where the root itself does not follow, that is reported once.
 		const grown = rootFollows ? larger.size(text.index).curve : null;
 		const deaf = grown && deafNote(within(style.curve, over), within(grown, over), LARGER);
 		if (deaf) notes.push(deaf);
@@ -103,7 +103,7 @@ export function checkedStyle(
 	return { style, notes, zoom: zoomFault(style.curve, over) };
 }
 
-/** What of the root's own size does not follow the text size set in the browser: then no rem does. */
+/** The part of the root's own size that does not follow the text size set in the browser: then no rem does. */
 export function rootNote(read: ReadSizes, larger: Sizing, over: Over): TypeNote | undefined {
 	const [own, grown] = [read.sizing.size(0).curve, larger.size(0).curve];
 	return own && grown ? deafNote(within(own, over), within(grown, over), LARGER) : undefined;
@@ -114,7 +114,7 @@ const parentOf = (read: ReadSizes, { path }: ReadText): number | undefined => {
 	return index < 0 ? undefined : index;
 };
 
-/** What is said of text that cannot be zoomed (WCAG 2.2, 1.4.4). */
+/** The sentence about text that cannot be zoomed (WCAG 2.2, 1.4.4). */
 export function zoomSentence({ widths, most }: ZoomFault): string {
 	const remedy = most
 		? ` With ${Number(toNumber(most).toFixed(2))} px at the most it would at every width.`
@@ -122,14 +122,14 @@ export function zoomSentence({ widths, most }: ZoomFault): string {
 	return `It cannot reach 200 % by zoom up to 500 %, ${printIntervalSet(widths)} (WCAG 2.2, 1.4.4).${remedy}`;
 }
 
-/** The stretches of a fault as numbers, for drawing, CSS px. */
+/** The ranges of a fault as numbers, for drawing, CSS px. */
 export const stretchesIn = (fault: ZoomFault | null): { from: number; to: number }[] =>
 	(fault ? intervals(fault.widths) : []).map(({ lo, hi }) => ({
 		from: toNumber(lo),
 		to: hi ? toNumber(hi) : Infinity
 	}));
 
-/** How large a text is against what is around it, in words; '' where it has the same size or nothing is around. */
+/** How large a text is compared with its parent's, in words; '' where it has the same size or no parent. */
 export function ratioWords(read: ReadSizes, path: ElementPath, over: Over): string {
 	const [own, around] = [read.indexOf(path), read.indexOf(path.slice(0, -1))].map((index) =>
 		index < 0 ? null : read.sizing.size(index).curve

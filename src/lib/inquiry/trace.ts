@@ -22,7 +22,7 @@ import { sharesOf } from './shares.ts';
 import type { InquiredPage } from './page.ts';
 import type { Layout } from './layout.ts';
 
-/** Where the values of an element come from, as the lead's page is now. */
+/** Where the values of an element come from, in the present page of the lead. */
 export interface Trace {
 	/** The longhands and custom properties that the page's own declarations set on the element. */
 	readonly properties: readonly string[];
@@ -33,50 +33,54 @@ export interface Trace {
 	 * undefined where the frames have no such element.
 	 */
 	at(property: string, width: number, up?: number): Outcome | undefined;
-	/** What a value comes to with its custom properties put in, and whether the browser takes that; null where one is missing. */
+	/**
+	 * A value with its custom properties substituted, and whether the browser accepts that; null where one is missing.
+	 */
 	comesTo(
 		property: string,
 		value: string,
 		width: number,
 		up: number
 	): { readonly text: string; readonly valid: boolean } | null;
-	/** What a custom property is registered for; undefined for one that takes anything. */
+	/** The registered syntax of a custom property; undefined for one that accepts anything. */
 	syntax(property: string): string | undefined;
-	/** What moves a property in the lead now, in words; undefined where nothing does. */
+	/**
+	 * What is changing a property in the lead now (an animation or a transition), in words; undefined where nothing is.
+	 */
 	moving(property: string): string | undefined;
-	/** What the percentages and relative lengths of a value of its own are in the lead, a sentence each. */
+	/** The results of the percentages and relative lengths of a value in the lead, one sentence each. */
 	shares(property: string, value: string): string[];
-	/** The shorthands that are declared on it, with the longhands that each sets. */
+	/** The shorthands declared on it, with the longhands that each sets. */
 	readonly shorthands: ReadonlyMap<string, readonly string[]>;
-	/** The nearest ancestor with a declaration of its own that would be inherited, were there none on the element. */
+	/** The nearest ancestor with a declaration of its own that would be inherited if the element had none. */
 	around(property: string, width: number): { readonly up: number; readonly winner: Candidate } | undefined;
-	/** Why a declaration of the element's own does nothing in the lead as it is; undefined where it may do something. */
+	/** Why a declaration of the element has no effect in the lead as it is; undefined where it may have one. */
 	noEffect(property: string): NoEffect | undefined;
-	/** A property's value in the lead; '' for one that has none. */
+	/** A property's value in the lead; '' where it has none. */
 	computed(property: string): string;
-	/** Whether a new declaration at the end of a file, with a selector so specific and no flag, would win a property. */
+	/** Whether a new normal declaration at the end of a file, with this specificity, would win a property. */
 	wouldWin(
 		property: string,
 		width: number,
 		specificity: Specificity,
 		file: string
 	): ReturnType<typeof wouldWin>;
-	/** Whole px inside of bands at which containers flip; none until `refined`. */
+	/** Whole px inside of bands at which container queries change; none until `refined`. */
 	readonly cuts: readonly number[];
 	/**
-	 * The same with what containers answer at other widths, on a grid that is finer each time, in the end at every
-	 * whole one; undefined where nothing on the element asks them, or all is known.
+	 * The same with the results of container queries at other widths, on a grid that gets finer each time, finally at
+	 * every whole one; undefined where nothing about the element depends on them, or all is known.
 	 */
 	readonly refined: ((bands: Bands, signal: AbortSignal) => Promise<Trace>) | undefined;
-	/** The container that a condition asks, by what it is called and how wide it is; '' where there is none. */
+	/** The container that a condition refers to: its name, and how wide it is; '' where there is none. */
 	containerOf(condition: string): string;
-	/** The pseudo-elements of the element that the page's own sheets speak of. */
+	/** The pseudo-elements of the element that occur in the page's sheets. */
 	readonly pseudos: readonly string[];
 	/** The path of the ancestor so many generations up. */
 	ancestor(up: number): ElementPath;
 }
 
-/** Asks the lead's frame about an element, and gives what decides its values, for a vantage at any width. */
+/** Asks the lead's frame about an element, and returns what decides its values, in a vantage at any width. */
 export async function traceOf(
 	page: InquiredPage,
 	layout: Layout,
@@ -87,7 +91,7 @@ export async function traceOf(
 ): Promise<Trace> {
 	const [lineage, moving, containing, facts] = await Promise.all([
 		lineageOf(page, layout, path, vantage, pseudo, flips),
-		// What moves, and what boxes are around, is asked of elements alone.
+		// Animations, and boxes of ancestors, are only asked for elements.
 		pseudo === '' ? layout.moving('lead', path) : [],
 		pseudo === '' ? layout.containing('lead', path) : null,
 		pseudo === '' ? factsOf(page, layout, vantage, path) : undefined
@@ -101,7 +105,7 @@ export async function traceOf(
 			(further) => lineage.sameAsParent(property, up + further),
 			cascade.registered
 		);
-	/** What an `@property` of the page makes of values of a custom property. */
+	/** What an `@property` of the page does to values of a custom property. */
 	const registration = (name: string): Registration | undefined => {
 		const one = cascade.registered.get(name);
 		return one && { ...one, fits: (text) => engine.fits(one.syntax, one.initial ?? '', text) };

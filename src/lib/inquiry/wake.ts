@@ -13,31 +13,31 @@ import type { SeenVantage } from '../core/vantage/index.ts';
 import type { PageContent } from '../stage/protocol.ts';
 import type { BrowserEngine, MeasuringLayout } from './layout.ts';
 
-/** A page before an edit and after it, as a vantage at all its widths. */
+/** A page before an edit and after it, in a vantage at all its widths. */
 export interface Compared {
 	readonly edit: EditOnPage;
-	/** What frames are given before it, and after it. */
+	/** What frames get before it, and after it. */
 	readonly contents: readonly [PageContent, PageContent];
 	readonly as: SeenVantage;
 	readonly layout: MeasuringLayout;
 	readonly stretch: WidthRange;
-	/** What is asked of every element, made by `valuesAsked`. */
+	/** The question about every element, from `valuesAsked`. */
 	readonly values: ValuesAsked;
-	/** How the site wants findings. */
+	/** The site's settings for findings. */
 	readonly settings: readonly KindSetting[];
-	/** Where elements of the page before the edit stand after it. */
+	/** Where elements of the page before the edit are after it. */
 	readonly followed: Followed;
 }
 
-/** A page at a width, with all that findings are read in. */
+/** A page at a width, with everything that findings are read from. */
 interface SeenWhole extends Seen {
 	readonly snapshot: Snapshot;
 }
 
-/** Longhands that are asked of every element, and selectors that are tried on it. */
+/** Longhands to be read for every element, and selectors to be tried on it. */
 export type ValuesAsked = NonNullable<PageContent['values']>;
 
-/** What is asked of every element, so that what changes on itself is told from what follows. */
+/** The question about every element, by which changes of its own are told from their consequences. */
 export function valuesAsked(engine: BrowserEngine, { properties, selectors }: EditOnPage): ValuesAsked {
 	const longhands = properties.flatMap((property) => [
 		...(engine.expand(property, 'var(--any)')?.keys() ?? [])
@@ -55,7 +55,7 @@ function endsAndMiddles(stretch: WidthRange, cuts: readonly Cut[]): number[] {
 	return [...new Set([...ends, ...middles])].sort((a, b) => a - b);
 }
 
-/** A page at some widths as a vantage, with values of every element, from real layout. */
+/** A page at some widths in a vantage, with values of every element, from real layout. */
 export async function seenAt(
 	of: PageContent,
 	layout: MeasuringLayout,
@@ -74,10 +74,10 @@ export async function seenAt(
 	return found;
 }
 
-/** How far a comparison goes: the ends and middles of bands; then where changes begin and end; then every px. */
+/** The stages of a comparison: the ends and middles of bands; then where changes begin and end; then every px. */
 export type Depth = 'bands' | 'exact' | 'every px';
 
-/** What is known of a comparison, and how far that goes. */
+/** The results of a comparison so far. */
 export interface Compares {
 	readonly known: ReadonlyMap<number, Readings>;
 	readonly measured: number;
@@ -85,12 +85,12 @@ export interface Compares {
 	readonly whole: boolean;
 }
 
-/** So many widths are compared at once in quiet time. */
+/** So many widths are compared at once when idle. */
 const PORTION = 16;
 
 /**
- * Measures a page before an edit and after it, and tells at each width what changed: the ends and middles of bands first,
- * then where it begins and ends, to the px; then, in quiet time, at every px, those that part the widest stretches first.
+ * Measures a page before and after an edit, and reports at each width what changed: the ends and middles of bands
+ * first, then where changes begin and end, to the px; then, when idle, every px, dividing the widest gaps first.
  * Widths that the edit cannot reach are not measured: nothing changed there.
  */
 export async function* changesOver(
@@ -107,7 +107,7 @@ export async function* changesOver(
 		const inside = widths.filter((width) => contains(reach, rationalFromNumber(width)));
 		for (const width of widths) if (!inside.includes(width)) known.set(width, new Map());
 		if (inside.length === 0) return;
-		// One after the other: a stage that goes to and fro between two pages writes them anew each time.
+		// One page after the other: a stage that alternates between two pages rewrites them each time.
 		const was = await seenAt(before, layout, as, inside, values, signal, priority);
 		const is = await seenAt(after, layout, as, inside, values, signal, priority);
 		for (const width of inside) {
@@ -125,7 +125,7 @@ export async function* changesOver(
 	const soFar = (whole: boolean): Compares => ({ known: new Map(known), measured, whole });
 	yield soFar(false);
 	if (depth === 'bands') return;
-	/** Looks at widths; false where that is to end: a stage that tells nothing would be asked for ever. */
+	/** Measures widths; false where that has to end: a stage that answers nothing would be asked forever. */
 	const goOn = async (next: readonly number[], priority?: number): Promise<boolean> => {
 		await look(next, priority);
 		return !signal.aborted && next.some((width) => known.has(width));

@@ -14,7 +14,7 @@ const sides = (style: CSSStyleDeclaration, name: (side: string) => string): Side
 
 export const rectOf = ({ left, top, width, height }: DOMRect): Rect => ({ left, top, width, height });
 
-/** The width of an element's content box; null where its padding and border are not taken from a block's width. */
+/** The width of an element's content box; null where its padding and border do not reduce a block's width. */
 function contentWidth(element: Element, style: CSSStyleDeclaration): number | null {
 	if (style.display === 'inline' || style.display === 'contents') return null;
 	const { width } = own(element).getBoundingClientRect();
@@ -27,7 +27,7 @@ function contentWidth(element: Element, style: CSSStyleDeclaration): number | nu
 	);
 }
 
-/** An element's box where it stands in its window now, CSS px; null where it has none (it is not rendered). */
+/** An element's box in its window now, CSS px; null where it has none (it is not rendered). */
 export function boxOf(element: Element): ElementBox | null {
 	const window = own(own(element).ownerDocument).defaultView;
 	if (!window || own(element).getClientRects().length === 0) return null;
@@ -42,7 +42,7 @@ export function boxOf(element: Element): ElementBox | null {
 	};
 }
 
-/** The boxes that stand beside an element: its siblings that are rendered, and the padding box of its parent. */
+/** The boxes next to an element: its rendered siblings, and the padding box of its parent. */
 export function boxesAround(element: Element): { neighbours: Rect[]; around: Rect | null } {
 	const parent = own(element).parentElement;
 	const neighbours = [...(own(parent)?.children ?? [])]
@@ -52,10 +52,10 @@ export function boxesAround(element: Element): { neighbours: Rect[]; around: Rec
 	return { neighbours, around: box && paddingBox(box) };
 }
 
-/** The names of a browser's longhands: listing them takes longer than reading their values. */
+/** The names of a browser's longhands, cached because listing them takes longer than reading their values. */
 let longhands: readonly string[] = [];
 
-/** Longhands of an element, or of a pseudo-element of it, as computed, by name: every one where none are named. */
+/** Computed longhands of an element, or of a pseudo-element of it, by name: all of them where none are named. */
 export function computedValues(
 	element: Element,
 	pseudo?: string,

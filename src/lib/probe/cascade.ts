@@ -4,13 +4,15 @@ import { keyOf } from '../core/selector/index.ts';
 import type { SelectorQuery, Match } from '../core/cascade/index.ts';
 import { LONGHANDS_AROUND } from '../core/cascade/inherited.ts';
 
-/** Selectors by what their last compound asks for, so that few are tried on each element. */
+/** Selectors indexed by a condition on their last compound, so that few are tried on each element. */
 export interface SelectorIndex {
-	/** The selectors that match an element, natively, each with how far up the root of its `@scope` is. */
+	/**
+	 * The selectors that match an element, natively, each with how many generations up the root of its `@scope` is.
+	 */
 	matches(element: Element): Match[];
 }
 
-/** An index of selectors. Names are compared without case, as a page without a doctype does. */
+/** An index of selectors. Names are compared without case, as in a page without a doctype. */
 export function selectorIndex(queries: readonly SelectorQuery[]): SelectorIndex {
 	const tables = new Map<string, number[]>();
 	queries.forEach(({ selector }, i) => {
@@ -36,13 +38,16 @@ export function selectorIndex(queries: readonly SelectorQuery[]): SelectorIndex 
 	};
 }
 
-/** How far up the root of the innermost scope is, infinite without one; undefined where the selector does not hit. */
+/**
+ * How many generations up the root of the innermost scope is, infinite without one; undefined where the selector does
+ * not match.
+ */
 function hitOf(element: Element, { selector, scopes }: SelectorQuery): number | undefined {
 	try {
 		if (scopes.length === 0) return own(element).matches(selector) ? Infinity : undefined;
 		return hitInScope(element, selector, scopes);
 	} catch {
-		// What no engine reads matches nothing.
+		// What no engine can parse matches nothing.
 		return undefined;
 	}
 }
@@ -70,7 +75,7 @@ const hitsFrom = (root: Element, element: Element, selector: string): boolean =>
 		? own(element).matches(selector)
 		: [...own(root).querySelectorAll(selector)].includes(element);
 
-/** Whether an element is at or under a limit of a scope. */
+/** Whether an element is at or below a limit of a scope. */
 function isBeyond(element: Element, root: Element, limit: string | null): boolean {
 	if (limit === null) return false;
 	for (let at: Element | null = element; at; at = own(at).parentElement) {
@@ -80,7 +85,7 @@ function isBeyond(element: Element, root: Element, limit: string | null): boolea
 	return false;
 }
 
-/** For each element, which `@container` conditions hold for it, as the engine evaluates them. */
+/** For each element, which `@container` conditions hold, as evaluated by the engine. */
 export function containersHold(elements: readonly Element[], conditions: readonly string[]): boolean[][] {
 	const document = own(elements[0])?.ownerDocument;
 	const window = own(document)?.defaultView as (Window & typeof globalThis) | null | undefined;
@@ -103,9 +108,9 @@ export function containersHold(elements: readonly Element[], conditions: readonl
 	return answers;
 }
 
-/** A property that an animation or a transition moves now. */
+/** A property that an animation or a transition is changing now. */
 export interface Moving {
-	/** A longhand, or a shorthand as keyframes have it. */
+	/** A longhand, or a shorthand as in keyframes. */
 	readonly property: string;
 	readonly by: 'animation' | 'transition';
 	/** The name of the keyframes; '' for a transition. */
@@ -113,10 +118,10 @@ export interface Moving {
 }
 
 const kebab = (name: string): string => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
-/** What keyframes say besides properties (Web Animations 1 §6.6). */
+/** Keys of keyframes that are not properties (Web Animations 1 §6.6). */
 const NO_PROPERTIES = new Set(['offset', 'computedOffset', 'easing', 'composite']);
 
-/** What is on top of an element's cascade now (CSS Cascade 5 §6.1: animations, and transitions above all). */
+/** What overrides an element's cascade now (CSS Cascade 5 §6.1: animations, and above all transitions). */
 export function movingOn(element: Element): Moving[] {
 	return own(element)
 		.getAnimations()
@@ -132,7 +137,7 @@ export function movingOn(element: Element): Moving[] {
 		});
 }
 
-/** An element and all around it, from itself up to the root. */
+/** An element and its ancestors, up to the root. */
 function upFrom(element: Element | null): Element[] {
 	const elements: Element[] = [];
 	for (let at = element; at; at = own(at).parentElement) elements.push(at);
@@ -143,15 +148,15 @@ function upFrom(element: Element | null): Element[] {
 export const heldUp = (element: Element | null, conditions: readonly string[]): boolean[][] =>
 	containersHold(upFrom(element), conditions);
 
-/** What an engine tells of an element for its cascade. */
+/** What an engine reports about an element for its cascade. */
 export interface ElementAnswer {
 	readonly matches: readonly Match[];
-	/** Which `@container` conditions hold, in the order in which they were asked. */
+	/** Which `@container` conditions hold, in the order of the question. */
 	readonly containers: readonly boolean[];
 	readonly computed: ReadonlyMap<string, string>;
 }
 
-/** An element and its ancestors, from itself up to the root, as its cascade is to be told; a pseudo-element of it first. */
+/** An element and its ancestors, up to the root, for the cascade; a pseudo-element of it first. */
 export function answersUp(
 	element: Element | null,
 	index: SelectorIndex,

@@ -1,22 +1,22 @@
 import { own } from './own.ts';
 import { pathOf } from './path.ts';
 
-/** The box that percentages of an element's sizes and offsets are shares of, CSS px. */
+/** The box that percentages in an element's sizes and offsets refer to, CSS px. */
 export interface ContainingBlock {
 	readonly width: number;
 	readonly height: number;
-	/** The element whose box it is; null for the window's. */
+	/** The element that the box belongs to; null for the window. */
 	readonly path: readonly number[] | null;
-	/** Its content box; for what is positioned absolutely its padding box; for an item of a grid its area there. */
+	/** Its content box; for absolutely positioned elements its padding box; for grid items their area. */
 	readonly box: 'content' | 'padding' | 'area' | 'window';
 }
 
 const px = (value: string): number => Number.parseFloat(value) || 0;
 
-/** Properties that can make a box hold even what is fixed. */
+/** Properties that can make a box contain even fixed elements. */
 export const HOLDING: ReadonlySet<string> = new Set(['transform', 'perspective', 'filter', 'contain']);
 
-/** Whether a box holds even what is fixed (CSS Transforms 1 §2, CSS Containment 2 §3). */
+/** Whether a box contains even fixed elements (CSS Transforms 1 §2, CSS Containment 2 §3). */
 export const holdsAll = (style: CSSStyleDeclaration): boolean =>
 	style.transform !== 'none' ||
 	style.filter !== 'none' ||
@@ -24,8 +24,8 @@ export const holdsAll = (style: CSSStyleDeclaration): boolean =>
 	/paint|layout|strict|content/.test(style.contain);
 
 /**
- * The size of an item's area in its grid, by what the engine makes of whole percentages there (CSS Grid 2 §6.2): the
- * item is given them for a moment, in which nothing is painted.
+ * The size of an item's grid area, from what the engine makes of 100 % there (CSS Grid 2 §6.2): the item gets such
+ * sizes for a moment in which nothing is painted.
  */
 function areaOf(element: HTMLElement, window: Window): { width: number; height: number } {
 	const { style } = own(element);
@@ -34,7 +34,7 @@ function areaOf(element: HTMLElement, window: Window): { width: number; height: 
 	const used = (property: string, rules: string): number => {
 		style.cssText = `${before}; transition: none !important; box-sizing: content-box !important; ${rules}; ${property}: 100% !important`;
 		const found = px(computed.getPropertyValue(property));
-		// As it was, before transitions can begin from what was there for a moment.
+		// As before, so that no transition can begin from the temporary values.
 		style.cssText = `${before}; transition: none !important`;
 		void computed.getPropertyValue(property);
 		return found;

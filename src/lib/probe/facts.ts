@@ -2,22 +2,22 @@ import { own } from './own.ts';
 import { containersHold, type ElementAnswer, type SelectorIndex } from './cascade.ts';
 import { elementByPath, pathOf } from './path.ts';
 
-/** What is known of an element for what its declarations do. */
+/** What is known about an element for judging the effects of its declarations. */
 export interface ElementFacts extends ElementAnswer {
 	readonly path: readonly number[];
 	readonly tag: string;
-	/** Where its parent is among the elements; -1 for the root. */
+	/** The index of its parent; -1 for the root. */
 	readonly parent: number;
-	/** Whether words stand straight in it. */
+	/** Whether it directly contains text. */
 	readonly words: boolean;
-	/** Whether all its children are among the elements. */
+	/** Whether all its children are included. */
 	readonly whole: boolean;
 }
 
 export interface FactsFound {
-	/** Elements that selectors match, their children and all around them, each after its parent. */
+	/** Elements that selectors match, their children and all their ancestors, each after its parent. */
 	readonly elements: readonly ElementFacts[];
-	/** For each selector, which of them it matches; null for one that matches more than so many, or none can read. */
+	/** For each selector, which of them it matches; null for one that matches too many, or cannot be parsed. */
 	readonly hits: readonly (readonly number[] | null)[];
 }
 
@@ -31,8 +31,8 @@ function hasWords(element: Element): boolean {
 export type Sought = string | readonly number[];
 
 /**
- * What selectors match, each no more than `most` elements and all together no more than ten times as many, with some
- * computed longhands of these, of what is in them and of what is around them.
+ * What selectors match, at most `most` elements each and ten times as many in all, with some computed longhands of
+ * these, of their children and of their ancestors.
  */
 export function findFacts(
 	document: Document,
@@ -69,7 +69,7 @@ export function findFacts(
 			return null;
 		}
 	});
-	/** What declarations are asked of: what was hit, what is in it and its parent. */
+	/** The elements that matter to declarations: those matched, their children and their parents. */
 	const near = new Set(hit);
 	for (const element of hit) {
 		const parent = own(element).parentElement;

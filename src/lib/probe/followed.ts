@@ -1,10 +1,12 @@
 import { own } from './own.ts';
 import { elementByPath } from './path.ts';
 
-/** What is read of a box, by name, CSS px of the page. */
+/** What is read from a box, by name, CSS px of the page. */
 const BOX = ['box:left', 'box:top', 'box:width', 'box:height'] as const;
 
-/** The box of an element and the computed values of some properties, by name; nothing where there is no such element. */
+/**
+ * The box of an element and the computed values of some properties, by name; empty where there is no such element.
+ */
 export function followedIn(
 	document: Document,
 	{ path, longhands }: { readonly path: readonly number[]; readonly longhands: readonly string[] }

@@ -10,17 +10,17 @@ const FOCUSABLE =
 	'a[href],area[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),select:not([disabled]),textarea:not([disabled]),summary,[tabindex],[contenteditable]:not([contenteditable=false]),audio[controls],video[controls]';
 const REPLACED = new Set(['img', 'video', 'canvas', 'iframe', 'embed', 'object', 'svg', 'audio']);
 
-/** Whether paint containment cuts what overflows (CSS Containment 2 §3.4), where any style says something of it. */
+/** Whether paint containment clips overflow (CSS Containment 2 §3.4), where any style mentions it. */
 const isContained = (style: CSSStyleDeclaration, said: Around['stacking']): boolean =>
 	said.some(([property]) => property === 'contain') && /\b(paint|strict|content)\b/.test(style.contain);
 
-/** What bears on an element's flags besides its own style. */
+/** What affects an element's flags besides its own style. */
 interface Around {
-	/** Whether its box is larger than nothing. */
+	/** Whether its box has a size. */
 	readonly hasRoom: boolean;
 	/** The `display` of its parent. */
 	readonly display: string;
-	/** Its own opacity, and whether it or what it is in lets what is behind through. */
+	/** Its own opacity, and whether it or an ancestor is translucent. */
 	readonly opacity: number;
 	readonly faded: boolean;
 	readonly stacking: ReturnType<typeof stackingSaid>;
@@ -29,7 +29,7 @@ interface Around {
 function flagsOf(element: Element, style: CSSStyleDeclaration, around: Around): number {
 	let flags = 0;
 	const { position, display, overflowX, overflowY } = style;
-	// What a closed `<details>` holds has a box, and is not drawn.
+	// The content of a closed `<details>` has a box, but is not painted.
 	const isDrawn = style.visibility === 'visible' && own(element).checkVisibility();
 	if (isDrawn && (around.hasRoom || own(element).getClientRects().length > 0)) flags |= FLAG.shown;
 	if (position === 'fixed') flags |= FLAG.fixed;
@@ -77,7 +77,7 @@ function naturalSize(element: Element): [number, number] {
 
 const px = (value: string): number => Number.parseFloat(value) || 0;
 
-/** Border and padding together at the top, right, bottom and left, CSS px. */
+/** Border plus padding at the top, right, bottom and left, CSS px. */
 const edgesOf = (style: CSSStyleDeclaration): number[] => [
 	px(style.borderTopWidth) + px(style.paddingTop),
 	px(style.borderRightWidth) + px(style.paddingRight),
@@ -90,7 +90,10 @@ function rectsOf(text: Node, range: Range): Pick<DOMRect, 'left' | 'top' | 'widt
 	return [...range.getClientRects()];
 }
 
-/** The lines of a text from its first word to its last: spaces kept at their ends hang, and overflow nothing (CSS Text 4 §4.1.3). */
+/**
+ * The lines of a text from its first word to its last: preserved spaces at their ends hang, and overflow nothing (CSS
+ * Text 4 §4.1.3).
+ */
 function wordRects(text: Text, range: Range): ReturnType<typeof rectsOf> {
 	const lines: { left: number; top: number; width: number; height: number }[] = [];
 	for (const { index, 0: word } of text.data.matchAll(/\S+/g)) {
@@ -108,7 +111,7 @@ function wordRects(text: Text, range: Range): ReturnType<typeof rectsOf> {
 	return lines;
 }
 
-/** The lines of text of a document: which element each stands in, by its index, and its box. */
+/** The lines of text of a document: the index of each one's element, and its box. */
 function linesOf(
 	document: Document,
 	indexOf: ReadonlyMap<Element, number>,
@@ -142,9 +145,9 @@ function linesOf(
 }
 
 /**
- * Reads a laid-out document in one pass, without writing to it. The document must have a window. What no kind of finding
- * asks for (pseudo-elements, type, order, focus, insides but for the root's, edges of what holds no text) is told only where
- * all is wanted: it costs twice as much.
+ * Reads a laid-out document in one pass, without changing it. The document must have a window. What no kind of
+ * finding needs (pseudo-elements, type, order, focus, content boxes except the root's, edges of elements without
+ * text) is included only where everything is requested: it costs twice as much.
  */
 export function readSnapshot(document: Document, all = true): Snapshot {
 	const window = own(document).defaultView;
@@ -159,7 +162,7 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 		height: window.innerHeight,
 		pageWidth: own(root).scrollWidth,
 		pageHeight: own(root).scrollHeight,
-		// The direction of the body is the window's (CSS Writing Modes 4 §8).
+		// The direction of the body is propagated to the window (CSS Writing Modes 4 §8).
 		rightToLeft:
 			window.getComputedStyle(own(document).body ?? own(document).documentElement).direction === 'rtl',
 		count,
@@ -177,11 +180,13 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 		edges: new Float32Array(4 * count)
 	};
 	const displays: string[] = [];
-	/** The nearest element, itself or around it, that is what absolutely positioned ones in it are placed in. */
+	/**
+	 * The nearest element, itself or an ancestor, that is the containing block of absolutely positioned descendants.
+	 */
 	const placing = new Int32Array(count);
-	/** Texts whose spaces at the ends of lines are kept, and hang. */
+	/** Texts whose spaces at line ends are preserved, and hang. */
 	const hanging = new Set<number>();
-	/** Which elements let what is behind them through, by themselves or by what they are in. */
+	/** Which elements are translucent, by themselves or because of an ancestor. */
 	const faded = new Set<number>();
 	const stacking = stackingSaid(document);
 	const holds = stacking.some(([property]) => HOLDING.has(property));
@@ -207,7 +212,7 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 		if (style.whiteSpace === 'pre-wrap') hanging.add(i);
 		const places = (flags & FLAG.positioned) !== 0 || (holds && holdsAll(style));
 		placing[i] = places ? i : parent < 0 ? -1 : (placing[parent] ?? -1);
-		// What is absolutely positioned is not cut by what stands between it and what it is placed in.
+		// Absolutely positioned elements are not clipped by what is between them and their containing block.
 		const around = (flags & FLAG.absolute) !== 0 && parent >= 0 ? (placing[parent] ?? -1) : parent;
 		const clips = around >= 0 && ((snapshot.flags[around] ?? 0) & FLAG.clips) !== 0;
 		snapshot.clip[i] = around < 0 ? -1 : clips ? around : (snapshot.clip[around] ?? -1);
@@ -241,7 +246,7 @@ export function readSnapshot(document: Document, all = true): Snapshot {
 	return { ...snapshot, ...lines };
 }
 
-/** The buffers of a snapshot, to be handed over rather than copied. */
+/** The buffers of a snapshot, to be transferred rather than copied. */
 export const buffersOf = (snapshot: Snapshot): ArrayBuffer[] =>
 	[
 		snapshot.parent,

@@ -12,7 +12,7 @@ const isClosed = (element: Element): boolean => {
 	return details !== null && details !== element;
 };
 
-/** Why an element that is not rendered is not. */
+/** Why an element is not rendered. */
 function unrendered(element: Element, style: CSSStyleDeclaration, window: Window): Unseen | null {
 	if (style.display === 'none') return 'display';
 	for (let at = own(element).parentElement; at; at = own(at).parentElement) {
@@ -25,7 +25,7 @@ function unrendered(element: Element, style: CSSStyleDeclaration, window: Window
 
 const HIDES = new Set(['hidden', 'clip']);
 
-/** Whether nothing of an element's box is left within what clips it (CSS Overflow 3 §3.1). */
+/** Whether an element's box is entirely clipped by its ancestors (CSS Overflow 3 §3.1). */
 function isClipped(element: Element, style: CSSStyleDeclaration, window: Window): boolean {
 	if (/^inset\((50|100)%/.test(style.clipPath)) return true;
 	const box = own(element).getBoundingClientRect();
@@ -48,7 +48,7 @@ function isClipped(element: Element, style: CSSStyleDeclaration, window: Window)
 	return false;
 }
 
-/** Whether a box lies where no scrolling leads: beyond the upper or the left edge, or fixed outside of the window. */
+/** Whether a box is where no scrolling leads: beyond the upper or the left edge, or fixed outside of the window. */
 function isOff(box: DOMRect, style: CSSStyleDeclaration, window: Window): boolean {
 	if (style.position === 'fixed') {
 		const { innerWidth, innerHeight } = window;
@@ -58,7 +58,7 @@ function isOff(box: DOMRect, style: CSSStyleDeclaration, window: Window): boolea
 	return box.bottom + window.scrollY <= 0 || (!leftwards && box.right + window.scrollX <= 0);
 }
 
-/** Whether something opaque lies on an element wherever it was looked: its middle, and near its corners. */
+/** Whether something opaque covers an element at every tested point: its middle, and near its corners. */
 function isCovered(element: Element, box: DOMRect, window: Window): boolean {
 	const points = [
 		[0.5, 0.5],
@@ -68,7 +68,7 @@ function isCovered(element: Element, box: DOMRect, window: Window): boolean {
 		[0.9, 0.9]
 	].map(([x = 0, y = 0]) => [box.left + box.width * x, box.top + box.height * y] as const);
 	const { innerWidth, innerHeight, document } = window;
-	// What is out of the window cannot be asked about.
+	// Points outside of the window cannot be tested.
 	if (!points.every(([x, y]) => x >= 0 && y >= 0 && x < innerWidth && y < innerHeight)) return false;
 	return points.every(([x, y]) => {
 		for (const over of own(document).elementsFromPoint(x, y)) {
@@ -79,7 +79,7 @@ function isCovered(element: Element, box: DOMRect, window: Window): boolean {
 	});
 }
 
-/** Why an element does not show in its window as it is laid out now; null for one that does. */
+/** Why an element does not show in its window as laid out now; null where it shows. */
 export function unseenOf(element: Element, withCovers = true): Unseen | null {
 	const window = own(own(element).ownerDocument).defaultView;
 	if (!window) return null;
@@ -96,10 +96,10 @@ export function unseenOf(element: Element, withCovers = true): Unseen | null {
 	return withCovers && isCovered(element, box, window) ? 'covered' : null;
 }
 
-/** For how long it is looked for what covers elements, ms: points of a crowded page take the engine long. */
+/** The time limit for finding what covers elements, ms: engines take long on crowded pages. */
 const PATIENCE = 150;
 
-/** Every element of a page that does not show, by its path's indexes with points between, and why. */
+/** Every element of a page that does not show, by its path (indexes separated by points), and why. */
 export function allUnseen(document: Document): Map<string, Unseen> {
 	const found = new Map<string, Unseen>();
 	const until = performance.now() + PATIENCE;
@@ -113,7 +113,7 @@ export function allUnseen(document: Document): Map<string, Unseen> {
 	return found;
 }
 
-/** Where an element that is not rendered would stand if it were, CSS px of its window; null where that has no box either. */
+/** Where an element that is not rendered would be, CSS px of its window; null where that has no box either. */
 export function ghostOf(element: Element): Rect | null {
 	const window = own(own(element).ownerDocument).defaultView;
 	if (!window) return null;

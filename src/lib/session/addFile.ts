@@ -3,8 +3,8 @@ import { api } from './api.ts';
 import type { SiteState } from './site.svelte.ts';
 
 /**
- * Adds a file to a site, under the requested path or one like it that is free; gives its path, and what a step that did it
- * has to take back: nothing where the site had the same file there already.
+ * Adds a file to a site, under the requested path or a similar one that is free; returns its path, and what a step
+ * that did it has to undo: nothing where the site already had the same file there.
  */
 export async function addFile(
 	site: SiteState,

@@ -10,17 +10,17 @@ export interface PageAnswers extends Hitting {
 	textHits(texts: readonly string[], selectors: readonly string[]): Promise<readonly HitCounts[]>;
 	/** Outlines in all frames what a selector matches; '' for nothing. */
 	outline(selector: string): void;
-	/** What the page in the frames has names for. */
+	/** The names on the page in the frames and in its sheets. */
 	pageNames(): Promise<PageNames>;
 	/** The values that the site uses for a property, the most frequent first. */
 	usedValues(property: string): Promise<readonly UsedValue[]>;
-	/** The vantages in which a length is told. */
+	/** The vantages for which lengths are converted. */
 	vantages(): readonly Vantage[];
 	/** Shows where the page's sheets define a custom property; false where they do not. */
 	showDefinition(name: string): boolean;
 }
 
-/** What is answered while no page is in any frame. */
+/** The answers while no page is in any frame. */
 export const NO_ANSWERS: PageAnswers = {
 	hits: () => Promise.resolve([]),
 	isOnPage: () => false,
@@ -36,19 +36,19 @@ export const NO_ANSWERS: PageAnswers = {
 
 /** What a screen does with what is asked for in the sheet's editor. */
 export interface SheetActions {
-	/** Takes the end of a bar in the hand: of the rule or block at an offset of a file, at a breakpoint. */
+	/** Grabs the end of a bar: of the rule or block at an offset of a file, at a breakpoint. */
 	takeEnd(path: string, offset: number, from: Rational): void;
-	/** Brings what is in the hand to a width, CSS px. */
+	/** Drags it to a width, CSS px. */
 	putEnd(px: number): void;
-	/** Proposes to move the rule at the caret so many places down (up: under 0); false where nobody does. */
+	/** Proposes to move the rule at the caret so many places down (up: under 0); false where that is impossible. */
 	moveRule(by: number): boolean;
-	/** Mutes what the caret is in, or brings it back; false where nobody does. */
+	/** Mutes what the caret is in, or unmutes it; false where that is impossible. */
 	toggleMute(): boolean;
-	/** Writes a property at the caret, its value to be typed. */
+	/** Inserts a property at the caret, with its value still to be typed. */
 	insert(property: string): void;
-	/** Says a sentence beside the sheet. */
+	/** Shows a sentence beside the sheet. */
 	say(sentence: string): void;
-	/** Works out in steps what frames will be given for another text of a file. */
+	/** Computes in steps what frames will get for another text of a file. */
 	frameAhead(path: string, text: string): Steps<void>;
 }
 

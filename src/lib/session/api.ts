@@ -17,10 +17,12 @@ import type { SupportTable } from '../core/support/index.ts';
 import { addressOf } from '../core/site/index.ts';
 import { ask, sending } from '../http.ts';
 
-/** Browsers let a page leave no more than 64 KiB to be sent after it is gone, of all that it sends together. */
+/** Browsers send no more than 64 KiB after a page has been left, in all its requests together. */
 const OUTLIVES = 16_000;
 
-/** The same for a choice that a click makes, which the page may be left straight after; drafts have their own way. */
+/**
+ * The same for a choice made by a click, after which the page may be left at once; drafts are sent in their own way.
+ */
 function outliving(value: unknown): RequestInit {
 	const init = sending('PUT', value);
 	return { ...init, keepalive: String(init.body).length < OUTLIVES };
@@ -76,7 +78,7 @@ export const api = {
 		).json(),
 	changeFile: async (id: number, change: FileChange): Promise<AddedFile> =>
 		(await ask(`/api/sites/${id}/files`, sending('PATCH', change))).json(),
-	/** What a file holds, as saved. */
+	/** The content of a saved file. */
 	content: async (id: number, path: string): Promise<Blob> =>
 		(await ask(addressOf(path, `/stage/${id}/`))).blob(),
 	keepOriginal: async (id: number, file: File): Promise<PictureRecord> =>

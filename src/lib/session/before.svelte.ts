@@ -1,23 +1,23 @@
 import type { RevisionRecord } from '../api.ts';
 import { api } from './api.ts';
 
-/** What the pages of a site are held against: as last saved, or as a revision. */
+/** What the pages of a site are compared with: the last saved state, or a revision. */
 export class Before {
-	/** The number of the revision; null for the last saved. */
+	/** The number of the revision; null for the last saved state. */
 	revision = $state<number | null>(null);
 	list = $state.raw<readonly RevisionRecord[]>([]);
-	/** The texts of the revision, by path; null where they have not come. */
+	/** The texts of the revision, by path; null until they have loaded. */
 	texts = $state.raw<ReadonlyMap<string, string> | null>(null);
 	readonly #site: number;
 	readonly #saved: (path: string) => string | undefined;
 
-	/** `saved`: the text of a file as it was last saved. */
+	/** `saved`: the text of a file as last saved. */
 	constructor(site: number, saved: (path: string) => string | undefined) {
 		this.#site = site;
 		this.#saved = saved;
 	}
 
-	/** Brings the list of revisions, where there may be newer ones. */
+	/** Loads the list of revisions, where there may be newer ones. */
 	async look(): Promise<void> {
 		this.list = await api.revisions(this.#site).catch(() => this.list);
 	}
@@ -30,7 +30,7 @@ export class Before {
 		if (this.revision === revision) this.texts = texts && new Map(Object.entries(texts));
 	}
 
-	/** A file's text as it was; as last saved until the texts of the revision have come. */
+	/** The former text of a file; as last saved until the revision's texts have loaded. */
 	text(path: string): string | undefined {
 		return this.texts?.get(path) ?? this.#saved(path);
 	}

@@ -19,7 +19,7 @@ async function filesOf(entry: FileSystemEntry, folder: string): Promise<Picked[]
 	const reader = (entry as FileSystemDirectoryEntry).createReader();
 	const found: Picked[] = [];
 	for (;;) {
-		// A reader gives at most a hundred entries at a time, and none when it is done.
+		// A reader returns at most a hundred entries at a time, and none at the end.
 		const some = await new Promise<FileSystemEntry[]>((resolve, reject) =>
 			reader.readEntries(resolve, reject)
 		);
@@ -28,7 +28,7 @@ async function filesOf(entry: FileSystemEntry, folder: string): Promise<Picked[]
 	}
 }
 
-/** The files of a drop: folders are gone through whole. */
+/** The files of a drop, including everything in folders. */
 export async function filesOfDrop(transfer: DataTransfer): Promise<Picked[]> {
 	const work = [...transfer.items].map((item): Picked[] | Promise<Picked[]> => {
 		const entry = item.webkitGetAsEntry();
@@ -44,7 +44,7 @@ export const filesOfInput = (input: HTMLInputElement): Picked[] =>
 
 const REFUSED = 'vantaggio-refused';
 
-/** Brings files in as a new site; what was refused is kept for the Site screen to tell. */
+/** Imports files as a new site; refusals are kept for the Site screen to show. */
 export async function bringIn(files: readonly Picked[]): Promise<number> {
 	const { id, refused } = await api.bring(files);
 	tabStore.set(`${REFUSED}-${id}`, JSON.stringify(refused));
@@ -53,6 +53,6 @@ export async function bringIn(files: readonly Picked[]): Promise<number> {
 	return id;
 }
 
-/** What was refused when this tab brought a site in. */
+/** What was refused when this tab imported a site. */
 export const refusedOf = (site: number): BringReply['refused'] =>
 	(storedJson(`${REFUSED}-${site}`, tabStore) ?? []) as BringReply['refused'];

@@ -6,26 +6,26 @@ const RANGE: readonly [number, number] = [240, 2560];
 const KEY = 'vantaggio-carriage';
 const HEIGHT_KEY = 'vantaggio-carriage-height';
 
-/** The heights that a window can be given, CSS px, and the one it has at first. */
+/** The range of heights of a window, CSS px, and its initial height. */
 export const HEIGHTS: readonly [number, number] = [100, 4000];
 const HEIGHT = 800;
 
 const between = ([least, most]: readonly [number, number], value: number): number =>
 	Math.min(most, Math.max(least, value));
 
-/** The size of the window that all screens look at, CSS px; whole px. */
+/** The size of the window on all screens, CSS px; whole px. */
 export class Carriage {
 	#width = $state(Number(store.get(KEY)) || 812);
 	#height = $state(between(HEIGHTS, Number(store.get(HEIGHT_KEY)) || HEIGHT));
-	/** The height that a vantage's window was given since it was chosen; null where it has its own. */
+	/** The height given to a vantage's window since it was chosen; null for its own. */
 	#given = $state<number | null>(null);
 
-	/** The height of the window: of a vantage that of its own (CSS px), unless it was given another. */
+	/** The height of the window: for a vantage its own (CSS px), unless it was given another. */
 	heightOf(own: number | null): number {
 		return own === null ? this.#height : (this.#given ?? own);
 	}
 
-	/** Gives the window another height: a plain one keeps it, a vantage has it until another is chosen. */
+	/** Sets the height of the window: a plain window keeps it, a vantage until another is chosen. */
 	setHeight(to: number, isPlain: boolean): void {
 		if (!Number.isFinite(to)) return;
 		const height = Math.round(between(HEIGHTS, to));
@@ -33,7 +33,7 @@ export class Carriage {
 		else store.set(HEIGHT_KEY, String((this.#height = height)));
 	}
 
-	/** A vantage has its own height again. */
+	/** Restores a vantage's own height. */
 	forgetHeight(): void {
 		this.#given = null;
 	}
@@ -42,12 +42,12 @@ export class Carriage {
 		return this.#width;
 	}
 
-	/** Moves the carriage; a width beyond the Measure is brought to its end. */
+	/** Moves the carriage, at most to the ends of the Measure. */
 	set width(to: number) {
 		if (Number.isFinite(to)) this.#keep(between(RANGE, to));
 	}
 
-	/** What the Measure shows: a vantage's width beyond its usual ends is on it too while the carriage is there. */
+	/** What the Measure shows: its usual widths, extended to the width of a vantage while the carriage is there. */
 	get range(): readonly [number, number] {
 		return [Math.min(RANGE[0], this.#width), Math.max(RANGE[1], this.#width)];
 	}

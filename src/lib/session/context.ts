@@ -3,8 +3,8 @@ import type { SiteState } from './site.svelte.ts';
 
 const [openSite, provide] = createContext<() => SiteState>();
 
-/** Provides the open site to the components below; to be called while a component is set up. */
+/** Provides the open site to child components; to be called during component initialisation. */
 export const provideSite = provide;
 
-/** The open site, in a component that goes when another is opened; to be called while it is set up. */
+/** The open site, in a component that is destroyed when another is opened; to be called during initialisation. */
 export const getSite = (): SiteState => openSite()();

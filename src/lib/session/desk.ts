@@ -3,7 +3,9 @@ import type { SiteState } from './site.svelte.ts';
 import { Working } from '../writing/working.ts';
 import type { Desk } from '../writing/declaration.ts';
 
-/** A desk with the texts of a site as all else goes by them; a long one that is being typed in may be a moment behind. */
+/**
+ * A desk with the texts of a site as everything else sees them; a long text being typed in may be a moment behind.
+ */
 export const deskAsRead = ({ texts, given }: SiteState): Desk => ({
 	working: new Working((path) => texts.get(path)?.text),
 	kind: (path) => texts.get(path)?.kind ?? 'sheet',

@@ -8,14 +8,14 @@ interface Changed {
 	readonly path: string;
 	readonly base: string;
 	readonly saved: string;
-	/** The text with all that was typed, ahead of what else goes by it. */
+	/** The editor's text, ahead of what everything else uses. */
 	readonly latest: string;
 	readonly state: { readonly selection: { readonly main: { readonly head: number } } };
 }
 
 const caretOf = (file: Changed): number => file.state.selection.main.head;
 
-/** How long after a change its draft is sent, ms; and how long after a failure it is sent again. */
+/** The delay before a draft is sent, ms, and before it is sent again after a failure. */
 const DELAY = 300;
 const RETRY = 2000;
 
@@ -24,8 +24,8 @@ const leftKey = (site: number, tab: string, path: string): string => JSON.string
 const isLeftOf = (site: number, key: string): boolean => key.startsWith(`["${LEFT}",${site},`);
 
 /**
- * Texts that a page had not got through to the server when it was left: kept by the browser, in any tab's name,
- * each newer than what the server has of that tab and file.
+ * Texts that a page could not send before it was left: kept by the browser under any tab's name, each newer than the
+ * server's draft of that tab and file.
  */
 function leftDrafts(site: number): DraftRecord[] {
 	return store.all().flatMap(([key, value]) => {
@@ -38,7 +38,7 @@ function leftDrafts(site: number): DraftRecord[] {
 	});
 }
 
-/** The drafts that a tab takes up, those first that are to be taken: its own, then those of tabs that are gone, newest first. */
+/** The drafts for a tab, in order of preference: its own, then those of closed tabs, newest first. */
 export async function draftsToTake(
 	site: number,
 	own: string,
@@ -55,20 +55,20 @@ export async function draftsToTake(
 	];
 }
 
-/** Lets go of a draft, wherever it is kept. */
+/** Deletes a draft, wherever it is kept. */
 export async function forgetDraft(site: number, path: string, tab: string): Promise<void> {
 	await api.dropDraft(site, path, tab);
 	store.remove(leftKey(site, tab, path));
 }
 
 /**
- * Keeps what is unsaved in this tab on the server: each changed text is sent soon after its first change,
- * however fast the typing goes on, one request at a time, and again until it has arrived. When the page is left
- * before that, the browser keeps the text. `report` hears why drafts are not kept, or null.
+ * Keeps the unsaved texts of this tab on the server: each is sent soon after its first change, however fast the
+ * typing, one request at a time, and again until it has arrived. Where the page is left before that, the browser
+ * keeps the text. `report` gets the reason why drafts are not kept, or null.
  */
 export function draftKeeper(site: number, tab: string, report: (trouble: string | null) => void) {
 	const waiting = new Map<string, Changed>();
-	/** Files whose text the server does not have yet, whether it waits or is on its way. */
+	/** Files whose text the server does not have yet, waiting or being sent. */
 	const unkept = new Map<string, Changed>();
 	const foreign = new Map<string, string>();
 	let timer: ReturnType<typeof setTimeout> | undefined;
@@ -117,14 +117,14 @@ export function draftKeeper(site: number, tab: string, report: (trouble: string 
 		store.remove(leftKey(site, tab, path));
 	}
 
-	/** Keeps in the browser what the server has not taken. */
+	/** Keeps in the browser what the server did not accept. */
 	function keepHere(file: Changed): void {
 		const { path, base, latest: text } = file;
 		const left: DraftRecord = { path, tab, base, text, caret: caretOf(file), at: new Date().toISOString() };
 		store.set(leftKey(site, tab, path), JSON.stringify(left));
 	}
 
-	/** The page may be gone in a moment: what the server lacks is kept here, and sent if there is time. */
+	/** The page may be about to go: what the server lacks is kept here, and sent if there is time. */
 	const leave = (): void => {
 		if (document.visibilityState !== 'hidden') return;
 		for (const file of unkept.values()) keepHere(file);
@@ -132,7 +132,7 @@ export function draftKeeper(site: number, tab: string, report: (trouble: string 
 	};
 	document.addEventListener('visibilitychange', leave);
 
-	/** Resolves when nothing is under way, with nothing waiting to be sent. */
+	/** Resolves when nothing is being sent; what is waiting is dropped. */
 	async function quiet(): Promise<void> {
 		unwind();
 		waiting.clear();
@@ -141,19 +141,19 @@ export function draftKeeper(site: number, tab: string, report: (trouble: string 
 	}
 
 	return {
-		/** A text has changed. */
+		/** Notes that a text has changed. */
 		note(file: Changed): void {
 			waiting.set(file.path, file);
 			unkept.set(file.path, file);
 			if (!sending) wind(DELAY);
 		},
-		/** A draft of a tab that is gone has become this tab's: its old copy goes once the new one is kept. */
+		/** Takes over a draft of a closed tab: the old copy is deleted once the new one is kept. */
 		adopt(draft: DraftRecord): void {
 			foreign.set(draft.path, draft.tab);
 		},
-		/** A text is saved: it needs no draft. */
+		/** Notes that a text is saved and needs no draft. */
 		saved: kept,
-		/** The site is deleted: nothing of its texts is kept or sent any more. */
+		/** Notes that the site is deleted, after which nothing is kept or sent. */
 		async forget(): Promise<void> {
 			await quiet();
 			unkept.clear();

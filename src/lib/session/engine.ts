@@ -5,7 +5,10 @@ const MOST_KNOWN = 20_000;
 /** How many custom properties are registered in one document. */
 const MOST_REGISTERED = 500;
 
-/** A browser's own word on declarations, by a style that is on no element: the frames run in the same browser. */
+/**
+ * The browser's own judgement of declarations, through a style that belongs to no element: the frames run in the same
+ * browser.
+ */
 export function engineOf(document: Document): BrowserEngine {
 	const { style } = document.createElement('i');
 	const set = (property: string, value: string): ReadonlyMap<string, string> | null => {
@@ -14,7 +17,7 @@ export function engineOf(document: Document): BrowserEngine {
 		if (style.length === 0) return null;
 		return new Map([...style].map((longhand) => [longhand, style.getPropertyValue(longhand)]));
 	};
-	/** Where custom properties are registered, which a document never forgets: one of their own, made anew at times. */
+	/** The document in which custom properties are registered, for good: one of their own, replaced now and then. */
 	let room: HTMLIFrameElement | undefined;
 	let registered = 0;
 	function roomFor(): Window & typeof globalThis {
@@ -39,7 +42,10 @@ export function engineOf(document: Document): BrowserEngine {
 			return null;
 		}
 	};
-	/** What does not fit is computed as the initial value; what is that very value can be registered as one. */
+	/**
+	 * A value that does not fit is computed as the initial value; that very value can be tested by registering it as
+	 * one.
+	 */
 	const tryFit = (syntax: string, initial: string, value: string): boolean => {
 		const window = roomFor();
 		const name = register(window, syntax, initial);
@@ -64,7 +70,10 @@ export function engineOf(document: Document): BrowserEngine {
 		([property, value]: readonly [string, string]) => `${property}:${value}`,
 		([property, value]) => ({ longhands: set(property, value) })
 	);
-	/** What a browser lists as computed has second names of longhands among them, and shorthands in the place of theirs. */
+	/**
+	 * A browser's list of computed properties includes aliases of longhands, and shorthands in place of their
+	 * longhands.
+	 */
 	const listed = (): string[] => [
 		...new Set(
 			[...(document.defaultView?.getComputedStyle(document.documentElement) ?? [])].flatMap((name) => [

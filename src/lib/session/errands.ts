@@ -4,7 +4,10 @@ import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { chain, decodeText, done, refuse, type Decoder, type Result } from '../core/text/index.ts';
 import type { SiteState } from './site.svelte.ts';
 
-/** Makes errands of a request for elements of a given page: in the frames at once. The sentence says what was done. */
+/**
+ * Turns a request for elements of a given page into errands, which frames show at once. The sentence says what was
+ * done.
+ */
 export async function errandsTo(
 	site: SiteState,
 	path: string,
@@ -26,13 +29,13 @@ export async function errandsTo(
 	);
 }
 
-/** The text of a page with what its errands ask for, while its markup is given, and the changes of each of them. */
+/** The text of a page with its errands applied, if its markup is given, and the changes of each of them. */
 export function errandsDone(site: SiteState, path: string, text: string): ReturnType<typeof withErrands> {
 	const errands = site.kept.errand.list.filter(({ page, done }) => page === path && !done);
 	return errands.length > 0 && site.given.has(path) ? withErrands(text, errands) : { text, steps: [] };
 }
 
-/** The text of a page with what its errands ask for. */
+/** The text of a page with its errands applied. */
 export const textWithErrands = (site: SiteState, path: string, text: string): string =>
 	errandsDone(site, path, text).text;
 
@@ -49,8 +52,8 @@ const DECODER: Decoder = {
 };
 
 /**
- * Takes a newer save of a page in as a change of its text, not saved yet: what it proves unsteady is kept, and
- * errands that it has done are ticked off. The sentences say so.
+ * Takes a newer save of a page as an unsaved change of its text: unsteady names that it reveals are recorded, and
+ * errands that it fulfils are ticked off. The sentences say so.
  */
 export async function takeNewerSave(
 	site: SiteState,

@@ -5,16 +5,16 @@ interface Kept {
 	paths: readonly ElementPath[];
 }
 
-/** Selections that are followed; older ones stay as their address has them. */
+/** So many selections are followed; older ones keep the paths in their addresses. */
 const MOST = 300;
 
-/** The selections of the browser's history, each kept at its elements while their page's HTML is written. */
+/** The selections of the browser's history, each kept at its elements while their page's HTML is edited. */
 export class FollowedSelections {
 	readonly #kept = new Map<number, Kept>();
-	/** Numbers of an earlier visit are in the browser's history too. */
+	/** The browser's history also contains numbers of an earlier visit. */
 	#next = Date.now();
 
-	/** Remembers a selection on a page; gives its number. */
+	/** Records a selection on a page; returns its number. */
 	keep(page: string, paths: readonly ElementPath[]): number {
 		const number = this.#next++;
 		this.#kept.set(number, { page, paths });
@@ -23,13 +23,13 @@ export class FollowedSelections {
 		return number;
 	}
 
-	/** Where a selection's elements are now; undefined for one that is not of this page. */
+	/** Where a selection's elements are now; undefined for one on another page. */
 	at(number: number | undefined, page: string): readonly ElementPath[] | undefined {
 		const kept = number === undefined ? undefined : this.#kept.get(number);
 		return kept?.page === page ? kept.paths : undefined;
 	}
 
-	/** A page's text has changed: what is not there any more is left out. */
+	/** Updates the selections of a page whose text has changed; elements that are gone are dropped. */
 	follow(page: string, before: Page, after: Page): void {
 		for (const kept of this.#kept.values()) {
 			if (kept.page !== page) continue;

@@ -19,54 +19,54 @@ import { replacedBy } from './replaced.ts';
 import { notify } from './notices.svelte.ts';
 import type { FileText } from './texts.svelte.ts';
 
-/** Typing goes on as one step while no pause between letters is longer than this, ms. */
+/** Typing continues one step until there is a pause of this length between letters, ms. */
 const PAUSE = 1000;
-/** What is typed letter by letter; what is pasted, dropped or completed is a step of its own. */
+/** What is typed letter by letter; pasting, dropping or completing makes steps of their own. */
 const TYPED = /^(input|input\.type.*|input\.nudge|input\.indent|delete\.(?!cut).*)$/;
 
-/** One file of the step that is being made: its text before it, and all changes since. */
+/** One file of the step being made: its text before it, and all changes since. */
 interface Making {
 	readonly before: Text;
 	readonly changes: ChangeSet;
 }
 
-/** The step that is being made. */
+/** The step being made. */
 interface Open {
 	readonly number: number;
-	/** Its words, where whoever makes it has some; else ''. */
+	/** Its words, where the caller has some; otherwise ''. */
 	readonly words: string;
 	readonly files: ReadonlyMap<string, Making>;
 	readonly moved?: MovedFile | undefined;
-	/** Where the last change ends up, in its file; typing elsewhere is another step. */
+	/** Where the last change ends, in its file; typing elsewhere makes another step. */
 	readonly last: { readonly path: string; readonly from: number; readonly to: number; readonly at: number };
 }
 
-/** What was done last to the texts. */
+/** The last thing done to the texts. */
 interface LastDone {
 	readonly step: Step;
-	/** Whether the step was made, taken back, or made again. */
+	/** Whether the step was made, undone or redone. */
 	readonly how: 'made' | 'back' | 'again';
-	/** Where texts are others since it was taken back, or made again: a place a file. */
+	/** Where texts have changed by undoing or redoing it: one place per file. */
 	readonly places: readonly FilePlace[];
 }
 
-/** All that is done to the texts of a site, step by step, whichever file it is in. */
+/** Everything done to the texts of a site, step by step, across files. */
 export class SiteHistory {
 	#history = $state.raw<History>(NO_HISTORY);
 	/** The last thing done; null before there is any. */
 	last = $state.raw<LastDone | null>(null);
 	#open: Open | null = null;
-	/** Whether the step that is being made takes all that comes. */
+	/** Whether the step being made takes all changes that come. */
 	#isGathering = false;
 	readonly #file: (path: string) => FileText | undefined;
 	readonly #read: (file: FileText, source: string) => TextAfter;
 	readonly #keeper: HistoryKeeper;
-	/** Does to a file as a whole what a step did, or is to do. */
+	/** Does or undoes what a step did to a file as a whole. */
 	readonly #move: (moved: MovedFile) => void;
-	/** The number of the newest step where it does not have its words yet: it may still go on. */
+	/** The number of the newest step while it has no words yet, since it may still continue. */
 	#unnamed: number | null = null;
 
-	/** `read` gives a text of a file with what is known of it. */
+	/** `read` returns a text of a file with what is known about it. */
 	constructor(
 		file: (path: string) => FileText | undefined,
 		read: (file: FileText, source: string) => TextAfter,
@@ -79,7 +79,7 @@ export class SiteHistory {
 		this.#move = move;
 	}
 
-	/** All steps, the oldest first; those from `made` on were taken back. */
+	/** All steps, the oldest first; those from `made` on were undone. */
 	get steps(): readonly Step[] {
 		return this.#history.steps;
 	}
@@ -88,14 +88,14 @@ export class SiteHistory {
 		return this.#history.made;
 	}
 
-	/** The number of the newest step that is made; undefined where there is none. */
+	/** The number of the newest step that is done; undefined where there is none. */
 	get newest(): number | undefined {
 		return this.steps[this.made - 1]?.number;
 	}
 
 	readonly #textOf = (path: string): string | undefined => this.#file(path)?.latest;
 
-	/** Goes on with the history that this tab has kept, as far as it still holds. */
+	/** Continues the history that this tab has stored, as far as it still applies. */
 	resume(): void {
 		this.#history = this.#keeper.kept(this.#textOf) ?? NO_HISTORY;
 	}
@@ -116,14 +116,14 @@ export class SiteHistory {
 		}, this.#textOf);
 	}
 
-	/** Takes in what was done to a file. */
+	/** Records changes of a file. */
 	note(file: FileText, transactions: readonly Transaction[]): void {
 		const steps = transactions.filter((one) => one.docChanged && !one.annotation(noStep));
 		for (const one of steps) this.#open = this.#with(file, one);
 		if (steps.length > 0 && this.#open && !this.#isGathering) this.#record(this.#open);
 	}
 
-	/** The step that is being made, with one more change; a new one where the change is no part of that. */
+	/** The step being made, with one more change; a new step where the change does not belong to it. */
 	#with(file: FileText, transaction: Transaction): Open {
 		const { changes, startState } = transaction;
 		const { path } = file;
@@ -155,7 +155,7 @@ export class SiteHistory {
 			words: goesOn ? open.words : '',
 			moved: goesOn ? open.moved : undefined,
 			files: new Map([...(goesOn ? open.files : []), [path, making]]),
-			// What is not typed is not gone on with.
+			// Only typing can be continued.
 			last: { path, from, to, at: isTyped ? at : -Infinity }
 		};
 	}
@@ -175,7 +175,10 @@ export class SiteHistory {
 		this.last = { step, how: 'made', places: [] };
 	}
 
-	/** All that `work` does to texts, and to a file as a whole, is one step, called `words`; gives its number. */
+	/**
+	 * Makes everything that `work` does to texts, and to a file as a whole, one step called `words`; returns its
+	 * number.
+	 */
 	asOne(words: string, work: () => void, moved?: MovedFile): number {
 		this.name();
 		this.#open = {
@@ -197,7 +200,7 @@ export class SiteHistory {
 		return made.number;
 	}
 
-	/** Makes an edit, as one step; gives its number. */
+	/** Makes an edit, as one step; returns its number. */
 	make({ sentence, files }: Edit, moved?: MovedFile): number {
 		const write = (): void => {
 			for (const { path, changes } of files) {
@@ -208,7 +211,9 @@ export class SiteHistory {
 		return this.asOne(sentence, write, moved);
 	}
 
-	/** A file's text as it was before what was done last; `text` is what it is now, undefined where it is another. */
+	/**
+	 * A file's text before the last thing done; `text` is its present text, undefined where that has changed since.
+	 */
 	before(path: string, text: string): string | undefined {
 		const { step, how } = this.last ?? {};
 		const file = step?.files.find((one) => one.path === path);
@@ -217,7 +222,7 @@ export class SiteHistory {
 		return fits(text, changes) ? applyChanges(text, changes) : undefined;
 	}
 
-	/** What was done last, in words; '' where nothing was, or where a step has no words yet. */
+	/** The last thing done, in words; '' where there was nothing, or where a step has no words yet. */
 	lastInWords(): string {
 		if (!this.last) return '';
 		const { step, how } = this.last;
@@ -225,19 +230,19 @@ export class SiteHistory {
 		return how === 'made' ? words : `${how === 'back' ? 'Undone' : 'Redone'}: ${words}`;
 	}
 
-	/** Takes the newest step back; false where there is none, or where a text is not as it left it. */
+	/** Undoes the newest step; false where there is none, or where a text has changed in another way since. */
 	undo(): boolean {
 		const step = this.steps[this.made - 1];
 		return step !== undefined && this.#do(step, true);
 	}
 
-	/** Makes the step that was taken back last again; false where that cannot be. */
+	/** Redoes the step undone last; false where that is impossible. */
 	redo(): boolean {
 		const step = this.steps[this.made];
 		return step !== undefined && this.#do(step, false);
 	}
 
-	/** Takes steps back, or makes them again, until so many are made. */
+	/** Undoes or redoes steps until so many are done. */
 	goTo(made: number): void {
 		while (this.made !== made && (this.made > made ? this.undo() : this.redo()));
 	}
@@ -280,7 +285,7 @@ export class SiteHistory {
 		return true;
 	}
 
-	/** The newest step gets its words, as long as the texts are what it led to; `as` is a file's text as it was then. */
+	/** Names the newest step, as long as the texts are what it led to; `as` is a file's text at that time. */
 	name(as?: { readonly path: string; readonly text: Text }): void {
 		const step = this.steps[this.made - 1];
 		if (!step || step.number !== this.#unnamed) return;

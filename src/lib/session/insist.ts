@@ -3,18 +3,18 @@ import { notify } from './notices.svelte.ts';
 
 const LATE =
 	'Part of the application has not loaded yet: the server does not answer. Trying again until it does.';
-/** What is said where the styles of a part cannot be had. */
+/** The message where the styles of a part cannot be loaded. */
 const UNFETCHED = /^Unable to preload/;
-/** How long it is waited before a part is asked for again, ms: at first, and at most. */
+/** The pause before a part is requested again, ms: the first, and the longest. */
 const [FIRST, LONGEST] = [500, 8000];
 
-/** A part of the application that is loaded when it is wanted; where it cannot be had it is asked for again until it can. */
+/** Loads a part of the application on demand, trying again until it succeeds. */
 export async function insist<X>(load: () => Promise<X>, say: () => void = () => notify(LATE)): Promise<X> {
 	for (let wait = FIRST; ; wait = Math.min(2 * wait, LONGEST)) {
 		try {
 			return await load();
 		} catch (error) {
-			// A part that came and does not run is another matter.
+			// A part that was loaded but does not run is another matter.
 			if (!(error instanceof TypeError) && !UNFETCHED.test(messageOf(error))) throw error;
 			say();
 			await new Promise((resolve) => setTimeout(resolve, wait));
@@ -22,17 +22,17 @@ export async function insist<X>(load: () => Promise<X>, say: () => void = () => 
 	}
 }
 
-/** How long nothing is loaded at first, ms, so that what is on the screen comes before. */
+/** The initial pause before anything is loaded, ms, so that what is on the screen comes first. */
 const REST = 3000;
 
-/** Loads parts one after another while nothing else is to be done. */
+/** Loads parts one after another while idle. */
 export async function loadQuietly(
 	parts: readonly (() => Promise<unknown>)[],
 	signal: AbortSignal
 ): Promise<void> {
 	await new Promise<void>((resolve) => {
 		const timer = setTimeout(resolve, REST);
-		// Whoever has left is not kept in memory by what still waits.
+		// Pending callbacks keep no closed site in memory.
 		signal.addEventListener('abort', () => {
 			clearTimeout(timer);
 			resolve();
@@ -41,7 +41,7 @@ export async function loadQuietly(
 	for (const part of parts) {
 		if (signal.aborted) return;
 		await new Promise<void>((resolve) => requestIdleCallback(() => resolve()));
-		// Nobody waits for it.
+		// Nobody is waiting for it.
 		await insist(part, () => undefined);
 	}
 }

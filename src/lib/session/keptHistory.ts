@@ -1,14 +1,14 @@
 import { readHistory, writeHistory, type History } from '../core/history/index.ts';
 import { storedJson, tabStore } from './store.ts';
 
-/** How long after a change a history is kept, ms. */
+/** The delay after a change before the history is stored, ms. */
 const DELAY = 500;
-/** How much text of its steps is kept, UTF-16 units: a tab's storage takes about ten times as much. */
+/** How much text of its steps is stored, UTF-16 units: a tab's storage holds about ten times as much. */
 const MOST = 400_000;
 
 type TextOf = (path: string) => string | undefined;
 
-/** Keeps the history of a site in this tab's storage, soon after each change, and when the page is left. */
+/** Stores the history of a site in this tab's storage, soon after each change, and when the page is left. */
 export function historyKeeper(site: number, tab: string) {
 	const key = JSON.stringify(['vantaggio-steps', site, tab]);
 	let timer: ReturnType<typeof setTimeout> | undefined;
@@ -27,9 +27,9 @@ export function historyKeeper(site: number, tab: string) {
 	document.addEventListener('visibilitychange', leave);
 
 	return {
-		/** What of the kept history still holds; undefined where none is kept. */
+		/** The part of the stored history that still applies; undefined where none is stored. */
 		kept: (textOf: TextOf): History | undefined => readHistory(storedJson(key, tabStore), textOf),
-		/** The history has changed. */
+		/** Notes that the history has changed. */
 		note(now: () => History, textOf: TextOf): void {
 			keep = () => tabStore.set(key, writeHistory(now(), MOST, textOf));
 			timer ??= setTimeout(() => {
@@ -37,7 +37,7 @@ export function historyKeeper(site: number, tab: string) {
 				keep();
 			}, DELAY);
 		},
-		/** Nothing is kept any more. */
+		/** Stops storing, and deletes what is stored. */
 		forget(): void {
 			stop();
 			tabStore.remove(key);

@@ -1,38 +1,38 @@
 import { DONE, messageOf, refuse, type Result } from '../core/text/index.ts';
 import { Refused } from '../http.ts';
 
-/** A list as the server has it, with what a change of it is based on. */
+/** A list as on the server, with what a change of it is based on. */
 export interface Listed<Row> {
 	readonly list: readonly Row[];
 	readonly version: string;
 }
 
-/** How a list is kept and read anew. */
+/** How a list is stored and read again. */
 interface Ways<Row, Sent> {
 	put(base: string, list: readonly Sent[]): Promise<Listed<Row>>;
 	read(): Promise<Listed<Row>>;
-	/** Other tabs are to be told. */
+	/** Called when other tabs are to be told. */
 	kept(): void;
 }
 
-/** A change of a list, and what it is called in a few words. */
+/** A change of a list, and its name in a few words. */
 interface Change<Row, Sent> {
 	readonly make: (list: readonly Row[]) => readonly (Row | Sent)[];
 	readonly name: string;
 }
 
-/** A list that is kept with a site: every change is kept at once, one after another, and can be taken back. */
+/** A list stored with a site: every change is sent at once, one after another, and can be undone. */
 export class KeptList<Row, Sent = Row> {
 	readonly #ways: Ways<Row, Sent>;
 	list = $state.raw<readonly Row[]>([]);
-	/** Why the last change was not kept; null when it was. */
+	/** Why the last change was not stored; null when it was. */
 	trouble = $state<string | null>(null);
-	/** What was there before the last change, and what that change was. */
+	/** The list before the last change, and the change itself. */
 	before = $state.raw<{ readonly list: readonly Row[]; readonly change: string } | null>(null);
 	#version: string;
 	#failed: Change<Row, Sent> | null = null;
 	#last: Promise<unknown> = Promise.resolve();
-	/** Rises whenever the list becomes another one, or is about to. */
+	/** Increases whenever the list becomes, or is about to become, another one. */
 	#age = 0;
 
 	constructor({ list, version }: Listed<Row>, ways: Ways<Row, Sent>) {
@@ -42,8 +42,8 @@ export class KeptList<Row, Sent = Row> {
 	}
 
 	/**
-	 * Keeps another list in place of the present one, made from it once what was changed before is kept; `name` says in
-	 * a few words what is done. Where that is refused, `trouble` says why too, until something is kept.
+	 * Replaces the list by another one, made from it once earlier changes are stored; `name` says in a few words what
+	 * is done. Where that is refused, `trouble` says why, until something is stored.
 	 */
 	keep(make: Change<Row, Sent>['make'], name: string): Promise<Result> {
 		const turn = this.#last.then(() => this.#keepNow({ make, name }));
@@ -51,7 +51,7 @@ export class KeptList<Row, Sent = Row> {
 		return turn;
 	}
 
-	/** Tries once more what was not kept. */
+	/** Tries again to store what was not stored. */
 	keepAgain(): Promise<Result> {
 		const failed = this.#failed;
 		return failed ? this.keep(failed.make, failed.name) : Promise.resolve(refuse('Everything is kept.'));
@@ -76,7 +76,7 @@ export class KeptList<Row, Sent = Row> {
 		}
 	}
 
-	/** Without an answer the list stays what it was: the next change is refused, and asks anew. */
+	/** Without an answer the list stays as it was: the next change is refused, and asks again. */
 	async #readAnew(): Promise<void> {
 		const listed = await this.#ways.read().catch(() => null);
 		if (listed) this.#take(listed);
@@ -88,8 +88,8 @@ export class KeptList<Row, Sent = Row> {
 	}
 
 	/**
-	 * Call this before asking the server for the list. The function it returns takes the answer in, unless meanwhile the
-	 * list was changed here or a later answer was used.
+	 * Call this before requesting the list from the server. The function it returns takes in the answer, unless
+	 * meanwhile the list was changed here or a later answer was used.
 	 */
 	asked(): (listed: Listed<Row>) => void {
 		const age = this.#age;

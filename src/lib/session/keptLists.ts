@@ -3,10 +3,10 @@ import { api } from './api.ts';
 import { KeptList } from './keptList.svelte.ts';
 import { listedVantages, type Vantages } from './vantages.svelte.ts';
 
-/** Lists of small things that are kept with a site. */
+/** Lists of small things that are stored with a site. */
 export type KeptLists = { readonly [K in KeptKind]: KeptList<KeptFields[K]> };
 
-/** The lists of a site; `announce` tells other tabs that one was kept. */
+/** The lists of a site; `announce` tells other tabs that one was stored. */
 export function keptLists(record: SiteRecord, announce: () => void): KeptLists {
 	const list = <K extends KeptKind>(kind: K): KeptList<KeptFields[K]> =>
 		new KeptList<KeptFields[K]>(record.kept[kind], {
@@ -17,7 +17,7 @@ export function keptLists(record: SiteRecord, announce: () => void): KeptLists {
 	return forEachKept<KeptLists>((kind) => list(kind) as KeptLists[KeptKind]);
 }
 
-/** To be called before a record is asked for; what it gives takes in the lists of the answer. */
+/** To be called before a record is requested; the function it returns takes in the lists of the answer. */
 export function askedLists(kept: KeptLists, vantages: Vantages): (record: SiteRecord) => void {
 	const takeVantages = vantages.asked();
 	const asked = <K extends KeptKind>(kind: K): ((record: SiteRecord) => void) => {

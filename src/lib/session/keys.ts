@@ -6,33 +6,33 @@ export interface Press {
 	readonly ctrl: boolean;
 	readonly alt: boolean;
 	readonly meta: boolean;
-	/** True where the key goes into a field. */
+	/** True where the key goes to a field. */
 	readonly typing: boolean;
-	/** True where it was let go. */
+	/** True where it was released. */
 	readonly up: boolean;
 }
 
-/** What a key does, and how that is called. */
+/** What a key does, and the name of that. */
 export interface Action {
 	readonly name: string;
 	readonly run: (press: Press) => void;
-	/** Whether a key that is no single character acts in fields and dialogs too. */
+	/** Whether a key that is not a single character also works in fields and dialogs. */
 	readonly inFields?: boolean;
-	/** What it does with Shift, where that is something else. */
+	/** What it does with Shift, where that differs. */
 	readonly withShift?: string;
-	/** The task that it is for, where its key is for another elsewhere. */
+	/** Its task, where its key has another task elsewhere. */
 	readonly task?: string;
-	/** What letting it go does, where it acts while it is held. */
+	/** What releasing it does, where it acts while held. */
 	readonly released?: () => void;
 }
 
 /**
- * Actions by key, in lower case. A single character never fires while typing; `save` is Ctrl or Cmd with S,
- * anywhere; `undo` is Ctrl or Cmd with Z and `redo` with Y or Shift Z, outside of fields, which have their own.
+ * Actions by key, in lower case. A single character never acts while typing; `save` is Ctrl or Cmd with S, anywhere;
+ * `undo` is Ctrl or Cmd with Z and `redo` with Y or Shift Z, outside of fields, which have their own.
  */
 export type KeyMap = Readonly<Record<string, Action>>;
 
-/** Whether a key there is not for the screen: in a field, or in a dialog that lies over it. */
+/** Whether a key there does not belong to the screen: in a field, or in a dialog above it. */
 const isField = (target: EventTarget | null): boolean =>
 	target instanceof HTMLElement &&
 	(target.isContentEditable || target.matches('input, textarea, select, dialog, dialog *'));
@@ -49,7 +49,7 @@ export const pressOf = (event: KeyboardEvent): Press => ({
 
 const SINGLE = 'vantaggio-single-keys';
 
-/** Whether keys of a single character act (WCAG 2.2, 2.1.4 wants them to be switched off). */
+/** Whether single-character keys are active (WCAG 2.2, 2.1.4 requires that they can be switched off). */
 export const singleKeys = {
 	get on(): boolean {
 		return store.get(SINGLE) !== 'no';
@@ -59,7 +59,7 @@ export const singleKeys = {
 	}
 };
 
-/** A key as it is named to people. */
+/** A key as named for people. */
 export const shownKey = (key: string): string =>
 	({
 		save: 'Ctrl S',
@@ -70,7 +70,7 @@ export const shownKey = (key: string): string =>
 		pageup: 'Page Up'
 	})[key] ?? key.toUpperCase();
 
-/** The action of a key that is pressed with Ctrl or Cmd. */
+/** The action of a key pressed with Ctrl or Cmd. */
 function commandOf(keys: KeyMap, letter: string, { alt, shift, typing }: Press): Action | undefined {
 	if (alt) return undefined;
 	if (letter === 's') return keys.save;
@@ -83,7 +83,7 @@ function commandOf(keys: KeyMap, letter: string, { alt, shift, typing }: Press):
 export function perform(keys: KeyMap, press: Press): boolean {
 	const letter = press.key.toLowerCase();
 	if (press.up) {
-		// Whatever else is down by now.
+		// Whatever other keys are down.
 		keys[letter]?.released?.();
 		return false;
 	}
@@ -96,7 +96,7 @@ export function perform(keys: KeyMap, press: Press): boolean {
 	return true;
 }
 
-/** Lets every key go: a window that loses the focus does not hear of it. */
+/** Releases every key: a window that loses the focus does not hear of releases. */
 export function releaseAll(keys: KeyMap): void {
 	for (const { released } of Object.values(keys)) released?.();
 }
@@ -111,5 +111,5 @@ const PLAIN_PRESS: Press = {
 	up: false
 };
 
-/** Performs an action as its key would, by a click. */
+/** Performs an action as its key would, for a click. */
 export const performAction = (action: Action, shift = false): void => action.run({ ...PLAIN_PRESS, shift });

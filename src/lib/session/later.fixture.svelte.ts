@@ -11,7 +11,7 @@ interface Question {
 	readonly turn: number;
 }
 
-/** Something that is asked outside of a component; `answers` has those that are to come, by what was asked. */
+/** Asks outside of a component; `answers` has pending answers by their questions. */
 export function asked(again?: (question: Question) => string) {
 	let question = $state.raw<Question>();
 	const answers = new Map<string, Answer>();

@@ -1,32 +1,35 @@
 import { untrack } from 'svelte';
 import { messageOf } from '../core/text/index.ts';
 
-/** The answer to a question, which comes later than the question. */
+/** The answer to a question, which comes some time after it. */
 export interface Later<A> {
 	/** The answer; undefined until it has come, or where there is none. */
 	readonly value: A | undefined;
-	/** Why there is none, as a sentence; '' else. */
+	/** Why there is none, as a sentence; otherwise ''. */
 	readonly error: string;
 	/** Whether a later answer is on its way. */
 	readonly isBusy: boolean;
 }
 
 interface Asking<Q, A> {
-	/** The question; undefined where nothing is asked. What it reads, and what `ask` reads at once, has it asked again. */
+	/**
+	 * The question; undefined where nothing is asked. It is asked again when state changes that it, or `ask`
+	 * synchronously, has read.
+	 */
 	readonly question: () => Q | undefined;
-	/** What the answer is about, as a text. The last answer about the same thing stays until the next one comes. */
+	/** What the answer is about, as a text. The last answer about the same thing remains until the next one comes. */
 	readonly about: (question: Q) => string;
-	/** Where this is given, a new question is asked only if this text of it has changed. */
+	/** Where given, a new question is only asked if this text of it has changed. */
 	readonly again?: (question: Q) => string;
-	/** Asks; each part of an answer that is known before the whole may be reported. */
+	/** Asks; partial answers may be reported before the whole. */
 	readonly ask: (question: Q, signal: AbortSignal, report: (answer: A) => void) => Promise<A>;
-	/** How long everything rests before it is asked, ms; at once without. */
+	/** The pause in changes before the question is asked, ms; none where omitted. */
 	readonly rest?: number;
 }
 
 /**
- * Asks a question whenever it changes, and gives the answer to the present one: never one that was about something else,
- * or to a question that was asked again meanwhile. To be made while a component is set up.
+ * Asks a question whenever it changes, and gives the answer to the present one: never one that was about something
+ * else, or to a question that has been asked again since. To be called during component initialisation.
  */
 export function later<Q, A>({ question, about, again, ask, rest }: Asking<Q, A>): Later<A> {
 	let last = $state.raw<{ readonly about: string; readonly value: A | undefined; readonly error: string }>();

@@ -4,17 +4,17 @@ import type { FileText } from './texts.svelte.ts';
 
 interface Known {
 	readonly text: string;
-	/** Undefined while they are asked for. */
+	/** Undefined until the answer has come. */
 	readonly lines: readonly LineInFile[] | undefined;
 }
 
-/** Where the lines of texts that are laid out stand in their files, found in a thread when they are first asked for. */
+/** Where the lines of laid-out texts are in their files, worked out in a thread when first asked for. */
 export class LinesInFile {
 	readonly #known = new WeakMap<FileText, Known>();
 	/** Changes with every answer that comes. */
 	#answers = $state(0);
 
-	/** Undefined for a text that is not laid out, and as long as the lines of what it is now are not known. */
+	/** Undefined for a text that is not laid out, and until the lines of the present text are known. */
 	of(file: FileText): readonly LineInFile[] | undefined {
 		const { ownLines: own, text, saved, kind } = file;
 		if (!own) return undefined;
@@ -28,7 +28,7 @@ export class LinesInFile {
 				this.#known.set(file, { text, lines });
 				this.#answers++;
 			},
-			// The places in the layout are said without those in the file; another look asks again.
+			// Places are then named in the layout only; the next look asks again.
 			() => void this.#known.delete(file)
 		);
 		return undefined;

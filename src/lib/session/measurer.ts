@@ -36,7 +36,7 @@ import { Thread } from './thread.ts';
 /** A page before an edit of some files, and after it. */
 export interface EditedPage {
 	readonly path: string;
-	/** The path that it had before the edit. */
+	/** Its path before the edit. */
 	readonly pathBefore: string;
 	readonly before: Texts;
 	readonly after: Texts;
@@ -46,15 +46,15 @@ export interface EditedPage {
 /** Where pages are measured. */
 export interface MeasurerSetup {
 	readonly site: number;
-	/** What the addresses of the site's files begin with on the stages. */
+	/** The prefix of the site's files on the stages. */
 	readonly prefix: string;
-	/** How many stages there are at most. */
+	/** The largest number of stages. */
 	readonly stages: number;
 	/** Opens the frame of a stage. */
 	readonly open: (n: number) => Promise<StageFrame>;
 }
 
-/** Has pages measured by a thread of its own, on stages whose frames are opened here when they are first wanted. */
+/** Measures pages in a thread of its own, on stages whose frames are opened here on demand. */
 export class Measurer {
 	readonly #thread = new Thread<Measuring>(
 		() => new Worker(new URL('../workers/measuring.worker.ts', import.meta.url), { type: 'module' })
@@ -62,13 +62,13 @@ export class Measurer {
 	readonly #setup: MeasurerSetup;
 	/** The frames of its stages, by their numbers. */
 	readonly #frames = new Map<number, StageFrame>();
-	/** What the present thread is known by, and the port by which it asks the window. */
+	/** The key of the present thread, and the port by which it asks the window. */
 	#begun: { readonly by: TextSender; readonly port: MessagePort } | undefined;
 	#queries:
 		{ readonly selectors: readonly SelectorQuery[]; readonly containers: readonly string[] } | undefined;
-	/** Who hears what is reported of each question. */
+	/** The listeners for reports, by question. */
 	readonly #hearers = new Map<number, (one: never) => void>();
-	/** The last sweep: it is reported by other settings even when it is done. */
+	/** The last sweep: its results can be reported again with other settings, even when it is done. */
 	#sweep = 0;
 	#last = 0;
 	#closed = false;
@@ -77,20 +77,21 @@ export class Measurer {
 		this.#setup = setup;
 	}
 
-	/** Begins its thread, so that it is there when it is asked. */
+	/** Starts its thread, so that it is ready when needed. */
 	begin(): void {
 		if (!this.#closed) this.#thread.begin();
 	}
 
-	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
+	/** Sets the selectors and `@container` conditions to be evaluated in each layout from now on. */
 	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
 		this.#queries = { selectors, containers };
-		// A thread that starts later gets these when it starts. If this fails, so does the next measurement, which reports it.
+		// A thread that starts later gets these when it starts. If this fails, so does the next measurement, which
+		// reports it.
 		if (this.#begun)
 			this.#ask(undefined, (remote) => remote.ask(selectors, containers)).catch(() => undefined);
 	}
 
-	/** Lays a page out, and tells of each layout what is asked about an element. */
+	/** Lays a page out, and answers a question about an element for each layout. */
 	askAt(job: PageJob): AsyncGenerator<UncheckedElement> {
 		return pushed((report) =>
 			this.#ask(job.signal, (remote, texts, id) =>
@@ -99,7 +100,7 @@ export class Measurer {
 		);
 	}
 
-	/** Lays a page out, and tells what is found in each layout. */
+	/** Lays a page out, and returns the findings in each layout. */
 	read(job: PageJob): AsyncGenerator<Read> {
 		return pushed((report) =>
 			this.#ask(job.signal, (remote, texts, id) =>
@@ -117,7 +118,7 @@ export class Measurer {
 		);
 	}
 
-	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
+	/** Sweeps a page; done when each width is measured, or each end is exact where the rest has to wait. */
 	sweep(
 		page: PageTexts,
 		how: SweepOptions,
@@ -131,7 +132,7 @@ export class Measurer {
 		});
 	}
 
-	/** Tells anew what the sweep has found, by other settings. */
+	/** Reports the results of the sweep again, with other settings. */
 	setKinds(settings: readonly KindSetting[]): Promise<void> {
 		return this.#ask(undefined, (remote) => remote.setKinds(settings));
 	}
@@ -153,7 +154,7 @@ export class Measurer {
 		return this.#ask(signal, (remote, texts, id) => remote.broken(id, sent(page, texts), path, change));
 	}
 
-	/** What of a page is otherwise at a width than at a narrower and at a wider one; undefined where that is not known. */
+	/** What on a page differs at a width from both a narrower and a wider one; undefined where that is unknown. */
 	unlike(
 		page: PageTexts,
 		widths: readonly [below: number, between: number, above: number],
@@ -162,7 +163,7 @@ export class Measurer {
 		return this.#ask(signal, (remote, texts, id) => remote.unlike(id, sent(page, texts), widths));
 	}
 
-	/** What an edit touches on a page. */
+	/** What an edit affects on a page. */
 	edit({ before, after, ...page }: EditedPage, as: SeenVantage): Promise<EditOnPage> {
 		return this.#ask(undefined, (remote, texts) => {
 			const [was, is] = texts.send(before, after);
@@ -170,7 +171,7 @@ export class Measurer {
 		});
 	}
 
-	/** Compares a page before an edit and after it: what that has come to, further each time that it is asked for. */
+	/** Compares a page before and after an edit; each request returns the progress made since. */
 	async *compare(
 		{ before, after, ...page }: EditedPage,
 		as: SeenVantage,
@@ -189,23 +190,23 @@ export class Measurer {
 		}
 	}
 
-	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
+	/** Measures a page at some widths for a Hold; returns the SHA-256 of the stored measurement. */
 	hold(page: PageTexts, widths: IntervalSet, stretch: WidthRange): Promise<string> {
 		return this.#ask(undefined, (remote, texts, id) => remote.hold(id, sent(page, texts), widths, stretch));
 	}
 
-	/** What of a hold is not as it was. */
+	/** What has changed since a Hold was made. */
 	changed(page: PageTexts, hold: Hold, signal?: AbortSignal): Promise<Changed[]> {
 		return this.#ask(signal, (remote, texts, id) => remote.changed(id, sent(page, texts), hold));
 	}
 
-	/** The report on a hold, by what changed of it. */
+	/** The report on a Hold, given its changes. */
 	holdReport(page: PageTexts, hold: Hold, changed: readonly Changed[]): Promise<HoldReport> {
 		const at = new Date().toISOString();
 		return this.#ask(undefined, (remote, texts) => remote.holdReport(sent(page, texts), hold, changed, at));
 	}
 
-	/** Ends its thread and its stages: nothing is measured any more. */
+	/** Ends its thread and its stages, after which nothing is measured. */
 	close(): void {
 		this.#closed = true;
 		this.#thread.end();
@@ -215,7 +216,7 @@ export class Measurer {
 		this.#frames.clear();
 	}
 
-	/** Asks the thread something by a number of its own, and stops that when the signal says so. */
+	/** Asks the thread something under a number of its own, and stops that on the signal. */
 	#ask<R>(
 		signal: AbortSignal | undefined,
 		of: (remote: Remote<Measuring>, texts: TextSender, id: number) => Promise<R>
@@ -232,7 +233,7 @@ export class Measurer {
 		});
 	}
 
-	/** Has what is reported of a question heard until it is answered. */
+	/** Passes reports on a question to a listener until it is answered. */
 	async #hear<T, R>(id: number, report: (one: T) => void, answer: Promise<R>): Promise<R> {
 		this.#hearers.set(id, report);
 		try {
@@ -242,7 +243,7 @@ export class Measurer {
 		}
 	}
 
-	/** Tells a thread that has just begun where it measures; messages come in order. */
+	/** Tells a newly started thread where it measures; messages arrive in order. */
 	#begin(remote: Remote<Measuring>, by: TextSender): void {
 		this.#begun?.port.close();
 		const { port1: port, port2 } = new MessageChannel();

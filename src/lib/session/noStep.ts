@@ -1,4 +1,4 @@
 import { Annotation } from '@codemirror/state';
 
-/** Marks a change that is no step of a history: what the history does itself, and a text that a reload brings back. */
+/** Marks a change that is not a step of the history: undoing and redoing, and a text restored by a reload. */
 export const noStep = Annotation.define<true>();

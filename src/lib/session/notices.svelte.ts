@@ -1,13 +1,13 @@
-/** Sentences for the person that belong to no place of the screen, each said until it was read. */
+/** Messages that belong to no place of the screen, each shown until it was read. */
 export const notices = $state<{ list: readonly string[] }>({ list: [] });
 const shown = new Set<string>();
 
-/** Says a sentence; one that was said already is not said again, unless it may be. */
+/** Shows a message; one that was shown before is not repeated, unless that is allowed. */
 export function notify(sentence: string, again = false): void {
 	if ((shown.has(sentence) && !again) || notices.list.includes(sentence)) return;
 	shown.add(sentence);
 	notices.list = [...notices.list, sentence];
 }
 
-/** The first sentence was read. */
+/** Dismisses the first message. */
 export const dismiss = (): void => void (notices.list = notices.list.slice(1));

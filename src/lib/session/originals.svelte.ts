@@ -13,10 +13,10 @@ import { messageOf } from '../core/text/index.ts';
 
 export type Mode = 'off' | ShownOriginal['mode'];
 
-/** What clicks in the lead are taken for: one after another, in the order of `wants`. */
+/** A task for which points are clicked in the lead, one after another, in the order of `wants`. */
 interface Task {
 	readonly kind: 'points' | 'element' | 'measure';
-	/** The element's box, against the page, to which the picture is to be lined up. */
+	/** The element's box on the page, with which the picture is to be aligned. */
 	readonly box?: {
 		readonly left: number;
 		readonly top: number;
@@ -49,15 +49,15 @@ export class Originals {
 	/** From 0 to 1. */
 	strength = $state(Number(store.get(MODE)) || 0.5);
 	task = $state.raw<Task | null>(null);
-	/** Points that were measured between, in the lead. */
+	/** Two points in the lead between which the distance was measured. */
 	points = $state.raw<readonly PagePoint[]>([]);
 	/** Pictures as `data:` addresses, by hash. */
 	sources = $state.raw<ReadonlyMap<string, string>>(new Map());
 	readonly #asked = new Set<string>();
-	/** Why a picture did not come, as a sentence; '' where all have come, or are coming. */
+	/** Why a picture could not be loaded, as a sentence; '' where all have been, or are being, loaded. */
 	trouble = $state('');
 
-	/** `fetch`: brings the bytes of a picture by its hash. */
+	/** `fetch` loads the bytes of a picture by its hash. */
 	constructor(fetch: (hash: string) => Promise<Blob>) {
 		this.#fetch = fetch;
 	}
@@ -74,7 +74,7 @@ export class Originals {
 		store.set(MODE, String(strength));
 	}
 
-	/** Begins to take clicks for a task; the element's box is against the page. */
+	/** Starts a task; the element's box is relative to the page. */
 	begin(kind: Task['kind'], box?: ElementBox): void {
 		this.task = { kind, taken: [], ...(box ? { box } : {}) };
 		this.points = [];
@@ -85,7 +85,7 @@ export class Originals {
 		this.points = [];
 	}
 
-	/** Takes a point of the page; gives how the Original is to lie, where the task is done with it. */
+	/** Takes a point of the page; returns the Original's new alignment where the task is finished. */
 	take(point: PagePoint, original: Original | undefined): Alignment | undefined {
 		const { task } = this;
 		if (!task) return undefined;
@@ -119,7 +119,10 @@ export class Originals {
 		return undefined;
 	}
 
-	/** How the picture shows for now: alone or not at all, where a point of it or of the page is to be clicked. */
+	/**
+	 * How the picture is shown for the time being: alone or not at all, where a point of it or of the page is to be
+	 * clicked.
+	 */
 	get #seen(): { mode: Mode; strength: number } {
 		const { task, mode, strength } = this;
 		if (!task || task.kind === 'measure') return { mode, strength };
@@ -127,7 +130,7 @@ export class Originals {
 		return { mode: 'over', strength: inPicture ? 1 : 0 };
 	}
 
-	/** What a frame of a width is shown of a page's Originals; undefined where nothing. */
+	/** What a frame of a width shows of a page's Originals; undefined for nothing. */
 	shown(list: readonly Original[], page: string, width: number): ShownOriginal | undefined {
 		const original = list.find((one) => one.page === page && Math.abs(one.at - width) < 0.5);
 		const src = original && this.sources.get(original.hash);
@@ -137,7 +140,7 @@ export class Originals {
 		return { src, x, y, width: original.width * scale, height: original.height * scale, mode, strength };
 	}
 
-	/** Brings the pictures of the site's Originals; those of no Original of it are let go. */
+	/** Loads the pictures of the site's Originals, and drops those that are no longer needed. */
 	load(list: readonly Original[]): void {
 		const wanted = new Set(list.map(({ hash }) => hash));
 		for (const hash of this.#asked) if (!wanted.has(hash)) this.#asked.delete(hash);
@@ -155,7 +158,7 @@ export class Originals {
 						if (this.#asked.has(hash)) this.sources = new Map([...this.sources, [hash, src]]);
 					},
 					(error: unknown) => {
-						// Asked for again when they are loaded the next time.
+						// Tried again when they are loaded the next time.
 						if (this.#asked.delete(hash)) this.trouble = `A picture did not come: ${messageOf(error)}`;
 					}
 				);

@@ -1,15 +1,15 @@
 import { openTabs } from './tab.ts';
 
-/** What a tab tells the others: the files of a site that it has unsaved changes of. */
+/** A tab's message to the others: the files of a site that it has unsaved changes in. */
 interface Told {
 	readonly site: number;
 	readonly tab: string;
 	readonly paths: readonly string[];
-	/** Whether the others are to tell theirs too. */
+	/** Whether the others are to reply with theirs. */
 	readonly asks: boolean;
 }
 
-/** How often it is looked whether tabs with unsaved changes are still there, ms. */
+/** How often tabs with unsaved changes are checked for being open, ms. */
 const LOOK = 4000;
 
 /** Which files have unsaved changes in other tabs. */
@@ -22,7 +22,7 @@ export class OtherTabs {
 	#looking: ReturnType<typeof setInterval> | undefined;
 	#unsaved = $state.raw<ReadonlyMap<string, readonly string[]>>(new Map());
 
-	/** `own` gives the paths of what is unsaved in this tab. */
+	/** `own` returns the paths of this tab's unsaved files. */
 	constructor(site: number, tab: string, own: () => readonly string[]) {
 		this.#site = site;
 		this.#tab = tab;
@@ -35,10 +35,10 @@ export class OtherTabs {
 		this.#post([], true);
 	}
 
-	/** Forgets tabs that are gone without a word: one that was ended, or has crashed. What they had is a draft. */
+	/** Forgets tabs that closed without a message, for example in a crash. What they had is a draft. */
 	async #look(): Promise<void> {
 		const open = await openTabs();
-		// Where locks are forbidden nothing is known of any tab.
+		// Where locks are forbidden, nothing is known about other tabs.
 		if (!open.has(this.#tab)) return;
 		const left = [...this.#unsaved].filter(([tab, paths]) => open.has(tab) && paths.length > 0);
 		if (left.length < this.#unsaved.size) this.#unsaved = new Map(left);
@@ -53,7 +53,7 @@ export class OtherTabs {
 		this.#channel.postMessage({ site: this.#site, tab: this.#tab, paths, asks } satisfies Told);
 	}
 
-	/** Tells the others what is unsaved here, where that is not what they know. */
+	/** Tells the others what is unsaved here, unless they know already. */
 	tell(paths: readonly string[]): void {
 		if (paths.join('\n') !== this.#told) this.#post(paths, false);
 	}
@@ -63,7 +63,7 @@ export class OtherTabs {
 		return [...this.#unsaved.values()].some((paths) => paths.includes(path));
 	}
 
-	/** This tab has nothing of the site any more: what is unsaved is a draft. */
+	/** Tells the others that this tab is closing the site: what is unsaved is a draft. */
 	close(): void {
 		this.#post([], false);
 		this.#isClosed = true;

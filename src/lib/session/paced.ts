@@ -1,9 +1,9 @@
 import type { Steps } from '../core/steps/index.ts';
 
-/** How long the thread is held at a time, ms. */
+/** How long the thread is blocked at a time, ms. */
 const PIECE = 12;
 
-/** Does work in pieces, between which the thread does what else is waiting for it. */
+/** Does work in pieces, between which other work gets its turn. */
 export async function paced<X>(steps: Steps<X>): Promise<X> {
 	for (;;) {
 		const until = performance.now() + PIECE;

@@ -29,16 +29,16 @@ import type { SiteState } from './site.svelte.ts';
 
 const NOTHING_STAGED: readonly StagedChange[] = [];
 
-/** One page of the site as its sources say it is; follows every keystroke. */
+/** One page of the site according to its sources; follows every keystroke. */
 export class PageState implements InquiredPage {
 	readonly path: string;
 	readonly #site: SiteState;
 	readonly #solver = solvers();
 	readonly #frameContent: ReturnType<typeof frameContents>;
 	readonly #text: (path: string) => string | undefined;
-	/** The page as its errands have it, while its markup is given, and what they change. */
+	/** The page with its errands applied, if its markup is given, and their changes. */
 	readonly #given = $derived.by(() => errandsDone(this.#site, this.path, this.#text(this.path) ?? ''));
-	/** The page's text, with what its errands ask for. */
+	/** The page's text, with its errands applied. */
 	readonly source = $derived.by(() => this.#given.text);
 	readonly sources: Sources;
 	readonly page: Page = $derived.by(() => this.sources.page(this.source));
@@ -47,7 +47,7 @@ export class PageState implements InquiredPage {
 		conditionsOfPage(this.page, this.path, this.sources)
 	);
 
-	/** As it is being written, without what is muted, or as other texts of its files say. */
+	/** By default with the unsaved texts, without what is muted; or with other texts for its files. */
 	constructor(
 		site: SiteState,
 		path: string,
@@ -60,13 +60,13 @@ export class PageState implements InquiredPage {
 		this.#frameContent = frameContents(site.parsers);
 	}
 
-	/** The texts of the site as this page has them. */
+	/** The texts of the site as this page uses them. */
 	get texts(): Texts {
 		const texts = [...this.#site.texts.keys()].map((file) => [file, this.#text(file) ?? ''] as const);
 		return new Map([...texts, [this.path, this.source]]);
 	}
 
-	/** Reads the page and its sheets in steps, so that they are known when they are asked for. */
+	/** Reads the page and its sheets in steps, so that they are cached when needed. */
 	readAhead(): Steps<void> {
 		return readPageAhead(this.#site.parsers, this.path, this.source, this.#text);
 	}
@@ -80,7 +80,7 @@ export class PageState implements InquiredPage {
 		return bandsOf(this.conditions.media, this.#solver(vantage));
 	}
 
-	/** Whether the page is a file, or has it among its sheets, imported ones too. */
+	/** Whether a file is the page or one of its sheets, including imported ones. */
 	has(file: string): boolean {
 		return file === this.path || this.conditions.places.some((place) => place.file === file);
 	}
@@ -90,13 +90,16 @@ export class PageState implements InquiredPage {
 		return differing(this.conditions.media, this.#solver(a), this.#solver(b));
 	}
 
-	/** Where an offset of a file as it is here stands in the file itself: errands, and what is tried, put things in before it. */
+	/**
+	 * Where an offset of a file as used here is in the file itself, before the insertions of errands and of edits being
+	 * tried.
+	 */
 	inFile(file: string, offset: number): number {
 		const at = file === this.path ? this.#given.steps.reduceRight(offsetBefore, offset) : offset;
 		return offsetBefore(at, this.#site.texts.get(file)?.trial ?? []);
 	}
 
-	/** Where a place of a file as it is here stands in the file itself. */
+	/** The shown place of an offset of a file as used here. */
 	shownPlace(file: string, offset: number): ShownPlace {
 		return shownPlace(this.#site, file, this.inFile(file, offset));
 	}
@@ -106,7 +109,7 @@ export class PageState implements InquiredPage {
 		return placeInWords(this.#site, file, this.inFile(file, offset));
 	}
 
-	/** What of a file is in force on this page as a vantage, by places in the file as it is now. */
+	/** What in a file is in force on this page in a vantage, by places in the present file. */
 	async force(file: string, as: SeenVantage): Promise<FileForce> {
 		const inFile = (offset: number): number => this.inFile(file, offset);
 		const { rules, notes } = await reader.force({ path: this.path, texts: this.texts, as }, file);
@@ -124,7 +127,7 @@ export class PageState implements InquiredPage {
 		return this.#solver(vantage)(queries);
 	}
 
-	/** What the page and its sheets have names for. */
+	/** The names on the page and in its sheets. */
 	names(): Promise<PageNames> {
 		return reader.names(this.path, this.texts);
 	}
@@ -134,7 +137,7 @@ export class PageState implements InquiredPage {
 		return reader.usedValues(this.path, this.texts, property);
 	}
 
-	/** The page with another text of one of its files, made of the one that this page has. */
+	/** The page with another text of one of its files, computed from the present one. */
 	changed(file: string, change: (text: string) => string): PageState {
 		return new PageState(this.#site, this.path, (path) => {
 			const text = this.#text(path);
@@ -142,7 +145,7 @@ export class PageState implements InquiredPage {
 		});
 	}
 
-	/** Works out in steps what frames of some vantages are given once a file has another text. */
+	/** Computes in steps what frames of some vantages get once a file has another text. */
 	frameAhead(file: string, text: string, prefix: string, seen: readonly SeenVantage[]): Steps<void> {
 		return contentAhead(
 			this.changed(file, () => text),
@@ -152,7 +155,7 @@ export class PageState implements InquiredPage {
 		);
 	}
 
-	/** The page as a frame of a vantage is given it, on a stage with a prefix for its files. */
+	/** What a frame of a vantage gets of the page, on a stage with a prefix for its files. */
 	content(prefix: string, seen: SeenVantage, staged: readonly StagedChange[] = NOTHING_STAGED): PageContent {
 		return { ...this.#frameContent(this, prefix, seen), staged };
 	}

@@ -2,13 +2,13 @@ import { placeInFile } from '../core/minified/index.ts';
 import { lineStarts, placeAt, type Place } from '../core/text/index.ts';
 import type { SiteState } from './site.svelte.ts';
 
-/** A place of a text as the editor shows it, and in the file of a text that is laid out. */
+/** A place of a text as the editor shows it and, where the text is laid out, in its file. */
 export interface ShownPlace extends Place {
-	/** Null where the text is as it is in the file, and as long as the place there is not known. */
+	/** Null where the text is the same as in the file, and until the place there is known. */
 	readonly inFile: Place | null;
 }
 
-/** Where an offset of a file's text stands. */
+/** The shown place of an offset of a file's text. */
 export function shownPlace(site: SiteState, path: string, offset: number): ShownPlace {
 	const file = site.texts.get(path);
 	const place = placeAt(lineStarts(file?.text ?? ''), offset);
@@ -16,11 +16,13 @@ export function shownPlace(site: SiteState, path: string, offset: number): Shown
 	return { ...place, inFile: lines ? placeInFile(lines, place) : null };
 }
 
-/** Where a place is in the file of a text that is laid out, to stand after where it is in the layout; else ''. */
+/** The place in the file of a laid-out text, to follow its place in the layout; otherwise ''. */
 export const inFileInWords = ({ inFile }: ShownPlace): string =>
 	inFile ? ` (${inFile.line}:${inFile.column} in the file)` : '';
 
-/** A place as it is named: the file without its folder, and the line; of a text that is laid out, where it is in the file, too. */
+/**
+ * The name of a place: the file without its folder, and the line; for a laid-out text also the place in the file.
+ */
 export function placeInWords(site: SiteState, path: string, offset: number): string {
 	const place = shownPlace(site, path, offset);
 	return `${path.replace(/^.*\//, '')}:${place.line}${inFileInWords(place)}`;

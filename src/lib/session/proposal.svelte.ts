@@ -5,14 +5,14 @@ import { tryEdit } from './trying.ts';
 import type { Desk } from '../writing/declaration.ts';
 import type { Proposed } from '../writing/proposed.ts';
 
-/** An edit that is shown, and tried in all frames, before it is made: it touches more than the value under the hand. */
+/** An edit that is shown, and tried in all frames, before it is made, because it affects more than one value. */
 export class Proposal {
 	readonly #site: SiteState;
 	#edit = $state.raw<Edit | null>(null);
 	notes = $state.raw<readonly string[]>([]);
-	/** Why what was asked for last cannot be; null where it can. */
+	/** Why the last request cannot be met; null where it can. */
 	refusal = $state.raw<Refusal | null>(null);
-	/** Proposes more of the same, or less; null where there is no such thing. */
+	/** Proposes more of the same, or less; null where that makes no sense. */
 	further = $state.raw<((by: number) => void) | null>(null);
 	#shown: FilePlace | undefined;
 
@@ -27,7 +27,7 @@ export class Proposal {
 
 	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#edit));
 
-	/** Makes a proposal: what is written on the desk is what it does. */
+	/** Makes a proposal from what is written on the desk. */
 	propose(make: (desk: Desk) => Proposed): void {
 		this.drop();
 		const desk = deskOf(this.#site);
@@ -47,14 +47,14 @@ export class Proposal {
 		tryEdit(this.#site.texts, edit);
 	}
 
-	/** A file's text with what is proposed; undefined where that leaves it as it is. */
+	/** A file's text with the proposal; undefined where that does not change it. */
 	textAfter(path: string): string | undefined {
 		const changes = this.#edit?.files.find((file) => file.path === path)?.changes;
 		const text = this.#site.texts.get(path)?.text;
 		return changes && text !== undefined ? applyChanges(text, changes) : undefined;
 	}
 
-	/** Makes it, as one step; gives the place that is then to be shown, where there is one. */
+	/** Makes the edit, as one step; returns the place to be shown, where there is one. */
 	keep(): FilePlace | undefined {
 		const [edit, shown] = [this.#edit, this.#shown];
 		this.drop();
@@ -62,7 +62,7 @@ export class Proposal {
 		return edit ? shown : undefined;
 	}
 
-	/** Lets it go: all is as before. */
+	/** Discards the proposal. */
 	drop(): void {
 		this.refusal = null;
 		this.notes = [];

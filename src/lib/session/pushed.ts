@@ -1,7 +1,7 @@
 /**
- * What is told piece by piece, as it is told, until the work is done.
+ * Yields what work reports, as it comes, until the work is done.
  *
- * @throws {Error} what the work throws, once all that it told has been had
+ * @throws {Error} what the work throws, after everything reported has been yielded
  */
 export async function* pushed<T>(work: (push: (one: T) => void) => Promise<unknown>): AsyncGenerator<T> {
 	const ready: T[] = [];

@@ -12,20 +12,26 @@ import { Thread } from './thread.ts';
 const reading = (): Worker =>
 	new Worker(new URL('../workers/reading.worker.ts', import.meta.url), { type: 'module' });
 
-/** What remarks go by: since when engines have what, and since when all are to have it, ISO 8601; null for no date. */
+/**
+ * The basis of remarks: since when engines support features, and the date by which all must have supported them, ISO
+ * 8601; null for no date.
+ */
 export interface SupportAsked {
 	readonly table: SupportTable | null;
 	readonly limit: string | null;
 }
 
-/** How long a search may take, ms: a pattern may be one whose matching never ends. */
+/** The time limit of a search, ms: matching some patterns would never end. */
 const PATIENCE = 5000;
 
-/** Reads texts in threads of their own: one for all that is said of texts, one for searches, which is ended where a search takes too long. */
+/**
+ * Reads texts in threads: one for remarks on texts, and one for searches, which is terminated where a search takes
+ * too long.
+ */
 class Reader {
 	readonly #remarking = new Thread<Reading>(reading);
 	readonly #searching = new Thread<Reading>(reading);
-	/** What the present thread for remarks was told of engines. */
+	/** The support table that the present thread for remarks has. */
 	#informed: { readonly by: object; readonly table: SupportTable } | undefined;
 
 	/** What is wrong in a text. The engine is asked here for what only it knows. */
@@ -53,12 +59,12 @@ class Reader {
 		return answers.every(([, , taken]) => taken) ? first.remarks : (await ask()).remarks;
 	}
 
-	/** What of a file is in force on a page, by places in the texts that are given. */
+	/** What in a file is in force on a page, by places in the given texts. */
 	force(page: PageTexts, file: string): Promise<FileForce> {
 		return this.#ask((remote, texts) => remote.force(sent(page, texts), file));
 	}
 
-	/** What a page and its sheets have names for. */
+	/** The names on a page and in its sheets. */
 	names(path: string, texts: Texts): Promise<PageNames> {
 		return this.#ask((remote, sender) => remote.names(path, sender.send(texts)[0]));
 	}
@@ -68,7 +74,7 @@ class Reader {
 		return this.#ask((remote, sender) => remote.usedValues(path, sender.send(texts)[0], property));
 	}
 
-	/** Where each line of a layout, as it is now, begins in the file that was laid out. */
+	/** Where each line of the present layout begins in the file. */
 	linesInFile(now: string, kind: TextKind, saved: Layout): Promise<LineInFile[]> {
 		return this.#ask((remote, sender) => {
 			const texts = new Map([
@@ -79,12 +85,12 @@ class Reader {
 		});
 	}
 
-	/** What another path of a file, or its end, means for the texts of a site, of which `pages` are pages. */
+	/** What renaming or deleting a file means for the texts of a site, of which `pages` are pages. */
 	followed(texts: Texts, pages: ReadonlySet<string>, move: FileMove): Promise<readonly FollowedFile[]> {
 		return this.#ask((remote, sender) => remote.followed(sender.send(texts)[0], pages, move));
 	}
 
-	/** Asks the thread for remarks; frames come first. */
+	/** Asks the thread for remarks, after the frames have been painted. */
 	async #ask<R>(of: (remote: Remote<Reading>, texts: TextSender) => Promise<R>): Promise<R> {
 		await framesFirst();
 		return this.#remarking.ask(of);
@@ -93,7 +99,7 @@ class Reader {
 	/**
 	 * Searches texts; at most `most` lines are listed.
 	 *
-	 * @throws {Error} where the search cannot be read, takes too long, or is no longer wanted
+	 * @throws {Error} where the search cannot be parsed, takes too long, or is no longer wanted
 	 */
 	async search(texts: Texts, search: Search, most: number, signal: AbortSignal): Promise<SearchFound> {
 		const tooLong = new Error('This search takes too long. Try a simpler pattern.');

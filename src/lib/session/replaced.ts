@@ -1,7 +1,7 @@
 import type { ChangeSet, Text } from '@codemirror/state';
 import type { Replacement } from '../core/history/index.ts';
 
-/** What changes of a text replace in it, and by what; what gives way to itself is left out. */
+/** The replacements in changes of a text, without those that change nothing. */
 export function replacedBy(before: Text, changes: ChangeSet): Replacement[] {
 	const all: Replacement[] = [];
 	changes.iterChanges((start, end, _from, _to, inserted) => {

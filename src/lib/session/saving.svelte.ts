@@ -13,10 +13,10 @@ export type SaveState =
 	| { readonly kind: 'saving' }
 	| { readonly kind: 'failed'; readonly sentence: string };
 
-/** What is to become of a file; its hash is wanted of one that is brought back. */
+/** A change of a file's path; its hash is needed to restore a deleted one. */
 type PathChange = Pick<FileChange, 'from' | 'to'> & Partial<FileChange>;
 
-/** What is saved of. */
+/** What saving needs from a site. */
 interface SavedSite {
 	readonly id: number;
 	readonly tab: string;
@@ -26,12 +26,12 @@ interface SavedSite {
 	refresh(): Promise<void>;
 }
 
-/** Brings what this tab has to the server: texts as revisions, and files that are renamed, taken away or brought back. */
+/** Sends this tab's changes to the server: texts as revisions, and files that are renamed, deleted or restored. */
 export class Saving {
 	state = $state.raw<SaveState>({ kind: 'idle' });
-	/** Files that were saved elsewhere while they were changed here, with what they hold now. */
+	/** Files that were saved elsewhere while they were changed here, with their present content. */
 	stale = $state.raw<readonly StaleFile[]>([]);
-	/** How much this tab has begun to save, and the end of the last of it. */
+	/** How many times this tab has started to save, and the end of the last of these. */
 	begun = 0;
 	ended: Promise<void> = Promise.resolve();
 	readonly #site: SavedSite;
@@ -49,7 +49,7 @@ export class Saving {
 		[this.#site, this.#files, this.#drafts, this.#announce] = [site, files, drafts, announce];
 	}
 
-	/** Saves every changed text as one revision. What was saved elsewhere is left as it is and named. */
+	/** Saves every changed text as one revision. Files that were saved elsewhere are not overwritten, but named. */
 	async all(): Promise<void> {
 		if (this.state.kind === 'saving') return;
 		for (const file of this.#files.texts.values()) file.settle();
@@ -85,7 +85,10 @@ export class Saving {
 		}
 	}
 
-	/** Settles a file that was saved elsewhere: its text from there, or this one over it at the next save. */
+	/**
+	 * Resolves the conflict of a file that was saved elsewhere: with the text from there, or with this tab's at the
+	 * next save.
+	 */
 	settle(stale: StaleFile, keep: 'theirs' | 'mine'): void {
 		const { path, text } = stale;
 		const file = this.#files.texts.get(path);
@@ -98,8 +101,9 @@ export class Saving {
 	}
 
 	/**
-	 * Gives a file another path, takes it away or brings it back: here at once, at the server after what is being saved.
-	 * Gives what was done, with the hash of what the file held; null where the server refuses: that is said, and all is as it was.
+	 * Renames, deletes or restores a file: here at once, and at the server after any save in progress. Returns what was
+	 * done, with the hash of the file's content; null where the server refuses, in which case a message says so and
+	 * nothing has changed.
 	 */
 	async change({ from, to, hash: brought = '' }: PathChange): Promise<FileChange | null> {
 		const change = { from, to, hash: from === null ? brought : (this.#files.hashOf(from) ?? '') };

@@ -1,15 +1,15 @@
 import { isWithin, type ElementPath } from '../core/html/index.ts';
 import type { SelectedIn } from '../stage/protocol.ts';
 
-/** A click on an element of a page, with the keys that were held. */
+/** A click on an element of a page, with the keys held. */
 export interface Pick {
 	readonly path: ElementPath;
 	readonly shift: boolean;
-	/** Whether it is to be added to what is selected, or taken from it. */
+	/** Whether it is added to the selection, or removed from it. */
 	readonly add: boolean;
-	/** Whether it was at the place of the click before, and soon after it. */
+	/** Whether it was at the same place as the previous click, and soon after it. */
 	readonly again: boolean;
-	/** The word that was clicked on twice. */
+	/** The word that was double-clicked. */
 	readonly word?: TextStretch | undefined;
 }
 
@@ -22,8 +22,8 @@ export interface TextStretch {
 const same = (a: ElementPath, b: ElementPath): boolean => a.join() === b.join();
 
 /**
- * What a click leaves selected: what is under the pointer. Clicks at the same place, one after the other, go one up from
- * what the last of them left, with Shift one down again.
+ * What a click selects: the element under the pointer. Further clicks at the same place select the parent of what the
+ * last one selected, or with Shift the child again.
  */
 export function picked(
 	selected: readonly ElementPath[],
@@ -40,20 +40,20 @@ export function picked(
 	return [shift ? path.slice(0, one.length + 1) : one.slice(0, Math.max(0, one.length - 1))];
 }
 
-/** What stages tell of the selection, and how it is looked at. */
+/** What stages report about the selection, and how it is shown. */
 export class SelectionView {
 	/** The boxes of what is selected, in each frame. */
 	boxes = $state.raw<readonly SelectedIn[]>([]);
-	/** Whether distances to what is around are shown. */
+	/** Whether distances to neighbours and parent are shown. */
 	distances = $state(false);
-	/** An element to be brought into sight; a new path for each time it is asked for. */
+	/** An element to be brought into sight; a new path object for each request. */
 	reveal = $state.raw<ElementPath | null>(null);
-	/** The words that were chosen in a frame, in which element. */
+	/** The words selected in a frame, and their element. */
 	words = $state.raw<(TextStretch & { readonly path: ElementPath }) | null>(null);
-	/** What the last click left selected, where that is one. */
+	/** The element selected by the last click, where there is one. */
 	left: ElementPath | null = null;
 
-	/** Chooses words after one was clicked on twice: with Shift all from those before to it. */
+	/** Selects words after a double click: with Shift everything from the previous ones to it. */
 	chooseWords({ path, shift, word }: Pick): void {
 		if (!word) {
 			this.words = null;

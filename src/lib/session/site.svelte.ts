@@ -25,26 +25,26 @@ import { FileText, type EditorSetup } from './texts.svelte.ts';
 import { askedLists, keptLists, type KeptLists } from './keptLists.ts';
 import { Vantages } from './vantages.svelte.ts';
 
-/** What an editor of a text of a site needs. */
+/** The extensions for an editor of one of a site's texts. */
 type SiteEditorSetup = (site: SiteState, ...text: Parameters<EditorSetup>) => ReturnType<EditorSetup>;
 
-/** The open site: its files, texts, vantages, and what is saved of them. */
+/** The open site: its files, texts, vantages, and their saved states. */
 export class SiteState {
 	readonly id: number;
 	readonly name: string;
 	readonly tab: string;
 	readonly #files = new SiteFiles((file) => this.#textOf(file));
 	readonly vantages: Vantages;
-	/** Lists of small things that are kept with the site. */
+	/** Lists of small things that are stored with the site. */
 	readonly kept: KeptLists;
 	revision = $state(0);
-	/** What brings all of that to the server. */
+	/** Sends all of that to the server. */
 	readonly saving: Saving;
-	/** Drafts of tabs that are gone, for files that already have a newer one. */
+	/** Drafts of closed tabs for files that already have a newer draft. */
 	older = $state.raw<readonly DraftRecord[]>([]);
-	/** Why drafts are not being kept at the moment; null while they are. */
+	/** Why drafts are not being stored at the moment; null while they are. */
 	draftTrouble = $state<string | null>(null);
-	/** What is out of force in the frames, in which file. */
+	/** What is muted in the frames, and in which file. */
 	readonly muted = $derived.by(() =>
 		[...this.texts.values()].flatMap((file) => file.muted.map((piece) => ({ file, piece })))
 	);
@@ -58,29 +58,29 @@ export class SiteState {
 					.map(({ path }) => path)
 			)
 	);
-	/** Paths of pages and sheets that are given: left as they are. */
+	/** Paths of pages and sheets that are given, and so read-only. */
 	readonly given: ReadonlySet<string> = $derived.by(
 		() => new Set([...this.kept.given.list.map(({ path }) => path), ...this.compiled])
 	);
-	/** What reads its texts, for all of its pages. */
+	/** Parsers for its texts, shared by all of its pages. */
 	readonly parsers = parsers();
-	/** What the page in the frames, and all others, can be asked; the screen that shows it answers. */
+	/** Answers questions about the page in the frames, and all others; set by the screen that shows it. */
 	answers: PageAnswers = NO_ANSWERS;
 	#actions: SheetActions = NO_ACTIONS;
-	/** How its pages are looked at. */
+	/** How its pages are viewed. */
 	readonly carriage = new Carriage();
 	readonly states = new States();
 	readonly viewing = new Viewing(this.carriage, this.states);
 	readonly selectionView = new SelectionView();
 	readonly before: Before;
 	readonly originals: Originals;
-	/** What lays its pages out, and shows them. */
+	/** Lays its pages out, and shows them. */
 	readonly stageKeeper: StageKeeper;
-	/** What is unsaved of it in other tabs. */
+	/** What is unsaved in other tabs. */
 	readonly otherTabs: OtherTabs;
-	/** All that was done to its texts, step by step. */
+	/** Everything done to its texts, step by step. */
 	readonly history: SiteHistory;
-	/** What engines have of what its sheets say. */
+	/** Which engines support what its sheets use. */
 	readonly support = new Support();
 	readonly linesInFile = new LinesInFile();
 	readonly #drafts: ReturnType<typeof draftKeeper>;
@@ -118,12 +118,12 @@ export class SiteState {
 		};
 	}
 
-	/** The paths of what is unsaved in this tab. */
+	/** The paths of this tab's unsaved files. */
 	#unsaved(): string[] {
 		return this.dirty.map(({ path }) => path);
 	}
 
-	/** The present path of the file that had a path, however often it was renamed here. */
+	/** The present path of the file that had a path, after any renaming here. */
 	pathNow(path: string): string {
 		return this.#files.pathNow(path);
 	}
@@ -154,12 +154,12 @@ export class SiteState {
 		yield* this.#actions.frameAhead(path, text);
 	}
 
-	/** What is done with what is asked for in the sheet's editor. */
+	/** The actions for requests from the sheet's editor. */
 	get actions(): SheetActions {
 		return this.#actions;
 	}
 
-	/** Does a part of what is asked for in the sheet's editor, until what it gives is called. */
+	/** Sets some of these actions, until the function that it returns is called. */
 	doing(part: Partial<SheetActions>): () => void {
 		this.#actions = { ...this.#actions, ...part };
 		return () => {
@@ -168,7 +168,7 @@ export class SiteState {
 		};
 	}
 
-	/** Opens a site and takes up the drafts of this tab and of tabs that are gone. */
+	/** Opens a site and restores the drafts of this tab and of closed tabs. */
 	static async open(id: number, setup: SiteEditorSetup): Promise<SiteState> {
 		const [record, tab] = await Promise.all([api.site(id), tabName()]);
 		const site = new SiteState(record, tab, setup);
@@ -211,8 +211,8 @@ export class SiteState {
 	}
 
 	/**
-	 * Takes in what another tab saved, in files that are unchanged here. An answer that a save of this tab has overtaken
-	 * says what was before it: it is asked for again.
+	 * Takes in what another tab saved, in files that are unchanged here. An answer that is older than a save of this
+	 * tab is discarded, and requested again.
 	 */
 	async refresh(): Promise<void> {
 		for (;;) {
@@ -237,10 +237,10 @@ export class SiteState {
 		}
 	}
 
-	/** Whether it was left; a later visit opens the site anew. */
+	/** Whether it was closed; a later visit opens the site again. */
 	isClosed = false;
 
-	/** Deletes the site, with all that the browser has of it. */
+	/** Deletes the site, and everything that the browser has stored of it. */
 	async remove(): Promise<void> {
 		await api.remove(this.id);
 		await this.#drafts.forget();

@@ -5,9 +5,9 @@ import type { FileText } from './texts.svelte.ts';
 export class SiteFiles {
 	list = $state.raw<readonly FileRecord[]>([]);
 	texts = $state.raw<ReadonlyMap<string, FileText>>(new Map());
-	/** Texts of files that were taken away, by path: brought back, they are as they were. */
+	/** Texts of deleted files, by path, so that they are unchanged when restored. */
 	readonly #gone = new Map<string, FileText>();
-	/** Where files that were renamed here went, by the path that each had. Never a circle: what gets a path again has no entry. */
+	/** The new paths of files renamed here, by old path. Never cyclic: a path that is used again has no entry. */
 	#moved: ReadonlyMap<string, string> = new Map();
 	readonly #make: (file: FileRecord) => FileText;
 
@@ -15,7 +15,10 @@ export class SiteFiles {
 		this.#make = make;
 	}
 
-	/** Updates the list of files: new pages and sheets get a text, and texts of files that are gone are dropped unless unsaved. */
+	/**
+	 * Updates the list of files: new pages and sheets get a text, and texts of deleted files are dropped unless
+	 * unsaved.
+	 */
 	take(files: readonly FileRecord[]): void {
 		this.list = files;
 		const texts = new Map<string, FileText>();
@@ -27,7 +30,7 @@ export class SiteFiles {
 		if (!isSame) this.texts = texts;
 	}
 
-	/** The present path of the file that had a path, however often it was renamed here; the same where there is none. */
+	/** The present path of the file that had a path, after any renaming here; the same where there was none. */
 	pathNow(path: string): string {
 		const isThere = (one: string): boolean => this.list.some((file) => file.path === one);
 		let now: string | undefined = path;
@@ -35,12 +38,12 @@ export class SiteFiles {
 		return now ?? path;
 	}
 
-	/** The hash of what a file holds; undefined where there is no such file. */
+	/** The hash of a file's content; undefined where there is no such file. */
 	hashOf(path: string): string | undefined {
 		return this.texts.get(path)?.base ?? this.list.find((file) => file.path === path)?.hash;
 	}
 
-	/** Gives a file another path, takes it away, or brings it back, before the server does; what takes that back. */
+	/** Renames, deletes or restores a file before the server does; returns what undoes that. */
 	change({ from, to, hash }: FileChange): () => void {
 		const [list, texts, was] = [this.list, this.texts, this.#moved];
 		const record = list.find(({ path }) => path === from);

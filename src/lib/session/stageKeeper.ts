@@ -1,11 +1,11 @@
 import type { SelectedIn } from '../stage/protocol.ts';
 import { openStages, type StageConfig, type Stages, type StageTalk } from './stages.svelte.ts';
 
-/** What stages tell the screen that shows them. */
+/** Called by stages for the screen that shows them. */
 export type ScreenTalk = Omit<StageTalk, 'boxes'>;
 
 const HERE = 'position:absolute;inset:0';
-/** Where stages are while no screen shows them: laid out, and out of sight. */
+/** Where stages are while no screen shows them: laid out, but out of sight. */
 const ASIDE = 'position:fixed;inset:0;visibility:hidden;pointer-events:none;z-index:-1';
 
 const NOBODY: ScreenTalk = {
@@ -17,8 +17,8 @@ const NOBODY: ScreenTalk = {
 };
 
 /**
- * The stages of an open site: they stay open while screens come and go, each of which shows them at its own place. In a
- * browser that cannot move a frame without loading it anew, each screen has its own.
+ * The stages of an open site: they stay open while screens change, each of which shows them at its own place. In a
+ * browser that cannot move a frame without reloading it, each screen has its own.
  */
 export class StageKeeper {
 	readonly #site: number;
@@ -27,13 +27,13 @@ export class StageKeeper {
 	#opened: Promise<Stages> | undefined;
 	#talk = NOBODY;
 
-	/** `boxes` hears the boxes of what is selected, whichever screen shows the stages. */
+	/** `boxes` gets the boxes of the selection, whichever screen shows the stages. */
 	constructor(site: number, boxes: (boxes: readonly SelectedIn[]) => void) {
 		this.#site = site;
 		this.#boxes = boxes;
 	}
 
-	/** Shows the stages in a place, over all of it, until they are left; what they tell goes to `talk`. */
+	/** Shows the stages in a place, covering all of it, until that is left; their messages go to `talk`. */
 	take(place: HTMLElement, config: StageConfig, talk: ScreenTalk): Promise<Stages> {
 		if (this.#room?.isConnected && this.#opened) {
 			this.#talk = talk;
@@ -61,7 +61,7 @@ export class StageKeeper {
 		return opening;
 	}
 
-	/** Begins the thread that measures, so that it is there when it is asked. */
+	/** Starts the thread that measures, so that it is ready when needed. */
 	beginMeasuring(): void {
 		void this.#opened?.then(
 			({ measurer }) => measurer.begin(),
@@ -69,7 +69,7 @@ export class StageKeeper {
 		);
 	}
 
-	/** The screen that shows them goes: they are put aside as they are. */
+	/** Hides the stages, unchanged, because their screen is left. */
 	leave(): void {
 		this.#talk = NOBODY;
 		if (!this.#room?.isConnected) return;
@@ -82,7 +82,7 @@ export class StageKeeper {
 		);
 	}
 
-	/** Ends them. */
+	/** Closes them. */
 	close(): void {
 		const [opened, room] = [this.#opened, this.#room];
 		this.#opened = this.#room = undefined;

@@ -17,7 +17,7 @@ import type { Pick } from './selection.svelte.ts';
 // Compiled schemas would need `eval`, which the application's policy forbids.
 z.config({ jitless: true });
 
-/** What a stage says is checked like anything from outside. */
+/** Messages of a stage are checked like anything from outside. */
 const frameKey = z.object({
 	key: z.string().check(z.maxLength(40)),
 	shift: z.boolean(),
@@ -117,27 +117,27 @@ let engine: BrowserEngine | undefined;
 
 export type { StageConfig };
 
-/** What is done with what a stage tells. */
+/** Handlers for messages of a stage. */
 export interface StageTalk {
 	press(press: Press): void;
-	/** A link of a page that is used. */
+	/** A link of a page was followed. */
 	open(href: string): void;
 	/** An element was clicked on. */
 	pick(pick: Pick): void;
 	/** A point of a page was clicked on. */
 	point(point: PagePoint): void;
-	/** The part that is drawn of a frame is to be moved down its viewport, CSS px of it. */
+	/** The visible part of a frame is to be moved down its viewport, CSS px of it. */
 	pan(frame: string, by: number): void;
-	/** The boxes of what is selected, whenever they are others. */
+	/** The boxes of the selection, whenever they change. */
 	boxes(boxes: readonly SelectedIn[]): void;
 }
 
 /** The stages of a screen: the live frames, and those that measure out of sight. */
 export interface Stages extends Layout {
-	/** What the addresses of a page's files begin with. */
+	/** The prefix of addresses of a page's files. */
 	readonly prefix: string;
 	readonly live: ReturnType<typeof liveFrames>;
-	/** What measures pages out of sight. */
+	/** Measures pages out of sight. */
 	readonly measurer: Measurer;
 	keepInStep(on: boolean): void;
 	use(on: boolean): void;
@@ -152,11 +152,14 @@ export interface Stages extends Layout {
 	reveal(frame: string, path: ElementPath): void;
 	/** The elements of a frame that a selector matches, in document order. */
 	found(frame: string, selector: string): Promise<readonly ElementPath[]>;
-	/** Every element of a frame that does not show, by its path as an address has it, and why. */
+	/** Every element of a frame that does not show, by its path as in addresses, and why. */
 	unseen(frame: string): Promise<ReadonlyMap<string, Unseen>>;
-	/** How many elements of a frame each selector matches; null for one that is none. */
+	/** How many elements of a frame each selector matches; null for an invalid one. */
 	hits(frame: string, selectors: readonly string[]): Promise<readonly (number | null)[]>;
-	/** How many elements of each page, by its text, each selector matches; pages are parsed on the stage, in no frame. */
+	/**
+	 * How many elements of each page, by its text, each selector matches; pages are parsed on the stage, outside of
+	 * frames.
+	 */
 	reach(
 		pages: ReadonlyMap<string, string>,
 		selectors: readonly string[]
@@ -182,13 +185,13 @@ export async function openStages(
 ): Promise<Stages> {
 	const stage = await openStage(parent, site, 0, config);
 	if (!stage.apart) notify(TOGETHER);
-	/** An address on the stage as one from the root of the site; others as they are. */
+	/** An address on the stage as one from the root of the site; others unchanged. */
 	function inSite(href: string): string {
 		const { origin } = new URL(stage.iframe.src);
 		const path = href.startsWith(`${origin}/`) ? href.slice(origin.length) : href;
 		return path.startsWith(stage.prefix) ? `/${path.slice(stage.prefix.length)}` : path;
 	}
-	// Messages arrive in order, so that nothing need wait for this one.
+	// Messages arrive in order, so that nothing has to wait for this one.
 	void stage.host.listen(
 		proxy({
 			key(key: unknown) {
@@ -232,7 +235,7 @@ export async function openStages(
 			return { ...frame, close: () => room.remove() };
 		}
 	});
-	/** The texts that the stage has of pages. */
+	/** The texts of pages that the stage has. */
 	const known = new Map<string, string>();
 	let closed = false;
 	return {
@@ -241,7 +244,7 @@ export async function openStages(
 		keepInStep: (on) => void stage.host.keepInStep(on),
 		use: (on) => void stage.host.use(on),
 		outline(selector) {
-			// What is outlined is often taken back by what goes away together with the stages.
+			// Outlines are often removed by a component that is destroyed together with the stages.
 			if (!closed) void stage.host.outline(selector);
 		},
 		keylines: (on) => void stage.host.keylines(on),

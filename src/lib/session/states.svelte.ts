@@ -8,9 +8,9 @@ export const PINNED_STATES: readonly PinnedState[] = ['hover', 'focus', 'active'
 const same = (a: Pin, b: Pin): boolean =>
 	a.state === b.state && a.frame === b.frame && a.path.join() === b.path.join();
 
-/** States of the page that are held in frames: pinned on elements, and staged ones that are on. */
+/** States applied in frames: pins on elements, and staged states. */
 export class States {
-	/** Pins of the page that is shown; of another page they would be on other elements. */
+	/** Pins of the page that is shown; on another page they would be on other elements. */
 	pins = $state.raw<readonly Pin[]>([]);
 	/** Names of the staged states that are on. */
 	staged = $state.raw<readonly string[]>([]);
@@ -26,7 +26,7 @@ export class States {
 		return this.pins.some((pin) => same(pin, { path, state, frame }));
 	}
 
-	/** Pins a state on an element, in one frame or (null) in all; or takes it off again. */
+	/** Pins a state on an element, in one frame or (null) in all; or unpins it. */
 	toggle(path: ElementPath, state: PinnedState, frame: string | null): void {
 		const pin = { path, state, frame };
 		const without = this.pins.filter((one) => !same(one, pin));
@@ -39,7 +39,7 @@ export class States {
 		this.staged = on ? [...without, name] : without;
 	}
 
-	/** The changes of the staged states that are on, for a page, in the order of the list. */
+	/** The changes by active staged states, for a page, in the order of the list. */
 	changes(list: readonly StagedState[], page: string): StagedChange[] {
 		return list
 			.filter(({ name, page: only }) => this.staged.includes(name) && (only === null || only === page))

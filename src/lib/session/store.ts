@@ -3,10 +3,10 @@ import { notify } from './notices.svelte.ts';
 const FORGOTTEN =
 	'This browser keeps nothing for this page (its storage is full or forbidden): places and sizes are not remembered. Everything else works.';
 
-/** Texts that the browser keeps by name; where it does not, they are kept for as long as the page is open. */
+/** Texts stored in the browser by name; where that fails, they are kept as long as the page is open. */
 export interface Store {
 	get(name: string): string | null;
-	/** False where it is kept only for as long as the page is open. */
+	/** False where it is only kept as long as the page is open. */
 	set(name: string, text: string): boolean;
 	remove(name: string): void;
 	/** Every name with its text. */
@@ -14,7 +14,7 @@ export interface Store {
 }
 
 function guarded(storage: () => Storage): Store {
-	/** What the browser has not taken; null where a text that it has is to be taken for gone. */
+	/** Texts that the browser did not accept; null where the stored one counts as deleted. */
 	const own = new Map<string, string | null>();
 	const ask = <X>(work: (storage: Storage) => X, otherwise: X): X => {
 		try {
@@ -46,17 +46,17 @@ function guarded(storage: () => Storage): Store {
 	};
 }
 
-/** For all tabs, and beyond the end of the browser. */
+/** Shared by all tabs, and kept when the browser is closed. */
 export const store = guarded(() => localStorage);
 /** The same under the names that libraries know it by. */
 export const asStorage = {
 	getItem: store.get,
 	setItem: (name: string, text: string) => void store.set(name, text)
 };
-/** For this tab, and no longer than it is open. */
+/** For this tab, as long as it is open. */
 export const tabStore = guarded(() => sessionStorage);
 
-/** What is kept under a name as JSON; null where there is nothing, or something that is none. */
+/** The JSON value stored under a name; null where there is none, or it is invalid. */
 export function storedJson(name: string, from: Store = store): unknown {
 	try {
 		return JSON.parse(from.get(name) ?? 'null');

@@ -2,17 +2,17 @@ import { limitOf, type SupportTable } from '../core/support/index.ts';
 import { api } from './api.ts';
 import type { SupportAsked } from './reader.ts';
 
-/** Since when engines have what, the same for every site; undefined until one asks. */
+/** The table of support, the same for every site; undefined until requested. */
 let brought: Promise<SupportTable> | undefined;
 
-/** Since when engines have what, and the date that a site asks for. */
+/** Since when engines support features, and the date that a site asks for. */
 export class Support {
 	#table: SupportTable | null = null;
 	#limit: string | null = null;
 	#asked = false;
 	readonly #hearers = new Set<() => void>();
 
-	/** Takes up what the site asks for; the table is brought when the first site asks. */
+	/** Applies the site's setting; the table is loaded when the first site asks. */
 	take(target: Parameters<typeof limitOf>[0] | undefined): void {
 		const limit = target ? limitOf(target, new Date()) : null;
 		const changed = limit !== this.#limit;
@@ -37,7 +37,7 @@ export class Support {
 		for (const hear of this.#hearers) hear();
 	}
 
-	/** Calls when there is something else to be said; gives what ends that. */
+	/** Calls back when remarks may have changed; returns a function that ends that. */
 	listen(hear: () => void): () => void {
 		this.#hearers.add(hear);
 		return () => this.#hearers.delete(hear);

@@ -19,14 +19,14 @@ let own: Promise<string> | undefined;
 async function claim(): Promise<string> {
 	const known = tabStore.get(KEY);
 	if (known && (await hold(known))) return known;
-	// A new tab, or a duplicate, which brings its original's storage with it.
+	// A new tab, or a duplicate, which has a copy of its original's storage.
 	const fresh = crypto.randomUUID();
 	tabStore.set(KEY, fresh);
 	await hold(fresh);
 	return fresh;
 }
 
-/** This browser tab's name: the same after a reload, another in every other tab that is open. */
+/** This browser tab's name: the same after a reload, unique among open tabs. */
 export const tabName = (): Promise<string> => (own ??= claim());
 
 /** The tabs that are open now. */

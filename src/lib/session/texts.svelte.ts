@@ -9,56 +9,62 @@ import { noStep } from './noStep.ts';
 import { paced } from './paced.ts';
 
 /**
- * What a longer text, in UTF-16 units, leads to (parsing, bands, what frames are given) waits for a pause in the
- * typing, so that letters come at once; a shorter one is through with it before the screen's next update.
+ * What follows from a longer text, in UTF-16 units (parsing, bands, the frames' contents), waits for a pause in
+ * typing, so that letters appear at once; for a shorter one it is done before the screen's next update.
  */
 const LONG = 40_000;
-/** The pause, and how long typing without one may put it off, ms. */
+/** The pause, and the longest delay by typing without one, ms. */
 const PAUSE = 250;
 const PATIENCE = 1200;
 
-/** What an editor needs of a text that is shown in it. */
+/** The extensions for an editor that shows a text. */
 export type EditorSetup = (kind: FileText['kind'], path: string) => Extension;
 
-/** What the site that a text belongs to does with it. */
+/** What a text needs from its site. */
 interface TextOwner {
-	/** The text was changed. */
+	/** Called when the text has changed. */
 	readonly changed: (file: FileText, transactions: readonly Transaction[]) => void;
-	/** Whether it came with the page and is left alone. */
+	/** Whether it is given, and so read-only. */
 	readonly isGiven: () => boolean;
 	readonly setup: EditorSetup;
-	/** Reads what the editor has of it, so that it is read already when it is brought up to that. */
+	/** Reads a text in advance, so that it is cached when it takes effect. */
 	readonly readAhead: (text: string) => Steps<void>;
 }
 
-/** A page's or sheet's text as it is being written; every change is a transaction here. */
+/** A page's or sheet's text while it is being written; every change is a transaction here. */
 export class FileText {
 	readonly path: string;
 	readonly kind: 'page' | 'sheet';
 	state = $state.raw() as EditorState;
-	/** The text as saved, and the hash of the file it stands in. */
+	/** The text as saved, and the hash of its file. */
 	saved = $state('');
 	base = $state('');
-	/** Of a minified sheet as saved, or a page with one, the lines that begin a line of the file, too, from 0; null where every line does. */
+	/**
+	 * For a minified sheet as saved, or a page with one, the lines that also begin a line of the file, from 0; null
+	 * where every line does.
+	 */
 	ownLines = $state.raw<readonly number[] | null>(null);
 	#text = $state('');
-	/** Whether the text is behind the editor's: somebody is typing in a long text. */
+	/** Whether the text is behind the editor's, because somebody is typing in a long one. */
 	isBehind = $state(false);
-	/** Since when it is, ms. */
+	/** Since when it is behind, ms. */
 	#behindSince = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	readonly dirty = $derived(this.text !== this.saved);
 	readonly #owner: TextOwner;
-	/** What is given is changed by nothing but a newer save of it. */
+	/** Given texts are only changed by a newer save. */
 	readonly #lock = EditorState.changeFilter.of(() => !this.isGiven);
 	#opened = false;
-	/** Pieces that are out of force in the frames, by their places in `text`; never in what is saved. */
+	/** Muted pieces, by their places in `text`; they are always saved. */
 	muted = $state.raw<readonly MutablePart[]>([]);
 	/** The same by their places in the editor's text, which may be ahead. */
 	#mutedAhead: readonly MutablePart[] = [];
-	/** Changes of `text` that are tried: in force, and not made yet. */
+	/** Changes of `text` that are being tried: in force, but not made yet. */
 	trial = $state.raw<readonly Change[]>([]);
-	/** The text that frames and answers go by: without what is muted, with what is tried, every other place as it is. */
+	/**
+	 * The text in force, for frames and answers: without muted pieces and with changes being tried; all other places
+	 * stay the same.
+	 */
 	readonly inForce = $derived(
 		applyChanges(
 			blanked(
@@ -69,7 +75,7 @@ export class FileText {
 		)
 	);
 
-	/** The text that all else goes by; a moment behind the editor's where it is long. */
+	/** The text that everything else uses; a moment behind the editor's where it is long. */
 	get text(): string {
 		return this.#text;
 	}
@@ -79,12 +85,12 @@ export class FileText {
 		return this.state.doc.toString();
 	}
 
-	/** Whether it came with the page and is left alone. */
+	/** Whether it is given, and so read-only. */
 	get isGiven(): boolean {
 		return this.#owner.isGiven();
 	}
 
-	/** Brings the text up to the editor's. */
+	/** Updates the text to the editor's. */
 	settle(): void {
 		clearTimeout(this.#timer);
 		this.isBehind = false;
@@ -103,7 +109,7 @@ export class FileText {
 		this.#timer = setTimeout(() => void this.#settleInSteps(), Math.max(0, Math.min(PAUSE, left)));
 	}
 
-	/** Reads the text in pieces, and brings it up to that, unless more was typed meanwhile. */
+	/** Reads the text in pieces, then updates to it, unless more was typed meanwhile. */
 	async #settleInSteps(): Promise<void> {
 		const { latest } = this;
 		await paced(this.#owner.readAhead(latest));
@@ -123,7 +129,7 @@ export class FileText {
 		this.#text = this.saved;
 	}
 
-	/** Gives the text what an editor needs, once it is to be shown: a site may have thousands of texts. */
+	/** Adds the editor's extensions before the text is first shown: a site may have thousands of texts. */
 	open(): void {
 		if (this.#opened) return;
 		this.#opened = true;
@@ -135,7 +141,7 @@ export class FileText {
 		});
 	}
 
-	/** Takes over a state that a transaction led to. */
+	/** Takes over the state that a transaction led to. */
 	follow(transactions: readonly Transaction[]): void {
 		const last = transactions.at(-1);
 		if (!last) return;
@@ -161,7 +167,7 @@ export class FileText {
 		this.settle();
 	}
 
-	/** Takes a piece of the text out of force. */
+	/** Mutes a piece of the text. */
 	mute(piece: MutablePart): void {
 		this.settle();
 		const within = ({ span }: MutablePart): boolean =>
@@ -169,7 +175,7 @@ export class FileText {
 		this.#setMuted([...this.muted.filter((one) => !within(one)), piece]);
 	}
 
-	/** Brings a muted piece back; all of them where none is named. */
+	/** Unmutes a piece; all of them where none is given. */
 	unmute(piece?: MutablePart): void {
 		this.settle();
 		this.#setMuted(piece ? this.muted.filter((one) => one !== piece) : []);
@@ -185,14 +191,14 @@ export class FileText {
 		this.take(this.state.update(spec));
 	}
 
-	/** Takes over what its file holds now. */
+	/** Takes over its file's present content. */
 	nowHolds({ hash, ownLines }: Pick<FileRecord, 'hash' | 'ownLines'>, text: string): void {
 		this.saved = text;
 		this.base = hash;
 		this.ownLines = ownLines;
 	}
 
-	/** Replaces the whole text, given or not; that is no step of its history where a reload brings the text back. */
+	/** Replaces the whole text, given or not; not a step of the history where a reload restores the text. */
 	replace(text: string, caret = 0, isBroughtBack = false): void {
 		this.dispatch({
 			changes: inEditor([changeBetween(this.latest, text)]),

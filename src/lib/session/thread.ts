@@ -2,16 +2,16 @@ import { releaseProxy, wrap, type Remote } from 'comlink';
 import { TextSender } from '../workers/texts.ts';
 import { insist } from './insist.ts';
 
-/** A worker at work, and the texts that it has been sent. */
+/** A running worker, and the texts that it has been sent. */
 interface Begun<X> {
 	readonly remote: Remote<X>;
 	readonly texts: TextSender;
-	/** What refuses each question that has no answer yet. */
+	/** Rejects the questions that have no answer yet. */
 	readonly waiting: Set<(why: Error) => void>;
 	readonly end: (why: Error) => void;
 }
 
-/** A worker that answers questions about texts: begun when it is first asked, and anew after it has failed. */
+/** A worker that answers questions about texts: started with the first question, and again after it has failed. */
 export class Thread<X> {
 	readonly #make: () => Worker;
 	#begun: Begun<X> | undefined;
@@ -20,13 +20,13 @@ export class Thread<X> {
 		this.#make = make;
 	}
 
-	/** Begins it, so that it is there when it is asked. */
+	/** Starts it, so that it is ready when needed. */
 	begin(): void {
 		this.#begun ??= this.#start();
 	}
 
 	/**
-	 * Asks it something; what is asked first is answered first. While its script cannot be loaded, it is asked again.
+	 * Asks it something; questions are answered in order. While its script cannot be loaded, the question is repeated.
 	 *
 	 * @throws {Error} what the answer throws; why the worker failed, or was ended meanwhile
 	 */
@@ -34,7 +34,7 @@ export class Thread<X> {
 		return insist(() => this.#askOnce(of));
 	}
 
-	/** Ends it and what it was asked. */
+	/** Ends it, and its open questions. */
 	end(why = new Error('What was asked is not wanted any more.')): void {
 		this.#begun?.end(why);
 	}
@@ -57,14 +57,14 @@ export class Thread<X> {
 			texts: new TextSender(),
 			waiting,
 			end: (why) => {
-				// What is not released keeps the worker, and what hears it, for good.
+				// Without a release, the worker and its listener would stay in memory.
 				begun.remote[releaseProxy]();
 				worker.terminate();
 				if (this.#begun === begun) this.#begun = undefined;
 				for (const refuse of waiting) refuse(why);
 			}
 		};
-		// What fails while it runs says why; a script that did not come says nothing.
+		// A worker that fails while running says why; a script that was not loaded does not.
 		worker.addEventListener('error', ({ message }: Partial<ErrorEvent>) =>
 			begun.end(
 				message === undefined

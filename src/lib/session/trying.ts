@@ -1,7 +1,7 @@
 import type { Edit } from '../core/text/index.ts';
 import type { FileText } from './texts.svelte.ts';
 
-/** Puts an edit in force in all frames without making it; with null what was tried is over. */
+/** Applies an edit in all frames without making it; null ends the trial. */
 export function tryEdit(texts: ReadonlyMap<string, FileText>, edit: Edit | null): void {
 	for (const file of texts.values()) {
 		const changes = edit?.files.find(({ path }) => path === file.path)?.changes ?? [];

@@ -7,11 +7,11 @@ const KEY = 'vantaggio-lead';
 const ALONE = 'vantaggio-alone';
 const CUT = 'vantaggio-cut';
 
-/** How the page is looked at: as which vantage the lead is, and what is switched for all frames. */
+/** How the page is viewed: the lead's vantage, and switches for all frames. */
 export class Viewing {
 	readonly #carriage: Carriage;
 	readonly #states: States;
-	/** The vantage whose conditions the lead has; null for a plain window. */
+	/** The lead's vantage; null for a plain window. */
 	#lead = $state<string | null>(store.get(KEY));
 	switches = $state.raw<Switches>(NO_SWITCHES);
 	/** Whether pointer and keys go to the page. */
@@ -20,19 +20,22 @@ export class Viewing {
 	keylines = $state(false);
 	/** Whether the lead fills the work area at full size, with nothing beside it. */
 	alone = $state(store.get(ALONE) === 'yes');
-	/** Whether a lead that is higher than its place is cut there; else it is drawn whole, and smaller. */
+	/** Whether a lead that is higher than its place is cut off; otherwise it is drawn whole, and smaller. */
 	cut = $state(store.get(CUT) !== 'no');
-	/** Whether the collation takes the whole width, a frame over each of its columns. */
+	/** Whether the Collation takes the whole width, with a frame over each of its columns. */
 	wide = $state(false);
-	/** Whether one frame beside the lead shows it one px narrower, or at a width between px, in place of the others. */
+	/**
+	 * Whether a single frame beside the lead shows it one px narrower, or at a width between px, in place of the
+	 * others.
+	 */
 	beside = $state<'narrower' | number | null>(null);
-	/** Whether the panel below the sheet takes the sheet's height too. */
+	/** Whether the panel below the sheet also takes up the sheet's height. */
 	tall = $state(false);
-	/** Whether the sheet is out beside it. */
+	/** Whether the sheet is shown beside it. */
 	drawer = $state(false);
-	/** Whether frames show the page as it was last saved (or as a revision), or as it was before the last edit. */
+	/** Whether frames show the page as last saved (or as a revision), or as before the last edit. */
 	before = $state<'saved' | 'edit' | null>(null);
-	/** The carriage's width before the zoom was switched, and where the zoom brought it. */
+	/** The carriage's width before the zoom was switched, and where the zoom moved it. */
 	#unzoomed = { from: 0, to: 0 };
 
 	constructor(carriage: Carriage, states: States) {
@@ -46,7 +49,7 @@ export class Viewing {
 		store.set(ALONE, on ? 'yes' : 'no');
 	}
 
-	/** Cuts a lead that is higher than its place, or draws it whole; remembered. */
+	/** Cuts off a lead that is higher than its place, or draws it whole; remembered. */
 	showCut(on: boolean): void {
 		this.cut = on;
 		store.set(CUT, on ? 'yes' : 'no');
@@ -56,7 +59,7 @@ export class Viewing {
 		return this.#lead;
 	}
 
-	/** Makes the lead a vantage and brings the carriage to its width; null makes it plain, where it is. */
+	/** Chooses the lead's vantage and moves the carriage to its width; null makes it a plain window, where it is. */
 	choose(vantage: Vantage | null): void {
 		this.#lead = vantage?.name ?? null;
 		this.#carriage.forgetHeight();
@@ -68,7 +71,7 @@ export class Viewing {
 		}
 	}
 
-	/** Switches something for all frames. Zoom takes the carriage with it: widths are those that the page sees. */
+	/** Sets a switch for all frames. Zoom moves the carriage: widths are those that the page sees. */
 	switch(change: Partial<Switches>): void {
 		const before = this.switches.zoom ?? 1;
 		this.switches = { ...this.switches, ...change };

@@ -3,7 +3,7 @@
 	import type { HTMLButtonAttributes } from 'svelte/elements';
 
 	interface Props extends HTMLButtonAttributes {
-		/** The screen's one first thing to do, an ordinary action, or one that reads like a link. */
+		/** The screen's main action, an ordinary one, or one that looks like a link. */
 		look?: 'primary' | 'plain' | 'quiet';
 		children: Snippet;
 	}

@@ -6,7 +6,7 @@
 		top: number;
 		width: number;
 		height: number;
-		/** How wide the words under the frame can be, px. */
+		/** The maximum width of the words under the frame, px. */
 		room?: number;
 		/** The words under the frame. */
 		children: Snippet;

@@ -3,10 +3,10 @@
 
 	interface Props {
 		title: string;
-		/** Whether it takes as much of the window's width as there is. */
+		/** Whether it takes up the window's whole width. */
 		wide?: boolean;
 		onclose: () => void;
-		/** What is in it; gets what closes it. */
+		/** Its content; gets the function that closes it. */
 		children: Snippet<[close: () => void]>;
 	}
 
@@ -18,11 +18,11 @@
 	const before = document.activeElement;
 	let isReported = false;
 
-	/** Tells that it is closed, once and at once: the element's own event comes later. */
+	/** Reports its closing once and immediately: the element's own event comes later. */
 	function reportClosed(): void {
 		if (isReported) return;
 		isReported = true;
-		// An engine may give the focus to an editor that had left it before.
+		// An engine may give the focus to an editor that had lost it before.
 		if (before === document.body) (document.activeElement as HTMLElement | null)?.blur();
 		onclose();
 	}

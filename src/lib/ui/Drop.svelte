@@ -4,7 +4,7 @@
 
 	interface Props {
 		busy: boolean;
-		/** The screen's first thing to do. */
+		/** The screen's main action. */
 		primary: boolean;
 		ondrop: (transfer: DataTransfer) => void;
 		onchoose: (input: HTMLInputElement) => void;

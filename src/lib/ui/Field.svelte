@@ -6,7 +6,7 @@
 		unit?: string;
 		/** What is wrong with the value, if anything. */
 		problem?: string | undefined;
-		/** The input or select; gets its id, and the id of what describes it. */
+		/** The input or select; gets its id, and the id of its description. */
 		control: Snippet<[id: string, described: string | undefined]>;
 	}
 

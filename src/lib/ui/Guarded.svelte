@@ -4,7 +4,7 @@
 	import Button from './Button.svelte';
 
 	interface Props {
-		/** What it is called where it failed: "Findings". */
+		/** The name of the part in a message about its failure: "Findings". */
 		name: string;
 		children: Snippet;
 	}

@@ -2,13 +2,13 @@
 	import { flushSync, type Snippet } from 'svelte';
 
 	interface Props {
-		/** What the menu is called, on the button that opens it. */
+		/** The name of the menu, on the button that opens it. */
 		label: string;
-		/** Whether it opens upwards in any case. */
+		/** Whether it always opens upwards. */
 		up?: boolean;
-		/** Whether it is open while it is pointed at, or has the focus, too. */
+		/** Whether it also opens on hover and focus. */
 		points?: boolean;
-		/** It was opened. */
+		/** Called when it opens. */
 		onopen?: () => void;
 		children: Snippet;
 	}
@@ -17,17 +17,17 @@
 
 	let details: HTMLDetailsElement;
 	let box: HTMLDivElement;
-	/** What is in it is made when it is first opened: it may be much. */
+	/** Its content is created when it is first opened: it may be large. */
 	let isMade = $state(false);
 
-	/** Least distance from the window's edges, px. */
+	/** The minimum distance from the window's edges, px. */
 	const EDGE = 8;
-	/** With less room than this below it opens upwards where there is more, px. */
+	/** With less room than this below, it opens upwards if there is more room there, px. */
 	const LEAST = 240;
 
-	/** Over everything else and wholly in the window, where the button is. */
+	/** Above everything else, entirely in the window, at the button. */
 	function place(): void {
-		// The event of its closing may come after it has gone.
+		// The close event may come after the menu has been removed.
 		if (!details) return;
 		if (!details.open) return box.hidePopover();
 		if (!isMade) flushSync(() => (isMade = true));
@@ -43,24 +43,24 @@
 		box.style.top = `${upwards ? top - box.offsetHeight - 4 : bottom + 4}px`;
 	}
 
-	/** What is in it may come later, or grow. */
+	/** Its content may come later, or grow. */
 	$effect(() => {
 		const grown = new ResizeObserver(() => details.open && place());
 		grown.observe(box);
 		return () => grown.disconnect();
 	});
 
-	/** Opens it, with the focus on the first thing in it. */
+	/** Opens it, with the focus on its first control. */
 	export function open(): void {
 		details.open = true;
 		place();
 		details.querySelector<HTMLElement>('.box :is(button, input, select)')?.focus();
 	}
 
-	/** Whether it is open because it is pointed at, or has the focus: it closes by itself then. */
+	/** Whether it was opened by hover or focus, and therefore closes by itself. */
 	let isPointed = false;
 	let leaving: ReturnType<typeof setTimeout> | undefined;
-	/** How long it stays after the pointer has left, ms: there may be a gap on the way to what is in it. */
+	/** The delay before it closes after the pointer has left, ms: there may be a gap on the way to its content. */
 	const LEAVING = 250;
 
 	function point(): void {
@@ -73,14 +73,14 @@
 		clearTimeout(leaving);
 		if (isPointed) leaving = setTimeout(() => (details.open = isPointed = false), LEAVING);
 	}
-	/** A click on what is open by pointing keeps it open. */
+	/** A click on a menu opened by hover keeps it open. */
 	function keep(event: MouseEvent): void {
 		clearTimeout(leaving);
 		if (isPointed && details.open) event.preventDefault();
 		isPointed = false;
 	}
 
-	/** Closes on Escape, with the focus back where it opened. */
+	/** Closes on Escape, and returns the focus. */
 	function close(event: KeyboardEvent): void {
 		if (event.key !== 'Escape' || !details.open) return;
 		details.open = false;
@@ -89,7 +89,7 @@
 
 	const FIRST = 'a'.charCodeAt(0);
 
-	/** A letter presses the button that it stands before; arrow keys go through the buttons. */
+	/** A letter presses the button that it precedes; arrow keys move between the buttons. */
 	function pressed(event: KeyboardEvent): void {
 		const { key, currentTarget, target } = event;
 		if (event.ctrlKey || event.metaKey || event.altKey || !(currentTarget instanceof Element)) return;
@@ -106,7 +106,7 @@
 		lettered?.click();
 	}
 
-	/** Closes where a button in it was pressed: it has done what it was opened for. */
+	/** Closes when a button in it was pressed, because it has served its purpose. */
 	function chosen({ target }: MouseEvent): void {
 		if (!(target instanceof Element) || !target.closest('button')) return;
 		const within = details.contains(document.activeElement);
@@ -134,7 +134,7 @@
 	<summary
 		onclick={keep}
 		onfocus={({ currentTarget, relatedTarget }) => {
-			// Closed by Escape it has the focus again from what is in it.
+			// When closed by Escape, its button gets the focus back.
 			const isBack = relatedTarget instanceof Node && details.contains(relatedTarget);
 			if (currentTarget.matches(':focus-visible') && !isBack) point();
 		}}>{label}</summary

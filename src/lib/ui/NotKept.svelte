@@ -3,7 +3,7 @@
 	import Button from './Button.svelte';
 
 	interface Props {
-		/** A list that is kept with the site. */
+		/** A list stored with the site. */
 		list: { readonly trouble: string | null; keepAgain(): Promise<Result> };
 	}
 

@@ -3,7 +3,7 @@
 
 	interface Props {
 		onclick: () => void;
-		/** Whether it is where one is. */
+		/** Whether it is the present place. */
 		current?: boolean;
 		children: Snippet;
 	}

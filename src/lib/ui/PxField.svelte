@@ -4,7 +4,7 @@
 		value: number;
 		label: string;
 		title?: string;
-		/** Hears a number that was typed, once it is left or Enter is pressed. */
+		/** Called with a number that was typed, on leaving the field or pressing Enter. */
 		onvalue: (value: number) => void;
 	}
 

@@ -4,17 +4,17 @@
 		readonly name: string;
 		readonly title: string;
 		readonly mark: string;
-		/** What the tabs from here to the next group have in common, in a word or a few. */
+		/** The heading of the tabs from here to the next group, in a word or a few. */
 		readonly group?: string | undefined;
 	}
 
 	interface Props {
 		label: string;
-		/** Those of a group stand together. */
+		/** The tabs of a group are adjacent. */
 		tabs: readonly Tab[];
 		chosen: string;
 		onchoose: (id: string) => void;
-		/** Whether tabs that have no room go into a further row; else they are scrolled. */
+		/** Whether tabs wrap into further rows; otherwise they scroll. */
 		wraps?: boolean;
 	}
 
@@ -25,7 +25,7 @@
 	let list: HTMLElement;
 	$effect(() => {
 		void chosen;
-		// Among many files the one that is shown may be out of sight.
+		// Among many files the selected one may be out of sight.
 		if (!wraps)
 			list.querySelector('[aria-selected=true]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
 	});

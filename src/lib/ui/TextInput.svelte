@@ -2,7 +2,7 @@
 	import type { HTMLInputAttributes } from 'svelte/elements';
 
 	interface Props extends HTMLInputAttributes {
-		/** Its width, a length of CSS. */
+		/** Its width, a CSS length. */
 		width?: string;
 	}
 

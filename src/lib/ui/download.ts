@@ -1,4 +1,4 @@
-/** Gives a text to be kept as a file. */
+/** Offers a text for download as a file. */
 export function download(name: string, text: string, type: string): void {
 	const href = URL.createObjectURL(new Blob([text], { type }));
 	const link = document.createElement('a');

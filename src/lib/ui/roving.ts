@@ -1,13 +1,13 @@
-/** How far an arrow key goes among what lies in a row, or in a column. */
+/** How far an arrow key moves in a row, or in a column. */
 const STEPS: Readonly<Record<'row' | 'column', Readonly<Record<string, number>>>> = {
 	row: { ArrowLeft: -1, ArrowRight: 1 },
 	column: { ArrowUp: -1, ArrowDown: 1 }
 };
 
 /**
- * Makes what a selector matches in an element one tab stop: the one that had the focus last, else the first
- * (WAI-ARIA Authoring Practices, roving tabindex). Along a row or a column arrow keys, Home and End go among it; else
- * whoever uses it moves the focus.
+ * Makes the descendants that a selector matches a single tab stop: the one that had the focus last, otherwise the
+ * first (WAI-ARIA Authoring Practices, roving tabindex). In a row or a column, arrow keys, Home and End move between
+ * them; otherwise the caller moves the focus.
  */
 export const roving =
 	(selector: string, along?: 'row' | 'column') =>

@@ -1,6 +1,6 @@
 /**
- * Where a key brings a slider: by 1, with Shift by 10, or to an end; undefined for a key that is none of its own.
- * `down` says whether its values grow downwards, as against the ARIA pattern for sliders, which has them grow upwards.
+ * The value to which a key moves a slider: by 1, with Shift by 10, or to an end; undefined for other keys. `down`
+ * says whether its values increase downwards, unlike the ARIA pattern for sliders.
  */
 export function slid(
 	{ key, shiftKey }: KeyboardEvent,

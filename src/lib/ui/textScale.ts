@@ -1,5 +1,5 @@
 /**
- * How many times 16 px the text is that the browser was set to: what keeps room for words is multiplied by it. It
- * does not change while a page is open.
+ * The text size set in the browser as a multiple of 16 px, by which space for words is multiplied. It does not change
+ * while a page is open.
  */
 export const textScale: number = parseFloat(getComputedStyle(document.documentElement).fontSize) / 16;

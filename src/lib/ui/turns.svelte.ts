@@ -1,7 +1,7 @@
 /**
- * Counts up, from 0 when a component is set up, by one after each task of the browser: what is done in turn does not hold
- * the thread in one piece. Each piece of work that is given is done before its turn is counted, and may take several tasks.
- * To be called while the component is set up.
+ * Counts up, from 0 at component initialisation, by one after each task of the browser, so that work done in turns
+ * does not block the thread in one piece. Each given piece of work is done before its turn is counted, and may take
+ * several tasks. To be called during component initialisation.
  */
 export function turns(most: number, ...work: readonly (() => unknown)[]): { readonly done: number } {
 	let done = $state(0);

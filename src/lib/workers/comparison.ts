@@ -14,32 +14,32 @@ import {
 import { tellFinding } from '../inquiry/findings.ts';
 import type { Compares } from '../inquiry/wake.ts';
 
-/** What a comparison of a page before and after an edit has come to. */
+/** The progress of comparing a page before and after an edit. */
 export interface Comparison extends Pick<Compares, 'measured' | 'whole'> {
 	readonly changed: readonly Changed[];
-	/** The outermost of what changed by a rule of its own. */
+	/** The outermost elements changed by a rule of their own. */
 	readonly outermost: readonly NamedElement[];
-	/** Findings that are there on one side of it alone. */
+	/** Findings on one side of it alone. */
 	readonly findings: readonly TurnedFinding[];
 	/** Whether every end is exact. */
 	readonly exact: boolean;
 }
 
-/** A finding that an edit made or mended, in words, and at which widths. */
+/** A finding that an edit caused or fixed, in words, and its widths. */
 export interface TurnedFinding {
 	readonly turned: Turned;
 	readonly sentence: string;
 	readonly widths: IntervalSet;
 }
 
-/** One of the outermost of some elements, by name, and how many of the others are inside it. */
+/** One of the outermost of some elements, by name, and the number of the others inside it. */
 export interface NamedElement {
 	readonly path: string;
 	readonly inside: number;
 	readonly name: string;
 }
 
-/** What a comparison has come to, with what its elements are called: by the page before where they are gone. */
+/** The progress of a comparison, with the names of its elements: those of the page before where they are gone. */
 export async function* comparisonOf(
 	was: Page,
 	is: Page,
@@ -65,7 +65,7 @@ export async function* comparisonOf(
 	}
 }
 
-/** Where elements of a page stand after its text has changed, by their paths as findings have them. */
+/** Where elements of a page are after its text has changed, by their paths as in findings. */
 export function placesAfter(before: Page, after: Page): Followed {
 	if (before === after || before.source === after.source) return (path) => path;
 	const known = new Map<string, string | null>();

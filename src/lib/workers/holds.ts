@@ -6,23 +6,23 @@ import type { Changed } from '../core/wake/index.ts';
 import { ask, sending } from '../http.ts';
 import { changedFrom, measureHeld, type HeldPage } from '../inquiry/hold.ts';
 
-/** So many measurements are remembered. */
+/** At most so many measurements are cached. */
 const MOST = 100;
 
-/** Measures what is held, and what of it changed; measurements are kept by the server, by their SHA-256 (hex). */
+/** Measures what is held, and what has changed; the server stores measurements by their SHA-256 (hex). */
 export class Holds {
 	readonly #address: string;
 	readonly #known = new LRUCache<string, Promise<Measurement>>({ max: MOST });
 
-	/** @param address of the site's measurements at the server */
+	/** @param address of the site's measurements on the server */
 	constructor(address: string) {
 		this.#address = address;
 	}
 
 	/**
-	 * Measures a page at some widths, and keeps that; gives its SHA-256.
+	 * Measures a page at some widths, and stores the result; returns its SHA-256.
 	 *
-	 * @throws {Error} where it could not be measured, or kept
+	 * @throws {Error} where it could not be measured, or stored
 	 */
 	async measure(
 		page: HeldPage,
@@ -37,15 +37,15 @@ export class Holds {
 	}
 
 	/**
-	 * What of a hold is not as it was.
+	 * What has changed since a Hold was made.
 	 *
-	 * @throws {Error} where the page could not be measured, or its measurement cannot be had
+	 * @throws {Error} where the page could not be measured, or its measurement could not be loaded
 	 */
 	async changed(page: HeldPage, hold: Hold, signal: AbortSignal): Promise<Changed[]> {
 		return changedFrom(page, hold, await this.measurement(hold.measurement), signal);
 	}
 
-	/** @throws {Error} where it cannot be had */
+	/** @throws {Error} where it could not be loaded */
 	measurement(hash: string): Promise<Measurement> {
 		const known = this.#known.get(hash);
 		if (known) return known;
@@ -53,7 +53,7 @@ export class Holds {
 			(response) => response.json() as Promise<Measurement>
 		);
 		this.#known.set(hash, measurement);
-		// What did not come is asked for again.
+		// What could not be loaded is requested again.
 		measurement.catch(() => this.#known.delete(hash));
 		return measurement;
 	}

@@ -7,7 +7,10 @@ import { READINGS } from '../inquiry/readings.ts';
 type Portion = ReadonlyMap<number, Readings>;
 const PORTION = z.map(z.number(), READINGS);
 
-/** Something that was measured: how much of it is kept, characters, and how many others were used before it. */
+/**
+ * A page that was measured: the size of what is stored of it, characters, and when it was last used relative to
+ * others.
+ */
 interface Kept {
 	readonly size: number;
 	readonly turn: number;
@@ -21,17 +24,17 @@ interface Schema extends DBSchema {
 }
 
 const NAME = 'vantaggio-readings';
-/** How much is kept of all together, characters: beyond that goes what was not used for longest. */
+/** The largest size of everything stored, characters: beyond that, the least recently used is deleted. */
 const MOST = 50_000_000;
-/** Of how many things at most: each time that something is kept, all of them are listed. */
+/** The largest number of entries: each time something is stored, all of them are listed. */
 const MOST_THINGS = 500;
 
-/** Everything that is kept of something, by its hash. */
+/** Everything stored of a page, by its hash. */
 const portionsOf = (hash: string): IDBKeyRange => IDBKeyRange.bound([hash], [hash, []]);
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
-/** The browser's store; it is opened anew where the browser has closed it. */
+/** The browser's database; it is opened again where the browser has closed it. */
 function database(): Promise<IDBPDatabase<Schema>> {
 	const forget = (): void => (opened = undefined);
 	opened ??= openDB<Schema>(NAME, 1, {
@@ -45,7 +48,10 @@ function database(): Promise<IDBPDatabase<Schema>> {
 	return opened;
 }
 
-/** Begins a transaction. Its requests report a failure; `done`, which rejects as well when the browser closes the store, is handled here. */
+/**
+ * Begins a transaction. Its requests report a failure; `done`, which rejects as well when the browser closes the
+ * database, is handled here.
+ */
 async function begin<M extends IDBTransactionMode>(mode: M) {
 	const transaction = (await database()).transaction(['kept', 'portions'], mode);
 	transaction.done.catch(() => undefined);
@@ -57,7 +63,7 @@ async function hashOf(text: string): Promise<string> {
 	return [...new Uint8Array(hash)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
-/** Notes that something is used, with so much more of it and what that is; lets go of others where there is too much. */
+/** Notes that an entry is used, and its growth; deletes others where there is too much. */
 async function use(hash: string, more: number, portion?: Portion): Promise<void> {
 	const transaction = await begin('readwrite');
 	const [kept, portions] = [transaction.objectStore('kept'), transaction.objectStore('portions')];
@@ -82,17 +88,17 @@ async function use(hash: string, more: number, portion?: Portion): Promise<void>
 	await transaction.done;
 }
 
-/** Readings of something that was measured, as this browser keeps them over a reload. */
+/** Readings of a page that this browser keeps over a reload. */
 export interface KeptReadings {
-	/** What was kept before, by width. */
+	/** The stored readings, by width. */
 	known(): Promise<Map<number, Readings>>;
-	/** Keeps what was read at some widths. */
+	/** Stores readings at some widths. */
 	keep(read: Portion): Promise<void>;
 }
 
-/** What is kept of something that is measured; nothing where the browser keeps nothing (a full disk, a private window). */
+/** The stored readings of a page; none where the browser stores nothing (a full disk, a private window). */
 export async function keptReadings(of: string): Promise<KeptReadings> {
-	// Not on an address that is not secure.
+	// Not available on insecure origins.
 	const hash = globalThis.isSecureContext ? await hashOf(of) : undefined;
 	return {
 		async known() {
@@ -104,7 +110,7 @@ export async function keptReadings(of: string): Promise<KeptReadings> {
 					for (const [width, readings] of PORTION.safeParse(one).data ?? []) known.set(width, readings);
 				if (known.size > 0) await use(hash, 0);
 			} catch {
-				// What cannot be read is measured anew.
+				// What cannot be read is measured again.
 			}
 			return known;
 		},
@@ -117,7 +123,7 @@ export async function keptReadings(of: string): Promise<KeptReadings> {
 					read
 				);
 			} catch {
-				// A store that is full keeps nothing more.
+				// A full database stores nothing more.
 			}
 		}
 	};

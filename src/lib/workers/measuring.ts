@@ -38,7 +38,7 @@ import { Sweeps } from './sweeps.ts';
 
 const viewportOf = ({ width, height, density }: SeenVantage): Viewport => ({ width, height, density });
 
-/** A page that is measured, and where. */
+/** A page to be measured, and where. */
 interface MeasuredPage extends PageOfTexts, HeldPage {
 	readonly viewport: Viewport;
 }
@@ -52,23 +52,23 @@ interface Begun extends MeasuringSetup {
 }
 
 /**
- * Measures pages on stages that nobody sees, and tells what comes of it: snapshots stay here. Whoever asks gives each
- * question a number, and stops it by that.
+ * Measures pages on invisible stages, and returns results: snapshots stay here. The caller gives each question a
+ * number, by which it can be stopped.
  */
 export class Measuring {
 	readonly #pages = new Pages();
 	readonly #sweeps = new Sweeps(this.#pages.solver);
 	readonly #running = new Map<number, AbortController>();
 	readonly #comparisons = new Map<number, AsyncGenerator<Comparison>>();
-	/** What was read of what is followed; of a box all that can be followed is read. */
+	/** The readings of what is followed; everything about a box is read at once. */
 	#followed = { of: '', read: new Map<number, Readings>() };
 	#begun: Begun | undefined;
-	/** What is asked about in each layout, and which stages have been told. */
+	/** The questions for each layout, and which stages have them. */
 	#queries:
 		{ readonly selectors: readonly SelectorQuery[]; readonly containers: readonly string[] } | undefined;
 	readonly #informed = new WeakMap<MeasuringStage, object>();
 
-	/** Takes up the port to the window, as a `MeasuringWindow`; to be called before anything is measured. */
+	/** Takes the port to the window, as a `MeasuringWindow`; to be called before anything is measured. */
 	begin(setup: MeasuringSetup, port: MessagePort): void {
 		const window = wrap<MeasuringWindow>(port);
 		const queue = measuringQueue(async (n) => {
@@ -96,14 +96,14 @@ export class Measuring {
 		};
 	}
 
-	/** Stops what was asked with a number. */
+	/** Stops the question with a number. */
 	stop(id: number): void {
 		this.#running.get(id)?.abort();
 		this.#running.delete(id);
 		this.#comparisons.delete(id);
 	}
 
-	/** Selectors and `@container` conditions that are asked about in each layout from now on. */
+	/** Sets the selectors and `@container` conditions to be evaluated in each layout from now on. */
 	ask(selectors: readonly SelectorQuery[], containers: readonly string[]): void {
 		this.#queries = { selectors, containers };
 	}
@@ -117,7 +117,7 @@ export class Measuring {
 		});
 	}
 
-	/** Lays a page out, and tells what is found in each layout. */
+	/** Lays a page out, and returns the findings in each layout. */
 	read(id: number, request: PageRequest, how: LayoutOptions): Promise<void> {
 		const job = this.#job(request, how);
 		return this.#during(id, async (signal, report) => {
@@ -125,7 +125,7 @@ export class Measuring {
 		});
 	}
 
-	/** Sweeps a page; done when each width is measured, or each end is exact where the rest is to wait. */
+	/** Sweeps a page; done when each width is measured, or each end is exact where the rest has to wait. */
 	sweep(id: number, request: PageRequest, how: SweepOptions): Promise<void> {
 		const page = this.#page(request);
 		const { version } = this.#now;
@@ -134,7 +134,7 @@ export class Measuring {
 		);
 	}
 
-	/** Tells anew what the sweep has found, by other settings. */
+	/** Reports the results of the sweep again, with other settings. */
 	setKinds(settings: readonly KindSetting[]): Promise<void> {
 		return this.#sweeps.set(settings);
 	}
@@ -160,7 +160,7 @@ export class Measuring {
 		return this.#during(id, (signal) => brokenAt(layout, content, viewport, path, change, signal));
 	}
 
-	/** What of a page is otherwise at a width than at a narrower and at a wider one. */
+	/** What on a page differs at a width from both a narrower and a wider one. */
 	unlike(
 		id: number,
 		request: PageRequest,
@@ -179,13 +179,13 @@ export class Measuring {
 		});
 	}
 
-	/** What an edit touches on a page. */
+	/** What an edit affects on a page. */
 	edit({ path, pathBefore, before, after, files, as }: EditRequest): EditOnPage {
 		const [was, is] = [this.#pages.page(pathBefore, before), this.#pages.page(path, after)];
 		return editOnPage(was.model, is.model, files, this.#pages.solver(as));
 	}
 
-	/** Begins to compare a page before an edit and after it; `next` goes on, until it is stopped. */
+	/** Begins to compare a page before and after an edit; `next` continues, until it is stopped. */
 	compare(id: number, { path, pathBefore, before, after, as }: EditRequest, how: CompareOptions): void {
 		const was = this.#page({ path: pathBefore, texts: before, as });
 		const is = this.#page({ path, texts: after, as });
@@ -208,25 +208,25 @@ export class Measuring {
 		);
 	}
 
-	/** Goes on with a comparison; null where it is at its end, or stopped. */
+	/** Continues a comparison; null where it has ended, or was stopped. */
 	async next(id: number): Promise<Comparison | null> {
 		const next = await this.#comparisons.get(id)?.next();
 		return next && !next.done ? next.value : null;
 	}
 
-	/** Measures a page at some widths for a hold; gives the SHA-256 of what is kept of it. */
+	/** Measures a page at some widths for a Hold; returns the SHA-256 of the stored measurement. */
 	hold(id: number, request: PageRequest, widths: IntervalSet, stretch: WidthRange): Promise<string> {
 		const page = this.#page(request);
 		return this.#during(id, (signal) => this.#now.holds.measure(page, widths, stretch, signal));
 	}
 
-	/** What of a hold is not as it was. */
+	/** What has changed since a Hold was made. */
 	changed(id: number, request: PageRequest, hold: Hold): Promise<Changed[]> {
 		const page = this.#page(request);
 		return this.#during(id, (signal) => this.#now.holds.changed(page, hold, signal));
 	}
 
-	/** The report on a hold, by what changed of it, and when (ISO 8601) that was looked at. */
+	/** The report on a Hold, given its changes and when they were measured (ISO 8601). */
 	async holdReport(
 		{ path, texts }: PageRequest,
 		hold: Hold,
@@ -244,7 +244,7 @@ export class Measuring {
 		return this.#begun;
 	}
 
-	/** A page of texts that were sent; to be asked for as soon as they are, for they come in order. */
+	/** A page made of texts that were sent; to be created as soon as they arrive, since they come in order. */
 	#page({ path, texts, as }: PageRequest): MeasuredPage {
 		const { layout, prefix } = this.#now;
 		const pages = this.#pages;
@@ -256,7 +256,7 @@ export class Measuring {
 			as,
 			layout,
 			content,
-			// Of most pages, those that blame tries above all, nobody asks it.
+			// Computed on demand: most pages, above all those tried for blame, never need it.
 			get cuts() {
 				return pages.cuts(page.model, as);
 			},
@@ -269,7 +269,7 @@ export class Measuring {
 		return { content: { ...content, ...about }, viewport, widths, priority };
 	}
 
-	/** Does what was asked with a number, until it is done or stopped; reports to who asked. */
+	/** Answers a question with a number, until it is done or stopped; reports to the caller. */
 	async #during<R>(
 		id: number,
 		work: (signal: AbortSignal, report: (one: unknown) => Promise<void>) => Promise<R>

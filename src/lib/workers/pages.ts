@@ -14,13 +14,13 @@ interface SentPage {
 	readonly texts: Texts;
 }
 
-/** A page of some texts. */
+/** A page made of some texts. */
 export interface PageOfTexts {
 	readonly model: PageModel;
 	readonly texts: Texts;
 }
 
-/** How many pages are remembered, each with the texts that it was asked for. */
+/** The number of pages cached, each with its texts. */
 const MOST_PAGES = 8;
 
 /** Pages by the texts that were sent for them, and what vantages make of them. */
@@ -33,10 +33,10 @@ export class Pages {
 		({ path, ids }: SentPage) => `${path} ${ids.map((one) => one.join(':')).join(' ')}`,
 		({ path, texts }: SentPage) => this.of(path, texts)
 	);
-	/** What a vantage's widths are, by lists of media queries. */
+	/** The widths of a vantage at which lists of media queries hold. */
 	readonly solver = solvers();
 
-	/** @throws {Error} where a text is named that was never sent */
+	/** @throws {Error} for a text that was never sent */
 	texts(sent: SentTexts): Texts {
 		return this.#keeper.take(sent);
 	}
@@ -54,12 +54,12 @@ export class Pages {
 		);
 	}
 
-	/** Where conditions of a page change, as a vantage. */
+	/** Where conditions of a page change, in a vantage. */
 	cuts(model: PageModel, as: SeenVantage): readonly Cut[] {
 		return bandsOf(model.conditions.media, this.solver(as)).thresholds.map(({ cut }) => cut);
 	}
 
-	/** What frames of a vantage are given of a page, on a stage with a prefix for its files. */
+	/** What frames of a vantage get of a page, on a stage with a prefix for its files. */
 	content(model: PageModel, prefix: string, as: SeenVantage): PageContent {
 		return { ...this.#content(model, prefix, as), staged: [] };
 	}

@@ -11,11 +11,11 @@ export interface MeasuringStage {
 }
 
 export interface Job extends LayoutJob {
-	/** Called with the stage that is to measure, before it does. */
+	/** Called with a stage before it measures. */
 	readonly ready?: (stage: MeasuringStage) => void;
 }
 
-/** What a stage does at each width of a job: it tells all of the layout, or what is found in it. */
+/** What a stage does at each width of a job: it reports the whole layout, or the findings in it. */
 type LayoutReport = Measured | Read;
 type Way = (
 	host: MeasuringStage['host'],
@@ -40,11 +40,11 @@ interface Task {
 	readonly failed: (error: unknown) => void;
 }
 
-/** Widths a stage measures at one go: a waiting job of greater priority waits no longer than that. */
+/** Widths that a stage measures at a time: a waiting job of greater priority waits no longer than that. */
 const CHUNK = 8;
-/** How long a stage may be silent while it measures, ms, before it is taken to hang. */
+/** How long a stage may be silent while it measures, ms, before it counts as hanging. */
 const SILENCE = 20_000;
-/** Snapshots kept by content: so many at most, and so many bytes of their columns. */
+/** Snapshots cached by content: at most so many, and so many bytes of their columns. */
 const [KEPT, KEPT_BYTES] = [600, 32 * 2 ** 20];
 
 const bytesOf = ({ snapshot }: Measured): number =>
@@ -53,7 +53,7 @@ const bytesOf = ({ snapshot }: Measured): number =>
 		0
 	);
 
-/** 53 bits of a text, for telling contents apart (a mixing of two multiplicative hashes). */
+/** A 53-bit hash of a text, for distinguishing contents (a mixing of two multiplicative hashes). */
 function hash(text: string): number {
 	let a = 0xdeadbeef;
 	let b = 0x41c6ce57;
@@ -67,7 +67,7 @@ function hash(text: string): number {
 	return 4294967296 * (2097151 & b) + (a >>> 0);
 }
 
-/** What contents are told apart by; a content is one object for as long as it is the same. */
+/** The key of a content; a content is one object as long as it stays the same. */
 const keyOf = rememberedWith(
 	(content: PageContent) => content,
 	(content) => {
@@ -98,9 +98,9 @@ function silenceAlarm(): { rings: Promise<void>; wind: () => void; stop: () => v
 }
 
 /**
- * Measures pages on stages of their own: jobs wait by priority, stages take a few widths at a time, what was
- * measured is kept by content, a stage that hangs is opened again and its widths are measured once more; a width over
- * which it hangs again is given up.
+ * Measures pages on stages of their own: jobs wait by priority, stages take a few widths at a time, results are
+ * cached by content, a stage that hangs is reopened and its widths are measured once more; a width at which it hangs
+ * again is given up.
  */
 export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, stages: number) {
 	const waiting: Task[] = [];
@@ -110,7 +110,7 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 		sizeCalculation: (measured) => Math.max(1, bytesOf(measured))
 	});
 	let closed = false;
-	/** Called when the queue is closed, so that nothing goes on waiting. */
+	/** Called when the queue is closed, so that nothing waits forever. */
 	const closers = new Set<() => void>();
 	const isOver = (job: Job): boolean => closed || job.signal?.aborted === true;
 	const workers = Array.from({ length: stages }, (_, i) => ({
@@ -119,7 +119,7 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 		busy: false
 	}));
 
-	/** The most urgent of the tasks that wait; those that nobody wants any more are done with. */
+	/** The most urgent of the waiting tasks; those no longer wanted are finished. */
 	function next(): Task | undefined {
 		for (let i = waiting.length - 1; i >= 0; i--) {
 			const task = waiting[i];
@@ -136,7 +136,7 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 
 	async function perform(worker: (typeof workers)[number], task: Task): Promise<void> {
 		const left = new Set(task.widths);
-		/** The width over which a stage hung last. */
+		/** The width at which a stage hung last. */
 		let hung: number | undefined;
 		while (left.size > 0 && !isOver(task.job)) {
 			const stage = (worker.stage ??= await open(worker.n));
@@ -158,7 +158,7 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 			const { promise: closing, resolve: end } = deferred();
 			closers.add(end);
 			const work = task.way(stage.host, content, viewport, [...left], hear);
-			// Reports come by a port of their own: the last may come after the answer that all is done.
+			// Reports come through a port of their own: the last may come after the final answer.
 			const finished = await Promise.race([
 				Promise.all([work, heard]).then(() => true),
 				alarm.rings.then(() => false),
@@ -194,7 +194,10 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 		}
 	}
 
-	/** Has a job done by the stages; yields each width as it is had, in no fixed order. Ends early when aborted or closed. */
+	/**
+	 * Has the stages do a job; yields each width's result as it comes, in no fixed order. Ends early when aborted or
+	 * closed.
+	 */
 	async function* perWidth(
 		job: Job,
 		way: Way,
@@ -252,16 +255,16 @@ export function measuringQueue(open: (n: number) => Promise<MeasuringStage>, sta
 	}
 
 	return {
-		/** Measures a job's widths; what was measured of the same content is had at once. */
+		/** Measures a job's widths; cached results of the same content come at once. */
 		async *measure(job: Job): AsyncGenerator<Measured> {
 			const known = (key: string, width: number) => kept.get(`${key}@${width}`);
 			for await (const layout of perWidth(job, measured, known)) if ('snapshot' in layout) yield layout;
 		},
-		/** Reads what is found, or followed, at a job's widths. */
+		/** Reads findings, or what is followed, at a job's widths. */
 		async *read(job: Job): AsyncGenerator<Read> {
 			for await (const layout of perWidth(job, read, () => undefined)) if ('readings' in layout) yield layout;
 		},
-		/** Ends every job where it is, and closes the stages: none is opened any more. */
+		/** Ends every job, and closes the stages: none is opened any more. */
 		close(): void {
 			closed = true;
 			for (const end of closers) end();

@@ -31,26 +31,28 @@ import { Pages } from './pages.ts';
 import type { PageRequest } from './requests.ts';
 import type { SentTexts } from './texts.ts';
 
-/** Something that is said of a place of a text. */
+/** A remark on a place of a text. */
 export interface TextRemark {
 	readonly at: number;
 	readonly sentence: string;
 }
 
-/** What is wrong in a text, as far as it is known what the engine takes. */
+/** What is wrong in a text, as far as the engine's answers are known. */
 export interface Remarks {
 	readonly remarks: readonly TextRemark[];
-	/** Declarations that only the engine can judge: the window tells whether it takes them, and asks again. */
+	/** Declarations that only the engine can judge: the window finds out whether it accepts them, and asks again. */
 	readonly unknown: readonly (readonly [property: string, value: string])[];
 }
 
-/** What of a file is in force on a page, at which widths, and what its conditions come to; by places in the text. */
+/**
+ * What in a file is in force on a page, at which widths, and the results of its conditions; by places in the text.
+ */
 export interface FileForce {
 	readonly rules: readonly Force[];
 	readonly notes: readonly ConditionNote[];
 }
 
-/** One match of a search as it is listed. */
+/** One match of a search, as listed. */
 export interface FoundLine {
 	readonly path: string;
 	readonly start: number;
@@ -58,43 +60,43 @@ export interface FoundLine {
 	readonly words: string;
 }
 
-/** What a search found. */
+/** The results of a search. */
 export interface SearchFound {
-	/** How often it is in each file that has it. */
+	/** The number of matches in each file with any. */
 	readonly counts: readonly (readonly [path: string, count: number])[];
 	readonly lines: readonly FoundLine[];
 }
 
-/** What another path of a file, or its end, means for a file of the site. */
+/** What renaming or deleting a file means for another file of the site. */
 export interface FollowedFile extends Followed {
 	readonly path: string;
 }
 
-/** How many answers of the engine are remembered. */
+/** The number of the engine's answers that are cached. */
 const MOST_ANSWERS = 20_000;
-/** How much of a line is listed at most, in characters. */
+/** How much of a line is listed, in characters. */
 const MOST_OF_LINE = 200;
 
-/** Reads texts: what is wrong in them, and where something is in them. */
+/** Reads texts: what is wrong in them, and where something occurs. */
 export class Reading {
 	readonly #pages = new Pages();
-	/** Whether the engine takes a declaration, by its text. */
+	/** Whether the engine accepts a declaration, by its text. */
 	readonly #taken = new LRUCache<string, boolean>({ max: MOST_ANSWERS });
 	#table: SupportTable | null = null;
 
-	/** Since when engines have what. */
+	/** Since when engines support features. */
 	takeTable(table: SupportTable): void {
 		this.#table = table;
 	}
 
-	/** Whether the engine takes declarations. */
+	/** Takes the engine's answers on declarations. */
 	takeAnswers(answers: readonly (readonly [property: string, value: string, taken: boolean])[]): void {
 		for (const [property, value, taken] of answers) this.#taken.set(`${property}:${value}`, taken);
 	}
 
 	/**
-	 * What is wrong in a sheet, or in a page and its `<style>` elements: what a browser recovers from, declarations that
-	 * it does not take, and, with a date (ISO 8601), what not every engine has had since then.
+	 * What is wrong in a sheet, or in a page and its `<style>` elements: what a browser recovers from, declarations
+	 * that it does not accept, and, with a date (ISO 8601), what not every engine has supported since then.
 	 */
 	remarks(path: string, sent: SentTexts, kind: 'page' | 'sheet', limit: string | null): Remarks {
 		const text = this.#pages.texts(sent).get(path) ?? '';
@@ -125,7 +127,7 @@ export class Reading {
 		return { remarks: [...ofPage, ...ofSheets], unknown };
 	}
 
-	/** What of a file is in force on a page as a vantage, at whichever of its widths. */
+	/** What in a file is in force on a page in a vantage, at any of its widths. */
 	force({ path, texts, as }: PageRequest, file: string): FileForce {
 		const { conditions, sources } = this.#pages.page(path, texts).model;
 		const [{ places }, solve] = [conditions, this.#pages.solver(as)];
@@ -135,7 +137,7 @@ export class Reading {
 		};
 	}
 
-	/** What a page and its sheets have names for. */
+	/** The names on a page and in its sheets. */
 	names(path: string, texts: SentTexts): PageNames {
 		const { page, conditions, sources } = this.#pages.page(path, texts).model;
 		return namesOfPage(page, conditions, sources);
@@ -162,7 +164,7 @@ export class Reading {
 		return linesInFile(texts.get('now') ?? '', before, kind);
 	}
 
-	/** What another path of a file, or its end, means for each text that it means something for; `pages` says which of them are pages. */
+	/** What renaming or deleting a file means for each text that it affects; `pages` says which of them are pages. */
 	followed(sent: SentTexts, pages: ReadonlySet<string>, move: FileMove): FollowedFile[] {
 		return [...this.#pages.texts(sent)].flatMap(([path, text]) => {
 			const kind = pages.has(path) ? 'page' : 'sheet';
@@ -171,7 +173,7 @@ export class Reading {
 		});
 	}
 
-	/** Searches texts; refused where the search cannot be read. At most `most` lines are listed. */
+	/** Searches texts; refused where the search cannot be parsed. At most `most` lines are listed. */
 	search(sent: SentTexts, search: Search, most: number): Result<SearchFound> {
 		const texts = this.#pages.texts(sent);
 		const expression = expressionOf(search);

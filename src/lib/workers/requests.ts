@@ -8,7 +8,7 @@ import type { Depth, ValuesAsked } from '../inquiry/wake.ts';
 import type { Measured } from '../stage/protocol.ts';
 import type { SentTexts } from './texts.ts';
 
-/** A page as a vantage, as it is to be measured. */
+/** A page to be measured, in a vantage. */
 export interface PageRequest {
 	readonly path: string;
 	readonly texts: SentTexts;
@@ -18,7 +18,7 @@ export interface PageRequest {
 /** An edit of some files of a page. */
 export interface EditRequest {
 	readonly path: string;
-	/** The path that the page had before the edit. */
+	/** The page's path before the edit. */
 	readonly pathBefore: string;
 	readonly before: SentTexts;
 	readonly after: SentTexts;
@@ -29,15 +29,15 @@ export interface EditRequest {
 /** What is measured, and where. */
 export interface MeasuringSetup {
 	readonly site: number;
-	/** What the addresses of the site's files begin with on the stages. */
+	/** The prefix of addresses of the site's files on the stages. */
 	readonly prefix: string;
-	/** How many stages there are at most. */
+	/** The largest number of stages. */
 	readonly stages: number;
 	/** The version of the application. */
 	readonly version: string;
 }
 
-/** At which widths a page is laid out, and what is asked about an element of it. */
+/** The widths at which a page is laid out, and the question about an element. */
 export interface LayoutOptions extends Pick<PageJob, 'about' | 'widths'> {
 	readonly priority: number;
 }
@@ -57,24 +57,24 @@ export interface FollowOptions {
 	readonly stretch: WidthRange;
 }
 
-/** How a page is compared: what the edit touches, and what is asked of every element (`valuesAsked`). */
+/** How a page is compared: what the edit affects, and the question about every element (`valuesAsked`). */
 export interface CompareOptions {
 	readonly edit: EditOnPage;
 	readonly values: ValuesAsked;
 	readonly stretch: WidthRange;
 	readonly depth: Depth;
-	/** How the site wants findings. */
+	/** The site's settings for findings. */
 	readonly settings: readonly KindSetting[];
 }
 
-/** What the thread asks of the window, and reports to it. */
+/** Requests and reports of the thread to the window. */
 export interface MeasuringWindow {
-	/** Opens the frame of a stage; gives the port by which it is asked. */
+	/** Opens the frame of a stage; returns its port. */
 	open(n: number): Promise<MessagePort>;
 	close(n: number): void;
-	/** Something to report of what was asked with a number; done when it has been heard. */
+	/** A report on the question with a number; done when it has been received. */
 	report(id: number, one: unknown): void;
 }
 
-/** What is asked about an element as it crosses between threads; what a stage told of it is checked by who asks. */
+/** A stage's answer about an element, as sent between threads; whoever asked checks it. */
 export type UncheckedElement = Omit<LaidElement, 'reported'> & Pick<Measured, 'facts' | 'computed'>;

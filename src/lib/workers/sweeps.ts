@@ -10,14 +10,14 @@ import { Sweep, type SweepReport } from '../inquiry/sweep.ts';
 import { keptReadings } from './keptReadings.ts';
 import type { PageOfTexts, Pages } from './pages.ts';
 
-/** A page that is to be swept, and how. */
+/** A page to be swept, and how. */
 export interface SweepRequest extends PageOfTexts {
 	readonly as: SeenVantage;
 	readonly content: PageContent;
 	/** Where conditions change. */
 	readonly cuts: readonly Cut[];
 	readonly layout: MeasuringLayout;
-	/** The version of the application: another may read otherwise. */
+	/** The version of the application: another may read differently. */
 	readonly version: string;
 	readonly stretch: WidthRange;
 	readonly settings: readonly KindSetting[];
@@ -25,16 +25,16 @@ export interface SweepRequest extends PageOfTexts {
 	readonly isPaused: boolean;
 }
 
-/** What was swept last, and what is known of it. */
+/** The last sweep, and its results. */
 interface Swept extends PageOfTexts {
 	readonly as: string;
 	readonly known: ReadonlyMap<number, Readings>;
 }
 
-/** Of so many pages the readings are remembered, by what their frames are given. */
+/** For so many pages the readings are cached, by the frames' contents. */
 const MOST = 3;
 
-/** Sweeps pages, one after the other; what is known of one is not measured again. */
+/** Sweeps pages, one after the other; known widths of a page are not measured again. */
 export class Sweeps {
 	readonly #solver: Pages['solver'];
 	readonly #known = new LRUCache<string, Map<number, Readings>>({ max: MOST });
@@ -67,12 +67,12 @@ export class Sweeps {
 			await report(sweep.report());
 			await sweep.run(request.isPaused, signal, report);
 		} finally {
-			// What is found by other limits can still be told of a sweep that has come to its end.
+			// A finished sweep can still report findings with other limits.
 			if (signal.aborted && this.#now === now) this.#now = undefined;
 		}
 	}
 
-	/** Tells anew what was found, by other settings. */
+	/** Reports findings again, with other settings. */
 	async set(settings: readonly KindSetting[]): Promise<void> {
 		if (!this.#now) return;
 		const { sweep, report } = this.#now;
@@ -80,7 +80,7 @@ export class Sweeps {
 		await report(sweep.report());
 	}
 
-	/** Takes over what is known of the texts before at widths that no edit since can reach: nothing changed there. */
+	/** Reuses the readings of earlier texts at widths that no edit since can reach: nothing changed there. */
 	#takeOver({ model, texts, as: seen }: SweepRequest, known: Map<number, Readings>): void {
 		const as = JSON.stringify({ ...seen, name: '' });
 		const last = this.#last;

@@ -6,26 +6,26 @@ export type Texts = ReadonlyMap<string, string>;
 /** A text that the other side does not have yet, as a change of one that it has. */
 interface NewText {
 	readonly id: number;
-	/** The text that it is made from; null for none. */
+	/** The text that it is based on; null for none. */
 	readonly from: number | null;
 	readonly change: Change;
 }
 
-/** Texts as they are handed to a worker: by number, and as changes of what it has already. */
+/** Texts as sent to a worker: by number, and as changes of texts it already has. */
 export interface SentTexts {
 	readonly ids: readonly (readonly [path: string, id: number])[];
 	readonly made: readonly NewText[];
-	/** Texts that will not be named again. */
+	/** Texts that will not be referred to again. */
 	readonly gone: readonly number[];
 }
 
-/** How many texts are remembered besides those that are being sent. */
+/** How many texts are kept besides those being sent. */
 const MOST = 64;
 
 /** Sends texts to a worker: each text once, and as a change of the text that its path had before, if any. */
 export class TextSender {
 	readonly #ids = new Map<string, number>();
-	/** What each path had last. */
+	/** The latest text of each path. */
 	readonly #last = new Map<string, string>();
 	#next = 1;
 
@@ -49,7 +49,7 @@ export class TextSender {
 				const change = changeBetween(from === undefined ? '' : (before ?? ''), text);
 				made.push({ id, from: from ?? null, change });
 			}
-			// What was used last is forgotten last.
+			// The most recently used is dropped last.
 			this.#ids.delete(text);
 			this.#ids.set(text, id);
 			this.#last.set(path, text);
@@ -58,7 +58,7 @@ export class TextSender {
 		return { ids, made, gone: [] };
 	}
 
-	/** Forgets the texts that were not used for longest, so that no more than `besides` and `MOST` are left. */
+	/** Drops the least recently used texts, so that no more than `besides` and `MOST` remain. */
 	#forget(besides: number): number[] {
 		const gone: number[] = [];
 		for (const [text, id] of this.#ids) {
@@ -70,7 +70,7 @@ export class TextSender {
 	}
 }
 
-/** Keeps, in the worker, the texts that were sent. */
+/** Keeps sent texts, in the worker. */
 export class TextKeeper {
 	readonly #texts = new Map<number, string>();
 
@@ -79,7 +79,7 @@ export class TextKeeper {
 		return this.#texts.size;
 	}
 
-	/** @throws {Error} where a text is named that was never sent, or is gone */
+	/** @throws {Error} for a text that was never sent, or was dropped */
 	take({ ids, made, gone }: SentTexts): Texts {
 		for (const { id, from, change } of made)
 			this.#texts.set(id, applyChanges(from === null ? '' : this.#text(from), [change]));

@@ -25,7 +25,7 @@ import type { Proposed } from './proposed.ts';
 import { within, type Chosen } from './within.ts';
 import { locked, partAt, type Desk } from './declaration.ts';
 
-/** Writes another selector over the one of a file that is chosen. */
+/** Replaces the chosen selector of a file by another. */
 export const reselect = (desk: Desk, chosen: Chosen, selector: string, note: string): Proposed =>
 	within(
 		desk,
@@ -34,7 +34,7 @@ export const reselect = (desk: Desk, chosen: Chosen, selector: string, note: str
 		() => done({ summary: `The rule is for ${selector}.`, notes: [note] })
 	);
 
-/** Parts the block at the caret in two. */
+/** Splits the block at the caret in two. */
 export const part = (desk: Desk, chosen: Chosen): Proposed =>
 	within(
 		desk,
@@ -43,7 +43,7 @@ export const part = (desk: Desk, chosen: Chosen): Proposed =>
 		() => done({ summary: 'The block is split here into two of the same condition or selector.', notes: [] })
 	);
 
-/** Brings the blocks that are like the one at the caret into that. */
+/** Merges the blocks that are like the one at the caret into it. */
 export const join = (desk: Desk, chosen: Chosen): Proposed =>
 	within(
 		desk,
@@ -59,8 +59,8 @@ export const join = (desk: Desk, chosen: Chosen): Proposed =>
 	);
 
 /**
- * Parts a band at a width, in every block of some files that begins or ends at the band's own ends: what is in force
- * stays so, and either side can be written by itself.
+ * Splits a band at a width, in every block of some files that begins or ends at the band's own ends: what is in force
+ * stays the same, and either side can be edited by itself.
  */
 export function splitBand(
 	desk: Desk,
@@ -151,7 +151,7 @@ export function carry(desk: Desk, chosen: Chosen, to: { file: string } | { layer
 	);
 }
 
-/** What the caret of a text is at: a value, or a custom property that it asks for. */
+/** What is at the caret of a text: a value, or a custom property in use. */
 export interface ValueHere {
 	readonly value: string;
 	readonly name: string | null;
@@ -164,7 +164,7 @@ function declarationAt(sheet: Sheet, offset: number): Declaration | undefined {
 	return undefined;
 }
 
-/** The selected part of a value, or all of the one at the caret; undefined where there is none. */
+/** The selected part of a value, or all of the value at the caret; undefined where there is none. */
 export function valueHere(desk: Desk, { file, from, to }: Chosen): ValueHere | undefined {
 	const at = partAt(desk, file, from);
 	const one = at && declarationAt(at.sheet, from - at.from);
@@ -182,7 +182,7 @@ export function valueHere(desk: Desk, { file, from, to }: Chosen): ValueHere | u
 	return { value, name: asked?.[1] ?? /^var\(\s*(--[^\s,()]+)\s*\)$/i.exec(value)?.[1] ?? null };
 }
 
-/** The sheets of files, with their places. */
+/** The sheets in files, with their places. */
 const partsOf = (desk: Desk, files: readonly string[]) =>
 	files.flatMap((file) => {
 		const text = desk.working.text(file) ?? '';
@@ -199,8 +199,8 @@ const isRoot = (sheet: Sheet, { parent }: Declaration): boolean =>
 	/^(:root|html)$/i.test(sliceOf(sheet.source, parent.prelude));
 
 /**
- * Gives a value a name and puts that in its place, in its own file and in files that no page has without that one;
- * the custom property is given in the file's rule for the root.
+ * Names a value and replaces it by the name, in its own file and in files that no page has without that one; the
+ * custom property is defined in the file's rule for the root.
  */
 export function nameValue(
 	desk: Desk,
@@ -243,7 +243,7 @@ export function nameValue(
 	return done({ summary: `${value} is ${name}, in ${counted(count, 'place')}.`, notes: [] });
 }
 
-/** Puts the value of a custom property back wherever it is asked for, and takes the property out. */
+/** Replaces every use of a custom property by its value, and removes the custom property. */
 export function valueBack(desk: Desk, name: string, files: readonly string[]): Proposed {
 	const parts = partsOf(desk, files);
 	const given = parts.flatMap(({ file, from, sheet }) =>

@@ -5,20 +5,22 @@ import type { Hitting } from '../inquiry/hits.ts';
 import { partAt, type Desk } from './declaration.ts';
 import { keyOf, lastOf, type Choice } from './targets.ts';
 
-/** What a choice matches besides what is selected. */
+/** What a choice matches besides the selected elements. */
 export interface Others {
 	/** Elements of the page in the frames. */
 	readonly here: number;
-	/** Elements of other pages that have its file. */
+	/** Elements of other pages that use its file. */
 	readonly elsewhere: number;
-	/** How many such pages have any. */
+	/** The number of such pages with any. */
 	readonly pages: number;
 }
 
-/** How many others there are in all. */
+/** The total number of others. */
 export const sumOf = ({ here, elsewhere }: Others): number => here + elsewhere;
 
-/** What choices match besides `selected` elements, by their keys; those are not told that no browser reads. */
+/**
+ * What choices match besides `selected` elements, by their keys; choices that browsers cannot parse are left out.
+ */
 export async function othersOf(
 	by: Pick<Hitting, 'hits' | 'otherHits'>,
 	choices: readonly Choice[],
@@ -54,8 +56,9 @@ export async function othersOf(
 }
 
 /**
- * Choices with the fairest first: a rule that matches nothing but what is selected, where it would hold against `winner`,
- * what says the value so far; else a new rule that matches fewer others than any that is there; else they stay as they are.
+ * Choices with the fairest first: a rule that matches only what is selected, where it would beat `winner`, which sets
+ * the value so far; otherwise a new rule that matches fewer others than any existing one; otherwise in their given
+ * order.
  */
 export function fairestFirst(
 	choices: readonly Choice[],
@@ -91,10 +94,13 @@ export function fairestFirst(
 	return first ? [first, ...choices.filter((one) => one !== first)] : choices;
 }
 
-/** Where in a file a new rule goes: after those that match what is selected, after the rule at the caret, or at the end. */
+/**
+ * Where in a file a new rule goes: after those that match what is selected, after the rule at the caret, or at the
+ * end.
+ */
 export type RulePlace = 'beside' | 'caret' | 'end';
 
-/** Puts a choice of a new rule to a place of a file, whose caret is at an offset. */
+/** Moves the choice of a new rule to a place of a file, whose caret is at an offset. */
 export function placed(
 	desk: Desk,
 	choices: readonly Choice[],

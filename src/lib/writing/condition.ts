@@ -11,13 +11,13 @@ import {
 } from '../core/media/index.ts';
 import { EM, PLAIN } from '../core/vantage/index.ts';
 
-/** Why there is no condition for some widths. */
+/** Why no condition can be written for some widths. */
 export const NO_CONDITION = 'These widths cannot be written with min-width and max-width alone.';
 
 /** The widths at which a media query holds in a plain window. */
 export const widthsOf = (query: string): IntervalSet => solve(parseMediaQueryList(query), PLAIN);
 
-/** Whether a sheet says the narrow first, by its conditions. */
+/** Whether a sheet starts from narrow, judged by its conditions. */
 export function sheetDirection(sheet: Sheet): Direction {
 	const found: IntervalSet[] = [];
 	for (const node of walk(sheet))
@@ -26,7 +26,7 @@ export function sheetDirection(sheet: Sheet): Direction {
 	return directionOf(found);
 }
 
-/** A condition for an interval of widths as a sheet would write it; undefined where it cannot. */
+/** A condition for an interval of widths in a sheet's notation; undefined where it has none. */
 export function conditionFor(sheet: Sheet, interval: Interval): RequestedCondition | undefined {
 	const text = writeCondition(interval, habitsOf(sheet), EM);
 	if (text === undefined) return undefined;

@@ -22,19 +22,19 @@ import { conditionFor, NO_CONDITION, sheetDirection } from './condition.ts';
 import { sheetPartAt, sheetParts } from './sheetParts.ts';
 import type { Working } from './working.ts';
 
-/** Where a value is to go. */
+/** Where a value is to be written. */
 export type Target =
 	| {
 			readonly kind: 'rule';
 			readonly file: string;
 			readonly selector: string;
-			/** Offset in the file of the rule that it overrides or that says it so far; null for a rule at the end. */
+			/** Offset in the file of the rule that it overrides or that sets it so far; null for a rule at the end. */
 			readonly after: number | null;
 	  }
-	/** The style attribute that says it so far: the place of the declaration. */
+	/** The style attribute that sets it so far: the place of the declaration. */
 	| { readonly kind: 'style'; readonly file: string; readonly start: number; readonly end: number };
 
-/** A value as it is written by a declaration, with its flag. */
+/** A value as written in a declaration, with its flag. */
 export const withFlag = (text: string, from: Candidate | undefined): string =>
 	from?.important ? `${text} !important` : text;
 
@@ -47,21 +47,21 @@ export function requestOf(
 	return { property, value: bare.trim(), important: flag !== undefined };
 }
 
-/** Texts that edits are made in, and which of them are given. */
+/** The texts in which edits are made, and which of them are given. */
 export interface Desk {
 	readonly working: Working;
 	readonly kind: (file: string) => 'page' | 'sheet';
 	readonly isGiven: (file: string) => boolean;
 }
 
-/** A sheet of a file: all of it, or a `<style>` of a page. */
+/** A sheet in a file: all of it, or a `<style>` of a page. */
 export interface Part {
 	readonly sheet: Sheet;
 	/** Where it begins in the file. */
 	readonly from: number;
 }
 
-/** The sheet that an offset of a file, as it was before all changes, lies in; without one the file's last. */
+/** The sheet around an offset of a file as it was before all changes; without an offset the file's last sheet. */
 export function partAt({ working, kind }: Desk, file: string, offset: number | null): Part | undefined {
 	const text = working.text(file);
 	if (text === undefined) return undefined;
@@ -72,7 +72,7 @@ export function partAt({ working, kind }: Desk, file: string, offset: number | n
 	return part && { sheet: parseSheet(text.slice(part.start, part.end)), from: part.start };
 }
 
-/** The direction of the sheet that a target is in. */
+/** The direction of the target's sheet. */
 export function directionAt(desk: Desk, target: Target): Direction {
 	const part = target.kind === 'rule' ? partAt(desk, target.file, target.after) : undefined;
 	return part ? sheetDirection(part.sheet) : 'up';
@@ -87,9 +87,7 @@ export function ruleFrom(sheet: Sheet, offset: number): Rule | undefined {
 	return undefined;
 }
 
-/**
- * Writes a value into a target, for an interval of widths or (null) for all.
- */
+/** Writes a value to a target, for an interval of widths or (null) for all. */
 export function writeValue(
 	desk: Desk,
 	target: Target,
@@ -149,7 +147,7 @@ export function setBeside(desk: Desk, { file, span, hit }: Candidate, requested:
 	return DONE;
 }
 
-/** Takes declarations of sheets and style attributes out, by their places before all changes. */
+/** Removes declarations of sheets and style attributes, by their places before all changes. */
 export function takeOutAll(desk: Desk, places: readonly Candidate[]): Result {
 	const given = places.find(({ file }) => desk.isGiven(file));
 	if (given) return locked(given.file);
@@ -161,7 +159,7 @@ export function takeOutAll(desk: Desk, places: readonly Candidate[]): Result {
 			continue;
 		}
 		const found = declarationFrom(desk, file, span.start);
-		// What is seen may be a moment behind the text: nothing else is taken out for it.
+		// The screen may be a moment behind the text: only what is still there is removed.
 		if (!found || sliceOf(found.part.sheet.source, found.node.value) !== written)
 			return refuse('This declaration cannot be removed as it stands now.', {
 				path: file,
@@ -172,7 +170,7 @@ export function takeOutAll(desk: Desk, places: readonly Candidate[]): Result {
 	return DONE;
 }
 
-/** The rule that a candidate of a sheet stands in, by its selector and place; undefined for attributes. */
+/** The rule of a candidate in a sheet, by its selector and place; undefined for attributes. */
 export function ruleOf(
 	desk: Desk,
 	{ file, span, hit }: Candidate

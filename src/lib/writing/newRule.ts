@@ -6,8 +6,9 @@ import { partAt, ruleFrom, type Desk } from './declaration.ts';
 import { lastOf, ownFiles, ownRules } from './targets.ts';
 
 /**
- * Writes a rule without declarations into a sheet of ours, after the last rule there that matches the element, else at its
- * end: into `file` where that is such a sheet, else into the page's last. Gives the place in it where the caret is to be.
+ * Adds a rule without declarations to one of our sheets, after the last rule there that matches the element,
+ * otherwise at its end: to `file` where that is one of them, otherwise to the page's last. Returns the place in it
+ * for the caret.
  */
 export function writeNewRule(
 	desk: Desk,

@@ -1,10 +1,10 @@
 import type { FilePlace, Result } from '../core/text/index.ts';
 
-/** What a request comes to, or why it cannot be. */
+/** The edit for a request, or why there is none. */
 export type Proposed = Result<{
-	/** A sentence on what it does, and what else is to be known. */
+	/** A sentence on what it does, with further remarks. */
 	readonly summary: string;
 	readonly notes: readonly string[];
-	/** What is to be shown once it is made: by its place then. */
+	/** The place to be shown once it is made. */
 	readonly shown?: FilePlace;
 }>;

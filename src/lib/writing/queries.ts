@@ -24,13 +24,13 @@ type Texts = ReadonlyMap<
 	{ readonly path: string; readonly kind: 'page' | 'sheet'; readonly text: string }
 >;
 
-/** Every list of media queries in the files of a site that are ours. */
+/** Every list of media queries in those files of a site that are not given. */
 export const ownQueries = (texts: Texts, sources: Sources, { isGiven }: Desk): Place[] =>
 	[...texts.values()].flatMap(({ path, kind, text }) =>
 		isGiven(path) ? [] : queryPlaces(text, kind, sources).map((place) => ({ path, ...place }))
 	);
 
-/** Writes changes of each list where it stands; gives how many there are. */
+/** Makes the changes of each list in place; returns how many there are. */
 export function writeQueries(
 	{ working }: Desk,
 	places: readonly Place[],
@@ -48,8 +48,7 @@ export function writeQueries(
 const inPlaces = (count: number): string => (count === 1 ? '1 place' : `${count} places`);
 
 /**
- * Closes the stretch between two halves of a breakpoint, or their overlap at one width, each as its own
- * sheet writes widths.
+ * Closes the gap between two halves of a breakpoint, or their overlap at one width, in each sheet's own notation.
  */
 export function closing(desk: Desk, texts: Texts, sources: Sources, from: Rational, to: Rational): Proposed {
 	const places = ownQueries(texts, sources, desk);
@@ -65,7 +64,7 @@ export function closing(desk: Desk, texts: Texts, sources: Sources, from: Ration
 	});
 }
 
-/** Brings breakpoints together at one width, in all files of ours. */
+/** Merges breakpoints at one width, in all files that are not given. */
 export function gathering(
 	desk: Desk,
 	texts: Texts,
@@ -93,7 +92,7 @@ export function gathering(
 	});
 }
 
-/** Names a breakpoint, in a comment wherever a sheet of ours has it; an empty name takes it away. */
+/** Names a breakpoint, in a comment wherever a sheet of ours contains it; an empty name removes it. */
 export function naming(desk: Desk, texts: Texts, sources: Sources, at: Rational, name: string): Proposed {
 	const places = ownQueries(texts, sources, desk).filter(({ of }) => of === 'rule');
 	const changes = nameBreakpoint(

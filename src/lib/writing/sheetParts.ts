@@ -1,10 +1,10 @@
 import type { Span } from '../core/css/index.ts';
 import { parsePage, styleSpans } from '../core/html/index.ts';
 
-/** The stretches of a text that are sheets: all of a sheet's file, or the `<style>` elements of a page. */
+/** The parts of a text that are sheets: all of a sheet's file, or the `<style>` elements of a page. */
 export const sheetParts = (text: string, kind: 'page' | 'sheet'): Span[] =>
 	kind === 'sheet' ? [{ start: 0, end: text.length }] : styleSpans(parsePage(text));
 
-/** The sheet that an offset of a text lies in, or at an end of. */
+/** The sheet around an offset of a text, or ending at it. */
 export const sheetPartAt = (text: string, kind: 'page' | 'sheet', offset: number): Span | undefined =>
 	sheetParts(text, kind).find(({ start, end }) => start <= offset && offset <= end);

@@ -20,28 +20,28 @@ import type { Declared } from '../core/scale/index.ts';
 import { DONE, refuse, type Change, type Result } from '../core/text/index.ts';
 import type { Desk } from './declaration.ts';
 
-/** How a comment of ours about sizes begins: a newer one takes its place. */
+/** How our comments about sizes begin: a new one replaces the old. */
 export const JUDGED = 'Judged at';
 
 /** Where sizes are written. */
 export interface SizesInto {
 	readonly desk: Desk;
-	/** The hand-written sheets of the page, in its order: what they say is replaced where it stands. */
+	/** The handwritten sheets of the page, in its order: their declarations are replaced in place. */
 	readonly files: readonly string[];
-	/** The sheet that what is new goes into. */
+	/** The sheet for new declarations. */
 	readonly home: string;
 }
 
 const plain = (selector: string): string => selector.replace(/\s+/g, ' ').trim();
 
-/** Whether a declaration holds under some condition only. */
+/** Whether a declaration is under a condition. */
 function isConditional(declaration: Declaration): boolean {
 	for (let at: Node | Sheet = declaration; at.kind !== 'sheet'; at = at.parent)
 		if (at.kind === 'at-rule' && at.name !== 'layer') return true;
 	return false;
 }
 
-/** The declarations of a property in the rules of just this selector, in source order. */
+/** The declarations of a property in the rules with exactly this selector, in source order. */
 function saidIn(sheet: Sheet, { selector, property }: Declared): Declaration[] {
 	const found: Declaration[] = [];
 	for (const node of walk(sheet)) {
@@ -58,7 +58,7 @@ function ruleAround(declaration: Declaration): Rule | undefined {
 	return undefined;
 }
 
-/** Whether a sheet has a rule of just a selector that stands on one line. */
+/** Whether a sheet has a one-line rule with exactly this selector. */
 const isOneLine = (sheet: Sheet, { selector }: Pick<Declared, 'selector'>): boolean =>
 	sheet.children.some(
 		(node) =>
@@ -68,14 +68,15 @@ const isOneLine = (sheet: Sheet, { selector }: Pick<Declared, 'selector'>): bool
 	);
 
 /**
- * Writes declarations that hold at every width: where one stands already, in a rule of just that selector, its value is
- * replaced there, and what the same selector says under conditions is taken out; what is nowhere goes into the home sheet.
+ * Writes declarations for every width: where a rule with exactly that selector already sets the property, its value
+ * is replaced there, and the same selector's declarations under conditions are removed; new ones go into the home
+ * sheet.
  */
 export function writeSizes(into: SizesInto, requested: readonly Declared[], comment = ''): Result {
 	const { desk, home } = into;
 	if (desk.isGiven(home)) return refuse(`${home} is given: it is left as it is. Choose another sheet.`);
 	const files = into.files.filter((file) => !desk.isGiven(file));
-	// One parse a sheet for all that stands there already.
+	// Each sheet is parsed once.
 	const missing: Declared[] = [];
 	const placed = new Map<string, { sheet: Sheet; changes: Change[] }>();
 	for (const file of files) {
@@ -120,7 +121,7 @@ export function writeSizes(into: SizesInto, requested: readonly Declared[], comm
 		if (!done.ok) return refuse(done.sentence, { path: home, offset: done.place });
 		desk.working.change(home, done.value.changes);
 	}
-	// A rule that stood on one line stays there, however long it becomes.
+	// A one-line rule stays on one line, however long it becomes.
 	if (first && !wasOneLine) {
 		const sheet = parseSheet(desk.working.text(home) ?? '');
 		const declaration = saidIn(sheet, first).at(-1);
@@ -134,7 +135,7 @@ export function writeSizes(into: SizesInto, requested: readonly Declared[], comm
 const lineIndent = (source: string, offset: number): string =>
 	/(?:^|\n)([^\S\n]*)[^\n]*$/.exec(source.slice(0, offset))?.[1] ?? '';
 
-/** Changes of one text in order, none inside another: what is taken out with its rule takes what was in it along. */
+/** Changes of one text in order, without nested ones: removing a rule includes everything removed inside it. */
 function merged(changes: readonly Change[]): Change[] {
 	const sorted = [...changes].sort((a, b) => a.start - b.start || b.end - a.end);
 	const all: Change[] = [];
@@ -149,7 +150,7 @@ function merged(changes: readonly Change[]): Change[] {
 
 const EARLIER = new RegExp(`/\\* ${JUDGED}[^*]*\\*/\\s*$`);
 
-/** Puts a comment over the rule of the first of some declarations, in place of an earlier one of ours. */
+/** Puts a comment over the rule of the first of some declarations, in place of our earlier one. */
 function commented({ desk, files }: SizesInto, requested: readonly Declared[], comment: string): Result {
 	const [first] = requested;
 	for (const file of files) {

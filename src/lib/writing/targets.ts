@@ -5,21 +5,21 @@ import { elementAt, type ElementPath } from '../core/html/index.ts';
 import type { InquiredPage } from '../inquiry/page.ts';
 import { ruleOf, type Desk, type Target } from './declaration.ts';
 
-/** A place that a value can be written to, with what is known of it. */
+/** A place to which a value can be written, with what is known about it. */
 export interface Choice {
 	readonly target: Target;
-	/** Whether a rule of that selector is there already. */
+	/** Whether a rule with that selector exists already. */
 	readonly exists: boolean;
 	readonly specificity: Specificity | null;
 }
 
-/** Files of a page that are ours, and hold sheets: in the order of its sheets. */
+/** The files of a page with sheets that are not given, in the order of its sheets. */
 export const ownFiles = (page: InquiredPage, { isGiven }: Pick<Desk, 'isGiven'>): string[] =>
 	page.sheets
 		.flatMap(({ from }) => (from.kind === 'file' ? [from.path] : from.kind === 'inline' ? [page.path] : []))
 		.filter((file, i, all) => !isGiven(file) && all.lastIndexOf(file) === i);
 
-/** The rules of ours that match an element, the strongest first, each selector of a file once. */
+/** Our rules that match an element, the strongest first, each selector of a file once. */
 export function ownRules(desk: Desk, { applying }: Case): Choice[] {
 	const found = new Map<string, Choice & { readonly order: readonly number[]; readonly bare: boolean }>();
 	for (const { declared, hit } of applying) {
@@ -49,7 +49,7 @@ export function ownRules(desk: Desk, { applying }: Case): Choice[] {
 		.map(({ target, exists, specificity }) => ({ target, exists, specificity }));
 }
 
-/** Where the last rule of a file begins that is there already, and is not for every element; null where there is none. */
+/** Where the last existing rule of a file begins that is not for every element; null where there is none. */
 export function lastOf(choices: readonly Choice[], file: string): number | null {
 	const starts = choices.flatMap(({ exists, target, specificity }) =>
 		exists && target.kind === 'rule' && target.file === file && specificity?.some((part) => part > 0)
@@ -59,7 +59,7 @@ export function lastOf(choices: readonly Choice[], file: string): number | null 
 	return starts.length > 0 ? Math.max(...starts) : null;
 }
 
-/** New rules for elements, in a file of ours: those selectors of Reach that last and are there for all of them. */
+/** New rules for elements, in a file of ours: Reach's steady selectors that match all of them. */
 function newRules(
 	page: InquiredPage,
 	paths: readonly ElementPath[],
@@ -99,18 +99,20 @@ function saying(desk: Desk, from: Candidate | undefined): Choice | undefined {
 	);
 }
 
-/** What is written for: selected elements of a page, and the file where new rules go. */
+/** The target of writing: selected elements of a page, and the file for new rules. */
 export interface For {
 	readonly page: InquiredPage;
 	readonly paths: readonly ElementPath[];
 	readonly file: string;
 }
 
-/** What a choice is known by. */
+/** The key of a choice. */
 export const keyOf = ({ target }: Choice): string =>
 	target.kind === 'rule' ? `${target.file} ${target.selector}` : 'style';
 
-/** The file where a new rule goes: the one of what says the value so far, else the requested one or that of other rules. */
+/**
+ * The file for a new rule: the one that sets the value so far, otherwise the requested one or that of other rules.
+ */
 function homeOf(
 	own: readonly string[],
 	file: string,
@@ -124,9 +126,9 @@ function homeOf(
 }
 
 /**
- * Where a value of selected elements can go: what says it so far on the first of them, where that is ours; then the rules of
- * ours that match it, and selectors for new ones, after those rules. Of several elements those rules are left that match them
- * all. `cases` are those of each.
+ * Where a value of selected elements can go: what sets it so far on the first of them, unless that is given; then our
+ * rules that match it, and selectors for new ones, after those rules. For several elements only rules that match them
+ * all remain. `cases` are those of each.
  */
 export function choicesFor(
 	desk: Desk,
@@ -144,7 +146,7 @@ export function choicesFor(
 	const rules = ownRules(desk, of).filter(isForAll);
 	const home = homeOf(ownFiles(page, desk), file, first, rules);
 	const after = home === undefined ? null : lastOf(rules, home);
-	// What is given can be overridden by the same selector, in a file of ours.
+	// Given rules can be overridden by the same selector, in a file of ours.
 	const again: Choice[] =
 		from?.hit && !said && home !== undefined && others.length === 0
 			? [

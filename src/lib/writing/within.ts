@@ -2,14 +2,14 @@ import { refuse, shifted, type Change, type Result } from '../core/text/index.ts
 import type { Proposed } from './proposed.ts';
 import { locked, partAt, type Desk, type Part } from './declaration.ts';
 
-/** A selection of a file, offsets in its text. */
+/** A selection in a file, offsets in its text. */
 export interface Chosen {
 	readonly file: string;
 	readonly from: number;
 	readonly to: number;
 }
 
-/** A selection where it is once a stretch of its file's text has given way to another. */
+/** A selection after a stretch of its file's text was replaced. */
 export function followed({ file, from, to }: Chosen, { start, end, text }: Change): Chosen {
 	const after = (offset: number): number =>
 		offset >= end ? offset + text.length - (end - start) : Math.min(offset, start);

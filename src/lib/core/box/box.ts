@@ -19,11 +19,11 @@ export interface ElementBox extends Rect {
 	readonly margin: Sides;
 	readonly border: Sides;
 	readonly padding: Sides;
-	/** The width of the content box of the element around it; null where that is not a box. */
+	/** The width of the content box of the element's container; null where that is not a box. */
 	readonly room: number | null;
 }
 
-/** A length as it is told: px, to two decimals. */
+/** A length as it is shown: px, to two decimals. */
 export const figure = (length: number): string => String(Math.round(length * 100) / 100);
 
 export type Side = keyof Sides;
@@ -31,7 +31,7 @@ export type Side = keyof Sides;
 export const right = ({ left, width }: Rect): number => left + width;
 export const bottom = ({ top, height }: Rect): number => top + height;
 
-/** A rectangle with so much taken off at each side; sides may be negative, sizes do not become so. */
+/** A rectangle reduced by so much at each side; sides may be negative, sizes never become negative. */
 export const inset = (rect: Rect, by: Sides): Rect => ({
 	left: rect.left + by.left,
 	top: rect.top + by.top,
@@ -45,17 +45,20 @@ export const contentBox = (box: ElementBox): Rect => inset(paddingBox(box), box.
 /** Which of a box's sizes is meant. */
 export type Axis = 'width' | 'height';
 
-/** A part of a box's width or height, from left to right or top to bottom: what it is, and how long, CSS px (negative margins are so). */
+/**
+ * A part of a box's width or height, from left to right or top to bottom: what it is, and its length, CSS px
+ * (negative for negative margins).
+ */
 export interface Part {
 	readonly of: 'margin' | 'border' | 'padding' | 'content';
-	/** The property that makes it so long. */
+	/** The property that makes it this long. */
 	readonly property: string;
 	readonly length: number;
 }
 
 const SIDES = { width: ['left', 'right'], height: ['top', 'bottom'] } as const;
 
-/** The width or height that a box takes, part by part, and its sum: what is set against the room there is. */
+/** The width or height that a box takes up, part by part, and the sum, which is compared with the room available. */
 export function boxParts(box: ElementBox, axis: Axis): { parts: Part[]; sum: number } {
 	const { margin, border, padding } = box;
 	const [start, end] = SIDES[axis];

@@ -1,17 +1,17 @@
 import { bottom, right, type Rect, type Side } from './box.ts';
 
-/** A straight distance between two edges, CSS px; negative where the second lies within or past the first. */
+/** A straight distance between two edges, CSS px; negative where the second edge lies within or beyond the first. */
 export interface Gap {
 	readonly side: Side;
 	readonly length: number;
 	/** Its two ends: from the box's own edge to the other. */
 	readonly from: { readonly x: number; readonly y: number };
 	readonly to: { readonly x: number; readonly y: number };
-	/** Whether it ends at a neighbour or at the edge of what is around both. */
+	/** Whether it ends at a neighbour or at the edge of the container of both. */
 	readonly at: 'neighbour' | 'around';
 }
 
-/** The middle of the stretch that two ranges share; undefined where they share none. */
+/** The middle of the stretch that two ranges share; undefined where they do not overlap. */
 function shared(a0: number, a1: number, b0: number, b1: number): number | undefined {
 	const [from, to] = [Math.max(a0, b0), Math.min(a1, b1)];
 	return to > from ? (from + to) / 2 : undefined;
@@ -19,7 +19,7 @@ function shared(a0: number, a1: number, b0: number, b1: number): number | undefi
 
 const middle = (from: number, length: number): number => from + length / 2;
 
-/** The way from an edge of a box to an edge of another rectangle, on one side of the box. */
+/** The distance from an edge of a box to an edge of another rectangle, on one side of the box. */
 function way(box: Rect, other: Rect, side: Side, at: Gap['at']): Gap | undefined {
 	const upright = side === 'top' || side === 'bottom';
 	const across = upright
@@ -39,8 +39,8 @@ function way(box: Rect, other: Rect, side: Side, at: Gap['at']): Gap | undefined
 }
 
 /**
- * The distance from each side of a box to the nearest neighbour there, or, where none stands across from it, to
- * the edge of what is around it. Neighbours that overlap the box are no neighbours of that side.
+ * The distance from each side of a box to the nearest neighbour on that side or, where there is none, to the edge of
+ * its container. Elements that overlap the box are not counted as neighbours.
  */
 export function gapsAround(box: Rect, neighbours: readonly Rect[], around: Rect | null): Gap[] {
 	return (['top', 'right', 'bottom', 'left'] as const).flatMap((side) => {
@@ -54,8 +54,8 @@ export function gapsAround(box: Rect, neighbours: readonly Rect[], around: Rect 
 }
 
 /**
- * The distances between two boxes, one for each direction in which they stand apart (or negative, in both, where
- * they overlap).
+ * The distances between two boxes, one for each direction in which they are apart (or negative, in both directions,
+ * where they overlap).
  */
 export function gapsBetween(a: Rect, b: Rect): Gap[] {
 	const across = b.left >= a.left ? 'right' : 'left';

@@ -6,7 +6,7 @@ export interface TwinValue {
 	readonly same: boolean;
 }
 
-/** A text with two words exchanged wherever they stand. */
+/** A text with two words exchanged wherever they occur. */
 const exchanged = (text: string, one: string, other: string): string =>
 	text.replace(new RegExp(`\\b(${one}|${other})\\b`, 'g'), (word) => (word === one ? other : one));
 
@@ -18,20 +18,20 @@ function mirroredDirection(value: string): string {
 	return value === 'row-reverse' ? 'row' : value;
 }
 
-/** A value as it would be in a mirror: sides of keywords exchanged, `row` and `row-reverse` too. */
+/** A value as it would be mirrored: keywords for sides are exchanged, `row` and `row-reverse` too. */
 function mirroredValue(name: string, value: string): string {
 	if (name === 'flex-direction') return mirroredDirection(value);
 	if (!MIRRORED_VALUES.test(name)) return value;
 	return exchanged(exchanged(value, 'left', 'right'), 'start', 'end');
 }
 
-/** Longhands that say again what a physical one says, or follow from the size alone. */
+/** Longhands that repeat a physical one, or follow from the size alone. */
 const AGAIN =
 	/-(inline|block)(-|$)|^(inline|block)-size$|^border-(start|end)-|^(perspective|transform)-origin$/;
 
 /**
- * The values of two elements side by side, those that differ first, otherwise in the order of the first. With
- * `mirrored` each value of the first is set against what the second has on the other side.
+ * The values of two elements side by side, differing ones first, otherwise in the order of the first element. With
+ * `mirrored`, each value of the first is compared with the second's value on the opposite side.
  */
 export function twinValues(
 	a: ReadonlyMap<string, string>,

@@ -14,31 +14,31 @@ import type { Steps } from '../steps/index.ts';
 import type { Declared, PageCascade, Scope } from './sheets.ts';
 import type { Applying, Hit } from './case.ts';
 
-/** A selector that an engine is to try, within its `@scope`s. */
+/** A selector to be tried by an engine, within its `@scope`s. */
 export interface SelectorQuery {
 	readonly selector: string;
 	readonly scopes: readonly Scope[];
 }
 
-/** A selector that matches an element, by its index, and how far up the root of its `@scope` is. */
+/** A selector that matches an element, by its index, and how many generations up the root of its `@scope` is. */
 export type Match = readonly [index: number, proximity: number];
 
-/** What is asked about a page's declarations, and how the answers are read. */
+/** What is asked about a page's declarations, and how to read the answers. */
 export interface Asking {
 	readonly queries: readonly SelectorQuery[];
 	/**
-	 * The declarations that could apply to an element that these selectors match, or to a pseudo-element of it, in order
-	 * of appearance.
+	 * The declarations that could apply to an element matched by these selectors, or to a pseudo-element of it, in
+	 * order of appearance.
 	 */
 	applying(matches: readonly Match[], pseudo?: string): Applying[];
-	/** The pseudo-elements of an element that these selectors name, `::before` and its like. */
+	/** The pseudo-elements of an element that these selectors name, such as `::before`. */
 	pseudos(matches: readonly Match[]): string[];
 }
 
 interface Meaning {
 	readonly declared: Declared;
 	readonly selector: string;
-	/** '' for what is about elements themselves. */
+	/** '' for elements themselves. */
 	readonly pseudo: string;
 	readonly specificity: Specificity;
 	readonly states: readonly string[];
@@ -49,7 +49,7 @@ const readSelector = rememberedPieces((selector) => {
 	return { specificity: specificityOf(selector), pseudo, ...statesOf(element) };
 });
 
-/** Reads the selectors of a page's sheets in steps, so that `cascadeOf` and `askingOf` find them known. */
+/** Reads the selectors of a page's sheets in steps, so that `cascadeOf` and `askingOf` find them cached. */
 export function* readSelectorsAhead({ places }: PageConditions, sources: Sources): Steps<void> {
 	for (const { text } of places)
 		for (const node of walk(sources.sheet(text))) {
@@ -59,7 +59,10 @@ export function* readSelectorsAhead({ places }: PageConditions, sources: Sources
 		}
 }
 
-/** Every selector of a page's declarations, once as it is and, where states are in it, once with these given. */
+/**
+ * Every selector of a page's declarations, once as written and, where it contains states, once with these states
+ * assumed.
+ */
 export function askingOf({ declared: all }: PageCascade): Asking {
 	const queries: SelectorQuery[] = [];
 	const meanings: Meaning[] = [];
@@ -99,7 +102,7 @@ export function askingOf({ declared: all }: PageCascade): Asking {
 	};
 }
 
-/** Whether a hit counts in place of another of the same declarations: it holds now, is more specific, is nearer. */
+/** Whether one match replaces another of the same declarations: it applies now, is more specific, or is nearer. */
 function isBetter(hit: Hit, before: Hit): boolean {
 	const [now, then] = [hit.states.length === 0, before.states.length === 0];
 	if (now !== then) return now;

@@ -5,7 +5,7 @@ import type { Candidate, Case, Loss } from './case.ts';
 const isOfAll = (property: string): boolean =>
 	!property.startsWith('--') && property !== 'direction' && property !== 'unicode-bidi';
 
-/** The candidates of a longhand or custom property, in no order; with what is not valid. */
+/** The candidates of a longhand or custom property, in no particular order, including invalid ones. */
 interface Candidates {
 	readonly valid: readonly Candidate[];
 	readonly invalid: readonly { readonly candidate: Candidate; readonly why: Loss }[];
@@ -13,10 +13,10 @@ interface Candidates {
 
 const NO_CANDIDATES: Candidates = { valid: [], invalid: [] };
 
-/** By the declarations of an element, which are told apart by the list of those that apply: what bears on each property. */
+/** For the declarations of an element (identified by the list of those that apply): what affects each property. */
 const indexOfCase = rememberedWith(({ applying }: Case) => applying, indexOf);
 
-/** Every candidate of a property; they are sorted by property once for an element. */
+/** Every candidate of a property; they are sorted by property once per element. */
 export function candidatesOf(property: string, of: Case): Candidates {
 	const index = indexOfCase(of);
 	const own = index.get(property.startsWith('--') ? property : of.physical(property)) ?? NO_CANDIDATES;
@@ -24,7 +24,10 @@ export function candidatesOf(property: string, of: Case): Candidates {
 	return everything.length > 0 ? { ...own, valid: [...own.valid, ...everything] } : own;
 }
 
-/** Where the declarations of a case stand for longhands by their physical names; those of `all` are under its own. */
+/**
+ * The longhands, by their physical names, that the declarations of a case set; those of `all` are listed under its
+ * own name.
+ */
 function indexOf({ applying, style, hints, physical, engine }: Case): Map<string, Candidates> {
 	const index = new Map<string, { valid: Candidate[]; invalid: { candidate: Candidate; why: Loss }[] }>();
 	const at = (name: string) => {
@@ -88,7 +91,7 @@ function indexOf({ applying, style, hints, physical, engine }: Case): Map<string
 	return index;
 }
 
-/** Everything that is declared on an element, as written, in no order. */
+/** Everything that is declared on an element, as written, in no particular order. */
 export function declarationsOn({ applying, style, hints }: Case): { property: string; value: string }[] {
 	return [
 		...applying.flatMap(({ declared: { declarations, source } }) =>
@@ -99,7 +102,7 @@ export function declarationsOn({ applying, style, hints }: Case): { property: st
 	];
 }
 
-/** The longhands and custom properties that anything of an element's own sheets or style attribute sets. */
+/** The longhands and custom properties that the page's sheets or the style attribute set on an element. */
 export function propertiesSet(of: Case): Set<string> {
 	const { physical, engine } = of;
 	const found = new Set<string>();

@@ -11,7 +11,7 @@ import {
 	type Holds
 } from './index.ts';
 
-/** An engine that knows five longhands and one shorthand. */
+/** An engine with five longhands and one shorthand. */
 export const ENGINE: Engine = {
 	fits: () => true,
 	longhands: ['color', 'font-size', 'margin-left', 'margin-right', 'width'],
@@ -26,7 +26,7 @@ export const ENGINE: Engine = {
 	}
 };
 
-/** The case of the element with the id `x`; every selector that names `.x` hits it. */
+/** The case of the element with the id `x`; every selector that contains `.x` matches it. */
 export function caseOf(html: string, holds: Holds = () => true): Case {
 	const page = parsePage(html);
 	const cascade = cascadeOf(

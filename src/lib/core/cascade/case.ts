@@ -2,18 +2,18 @@ import type { Declaration, Span } from '../css/index.ts';
 import type { Specificity } from '../selector/index.ts';
 import type { Condition, Declared, Layer, LayerMention } from './sheets.ts';
 
-/** What only an engine can say of CSS. */
+/** What only an engine knows about CSS. */
 export interface Engine {
 	/**
-	 * The longhands that a declaration sets, each with its text ('' where that is known only later, after `var()`);
-	 * null for a property or value that the engine does not know.
+	 * The longhands that a declaration sets, each with its text ('' where that is only known later, after `var()`);
+	 * null for a property or value unknown to the engine.
 	 */
 	expand(property: string, value: string): ReadonlyMap<string, string> | null;
 	/** Whether a value fits the syntax of a registered custom property that has this initial value (CSS Properties and Values 1 §5). */
 	fits(syntax: string, initial: string, value: string): boolean;
 	/** Whether the engine knows a property by name. */
 	knows(property: string): boolean;
-	/** Every longhand that it has. */
+	/** Every longhand that the engine has. */
 	readonly longhands: readonly string[];
 }
 
@@ -21,13 +21,13 @@ export interface Engine {
 export interface Hit {
 	readonly selector: string;
 	readonly specificity: Specificity;
-	/** Generations from the element up to the root of the innermost `@scope`; infinite outside of any. */
+	/** Generations from the element up to the root of the innermost `@scope`; infinite outside of `@scope`. */
 	readonly proximity: number;
-	/** Pseudo-classes that would have to hold first, `:hover` and its like; it does not hit without them. */
+	/** Pseudo-classes such as `:hover` that would have to apply first; without them the selector does not match. */
 	readonly states: readonly string[];
 }
 
-/** Declarations that could apply to an element, with how. */
+/** Declarations that could apply to an element, and how their selectors match it. */
 export interface Applying {
 	readonly declared: Declared;
 	readonly hit: Hit;
@@ -43,12 +43,12 @@ export interface StyleDeclaration {
 	readonly file: string;
 }
 
-/** A declaration that bears on a property, as it stands in the cascade. */
+/** A declaration that affects a property, with its position in the cascade. */
 export interface Candidate {
-	/** As it is written: a shorthand has its own name here. */
+	/** As written: a shorthand has its own name here. */
 	readonly property: string;
 	readonly written: string;
-	/** What it gives the property in question; '' where a `var()` in a shorthand leaves it open. */
+	/** The value for the property in question; '' where a `var()` in a shorthand leaves it open. */
 	readonly value: string;
 	readonly important: boolean;
 	readonly file: string;
@@ -56,33 +56,35 @@ export interface Candidate {
 	readonly span: Span;
 	/** Null for a style attribute and for a presentational one. */
 	readonly hit: Hit | null;
-	/** The name of a presentational attribute that says it; null for all else. */
+	/** The presentational attribute that it comes from; null for everything else. */
 	readonly attribute: string | null;
 	readonly layer: Layer;
 	readonly conditions: readonly Condition[];
-	/** Where it stands among all declarations: text of the page, then place in it. */
+	/** Its position among all declarations: which text of the page, then the place in it. */
 	readonly order: readonly [text: number, at: number];
 	readonly node: Declaration | null;
 }
 
-/** Whether a condition holds at the widths, and for the element, that are asked about. */
+/** Whether a condition holds at the widths, and for the element, in question. */
 export type Holds = (condition: Condition) => boolean;
 
-/** What an element's declarations are decided by, besides themselves. */
+/** What decides an element's declarations, besides the declarations themselves. */
 export interface Case {
 	/** Cases of one element at several widths share this list; no other case may have it. */
 	readonly applying: readonly Applying[];
 	readonly style: readonly StyleDeclaration[];
-	/** What its presentational attributes say. */
+	/** What its presentational attributes declare. */
 	readonly hints: readonly (StyleDeclaration & { readonly attribute: string })[];
 	readonly layers: readonly LayerMention[];
 	readonly holds: Holds;
-	/** The longhands as which the element's writing mode takes a logical property; others as they are. */
+	/**
+	 * The physical longhands that a logical property sets in the element's writing mode; other properties unchanged.
+	 */
 	readonly physical: (longhand: string) => string;
 	readonly engine: Engine;
 }
 
-/** By what one declaration comes before another (CSS Cascade 6 §6.1). */
+/** The criterion by which one declaration precedes another (CSS Cascade 6 §6.1). */
 export type Criterion =
 	'importance' | 'presentational-hint' | 'style-attribute' | 'layer' | 'specificity' | 'proximity' | 'order';
 
@@ -95,5 +97,5 @@ export type Loss =
 	| { readonly kind: 'beaten'; readonly by: Candidate; readonly criterion: Criterion }
 	/** The same rule, or the same attribute, sets it again. */
 	| { readonly kind: 'set-again'; readonly by: Candidate }
-	/** It won, and gave way by its own word. */
+	/** It won, and rolled back by its own keyword. */
 	| { readonly kind: 'gave-way'; readonly keyword: 'revert' | 'revert-layer' };

@@ -1,14 +1,14 @@
 import { attribute, type PageElement } from '../html/index.ts';
 import type { StyleDeclaration } from './case.ts';
 
-/** A presentational attribute: on which tags, and what it declares, as property and value. */
+/** A presentational attribute: for which tags, and what it declares, as property and value. */
 interface Hint {
 	readonly attribute: string;
 	readonly tags: string;
 	readonly of: (value: string) => readonly (readonly [property: string, value: string])[];
 }
 
-/** A length or percentage by the rules for dimension values (HTML §2.3.4.4); null for none. */
+/** A length or percentage by the rules for dimension values (HTML §2.3.4.4); null where it is neither. */
 function dimension(value: string): string | null {
 	const [, number, percent] = /^\s*\+?(\d+(?:\.\d*)?)(%?)/.exec(value) ?? [];
 	return number === undefined ? null : `${Number(number)}${percent ? '%' : 'px'}`;
@@ -19,7 +19,7 @@ const px = (value: string): string | null => {
 	return number === undefined ? null : `${Number(number)}px`;
 };
 
-/** A legacy colour (HTML §2.3.6) of the usual kinds: a name, or hex with or without its sign. */
+/** A legacy colour (HTML §2.3.6) of the usual kinds: a name, or hex with or without `#`. */
 const colour = (value: string): string =>
 	/^[0-9a-f]{6}$/i.test(value.trim()) ? `#${value.trim()}` : value.trim();
 
@@ -45,7 +45,7 @@ const ROWS = 'tr thead tbody tfoot';
 const EMBEDDED = 'img video iframe embed object';
 const FONT_SIZES = ['x-small', 'x-small', 'small', 'medium', 'large', 'x-large', 'xx-large', 'xxx-large'];
 
-/** The table that a cell stands in. */
+/** The table that a cell belongs to. */
 function tableOf(element: PageElement): PageElement | null {
 	let at = element.parent;
 	while (at && at.tag !== 'table') at = at.parent;
@@ -66,7 +66,10 @@ const margins: Hint['of'] = (value) => {
 		: [];
 };
 
-/** Presentational hints (HTML §15.2 to §15.4), as far as pages use them; cell padding and rules of a table come with its cells. */
+/**
+ * Presentational hints (HTML §15.2 to §15.4), as far as pages use them; a table's cell padding and rules come with
+ * its cells.
+ */
 const HINTS: readonly Hint[] = [
 	{ attribute: 'width', tags: `${EMBEDDED} table col colgroup ${CELLS} hr`, of: sets(dimension, 'width') },
 	{ attribute: 'height', tags: `${EMBEDDED} table ${ROWS} ${CELLS}`, of: sets(dimension, 'height') },
@@ -156,7 +159,7 @@ for (const hint of HINTS) {
 	for (const tag of hint.tags.split(' ')) byTag.set(tag, [...(byTag.get(tag) ?? []), hint]);
 }
 
-/** Attributes of SVG elements that are properties (SVG 2 §6.6), but for those that are a shape's own measures. */
+/** Attributes of SVG elements that are properties (SVG 2 §6.6), except those that are dimensions of a shape. */
 const SVG = new Set(
 	'clip-path clip-rule color color-interpolation color-interpolation-filters cursor direction display dominant-baseline fill fill-opacity fill-rule filter flood-color flood-opacity font-family font-size font-style font-variant font-weight letter-spacing lighting-color marker-end marker-mid marker-start mask mask-type opacity overflow paint-order pointer-events shape-rendering stop-color stop-opacity stroke stroke-dasharray stroke-dashoffset stroke-linecap stroke-linejoin stroke-miterlimit stroke-opacity stroke-width text-anchor text-decoration text-rendering transform-origin unicode-bidi vector-effect visibility word-spacing writing-mode'.split(
 		' '
@@ -168,13 +171,13 @@ function isSvg(element: PageElement): boolean {
 	return false;
 }
 
-/** What a table says for its cells. */
+/** What a table declares for its cells. */
 function cellHints(
 	element: PageElement
 ): [from: PageElement, attribute: string, property: string, value: string][] {
 	if (element.tag !== 'td' && element.tag !== 'th') return [];
 	const table = tableOf(element);
-	// A table that says nothing of it pads its cells by one pixel.
+	// A table that does not say otherwise pads its cells by one pixel.
 	const padding = table && (px(attribute(table, 'cellpadding') ?? '') ?? '1px');
 	const border = table && attribute(table, 'border');
 	const found: [PageElement, string, string, string][] = [];
@@ -186,8 +189,8 @@ function cellHints(
 }
 
 /**
- * What an element's presentational attributes declare: the weakest of the page's own, with the name of the
- * attribute that says it.
+ * What an element's presentational attributes declare: the weakest of the page's own declarations, each with the name
+ * of its attribute.
  */
 export function hintDeclarations(
 	file: string,

@@ -25,7 +25,10 @@ const INHERITED = new Set(
 	)
 );
 
-/** The longhands of what is around an element that bear on its cascade: inherited ones, and what its container is. */
+/**
+ * The longhands of an element's parent that matter to its cascade: inherited ones, and those that say what kind of
+ * container it is.
+ */
 export const LONGHANDS_AROUND: readonly string[] = [
 	...INHERITED,
 	'container-type',
@@ -39,6 +42,6 @@ type Registry = ReadonlyMap<string, { readonly inherits: boolean }>;
 
 const NONE: Registry = new Map();
 
-/** Whether a longhand or custom property passes from an element to its children by itself. */
+/** Whether a longhand or custom property is inherited by default. */
 export const isInherited = (property: string, registered: Registry = NONE): boolean =>
 	property.startsWith('--') ? (registered.get(property)?.inherits ?? true) : INHERITED.has(property);

@@ -1,11 +1,11 @@
 import type { Layer, LayerMention } from './sheets.ts';
 
-/** Ranks of layers: for each layer, the order in which the layers in it came first. */
+/** Ranks of layers: for each layer, the order in which its sublayers first appeared. */
 export type LayerRanks = ReadonlyMap<string, ReadonlyMap<string, number>>;
 
 const keyOf = (layer: Layer): string => JSON.stringify(layer);
 
-/** Ranks by the mentions that count, in order of appearance (CSS Cascade 5 §6.4.3). */
+/** Ranks from the mentions that count, in order of appearance (CSS Cascade 5 §6.4.3). */
 export function ranksOf(mentions: Iterable<LayerMention>): LayerRanks {
 	const ranks = new Map<string, Map<string, number>>();
 	for (const { layer } of mentions) {
@@ -20,8 +20,8 @@ export function ranksOf(mentions: Iterable<LayerMention>): LayerRanks {
 }
 
 /**
- * Which of two layers is stronger for normal declarations: positive for `a`. What stands in a layer itself is
- * stronger than what stands in the layers in it, and what stands in none is the strongest.
+ * Which of two layers is stronger for normal declarations: positive for `a`. Declarations directly in a layer are
+ * stronger than those in its sublayers, and unlayered ones are the strongest.
  */
 export function compareLayers(a: Layer, b: Layer, ranks: LayerRanks): number {
 	for (let i = 0; i < Math.max(a.length, b.length); i++) {
@@ -36,6 +36,6 @@ export function compareLayers(a: Layer, b: Layer, ranks: LayerRanks): number {
 
 export const sameLayer = (a: Layer, b: Layer): boolean => keyOf(a) === keyOf(b);
 
-/** A layer's name as people write it; an unnamed one is called so. */
+/** A layer's name as people write it; an unnamed layer is called just that. */
 export const printLayer = (layer: Layer): string =>
 	layer.map((name) => (name.startsWith(' ') ? '(unnamed)' : name)).join('.');

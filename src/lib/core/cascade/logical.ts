@@ -1,4 +1,4 @@
-/** What decides where block and inline are: computed values of an element. */
+/** What determines the block and inline directions: computed values of an element. */
 export interface Writing {
 	readonly writingMode: string;
 	readonly direction: string;
@@ -7,8 +7,9 @@ export interface Writing {
 type Side = 'top' | 'right' | 'bottom' | 'left';
 
 /**
- * A longhand by its physical name in a writing mode (CSS Logical Properties 1 §4, CSS Writing Modes 4 §6); one
- * that is not flow-relative as it is. The old name of `writing-mode`, a longhand of its own to an engine, is the new.
+ * The physical longhand for a longhand in a writing mode (CSS Logical Properties 1 §4, CSS Writing Modes 4 §6);
+ * unchanged where it is not flow-relative. The old name of `writing-mode`, which engines treat as a longhand of its
+ * own, becomes the new one.
  */
 export function physicalOf(longhand: string, { writingMode, direction }: Writing): string {
 	if (longhand === '-webkit-writing-mode') return 'writing-mode';

@@ -9,15 +9,15 @@ export type Outcome = {
 	readonly own: Verdict;
 } & (
 	| { readonly kind: 'own' }
-	/** From an ancestor, so many generations up; `explicit` where the element's own declaration says so. */
+	/** From an ancestor, so many generations up; `explicit` where the element's own declaration asks for it. */
 	| { readonly kind: 'inherited'; readonly up: number; readonly from: Verdict; readonly explicit: boolean }
 	/** The property's initial value, by the element's own declaration. */
 	| { readonly kind: 'initial' }
-	/** No declaration of the page's: the browser's own sheet, else the initial value. */
+	/** No declaration of the page: the browser's own sheet, or else the initial value. */
 	| { readonly kind: 'browser'; readonly up: number }
 );
 
-/** What a declaration's CSS-wide keyword comes to (CSS Cascade 5 §7.3); undefined for any other value. */
+/** What a declaration's CSS-wide keyword leads to (CSS Cascade 5 §7.3); undefined for any other value. */
 function ledTo({ winner }: Verdict, inherited: boolean): 'parent' | 'initial' | 'nothing' | undefined {
 	if (!winner) return 'nothing';
 	const keyword = winner.value.trim().toLowerCase();
@@ -29,8 +29,8 @@ function ledTo({ winner }: Verdict, inherited: boolean): 'parent' | 'initial' | 
 
 /**
  * Follows a property from an element up to the declaration that its value comes from. `cases` are those of the
- * element and of its ancestors; `sameAsParent` tells whether the computed value of the element so many
- * generations up is that of its parent: a browser's own sheet may stand between.
+ * element and of its ancestors; `sameAsParent` says whether the element so many generations up has its parent's
+ * computed value, since a browser's own sheet may intervene.
  */
 export function outcomeOf(
 	property: string,
@@ -60,6 +60,6 @@ export function outcomeOf(
 	return { own, kind: 'browser', up: cases.length - 1 };
 }
 
-/** The declaration that a value comes from, be it of the element or of one around it. */
+/** The declaration that a value comes from, on the element or on an ancestor. */
 export const decider = (outcome: Outcome): Candidate | undefined =>
 	outcome.kind === 'inherited' ? outcome.from.winner : outcome.own.winner;

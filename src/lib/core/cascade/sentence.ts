@@ -8,12 +8,12 @@ const triple = (specificity: Specificity): string => `(${specificity.join(', ')}
 const layerWords = ({ layer }: Candidate): string =>
 	layer.length === 0 ? 'no layer' : `the layer ${printLayer(layer)}`;
 
-/** Why a declaration lost against the one that won, or against one that gave way, as a sentence with the term in it. */
+/** Why a declaration lost to the winner, or to one that was rolled back, as a sentence that names the criterion. */
 export function lossSentence(
 	candidate: Candidate,
 	why: Loss,
 	place: (candidate: Candidate) => string,
-	/** At which widths a condition holds, in words; '' where it is no matter of width. */
+	/** At which widths a condition holds, in words; '' where it does not depend on width. */
 	widths: (condition: string) => string
 ): string {
 	switch (why.kind) {

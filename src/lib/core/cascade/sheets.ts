@@ -12,7 +12,7 @@ import type { MediaQuery } from '../media/index.ts';
 import { selectorsIn, wholeSelector, withParent } from '../selector/index.ts';
 import { importsOf, sheetsOfPage, textOfUse, type Sources } from '../site/index.ts';
 
-/** A condition around declarations, with its place. */
+/** A condition around declarations, and where it is. */
 export type Condition = {
 	readonly file: string;
 	/** In the file's text. */
@@ -24,7 +24,10 @@ export type Condition = {
 	| { readonly kind: 'container' }
 );
 
-/** An `@scope`: what its root and its limit must hit; null for a root that is the sheet's own parent, or no limit. */
+/**
+ * An `@scope`: what its root and its limit must match; null for a root that is the parent of its sheet's element, or
+ * for no limit.
+ */
 export interface Scope {
 	readonly root: string | null;
 	readonly limit: string | null;
@@ -33,19 +36,19 @@ export interface Scope {
 /** A cascade layer by its names from the outermost; an unnamed one has a name that no sheet can write. */
 export type Layer = readonly string[];
 
-/** Declarations that stand together: of one rule, under the same conditions. */
+/** Declarations that belong together: of one rule, under the same conditions. */
 export interface Declared {
-	/** What the declarations apply to, each without nesting; `&` of an `@scope` as `:where(:scope)`. */
+	/** What the declarations apply to, each selector without nesting; `&` in an `@scope` as `:where(:scope)`. */
 	readonly selectors: readonly string[];
-	/** The rule whose selectors these are; null for declarations straight in an `@scope`. */
+	/** The rule that these selectors belong to; null for declarations directly in an `@scope`. */
 	readonly rule: Rule | null;
 	readonly declarations: readonly Declaration[];
 	readonly conditions: readonly Condition[];
-	/** None for what is in no layer. */
+	/** No names for unlayered declarations. */
 	readonly layer: Layer;
-	/** From the outermost. */
+	/** From the outermost inwards. */
 	readonly scopes: readonly Scope[];
-	/** Where the text is that the nodes are in. */
+	/** The text that contains the nodes. */
 	readonly file: string;
 	readonly source: string;
 	readonly offset: number;
@@ -59,7 +62,7 @@ export interface LayerMention {
 	readonly conditions: readonly Condition[];
 }
 
-/** What an `@property` says of a custom property (CSS Properties and Values 1 §2). */
+/** What an `@property` says about a custom property (CSS Properties and Values 1 §2). */
 export interface Registered {
 	/** Its syntax string, without quotes. */
 	readonly syntax: string;
@@ -68,11 +71,11 @@ export interface Registered {
 	readonly initial: string | null;
 }
 
-/** All that a page's own sheets declare, in order of appearance. */
+/** Everything that a page's own sheets declare, in order of appearance. */
 export interface PageCascade {
 	readonly declared: readonly Declared[];
 	readonly layers: readonly LayerMention[];
-	/** Custom properties that are registered: the last valid `@property` of a name counts. */
+	/** Registered custom properties: the last valid `@property` of a name counts. */
 	readonly registered: ReadonlyMap<string, Registered>;
 }
 
@@ -89,7 +92,7 @@ interface Text {
 	readonly text: number;
 }
 
-/** At-rules whose blocks hold no style of elements, or hold it only for a first frame. */
+/** At-rules whose blocks contain no styles of elements, or only styles for a first frame. */
 const WITHOUT_STYLE = new Set([
 	'keyframes',
 	'-webkit-keyframes',
@@ -105,8 +108,9 @@ const WITHOUT_STYLE = new Set([
 ]);
 
 /**
- * All declarations of a page's sheets with what decides about them, in order of appearance (CSS Cascade 6 §6.1):
- * imports in their place, nested rules without nesting, `@layer`, `@scope` and conditions around each.
+ * All declarations of a page's sheets with everything that decides about them, in order of appearance (CSS Cascade 6
+ * §6.1):
+ * imports in their place, nested rules without nesting, and the `@layer`, `@scope` and conditions around each.
  */
 export function cascadeOf(page: Page, path: string, sources: Sources): PageCascade {
 	const declared: Declared[] = [];
@@ -141,7 +145,7 @@ export function cascadeOf(page: Page, path: string, sources: Sources): PageCasca
 			if (left === 0) break;
 			if (node.kind !== 'at-rule') continue;
 			const use = imports.get(node);
-			// A layer's name counts where it stands, ahead of what is imported after it.
+			// A layer's name counts where it appears, before whatever is imported after it.
 			if (!use) {
 				if (node.name === 'layer') mention(node, sheet, around);
 				continue;
@@ -201,7 +205,7 @@ export function cascadeOf(page: Page, path: string, sources: Sources): PageCasca
 		block(node, sheet, text, inner);
 	}
 
-	/** Without syntax or `inherits`, or without an initial value where one must be, the whole rule is invalid. */
+	/** The whole rule is invalid without syntax or `inherits`, or without an initial value where one is required. */
 	function register(name: string, node: AtRule, source: string): void {
 		const said = new Map(
 			node.children.flatMap((one) =>
@@ -243,11 +247,13 @@ export function cascadeOf(page: Page, path: string, sources: Sources): PageCasca
 	return { declared, layers, registered };
 }
 
-/** A selector with what `&` is outside of all rules in its place; one that begins with a combinator starts there. */
+/**
+ * A selector with `&` replaced by what it means outside of all rules; one that begins with a combinator starts there.
+ */
 const placed = (selector: string, parent: string): string =>
 	withParent(/^[>+~]/.test(selector) ? `& ${selector}` : selector, parent);
 
-/** The root and limit of an `@scope` (CSS Cascade 6 §2.5.1): `(root) to (limit)`, either of them left out. */
+/** The root and limit of an `@scope` (CSS Cascade 6 §2.5.1): `(root) to (limit)`, either of which may be missing. */
 function scopeOf(prelude: string): Scope {
 	const inner = (from: number): { text: string; end: number } | null => {
 		const open = prelude.indexOf('(', from);

@@ -6,7 +6,7 @@ const OPEN = '*{';
 
 /**
  * The declarations of an element's style attribute. Each has its place in the page's text where the attribute
- * is written without character references, else that of the whole attribute.
+ * contains no character references, and otherwise that of the whole attribute.
  */
 export function styleDeclarations(source: string, file: string, element: PageElement): StyleDeclaration[] {
 	const whole = element.attributes.get('style')?.span;

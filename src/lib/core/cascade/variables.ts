@@ -9,7 +9,7 @@ export interface VariableUse {
 	readonly fallback: string | null;
 }
 
-/** Every `var()` of a value in source order, those in fallbacks left to their fallback's own text. */
+/** Every `var()` of a value in source order; those inside fallbacks remain part of the fallback's text. */
 export function variablesIn(value: string): VariableUse[] {
 	const tokens = tokensOf(value);
 	const found: VariableUse[] = [];
@@ -29,15 +29,15 @@ export function variablesIn(value: string): VariableUse[] {
 	return found;
 }
 
-/** One custom property on the way from a value to what it comes to. */
+/** One custom property on the way from a value to its result. */
 export interface VariableStep {
 	readonly name: string;
-	/** How many custom properties stand before it. */
+	/** How many custom properties precede it. */
 	readonly depth: number;
 	/**
-	 * `given`: a declaration gives it; `fallback`: none does, what `var()` has for that counts; `missing`: none does
-	 * and there is no fallback, so that the whole declaration is invalid at computed-value time (CSS Custom
-	 * Properties 1 §3.1); `cycle`: it needs itself, and counts as missing.
+	 * `given`: a declaration sets it; `fallback`: none does, and the fallback of `var()` applies; `missing`: none does
+	 * and there is no fallback, so the whole declaration is invalid at computed-value time (CSS Custom Properties 1
+	 * §3.1); `cycle`: it depends on itself, and counts as missing.
 	 */
 	readonly kind: 'given' | 'fallback' | 'missing' | 'cycle';
 	readonly by: Candidate | undefined;
@@ -47,7 +47,7 @@ export interface VariableStep {
 const MOST_STEPS = 60;
 
 /**
- * The custom properties that a value needs, each followed by those that it needs itself. `look` tells where a
+ * The custom properties that a value needs, each followed by those that it needs itself. `look` returns where a
  * custom property comes from on the element so many generations up.
  */
 export function variableSteps(
@@ -81,23 +81,23 @@ export function variableSteps(
 	return steps;
 }
 
-/** As long as a text may grow by putting custom properties in. */
+/** How long a text may become when custom properties are substituted. */
 const LONGEST = 100_000;
 
-/** What an `@property` makes of values of its custom property. */
+/** What an `@property` does to values of its custom property. */
 export interface Registration {
 	readonly inherits: boolean;
 	/** Null where it has none. */
 	readonly initial: string | null;
-	/** Whether a value, with its own custom properties put in, fits the syntax. */
+	/** Whether a value fits the syntax once its own custom properties are substituted. */
 	fits(value: string): boolean;
 }
 
 /**
- * A value with its custom properties put in, as it is read at computed-value time (CSS Custom Properties 1 §3);
- * null where one is missing, or needs itself. `look` tells where a custom property comes from on the element so
- * many generations up. A value that does not fit what its property is registered for counts as unset (CSS Properties
- * and Values 1 §2.4).
+ * A value with its custom properties substituted, as at computed-value time (CSS Custom Properties 1 §3); null where
+ * one is missing or depends on itself. `look` returns where a custom property comes from on the element so many
+ * generations up. A value that does not fit the registered syntax of its property counts as unset (CSS Properties and
+ * Values 1 §2.4).
  */
 export function substituted(
 	value: string,
@@ -128,7 +128,7 @@ export function substituted(
 	return text.replace(/\s+/g, ' ').trim();
 }
 
-/** What a custom property is on the element so many generations up; null where nothing gives it. */
+/** The value of a custom property on the element so many generations up; null where nothing sets it. */
 function valueOf(
 	name: string,
 	up: number,

@@ -6,20 +6,20 @@ import { compareLayers, ranksOf, sameLayer, type LayerRanks } from './layers.ts'
 
 export interface Verdict {
 	readonly property: string;
-	/** Undefined where no declaration of the page's own decides. */
+	/** Undefined where no declaration of the page decides. */
 	readonly winner: Candidate | undefined;
 	/** In cascade order, the strongest first; then those that do not take part. */
 	readonly losers: readonly { readonly candidate: Candidate; readonly why: Loss }[];
 }
 
-/** Positive where `a` is stronger, with the criterion that decides. */
+/** Positive where `a` is stronger, with the deciding criterion. */
 export function compareCandidates(
 	a: Candidate,
 	b: Candidate,
 	ranks: LayerRanks
 ): { readonly sign: number; readonly criterion: Criterion } {
 	if (a.important !== b.important) return { sign: a.important ? 1 : -1, criterion: 'importance' };
-	// To `revert` they are of the author's origin; to all else they are weaker (CSS Cascade 5 §6.2).
+	// For `revert` they have the author's origin; otherwise they are weaker (CSS Cascade 5 §6.2).
 	if ((a.attribute === null) !== (b.attribute === null)) {
 		return { sign: a.attribute === null ? 1 : -1, criterion: 'presentational-hint' };
 	}
@@ -45,8 +45,8 @@ const layerRanks = rememberedWith(
 const keywordOf = (value: string): string => value.trim().toLowerCase();
 
 /**
- * Which declaration decides a longhand or custom property of an element, and why each other does not. `revert`
- * and `revert-layer` are followed; what they lead to stands as the winner, or none does.
+ * Which declaration decides a longhand or custom property of an element, and why the others do not. `revert` and
+ * `revert-layer` are followed; the winner is what they lead to, or there is none.
  */
 export function verdictOf(property: string, of: Case): Verdict {
 	const ranks = layerRanks(of);
@@ -84,8 +84,8 @@ export function verdictOf(property: string, of: Case): Verdict {
 }
 
 /**
- * Whether a declaration without a flag, in no layer and under no condition, at the end of a text of the page, would
- * win a property with a selector so specific; with what it would lose to, and by what, where it would not.
+ * Whether a normal declaration, unlayered and unconditional, at the end of one of the page's texts would win a
+ * property with this specificity; where it would not, what it would lose to and by which criterion.
  */
 export function wouldWin(
 	property: string,

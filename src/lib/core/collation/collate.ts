@@ -15,22 +15,22 @@ import { GROUPS, groupOf, type Group } from './group.ts';
 /** The value of one row in one column. */
 export interface Cell {
 	readonly outcome: Outcome;
-	/** The declaration that it comes from; undefined where no sheet of the page's says anything. */
+	/** The declaration that it comes from; undefined where no sheet of the page sets anything. */
 	readonly from: Candidate | undefined;
-	/** The value as it is written for the row's property; '' where nothing is. */
+	/** The value as written for the row's property; '' where there is none. */
 	readonly text: string;
-	/** Whether it is the same declaration's as in the column left of it. */
+	/** Whether it comes from the same declaration as in the column to the left. */
 	readonly same: boolean;
-	/** What the element would have without this declaration, where that says the same: it could go. */
+	/** The declaration that would give the element the same value without this one, which is therefore redundant. */
 	readonly redundant: Candidate | undefined;
 }
 
-/** What a collation has of one property, or of several that the same shorthands set: a cell a column. */
+/** A Collation's row for one property, or for several that the same shorthands set: a cell per column. */
 export interface Row {
-	/** A longhand, a shorthand that sets just these longhands, or several longhands with commas between. */
+	/** A longhand, a shorthand that sets exactly these longhands, or several longhands separated by commas. */
 	readonly name: string;
 	readonly longhands: readonly string[];
-	/** Longhands that `name` sets besides, and that have rows of their own. */
+	/** Longhands that `name` also sets and that have rows of their own. */
 	readonly without: readonly string[];
 	readonly group: Group;
 	readonly cells: readonly Cell[];
@@ -42,26 +42,29 @@ export interface Collated {
 }
 
 export interface CollateRequest {
-	/** The cases of the element and of each of its ancestors, itself first: for each column, at a width of it. */
+	/**
+	 * The cases of the element and of each of its ancestors, starting with the element: for each column, at a width of
+	 * it.
+	 */
 	readonly columns: readonly (readonly Case[])[];
-	/** Whether the computed value of a property of the element so many generations up is that of its parent. */
+	/** Whether the element so many generations up has its parent's computed value of a property. */
 	readonly sameAsParent: (property: string, up: number) => boolean;
 	readonly registered: PageCascade['registered'];
-	/** Properties, shorthands too, that are to have rows though nobody declares them. */
+	/** Properties, including shorthands, that get rows even if nobody declares them. */
 	readonly also?: readonly string[];
 }
 
 const placeOf = ({ file, span }: Candidate): string => `${file}:${span.start}`;
 
-/** Tells one outcome from another: by the declaration, and by whose it is. */
+/** Identifies an outcome by its declaration, and by whose declaration it is. */
 const identity = (outcome: Outcome): string => {
 	const from = decider(outcome);
 	return `${outcome.kind === 'inherited' ? outcome.up : ''} ${from ? placeOf(from) : outcome.kind}`;
 };
 
-/** Every condition that bears on a property of an element, or of what it may inherit it from. */
+/** Every condition that matters to a property of an element, or of the ancestors that it may inherit it from. */
 function conditionsOn(property: string, cases: readonly Case[], inherited: boolean): Condition[] {
-	// The ranks of layers may hang on conditions too.
+	// The ranks of layers may depend on conditions too.
 	const found = new Set<Condition>(cases[0]?.layers.flatMap(({ conditions }) => conditions));
 	for (const of of inherited ? cases : cases.slice(0, 1)) {
 		for (const { conditions } of candidatesOf(property, of).valid)
@@ -70,13 +73,13 @@ function conditionsOn(property: string, cases: readonly Case[], inherited: boole
 	return [...found];
 }
 
-/** An outcome in each column; columns in which the same conditions hold share one. */
+/** An outcome for each column; columns in which the same conditions hold share one. */
 function outcomesOf(property: string, { columns, sameAsParent, registered }: CollateRequest): Outcome[] {
 	const [first] = columns;
 	if (!first) return [];
 	const inherited = isInherited(property, registered);
 	const conditions = conditionsOn(property, first, inherited);
-	// What containers answer is another matter for each element around.
+	// Each ancestor has containers of its own.
 	const sharing = conditions.every(({ kind }) => kind !== 'container');
 	const known = new Map<string, Outcome | undefined>();
 	return columns.flatMap((cases) => {
@@ -88,7 +91,7 @@ function outcomesOf(property: string, { columns, sameAsParent, registered }: Col
 	});
 }
 
-/** Of the element's own declarations that gave way to the winner, the strongest, where it says the same. */
+/** The strongest of the element's own declarations that lost to the winner, where it sets the same value. */
 function redundantBeside(outcome: Outcome): Candidate | undefined {
 	const { winner, losers } = outcome.own;
 	if (outcome.kind !== 'own' || !winner || winner.conditions.length === 0) return undefined;
@@ -103,11 +106,11 @@ interface Together {
 	readonly outcomes: readonly Outcome[];
 	/** The outcomes of each of them. */
 	readonly each: (readonly Outcome[])[];
-	/** The name that asks for them, where one does. */
+	/** The requested name that covers them, where there is one. */
 	readonly requested?: string;
 }
 
-/** What a group of longhands is called, and what its name would set besides. */
+/** The name of a group of longhands, and what that name would also set. */
 function nameOf(
 	{ longhands, outcomes }: Together,
 	setBy: (shorthand: string, value: string) => readonly string[]
@@ -128,7 +131,7 @@ function nameOf(
 	return { name: longhands.join(', '), without: [] };
 }
 
-/** What a cell says of a row's property. */
+/** What a cell shows for a row's property. */
 function textOf(outcome: Outcome, name: string, longhands: readonly string[]): string {
 	const from = decider(outcome);
 	if (!from) return outcome.kind === 'initial' ? (outcome.own.winner?.written ?? '') : '';
@@ -136,7 +139,7 @@ function textOf(outcome: Outcome, name: string, longhands: readonly string[]): s
 	return from.value;
 }
 
-/** What several longhands that are asked for as one come to, where a declaration of more sets them: their values. */
+/** The values of several longhands requested together, where one declaration sets these and more. */
 function ofEach({ longhands, each }: Together, name: string, column: number): string | undefined {
 	if (longhands.length < 2) return undefined;
 	const values = each.map((outcomes) => {
@@ -148,9 +151,9 @@ function ofEach({ longhands, each }: Together, name: string, column: number): st
 }
 
 /**
- * The declared values of an element, a row a property and a column a band: every property that the element's own
- * declarations set, every inherited one that something around it sets, and those asked for. Longhands that the same
- * shorthands decide in every column are one row.
+ * The declared values of an element, with a row per property and a column per band: every property that the element's
+ * own declarations set, every inherited one that an ancestor sets, and those requested. Longhands that the same
+ * shorthands decide in every column share a row.
  */
 export function collate(request: CollateRequest): Collated {
 	const { columns, registered, also = [] } = request;
@@ -177,9 +180,9 @@ export function collate(request: CollateRequest): Collated {
 		const isShort = froms.some((from) => from && physical(from.property) !== property);
 		const untouched = froms.every((from) => from === undefined);
 		const name = [...requested].find(([, all]) => all.includes(property))?.[0];
-		// What is said for states or widths only that are none of these columns'.
+		// Set only for states or widths that none of these columns covers.
 		if (untouched && name === undefined) continue;
-		// What is asked for by name has a row of its own, though a shorthand of more says it.
+		// What is requested by name has a row of its own, even if a larger shorthand sets it.
 		const together = isShort || (name !== undefined && !untouched);
 		const key = `${name ?? ''}: ${together ? outcomes.map(identity).join('|') : (name ?? property)}`;
 		const group = groups.get(key);
@@ -217,7 +220,7 @@ export function collate(request: CollateRequest): Collated {
 /** Whether a row's values differ between columns. */
 export const differs = ({ cells }: Row): boolean => cells.some(({ same }, i) => i > 0 && !same);
 
-/** Columns side by side in which every row says the same, each stretch by its first column and the one after its last. */
+/** Adjacent columns in which every row is the same, each run as its first column and the one after its last. */
 export function alikeColumns({ rows }: Collated, count: number): (readonly [from: number, to: number])[] {
 	const starts = Array.from({ length: count }, (_, i) => i).filter(
 		(i) => i === 0 || rows.some(({ cells }) => cells[i]?.same === false)

@@ -1,4 +1,4 @@
-/** What properties are about, in the order in which a collation has them. */
+/** What properties are about, in the order of a Collation. */
 export const GROUPS = [
 	'Place',
 	'Box',
@@ -12,7 +12,7 @@ export const GROUPS = [
 
 export type Group = (typeof GROUPS)[number];
 
-/** The first that fits names a property's group. */
+/** The first match names a property's group. */
 const FITTING: readonly (readonly [RegExp, Group])[] = [
 	[/^--/, 'Custom properties'],
 	[/^(-|box-sizing$)/, 'Rarely wanted'],
@@ -38,6 +38,6 @@ const FITTING: readonly (readonly [RegExp, Group])[] = [
 	]
 ];
 
-/** What a property is about; what nothing else fits is about the box. */
+/** What a property is about; the box where nothing else matches. */
 export const groupOf = (property: string): Group =>
 	FITTING.find(([pattern]) => pattern.test(property))?.[1] ?? 'Box';

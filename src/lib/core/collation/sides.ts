@@ -1,6 +1,6 @@
 import { T, textOf, tokensOf } from '../css/tokens.ts';
 
-/** Families of four sides: the shorthand of all, with the place of a side in its longhands' names. */
+/** Families of four sides: their shorthand, and where the side appears in the names of their longhands. */
 const FAMILIES: readonly (readonly [all: string, side: (side: string) => string])[] = [
 	...['margin', 'padding', 'scroll-margin', 'scroll-padding'].map(
 		(name) => [name, (side: string) => `${name}-${side}`] as const
@@ -15,8 +15,8 @@ const ENDS = ['inline-start', 'inline-end', 'block-start', 'block-end'];
 const SIDES = ['inline', 'block', 'top', 'right', 'bottom', 'left'];
 
 /**
- * The properties that set the sides of a box of which a property sets one or several: all four, both inline ones, both
- * block ones, each. None for a property that is not about sides.
+ * All properties for sides of a box that overlap with a given one: all four, both inline ones, both block ones, each
+ * single one. None for a property that is not about sides.
  */
 export function sidesOf(property: string): string[] {
 	for (const [all, side] of FAMILIES) {
@@ -28,10 +28,13 @@ export function sidesOf(property: string): string[] {
 	return [];
 }
 
-/** The physical name of a longhand, as an element's writing mode has it. */
+/** The physical name of a longhand in an element's writing mode. */
 type Physical = (longhand: string) => string;
 
-/** The flow-relative name of a physical side's property in a writing mode; undefined for what is not about a side. */
+/**
+ * The flow-relative name of a physical side's property in a writing mode; undefined for properties that are not about
+ * a side.
+ */
 export function logicalOf(property: string, physical: Physical): string | undefined {
 	for (const [, side] of FAMILIES) {
 		if (!SIDES.map(side).includes(property)) continue;
@@ -40,7 +43,10 @@ export function logicalOf(property: string, physical: Physical): string | undefi
 	return undefined;
 }
 
-/** The components of a value that stand between spaces; undefined where something else parts them, or is not told by the text. */
+/**
+ * The components of a value, separated by spaces; undefined where something else separates them, or where the text
+ * does not tell.
+ */
 function componentsOf(value: string): string[] | undefined {
 	const tokens = tokensOf(value.trim());
 	const found = [''];
@@ -60,7 +66,7 @@ function componentsOf(value: string): string[] | undefined {
 	return found.every((one) => one !== '') ? found : undefined;
 }
 
-/** Four sides, from the top on clockwise, as short as they can be written (CSS Box Model 4 §3.2). */
+/** Four sides, clockwise from the top, in their shortest notation (CSS Box Model 4 §3.2). */
 function shortest([top = '', right = '', bottom = '', left = '']: readonly string[]): string {
 	if (left !== right) return [top, right, bottom, left].join(' ');
 	if (bottom !== top) return [top, right, bottom].join(' ');
@@ -68,8 +74,8 @@ function shortest([top = '', right = '', bottom = '', left = '']: readonly strin
 }
 
 /**
- * The value of a shorthand of sides with one physical side another length; undefined where the shorthand does not set
- * that side, or its value does not tell its sides one by one (a keyword for all, a variable).
+ * The value of a shorthand with the length of one physical side changed; undefined where the shorthand does not set
+ * that side, or its value does not list sides (a keyword for all, a variable).
  */
 export function withSide(
 	shorthand: string,

@@ -1,9 +1,9 @@
 import { partStart } from './parts.ts';
 import { skipSpace, T, textOf, tokensOf } from './tokens.ts';
 
-/** What may be written at a place of a sheet, and what of it is there already. */
+/** What may be written at a place of a sheet, and what has been written already. */
 export type Caret = {
-	/** The word that is being written: from `from` to the caret. */
+	/** The word being written: from `from` to the caret. */
 	readonly from: number;
 	readonly word: string;
 } & (
@@ -14,8 +14,8 @@ export type Caret = {
 const WORD = /[-\w\u0080-\uffff]*$/;
 
 /**
- * What is being written at an offset of a sheet, by the blocks, brackets and semicolons before it; undefined in a
- * comment, a string or an address.
+ * What is being written at an offset of a sheet, judged by the blocks, brackets and semicolons before it; undefined
+ * in a comment, a string or an address.
  */
 export function caretAt(source: string, offset: number): Caret | undefined {
 	const begin = partStart(source, offset);
@@ -28,7 +28,7 @@ export function caretAt(source: string, offset: number): Caret | undefined {
 	if (lastType === T.String || lastType === T.BadString || lastType === T.Url || lastType === T.BadUrl) {
 		if (!/["')]$/.test(lastText.slice(1))) return undefined;
 	}
-	// Where the piece begins that the caret is in, and how many blocks are open around it.
+	// Where the piece around the caret begins, and how many blocks are open around it.
 	let start = 0;
 	let depth = 0;
 	let brackets = 0;

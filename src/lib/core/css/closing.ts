@@ -1,8 +1,8 @@
 import { isClosedComment, isClosedString, isEscaped, T, type Tokens } from './tokens.ts';
 
 /**
- * What must be written after a text so that all it leaves open is closed, innermost first: an escape, a
- * string, a comment or an address at its end, then brackets and blocks. Empty where nothing is open.
+ * What must follow a text to close everything left open, innermost first: an escape, a string, a comment or an
+ * address at its end, then brackets and blocks. Empty where nothing is open.
  */
 export function closingOf(tokens: Tokens): string {
 	const { types, close, count, source } = tokens;
@@ -20,7 +20,7 @@ export function closingOf(tokens: Tokens): string {
 
 const closes = (address: string): boolean => address.endsWith(')') && !isEscaped(address, address.length - 1);
 
-/** In a bad address css-tree passes over the character that follows an escape: hence ` x` before its end. */
+/** In a bad address css-tree skips the character after an escape, hence ` x` before its end. */
 const AFTER_ESCAPE = /\\(?:[0-9a-f]{1,6}\s?|[^0-9a-f])\)$/i;
 
 function lastToken(type: number, text: string): string {

@@ -1,6 +1,6 @@
 /**
- * Whether a sheet names the source map that it was compiled with (ECMA-426, source map §11.1.2): what is written in it
- * is lost with the next compilation.
+ * Whether a sheet names a source map, and so was compiled (ECMA-426, source map §11.1.2): edits to it are lost with
+ * the next compilation.
  */
 export const isCompiled = (text: string): boolean =>
 	/\/\*[#@]\s*sourceMappingURL=[^*]+\*\/\s*$/.test(text.slice(-200_000));

@@ -1,11 +1,13 @@
 import { mostFrequent } from '../text/index.ts';
 import { sliceOf, walk, type Sheet } from './node.ts';
 
-/** How a sheet writes widths in its queries; how it sets out its rules is in `edit/hand.ts`. */
+/** How a sheet writes widths in its queries; how it formats its rules is in `edit/hand.ts`. */
 export interface Habits {
 	/** Whether widths in queries are written as ranges (`width >= 700px`) or with prefixes (`min-width: 700px`). */
 	readonly query: 'range' | 'prefix';
-	/** The unit of widths in queries, and what a prefix query takes off for "under": 0.02 of 700 px is 699.98. */
+	/**
+	 * The unit of widths in queries, and what a prefix query subtracts for "under": 0.02 for 699.98 instead of 700 px.
+	 */
 	readonly unit: 'px' | 'em' | 'rem';
 	readonly less: string;
 }

@@ -1,19 +1,19 @@
 import { sliceOf, type AtRule, type Span } from './node.ts';
 import { skipSpace, stringValue, T, textOf, tokensOf, urlValue } from './tokens.ts';
 
-/** An `@import` taken apart (CSS Cascade 5 §2). */
+/** An `@import` split into its parts (CSS Cascade 5 §2). */
 export interface Import {
 	readonly address: string;
 	/** The layer's name, '' for an unnamed layer, null for none. */
 	readonly layer: string | null;
-	/** What stands in `supports(…)`; null where there is none. */
+	/** The content of `supports(…)`; null where there is none. */
 	readonly supports: string | null;
 	/** The media query list as written, possibly empty, and its place in the sheet. */
 	readonly media: string;
 	readonly mediaSpan: Span;
 }
 
-/** The parts of an `@import` rule; null where it names no address. */
+/** The parts of an `@import` rule; null where it has no address. */
 export function importOf(source: string, rule: AtRule): Import | null {
 	if (rule.name !== 'import' || rule.block) return null;
 	const tokens = tokensOf(sliceOf(source, rule.prelude));

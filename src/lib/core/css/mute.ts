@@ -1,6 +1,6 @@
 import { ruleAt, sliceOf, walk, type Block, type Node, type Sheet, type Span } from './node.ts';
 
-/** A piece of a sheet that can be put out of force, with the words that name it. */
+/** A piece of a sheet that can be muted, with the words that name it. */
 export interface MutablePart {
 	readonly span: Span;
 	readonly words: string;
@@ -13,7 +13,7 @@ const short = (text: string): string => {
 	return words.length > LONGEST ? `${words.slice(0, LONGEST - 1)}…` : words;
 };
 
-/** The declarations, rules and at-rules that an offset lies in, the innermost first. */
+/** The declarations, rules and at-rules around an offset, innermost first. */
 export function piecesAt(sheet: Sheet, offset: number): MutablePart[] {
 	const found: MutablePart[] = [];
 	for (const node of walk(sheet)) {
@@ -32,8 +32,8 @@ export function piecesAt(sheet: Sheet, offset: number): MutablePart[] {
 }
 
 /**
- * All of a sheet but the innermost rule that an offset lies in, and the blocks around that: what stands before and
- * what stands after it, in each of them. Undefined where the offset is in no rule.
+ * All of a sheet except the innermost rule around an offset and the blocks around it: what precedes and what follows
+ * it in each of them. Undefined where the offset is in no rule.
  */
 export function allBut(sheet: Sheet, offset: number): MutablePart[] | undefined {
 	const rule = ruleAt(sheet, offset);

@@ -1,4 +1,4 @@
-/** A stretch of a text: offsets in UTF-16 units, `end` not included. */
+/** A stretch of a text: offsets in UTF-16 units, `end` exclusive. */
 export interface Span {
 	readonly start: number;
 	readonly end: number;
@@ -14,7 +14,7 @@ export interface Comment {
 
 export interface Declaration {
 	readonly kind: 'declaration';
-	/** From the property's name to the end of its value or flag; the `;` is not part of it. */
+	/** From the property's name to the end of its value or flag, without the `;`. */
 	readonly span: Span;
 	readonly parent: Block;
 	/** Lower case, escapes resolved; a custom property keeps its case. */
@@ -31,7 +31,7 @@ export interface Rule {
 	readonly parent: Block;
 	/** The selector list, without the white space around it. */
 	readonly prelude: Span;
-	/** With its braces; ends at the end of the text where no brace closes it. */
+	/** With its braces; ends with the text where no brace closes it. */
 	readonly block: Span;
 	/** Whether a stray `;` or `}` before it makes browsers drop it. */
 	readonly dropped: boolean;
@@ -48,14 +48,14 @@ export interface AtRule {
 	/** Null for a statement (`@import …;`). */
 	readonly block: Span | null;
 	readonly children: Node[];
-	/** True where the block belongs to an at-rule not known here and is carried as it is, unread. */
+	/** True where the block belongs to an unknown at-rule and is kept unread. */
 	readonly opaque: boolean;
 }
 
 export type Node = Comment | Declaration | Rule | AtRule;
 export type Block = Sheet | Rule | AtRule;
 
-/** What a browser recovers from, or drops, with the place and a sentence for the person. */
+/** What a browser recovers from, or drops: the place, and a sentence for people. */
 export interface Note {
 	readonly kind:
 		| 'unclosed-block'
@@ -80,13 +80,13 @@ export interface Sheet {
 	readonly span: Span;
 	readonly children: Node[];
 	readonly notes: readonly Note[];
-	/** What is in blocks too deep within one another to be read. */
+	/** Blocks nested too deeply to be read. */
 	readonly unread: readonly Span[];
-	/** What must be written after the text so that all it leaves open is closed (strings, comments, blocks). */
+	/** What must follow the text to close everything left open (strings, comments, blocks). */
 	readonly closing: string;
 }
 
-/** All nodes of a block in source order, parents ahead of their children. */
+/** All nodes of a block in source order, parents before their children. */
 export function* walk(block: Block): Generator<Node> {
 	for (const node of block.children) {
 		yield node;
@@ -94,11 +94,11 @@ export function* walk(block: Block): Generator<Node> {
 	}
 }
 
-/** Whether a brace of its own closes a block; one that is left open ends with the text, as what is last in it may. */
+/** Whether a block has its own closing brace; an open one ends with the text, as its last content may. */
 export const isClosed = (source: string, { block, children }: Rule | AtRule): boolean =>
 	block !== null && source[block.end - 1] === '}' && children.at(-1)?.span.end !== block.end;
 
-/** The innermost rule that an offset lies in, or at an end of; undefined where it is in none. */
+/** The innermost rule around an offset or ending at it; undefined where there is none. */
 export function ruleAt(sheet: Sheet, offset: number): Rule | undefined {
 	let found: Rule | undefined;
 	for (const node of walk(sheet)) {
@@ -108,8 +108,8 @@ export function ruleAt(sheet: Sheet, offset: number): Rule | undefined {
 }
 
 /**
- * The comments that belong to a rule or at-rule: those straight before it, with at most one line's end
- * between each and the next, and none of them on the line of something else.
+ * The comments that belong to a rule or at-rule: those directly before it, with at most one line break between each
+ * and the next, and none of them on a line with other content.
  */
 export function leadingComments(source: string, node: Node): Comment[] {
 	const siblings = node.parent.children;
@@ -127,7 +127,7 @@ export function leadingComments(source: string, node: Node): Comment[] {
 	return found;
 }
 
-/** Where a node begins with the comments that belong to it. */
+/** Where a node begins, including its comments. */
 export const startWithComments = (source: string, node: Node): number =>
 	leadingComments(source, node)[0]?.span.start ?? node.span.start;
 

@@ -1,7 +1,7 @@
 import type { Span } from './node.ts';
 import { T, textOf, tokensOf } from './tokens.ts';
 
-/** A number as it stands in a text, without its unit. */
+/** A number in a text, without its unit. */
 export interface NumberAt {
 	readonly span: Span;
 	readonly text: string;
@@ -10,8 +10,8 @@ export interface NumberAt {
 const NUMBER = /^[+-]?(?:\d*\.)?\d+(?![eE][+-]?\d)/;
 
 /**
- * The number, percentage or dimension that an offset lies in or at an end of; in a comment, a string or an
- * address there is none, nor where an exponent is written.
+ * The number, percentage or dimension around an offset or ending at it; none in a comment, a string or an address,
+ * nor for numbers with an exponent.
  */
 export function numberAt(source: string, offset: number): NumberAt | undefined {
 	const tokens = tokensOf(source);
@@ -30,8 +30,8 @@ export function numberAt(source: string, offset: number): NumberAt | undefined {
 const decimals = (text: string): number => /\.(\d*)$/.exec(text)?.[1]?.length ?? 0;
 
 /**
- * A number with another added, written as it was: its sign and its leading zero stay, and no more decimals are
- * given than it or the step had.
+ * A number plus another, in the notation of the first: its sign and its leading zero stay, and it gets no more
+ * decimals than it or the step had.
  */
 export function addTo(text: string, step: number): string {
 	const places = Math.max(decimals(text), decimals(String(step)));

@@ -5,13 +5,13 @@ import { partsOf } from './parts.ts';
 import { atOnce, type Steps } from '../steps/index.ts';
 import { readSheet } from './read.ts';
 
-/** What one of the parts of a sheet (`partsOf`) says, its spans and notes by itself. */
+/** A parsed part of a sheet (`partsOf`), with spans and notes relative to the part. */
 export const readPart = rememberedPieces((part): Sheet => readSheet(part));
 
 /**
- * A sheet's text as rules, declarations, at-rules and comments, each with its span (CSS Syntax 3 §5,
- * CSS Nesting 1). It never throws: broken CSS is recovered from as the standard says a browser does, and
- * each recovery is a note. The text must have LF line ends.
+ * A sheet's text as rules, declarations, at-rules and comments, each with its span (CSS Syntax 3 §5, CSS Nesting 1).
+ * It never throws: it recovers from broken CSS as the standard requires of browsers, and each recovery is a note. The
+ * text must have LF line ends.
  */
 export const parseSheet = (source: string): Sheet => atOnce(parseSheetInSteps(source));
 
@@ -31,7 +31,7 @@ export function* parseSheetInSteps(source: string): Steps<Sheet> {
 export const sheetOfParts = (source: string, parts: readonly string[]): Sheet =>
 	joined(source, parts.map(readPart));
 
-/** The sheet that parts make which were read each by itself. */
+/** The sheet that its separately read parts make up. */
 function joined(source: string, read: readonly Sheet[]): Sheet {
 	const children: Node[] = [];
 	const notes: Note[] = [];
@@ -50,7 +50,7 @@ function joined(source: string, read: readonly Sheet[]): Sheet {
 		const part = kept.source;
 		let own = kept;
 		if (kept.notes.length > 0) {
-			// Notes say on which line something is.
+			// Notes name their line.
 			above += lineNumber(source.slice(counted, at), at - counted) - 1;
 			counted = at;
 			own = readSheet(part, above);
@@ -65,7 +65,7 @@ function joined(source: string, read: readonly Sheet[]): Sheet {
 
 const spanFrom = ({ start, end }: Span, by: number): Span => ({ start: start + by, end: end + by });
 
-/** A node of a part as one of the whole. */
+/** A node of a part as a node of the whole sheet. */
 function moved(node: Node, by: number, parent: Block): Node {
 	const span = spanFrom(node.span, by);
 	switch (node.kind) {

@@ -35,10 +35,12 @@ function bracketAt(text: string, i: number): number | null {
 
 /** How long a part may become before it ends with the next block, UTF-16 units. */
 const LONGEST = 8000;
-/** One block of so many ends a part. */
+/** One in so many blocks ends a part. */
 const ONE_OF = 8;
 
-/** Whether a part ends with a block, by the block's own text: so an edit elsewhere leaves the part as it is. */
+/**
+ * Whether a part ends with a block, decided by the block's own text: an edit elsewhere leaves the part unchanged.
+ */
 function ends(text: string, from: number, to: number): boolean {
 	const step = Math.max(1, (to - from) >> 5);
 	let sum = to - from;
@@ -46,9 +48,9 @@ function ends(text: string, from: number, to: number): boolean {
 	return (sum >>> 8) % ONE_OF === 0;
 }
 
-/** Where each block of a text ends that stands in no other; null where that is not told so easily. */
+/** Where each top-level block of a text ends; null where that is hard to tell. */
 function endsOfBlocks(text: string): number[] | null {
-	// What ends lines otherwise is not told here, nor what a mark of the byte order would be.
+	// Other line ends are not handled here, nor a byte order mark.
 	if (/[\r\f\0\ufeff\ufffe]/.test(text)) return null;
 	const found: number[] = [];
 	const open: number[] = [];
@@ -89,7 +91,7 @@ function endsOfBlocks(text: string): number[] | null {
 	return found;
 }
 
-/** The parts of a text, however short; null where they are not told so easily. */
+/** The parts of a text, however short; null where they are hard to tell. */
 export function partsIn(text: string): string[] | null {
 	const blocks = endsOfBlocks(text);
 	if (!blocks) return null;
@@ -106,15 +108,15 @@ export function partsIn(text: string): string[] | null {
 	return parts;
 }
 
-/** Texts shorter than this are read whole as fast, UTF-16 units. */
+/** Texts shorter than this are read whole just as fast, UTF-16 units. */
 const LARGE = 4000;
-/** Several ask about the same text, one after the other. */
+/** Several callers ask about the same text, one after the other. */
 let latest: { readonly text: string; readonly parts: readonly string[] } | undefined;
 
 /**
- * The text of a sheet in parts that are read (CSS Syntax 3 §5.4.1) each by itself as they are in the whole: each is a few
- * blocks that stand in no other. So what was read of a part can be kept while another is edited. One part
- * where the text is short, or where that is not told so easily (names with escapes before a bracket, odd addresses).
+ * The text of a sheet in parts that can be read one by one with the same result (CSS Syntax 3 §5.4.1): each is a few
+ * top-level blocks. What was read of one part is kept while another is edited. There is a single part where the text
+ * is short, or where parts are hard to tell (names with escapes before a bracket, odd addresses).
  */
 export function partsOf(text: string): readonly string[] {
 	if (text.length < LARGE) return [text];
@@ -122,10 +124,10 @@ export function partsOf(text: string): readonly string[] {
 	return latest.parts;
 }
 
-/** Where the part of a sheet begins that an offset lies in: nothing that stands before it is open there. */
+/** Where the part of a sheet begins that contains an offset: nothing before it is still open there. */
 export function partStart(text: string, offset: number): number {
 	let start = 0;
-	// What comes last may be open at its end.
+	// The last part may be open at its end.
 	for (const { length } of partsOf(text).slice(0, -1)) {
 		if (start + length > offset) break;
 		start += length;

@@ -20,15 +20,15 @@ const READ = new Set(
 	).split(' ')
 );
 
-/** At-rules in whose block declarations stand by themselves, without a rule around them. */
+/** At-rules whose block may contain declarations without a rule around them. */
 const HOLDS_DECLARATIONS = (name: string): boolean =>
 	!/^(media|supports|layer|container|starting-style|document|when|else|keyframes|-webkit-keyframes)$/.test(
 		name
 	);
 
 /**
- * Whether a block holds rules alone, so that a `;` or a declaration in it belongs to the prelude of the next rule, which is
- * dropped with it: the sheet (CSS Syntax 3 §5.5.1), and as engines have it the at-rules straight in it, too.
+ * Whether a block contains only rules, so that a `;` or a declaration in it becomes part of the prelude of the next
+ * rule, which is dropped with it: the sheet (CSS Syntax 3 §5.5.1) and, in engines, the at-rules directly in it.
  */
 function holdsRulesOnly(block: Block): boolean {
 	for (let at = block; at.kind !== 'sheet'; at = at.parent)
@@ -37,9 +37,9 @@ function holdsRulesOnly(block: Block): boolean {
 }
 
 /**
- * The text of a sheet, or of a part of one, read anew.
+ * Parses the text of a sheet, or of a part of one.
  *
- * @param above how many lines are above it: notes say on which line something is
+ * @param above how many lines precede it: notes name their line
  */
 export function readSheet(source: string, above = 0): Sheet {
 	const tokens = tokensOf(source);
@@ -62,7 +62,7 @@ export function readSheet(source: string, above = 0): Sheet {
 	return sheet;
 }
 
-/** Blocks within blocks that are read; nobody writes so many, and each takes a step of the engine's own stack. */
+/** How deep nested blocks are read; nobody nests so deep, and each level takes a step of the engine's own stack. */
 const DEEPEST = 256;
 
 class Parser {
@@ -123,7 +123,7 @@ class Parser {
 		const close = opens ? (tokens.close[at] as number) : at;
 		const node: Mutable<AtRule> = {
 			kind: 'at-rule',
-			// The `;` of a statement goes where it goes.
+			// The `;` of a statement is removed together with it.
 			span: this.source.span(i, opens ? close + 1 : Math.min(at + 1, to)),
 			parent: block,
 			name,
@@ -138,7 +138,7 @@ class Parser {
 		return close + 1;
 	}
 
-	/** The token after the declaration at `i`; 0 where what stands there is not a declaration. */
+	/** The token after the declaration at `i`; 0 where there is no declaration. */
 	private declaration(block: Block, i: number, to: number): number {
 		const { tokens } = this;
 		const { types } = tokens;

@@ -2,7 +2,9 @@ import type { Declaration, Span } from './node.ts';
 import type { Source } from './source.ts';
 import { isSpace, T, textOf, type Tokens } from './tokens.ts';
 
-/** A rule as it was found, by tokens: where it begins and its block, and the first stray `}` and `;` before that; -1 for none. */
+/**
+ * A rule as found, by tokens: where it begins, its block, and the first stray `}` and `;` before that; -1 for none.
+ */
 interface FoundRule {
 	readonly from: number;
 	readonly at: number;
@@ -10,14 +12,14 @@ interface FoundRule {
 	readonly semicolon: number;
 }
 
-/** Notes what browsers recover from where rules and declarations are read. */
+/** Notes what browsers recover from while reading rules and declarations. */
 export class Recovery {
 	constructor(
 		private readonly tokens: Tokens,
 		private readonly source: Source
 	) {}
 
-	/** What stands before a rule that is dropped for it. */
+	/** What precedes a rule and causes it to be dropped. */
 	stray({ from: i, at, brace, semicolon }: FoundRule): void {
 		if (brace !== -1) {
 			const rest = this.source.quote(this.source.trimmed(brace + 1, at));
@@ -43,7 +45,7 @@ export class Recovery {
 		}
 	}
 
-	/** What begins no declaration and has no block. */
+	/** Something that begins no declaration and has no block. */
 	noBlock(nested: boolean, from: number, to: number): void {
 		const span = this.source.trimmed(from, to);
 		if (span.start === span.end) return;
@@ -55,7 +57,7 @@ export class Recovery {
 				`The \`}\` at line ${this.source.line(from)} closes nothing.`
 			);
 		} else if (!nested && /^[;\s]*$/.test(this.source.quote(span))) {
-			// Nothing follows that it could take with it.
+			// Nothing follows that could be dropped with it.
 		} else if (!nested && /^[\w-]+\s*:|;$/.test(this.source.quote(span))) {
 			const text = this.source.quote(span).replace(/\s*;$/, '');
 			this.source.note(
@@ -74,7 +76,7 @@ export class Recovery {
 		}
 	}
 
-	/** A declaration whose value has another colon, on a line of its own. */
+	/** A declaration whose value contains another colon, on a line of its own. */
 	missingSemicolon(first: number, colon: number, node: Declaration): void {
 		const { tokens } = this;
 		let name = colon - 1;

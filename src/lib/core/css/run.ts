@@ -8,7 +8,7 @@ import {
 	type Sheet
 } from './node.ts';
 
-/** Nodes that stand side by side, in one block, with the comments that belong to the first. */
+/** Adjacent nodes in one block, with the comments that belong to the first. */
 export interface Run {
 	readonly parent: Block;
 	readonly nodes: readonly (Rule | AtRule)[];
@@ -19,12 +19,12 @@ export interface Run {
 
 const isBlock = (node: Node): node is Rule | AtRule => node.kind === 'rule' || node.kind === 'at-rule';
 
-/** At-rules in which a condition may stand around rules; `@keyframes` and its kin have none in them. */
+/** At-rules in which a condition may stand around rules; `@keyframes` and the like contain none. */
 const GROUPS = /^(media|supports|layer|container|scope|starting-style)$/;
 
 /**
- * The rules that a selection touches: those of the innermost block, other than a rule, that holds all of it.
- * Undefined where it touches none.
+ * The rules that a selection touches: those of the innermost block, other than a rule, that contains the whole
+ * selection. Undefined where it touches none.
  */
 export function runAt(sheet: Sheet, from: number, to: number): Run | undefined {
 	let parent: Block = sheet;

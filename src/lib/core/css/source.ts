@@ -2,10 +2,10 @@ import { lineStarts, placeAt } from '../text/lines.ts';
 import type { Note, Span } from './node.ts';
 import { T, textOf, type Tokens } from './tokens.ts';
 
-/** How much of a text is quoted in a sentence, characters. */
+/** How much of a text a sentence quotes, characters. */
 const QUOTED = 40;
 
-/** Spans, places and quotations of a tokenised text with some lines above it, and the notes made on it. */
+/** Spans, places and quotations of a tokenised text that some lines precede, and the notes made on it. */
 export function sourceOf(tokens: Tokens, above: number) {
 	const { source, types, starts, count } = tokens;
 	let lines: number[] | undefined;

@@ -56,7 +56,7 @@ export function tokensOf(source: string): Tokens {
 	return latest;
 }
 
-/** A sheet is asked for several times in a row (its rules, its addresses): the latest large one is kept. */
+/** Callers ask about a sheet several times in a row (its rules, its addresses), so the latest large one is kept. */
 const LARGE = 4000;
 let latest: Tokens | undefined;
 
@@ -65,7 +65,7 @@ function tokenized(source: string): Tokens {
 	let types = new Uint8Array(room);
 	let starts = new Uint32Array(room + 1);
 	let count = 0;
-	// A byte order mark within a text is a character like another (CSS Syntax 3 §4.2), which css-tree passes over at its head.
+	// A byte order mark inside a text is an ordinary character (CSS Syntax 3 §4.2); css-tree skips it at the start.
 	tokenize(/^[\ufeff\ufffe]/.test(source) ? `\u00e9${source.slice(1)}` : source, (type, start) => {
 		if (count === room) {
 			room *= 2;
@@ -118,7 +118,7 @@ export function skipSpace(tokens: Tokens, i: number, end: number): number {
 	return at;
 }
 
-/** The token after `i`, with everything up to the closing token passed over where `i` opens a block. */
+/** The token after `i`, skipping everything up to the closing token where `i` opens a block. */
 export const next = (tokens: Tokens, i: number): number => {
 	const close = tokens.close[i] as number;
 	return close > i ? Math.min(close + 1, tokens.count) : i + 1;
@@ -140,14 +140,14 @@ export function unescapeCss(text: string): string {
 	);
 }
 
-/** Whether the character at `at` is escaped: an odd number of backslashes stands before it. */
+/** Whether the character at `at` is escaped, that is, follows an odd number of backslashes. */
 export function isEscaped(text: string, at: number): boolean {
 	let first = at;
 	while (first > 0 && text[first - 1] === '\\') first--;
 	return (at - first) % 2 === 1;
 }
 
-/** Whether a string token ends with its own quote, rather than with the text. */
+/** Whether a string token ends with its own quote, rather than at the end of the text. */
 export const isClosedString = (token: string): boolean =>
 	token.length > 1 && token.endsWith(token[0] as string) && !isEscaped(token, token.length - 1);
 
@@ -155,7 +155,7 @@ export const isClosedString = (token: string): boolean =>
 export const stringValue = (token: string): string =>
 	unescapeCss(token.slice(1, isClosedString(token) ? -1 : undefined));
 
-/** Whether a comment token ends with its own end mark, rather than with the text. */
+/** Whether a comment token is closed, rather than ended by the end of the text. */
 export const isClosedComment = (token: string): boolean => token.length >= 4 && token.endsWith('*/');
 
 /** The address in a `url(…)` token without quotes. */

@@ -1,31 +1,34 @@
 import { firstOf, lastOf, type CurvePiece, type Point } from './piece.ts';
 import type { Value } from './value.ts';
 
-/** Where a value changes otherwise than before. */
+/** A place where a value begins to change in another way. */
 export interface Change {
-	/** Its numbers leap; they go on, but more or less steeply than before; or it says something else. */
+	/** Its numbers jump; or their slope changes; or its words change. */
 	readonly kind: 'step' | 'knee' | 'words';
-	/** The widths that were read on both sides of it, CSS px. */
+	/** The widths that were read on both sides, CSS px. */
 	readonly before: number;
 	readonly after: number;
-	/** Where it is, CSS px: of a knee where the lines meet, with a fraction; else the first width of what comes after. */
+	/**
+	 * Where it is, CSS px: for a knee the point where the lines meet, possibly fractional; otherwise the first width of
+	 * what follows.
+	 */
 	readonly at: number;
-	/** How far that may be off, CSS px; 0 for what is not a knee. */
+	/** How far off that may be, CSS px; 0 for everything but a knee. */
 	readonly within: number;
 	readonly from: Value;
 	readonly to: Value;
-	/** How the number that changes most goes, by how much a px of width. */
+	/** The slope of the number that changes most, per px of width. */
 	readonly slopes: readonly [before: number, after: number];
 }
 
-/** A number of a value as a line: where it is at a width, and its slope; undefined where one point alone is known. */
+/** A number of a value as a line: its value at a width, and its slope; undefined where only one point is known. */
 interface Line {
 	readonly at: number;
 	readonly number: number;
 	readonly slope: number;
 }
 
-/** The point of a piece that is nearest to a part of its length. */
+/** The point of a piece that is nearest to a fraction of its length. */
 function pointAt(piece: CurvePiece, part: number): Point {
 	const [from, to] = [firstOf(piece).width, lastOf(piece).width];
 	const target = from + part * (to - from);
@@ -34,7 +37,10 @@ function pointAt(piece: CurvePiece, part: number): Point {
 	);
 }
 
-/** The lines of a piece, by its inside: what lies at its ends may belong to what is beyond, as exactly as it was read. */
+/**
+ * The lines through the inside of a piece: a point at its end may belong to the neighbouring piece, within the
+ * precision of reading.
+ */
 function linesOf(piece: CurvePiece): readonly Line[] | undefined {
 	if (piece.length < 2) return undefined;
 	const inner = [pointAt(piece, 1 / 4), pointAt(piece, 3 / 4)] as const;
@@ -48,7 +54,7 @@ function linesOf(piece: CurvePiece): readonly Line[] | undefined {
 
 const valueAt = ({ at, number, slope }: Line, width: number): number => number + slope * (width - at);
 
-/** Where the lines that differ most meet, and how far that may be off, when that is between two pieces. */
+/** Where the lines that differ most meet, and how far off that may be, if that is between the two pieces. */
 function meeting(before: CurvePiece, after: CurvePiece, tolerance: number) {
 	const [left, right] = [linesOf(before), linesOf(after)];
 	if (!left || !right) return undefined;
@@ -59,9 +65,9 @@ function meeting(before: CurvePiece, after: CurvePiece, tolerance: number) {
 	const at = (valueAt(b, 0) - valueAt(a, 0)) / (a.slope - b.slope);
 	const within = tolerance / Math.abs(a.slope - b.slope);
 	const [from, to] = [lastOf(before).width, firstOf(after).width];
-	// Points near a bend lie on both lines, as exactly as they were read.
+	// Within the precision of reading, points near a bend lie on both lines.
 	if (at < from - 3 * within || at > to + 3 * within) return undefined;
-	// Numbers that do not bend must not leap either.
+	// Numbers without a bend must not jump either.
 	const leaps = left.some((line, i) => {
 		const other = right[i];
 		return other && Math.abs(valueAt(line, at) - valueAt(other, at)) > 4 * tolerance;
@@ -71,7 +77,7 @@ function meeting(before: CurvePiece, after: CurvePiece, tolerance: number) {
 
 const slopeOf = (piece: CurvePiece, number: number): number => linesOf(piece)?.[number]?.slope ?? 0;
 
-/** Where a value changes otherwise than before, between its pieces, ascending. */
+/** Where a value begins to change in another way, between its pieces, in ascending order. */
 export function changesBetween(pieces: readonly CurvePiece[], tolerance: number): Change[] {
 	return pieces.flatMap((piece, i): Change[] => {
 		const next = pieces[i + 1];

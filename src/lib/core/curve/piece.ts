@@ -9,16 +9,21 @@ export interface Point {
 /** What was read of a value, by width, CSS px. */
 export type KnownValues = ReadonlyMap<number, Value>;
 
-/** Neighbouring widths at which a value's words are the same and its numbers lie on straight lines; at least one. */
+/**
+ * Neighbouring widths at which a value's words are the same and its numbers lie on straight lines; at least one
+ * width.
+ */
 export type CurvePiece = readonly [Point, ...Point[]];
 
 export const firstOf = ([first]: CurvePiece): Point => first;
 export const lastOf = (piece: CurvePiece): Point => piece.at(-1) ?? piece[0];
 
-/** The slopes that lines through a point may have, a number of a value each, so that all that was read lies on them. */
+/**
+ * The slopes that lines through a point may have, for each number of a value, so that everything read lies on them.
+ */
 type Slopes = readonly (readonly [least: number, most: number])[];
 
-/** Narrows slopes to those that reach another point, too; undefined where none does. */
+/** Narrows slopes to those that reach another point as well; undefined where none does. */
 function narrowed(slopes: Slopes, from: Point, to: Point, tolerance: number): Slopes | undefined {
 	const across = to.width - from.width;
 	if (from.value.words !== to.value.words) return undefined;
@@ -30,7 +35,7 @@ function narrowed(slopes: Slopes, from: Point, to: Point, tolerance: number): Sl
 	return next.every(([least, most]) => least <= most) ? next : undefined;
 }
 
-/** Whether a piece is but two neighbouring px that differ: they do not tell a line from a leap. */
+/** Whether a piece is just two neighbouring px with different values: these cannot tell a line from a jump. */
 function isLeap([from, to, more]: CurvePiece, tolerance: number): boolean {
 	return (
 		to !== undefined &&
@@ -41,13 +46,13 @@ function isLeap([from, to, more]: CurvePiece, tolerance: number): boolean {
 }
 
 /**
- * Parts what was read into pieces, ascending, each as long as it can be: all of a piece lies within the tolerance of
- * straight lines from its first point.
+ * Splits what was read into pieces, in ascending order, each as long as possible: everything in a piece lies within
+ * the tolerance of straight lines from its first point.
  */
 export function piecesOf(known: KnownValues, tolerance: number): CurvePiece[] {
 	const pieces: [Point, ...Point[]][] = [];
 	let slopes: Slopes = [];
-	/** Puts a point to the last piece, where it lies on its lines. */
+	/** Adds a point to the last piece where it lies on its lines. */
 	const put = (point: Point): boolean => {
 		const piece = pieces.at(-1);
 		const next = piece && narrowed(slopes, piece[0], point, tolerance);
@@ -60,7 +65,7 @@ export function piecesOf(known: KnownValues, tolerance: number): CurvePiece[] {
 		pieces.push([point]);
 		slopes = [];
 	};
-	/** What leaps at its second point begins anew there. */
+	/** A piece that jumps at its second point is split there. */
 	const part = (): void => {
 		const [piece] = pieces.slice(-1);
 		if (!piece || !isLeap(piece, tolerance)) return;
@@ -78,8 +83,8 @@ export function piecesOf(known: KnownValues, tolerance: number): CurvePiece[] {
 }
 
 /**
- * The widths to read next, ascending: the middle between two pieces that are more than a px apart, and of a piece that is
- * known by its ends alone. None when every change stands between two neighbouring px.
+ * The widths to read next, in ascending order: the middle between two pieces that are more than a px apart, and of a
+ * piece of which only the ends are known. None once every change lies between two neighbouring px.
  */
 export function nextWidths(pieces: readonly CurvePiece[]): number[] {
 	const next = pieces.flatMap((piece, i) => {

@@ -1,4 +1,4 @@
-/** A value as it was read: its numbers, and what is around them. */
+/** A value as read: its numbers, and the text around them. */
 export interface Value {
 	/** The text with each number left out. */
 	readonly words: string;
@@ -9,7 +9,7 @@ export interface Value {
 const NUMBER = /(?<![\w#.-])-?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?/gi;
 const MARK = '\u0000';
 
-/** Reads the numbers of a value, in the order in which they stand. */
+/** Reads the numbers of a value, in order. */
 export function valueOf(text: string): Value {
 	const numbers: number[] = [];
 	const words = text.replace(NUMBER, (number) => {
@@ -19,7 +19,7 @@ export function valueOf(text: string): Value {
 	return { words, numbers };
 }
 
-/** Prints a value with numbers of so many digits after the point at most. */
+/** Prints a value with at most so many decimals. */
 export function printValue({ words, numbers }: Value, digits = 2): string {
 	let i = 0;
 	return words.replaceAll(MARK, () => String(Number((numbers[i++] ?? 0).toFixed(digits))));

@@ -2,7 +2,7 @@ import { isFlex, isGrid, isOut, type Kind } from './kind.ts';
 
 const COMMON = 'CSS Box Alignment 3 §5–6';
 
-/** Alignment of children on what is neither a flex nor a grid container. */
+/** Alignment of children in what is neither a flex nor a grid container. */
 export const alignment: Kind = {
 	name: 'alignment on a box that is no flex or grid container',
 	properties: ['align-items', 'justify-items', 'justify-content'],
@@ -18,7 +18,7 @@ export const alignment: Kind = {
 			};
 		}
 		if (isGrid(facts)) return undefined;
-		// Columns take justify-content no more than blocks; what is absolutely positioned in it takes *-items.
+		// Columns ignore justify-content as blocks do; absolutely positioned children use *-items.
 		if (
 			longhand !== 'justify-content' &&
 			!/^(block|flow-root|inline-block|list-item|inline|table|table-cell)$/.test(display)
@@ -32,7 +32,7 @@ export const alignment: Kind = {
 	}
 };
 
-/** Alignment of one child whose parent sets no children. */
+/** Alignment of one child whose parent does not lay out its children. */
 export const selfAlignment: Kind = {
 	name: 'alignment of a child of no flex or grid container',
 	properties: ['align-self', 'justify-self'],
@@ -55,7 +55,7 @@ export const selfAlignment: Kind = {
 	}
 };
 
-/** Room between lines, where there is one line. */
+/** Space between lines where there is only one line. */
 export const oneLine: Kind = {
 	name: 'align-content in a flex container of one line',
 	properties: ['align-content'],

@@ -1,6 +1,6 @@
 import { isInlineText, isItem, isOut, isVertical, type Kind } from './kind.ts';
 
-/** Automatic margins above and below in flow, which come to nothing. */
+/** Automatic vertical margins in flow, which compute to 0. */
 export const autoMargin: Kind = {
 	name: 'automatic vertical margins in flow',
 	properties: ['margin-top', 'margin-bottom'],

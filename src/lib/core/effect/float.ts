@@ -1,6 +1,6 @@
 import { isItem, type Kind } from './kind.ts';
 
-/** Floating in a container that sets its items itself. */
+/** Floating in a container that lays out its items itself. */
 export const float: Kind = {
 	name: 'float and clear on a flex or grid item',
 	properties: ['float', 'clear'],

@@ -1,6 +1,6 @@
 import { isFlex, isGrid, type Kind } from './kind.ts';
 
-/** Gaps where there is nothing to stand between. */
+/** Gaps where there is nothing to separate. */
 export const gap: Kind = {
 	name: 'gap in flow',
 	properties: ['row-gap', 'column-gap'],

@@ -15,9 +15,9 @@ import { verticalAlign } from './verticalAlign.ts';
 
 export type { Facts, NoEffect };
 
-/** The kinds of declaration that do nothing where they stand. */
+/** The kinds of declarations without effect. */
 export const KINDS: readonly Kind[] = [
-	// Ahead of the more general ones.
+	// Before the more general ones.
 	stretched,
 	alignment,
 	selfAlignment,
@@ -42,10 +42,10 @@ for (const kind of KINDS) {
 		byProperty.set(property, [...(byProperty.get(property) ?? []), kind]);
 }
 
-/** The longhands that anything can be said of. */
+/** The longhands about which something can be said. */
 export const IDLE_LONGHANDS: ReadonlySet<string> = new Set(byProperty.keys());
 
-/** The computed longhands that kinds ask about. */
+/** The computed longhands that the kinds need. */
 export const FACT_LONGHANDS: readonly string[] = [
 	...'align-items align-self aspect-ratio bottom column-count column-width direction display flex-direction flex-wrap'.split(
 		' '
@@ -53,7 +53,7 @@ export const FACT_LONGHANDS: readonly string[] = [
 	...'float height left overflow-x overflow-y position right top writing-mode'.split(' ')
 ];
 
-/** Why a longhand that is declared on an element does nothing there; undefined where it may do something. */
+/** Why a longhand declared on an element has no effect there; undefined where it may have one. */
 export function noEffectOf(longhand: string, facts: Facts): NoEffect | undefined {
 	if (isGone(facts)) return undefined;
 	for (const kind of byProperty.get(longhand) ?? []) {

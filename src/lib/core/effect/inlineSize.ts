@@ -2,7 +2,7 @@ import { isInlineText, isVertical, type Kind } from './kind.ts';
 
 const SIZES = ['width', 'height', 'min-width', 'max-width', 'min-height', 'max-height'];
 
-/** Sizes and margins across the line on a piece of a line of text. */
+/** Sizes and vertical margins on inline boxes. */
 export const inlineSize: Kind = {
 	name: 'sizes and vertical margins on inline',
 	properties: [...SIZES, 'margin-top', 'margin-bottom'],

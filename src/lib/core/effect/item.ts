@@ -3,7 +3,7 @@ import { isFlex, isGrid, isOut, type Kind } from './kind.ts';
 const FLEX = ['flex-grow', 'flex-shrink', 'flex-basis'];
 const GRID = ['grid-row-start', 'grid-row-end', 'grid-column-start', 'grid-column-end'];
 
-/** What only a flex or grid container asks its children about. */
+/** Properties of children that only a flex or grid container reads. */
 export const item: Kind = {
 	name: 'order, flex or grid placement on a child of no such container',
 	properties: ['order', ...FLEX, ...GRID],

@@ -1,37 +1,37 @@
-/** What is known of an element from layout, at the width and in the state that are asked about. */
+/** What layout says about an element, at the width and in the state in question. */
 export interface Facts {
 	/** Lower case. */
 	readonly tag: string;
-	/** A computed longhand; '' where it is not known. */
+	/** A computed longhand; '' where it is unknown. */
 	computed(longhand: string): string;
 	/**
-	 * What the cascade gives a longhand, as written; undefined where nothing of the page’s own does. Told of the element,
-	 * its parent and what is straight in it.
+	 * The value that the cascade gives a longhand, as written; undefined where the page does not set it. Available for
+	 * the element, its parent and its children.
 	 */
 	specified(longhand: string): string | undefined;
 	readonly parent: Facts | null;
-	/** Whether words stand straight in it. */
+	/** Whether it directly contains text. */
 	readonly words: boolean;
-	/** What is straight in it; null where that is not known. */
+	/** Its children; null where they are not known. */
 	children(): readonly Facts[] | null;
 }
 
-/** A declaration does nothing where it stands. */
+/** A declaration that has no effect. */
 export interface NoEffect {
 	/** Why, as a sentence. */
 	readonly reason: string;
 	/** The nearest thing that would have the effect, as a sentence. */
 	readonly instead: string;
-	/** The section of the standard that says so. */
+	/** The section of the standard. */
 	readonly standard: string;
 }
 
-/** One kind of declaration that does nothing. */
+/** One kind of declaration without effect. */
 export interface Kind {
 	readonly name: string;
-	/** The longhands that it may be said of. */
+	/** The longhands that it applies to. */
 	readonly properties: readonly string[];
-	/** Whether it does nothing on this element; undefined where it may do something. */
+	/** Why the declaration has no effect on this element; undefined where it may have one. */
 	of(longhand: string, facts: Facts): NoEffect | undefined;
 }
 
@@ -49,17 +49,17 @@ const REPLACED = new Set(
 	'img video canvas iframe embed object input textarea select button svg audio meter progress'.split(' ')
 );
 
-/** Sized like a picture rather than by lines of text; form controls too. */
+/** Sized like a picture rather than by lines of text; includes form controls. */
 export const isReplaced = ({ tag }: Facts): boolean => REPLACED.has(tag);
 
-/** A box that is part of a line of text, without sizes of its own. */
+/** An inline box, which has no sizes of its own. */
 export const isInlineText = (facts: Facts): boolean =>
 	facts.computed('display') === 'inline' &&
 	!isReplaced(facts) &&
 	!isOut(facts) &&
 	facts.computed('float') === 'none';
 
-/** Not shown at all: nothing can be told of what would have an effect. */
+/** Not shown at all: nothing can be said about effects. */
 export const isGone = (facts: Facts): boolean => facts.computed('display') === 'none';
 
 export const isVertical = (facts: Facts | null): boolean =>

@@ -2,7 +2,7 @@ import type { Kind } from './kind.ts';
 
 const WITH_CONTENT = /^(img|video|canvas|iframe|embed|object|input|svg)$/;
 
-/** How a picture fills its box, on what is no picture. */
+/** How a picture fills its box, on something that is not a picture. */
 export const objectFit: Kind = {
 	name: 'object-fit on what is not replaced',
 	properties: ['object-fit', 'object-position'],

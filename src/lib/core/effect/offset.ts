@@ -1,6 +1,6 @@
 import { isItem, type Kind } from './kind.ts';
 
-/** Offsets on what is not positioned, and an order of depth on what has none. */
+/** Offsets on what is not positioned, and `z-index` where there is no stacking order. */
 export const offset: Kind = {
 	name: 'offsets and z-index on what is not positioned',
 	properties: ['top', 'right', 'bottom', 'left', 'z-index'],

@@ -1,16 +1,16 @@
 import type { Facts, Kind } from './kind.ts';
 
-/** Values that go by what is around an element. */
+/** Values that depend on the parent. */
 const RELATIVE =
 	/^(inherit|unset|revert|revert-layer|currentcolor)$|\d(?:em|ex|ch|lh|cap|ic|%)|larger|smaller|bolder|lighter|var\(/i;
 
-/** Whether an element says a property anew, whatever stands around it. */
+/** Whether an element sets a property itself, whatever its parent has. */
 function saysAnew(longhand: string, facts: Facts): boolean {
 	const value = facts.specified(longhand)?.trim();
 	return value !== undefined && !RELATIVE.test(value);
 }
 
-/** A value for the words of what is in an element, where all of that has one of its own. */
+/** An inherited value on an element whose children all set their own. */
 export const ownOfChildren: Kind = {
 	name: 'a value on a wrapper whose children have their own',
 	properties: [

@@ -1,6 +1,6 @@
 import { isInlineText, isItem, isOut, isVertical, type Kind } from './kind.ts';
 
-/** A share of a height that is itself made by the content. */
+/** A percentage of a height that the content determines. */
 export const percentHeight: Kind = {
 	name: 'percentage height of an auto parent',
 	properties: ['height', 'min-height', 'max-height'],
@@ -9,7 +9,7 @@ export const percentHeight: Kind = {
 		if (!parent || isOut(facts) || isItem(facts) || isInlineText(facts) || isVertical(facts))
 			return undefined;
 		if (!/^\s*[\d.]+%\s*$/.test(facts.specified(longhand) ?? '')) return undefined;
-		// Other containers may give a child a height that nobody wrote.
+		// Other containers may give a child a height that is not written anywhere.
 		if (!/^(block|flow-root|inline-block|list-item)$/.test(parent.computed('display'))) return undefined;
 		if (isItem(parent) || isOut(parent) || parent.parent === null) return undefined;
 		if (

@@ -2,11 +2,11 @@ import type { Facts, Kind } from './kind.ts';
 
 const SIDES = ['top', 'right', 'bottom', 'left'];
 
-/** Whether an element is what its content scrolls in, even if it does not show it. */
+/** Whether an element is a scroll container for its content, even if it shows no scrollbar. */
 const scrolls = (facts: Facts): boolean =>
 	['overflow-x', 'overflow-y'].some((longhand) => /^(hidden|auto|scroll)$/.test(facts.computed(longhand)));
 
-/** Sticking without a side to stick to, or to the wrong window. */
+/** Sticky positioning without an inset, or in the wrong scroll container. */
 export const sticky: Kind = {
 	name: 'sticky without an inset',
 	properties: ['position'],
@@ -21,7 +21,7 @@ export const sticky: Kind = {
 	}
 };
 
-/** What sticks sticks to the nearest box that scrolls; where that never scrolls, it never sticks. */
+/** Sticky elements stick to the nearest scroll container; where that never scrolls, they never stick. */
 export const stickyInside: Kind = {
 	name: 'sticky inside what clips',
 	properties: ['position'],

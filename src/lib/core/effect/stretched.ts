@@ -1,6 +1,6 @@
 import { isFlex, isGrid, isItem, type Kind } from './kind.ts';
 
-/** Columns that are as tall as each other, where their content was to be centred. */
+/** Columns stretched to equal height although their content was to be centred. */
 export const stretched: Kind = {
 	name: 'centring of the content of a stretched item',
 	properties: ['align-items', 'justify-content', 'vertical-align'],

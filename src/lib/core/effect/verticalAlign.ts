@@ -1,6 +1,6 @@
 import { isInlineText, isItem, isOut, type Kind } from './kind.ts';
 
-/** Alignment within a line on what is in no line. */
+/** `vertical-align` on what is not in a line. */
 export const verticalAlign: Kind = {
 	name: 'vertical-align on a block',
 	properties: ['vertical-align'],

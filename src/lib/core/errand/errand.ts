@@ -22,25 +22,25 @@ import {
 	type ErrandRequest
 } from './errandRequest.ts';
 
-/** What is to be done to an element of given markup at its host; until then frames alone have it. */
+/** Something to be done at the host to an element of given markup; until then only frames show it. */
 export const errandSchema = z.strictObject({
 	page: text(500),
-	/** The class that it is to get; '' where something else is wanted. */
+	/** The class to be given; '' where something else is requested. */
 	name: text(100).check(
 		z.refine((name) => name === '' || CLASS_NAME.test(name), 'this is no name of a class')
 	),
 	request: z.optional(errandRequestSchema),
 	path: z.readonly(z.array(z.int().check(z.nonnegative())).check(z.maxLength(1000))),
-	/** What the element is known by when its place has changed. */
+	/** What identifies the element when its place has changed. */
 	tag: text(100),
 	words: text(200),
-	/** Whether a newer save of the page has it. */
+	/** Whether a newer save of the page contains it. */
 	done: z.boolean()
 });
 
 export type Errand = z.infer<typeof errandSchema>;
 
-/** A page or sheet that is given: it is left alone; what a page lacks becomes an errand. */
+/** A page or sheet that is given is left unchanged; what a page lacks becomes an errand. */
 export const givenSchema = z.strictObject({ path: text(500) });
 
 export type Given = z.infer<typeof givenSchema>;
@@ -55,8 +55,8 @@ export const errandFor = (page: string, element: PageElement, request: string | 
 });
 
 /**
- * The element of an errand in a save of its page: where it was, if that says the same; else the only one, or the
- * first, that does; undefined where none does.
+ * The element of an errand in a save of its page: the one at the old place if its text is the same; otherwise the
+ * only, or the first, one with that text; undefined where there is none.
  */
 function elementOf(page: Page, errand: Errand): PageElement | undefined {
 	const { path, tag, words } = errand;
@@ -66,7 +66,10 @@ function elementOf(page: Page, errand: Errand): PageElement | undefined {
 	return page.elements.find(isIt) ?? (there?.tag === tag && words === '' ? there : undefined);
 }
 
-/** An errand as a newer save of its page has it: with its place there, and ticked off where that has what it asks for. */
+/**
+ * An errand as a newer save of its page has it: with its place there, and ticked off if the save contains what was
+ * requested.
+ */
 export function errandIn(page: Page, errand: Errand): Errand {
 	const element = elementOf(page, errand);
 	const done = isDone(page, element, errand.request ?? errand.name, errand);
@@ -74,8 +77,8 @@ export function errandIn(page: Page, errand: Errand): Errand {
 }
 
 /**
- * The text of a page with what its errands ask for, one after the other, and the changes of each, by which places in
- * it are found in the page's own text (`offsetBefore`, the last first).
+ * The text of a page with its errands applied one after the other, and the changes of each, with which places in it
+ * are mapped to the page's own text (`offsetBefore`, the last first).
  */
 export function withErrands(
 	source: string,
@@ -99,7 +102,7 @@ export function withErrands(
 const wrapperNamed = ({ tag, className }: { tag: string; className: string }): string =>
 	`a ${tag}${className === '' ? '' : ` of the class ${className}`}`;
 
-/** What an errand asks for, of something that is called `it`. */
+/** What an errand requests, of something that is called `it`. */
 function instruction({ request, name }: Errand, it: string): string {
 	switch (request?.kind) {
 		case undefined:
@@ -154,7 +157,10 @@ const CALLED: Readonly<Record<string, string>> = {
 
 const quoted = (words: string): string => (words === '' ? '' : ` “${words}”`);
 
-/** An errand in words that a person at the host understands: the section by its place and heading, then the piece of it. */
+/**
+ * An errand in words that a person at the host understands: the section by its place and heading, then the piece of
+ * it.
+ */
 export function errandSentence(page: Page, errand: Errand): string {
 	const element = elementOf(page, errand) ?? elementAt(page, errand.path);
 	if (!element) return `${capital(instruction(errand, `a ${errand.tag}${quoted(errand.words)}`))}.`;

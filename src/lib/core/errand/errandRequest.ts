@@ -23,23 +23,23 @@ export const text = (most: number) => z.string().check(z.maxLength(most));
 
 const wrapperSchema = z.strictObject({ tag: text(100), className: text(100) });
 
-/** What an element is known by in another save: its tag, and how it begins. */
+/** What identifies an element in another save: its tag, and how it begins. */
 const knownSchema = z.strictObject({ tag: text(100), words: text(200) });
 
 const count = z.int().check(z.nonnegative(), z.lte(100_000));
 
 /**
- * What is to be done to an element, other than to give it a class, as markup that others write can be told it:
- * by elements and words, not by offsets.
+ * What is to be done to an element, other than giving it a class, in a form that can be told to whoever writes the
+ * markup: by elements and words, not by offsets.
  */
 export const errandRequestSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('class'), name: text(100) }),
 	z.strictObject({ kind: z.literal('attribute'), name: text(200), value: z.nullable(text(20_000)) }),
 	z.strictObject({ kind: z.literal('words'), words: text(20_000) }),
 	z.strictObject({ kind: z.literal('wrap'), wrapper: wrapperSchema, together: z.literal(false) }),
-	/** The element and those after it, so many in all, as one. */
+	/** The element and the following ones, so many in all, as one. */
 	z.strictObject({ kind: z.literal('wrap-run'), wrapper: wrapperSchema, count }),
-	/** Words in it, as its source has them; so many like them stand before. */
+	/** Words in it, as in its source; so many equal ones come before. */
 	z.strictObject({
 		kind: z.literal('wrap-words'),
 		wrapper: wrapperSchema,
@@ -53,7 +53,7 @@ export const errandRequestSchema = z.discriminatedUnion('kind', [
 		by: z.union([z.literal(-1), z.literal(1)]),
 		neighbour: z.optional(knownSchema)
 	}),
-	/** A copy after it; so many like it stand there already. */
+	/** A copy after it; so many copies exist already. */
 	z.strictObject({ kind: z.literal('duplicate'), alike: z.optional(count) }),
 	z.strictObject({ kind: z.literal('insert'), html: text(20_000), place: z.enum(INSERT_PLACES) })
 ]);
@@ -62,13 +62,13 @@ export type ErrandRequest = z.infer<typeof errandRequestSchema>;
 
 const WORDS = 80;
 
-/** What an element is known by in another save of its page. */
+/** What identifies an element in another save of its page. */
 export const knownBy = (element: PageElement): z.infer<typeof knownSchema> => ({
 	tag: element.tag,
 	words: wordsIn(element, WORDS)
 });
 
-/** Whether an element is what another was known by. */
+/** Whether an element is the one so identified. */
 export const isKnownAs = (element: PageElement, { tag, words }: z.infer<typeof knownSchema>): boolean =>
 	element.tag === tag && wordsIn(element, WORDS) === words;
 
@@ -76,13 +76,13 @@ const siblings = (element: PageElement): readonly PageElement[] => element.paren
 const alikeOf = (element: PageElement): number =>
 	siblings(element).filter((one) => isKnownAs(one, knownBy(element))).length;
 
-/** Where the inside of an element begins and ends in its page's source. */
+/** Where an element's content begins and ends in its page's source. */
 const insideOf = ({ startTag, endTag, span }: PageElement): readonly [number, number] => [
 	startTag?.end ?? 0,
 	endTag?.start ?? span?.end ?? 0
 ];
 
-/** The places of words in the source of what an element holds. */
+/** The places of words in the source of an element's content. */
 function placesOf({ source }: Page, element: PageElement, words: string): number[] {
 	const [from, to] = insideOf(element);
 	const found: number[] = [];
@@ -95,8 +95,8 @@ function placesOf({ source }: Page, element: PageElement, words: string): number
 }
 
 /**
- * Requests for the markup of elements, as the host of a page can be told them: each with the element that it is for.
- * Undefined where it cannot be told: words that stand in none of the elements.
+ * Requests for the markup of elements in a form that can be told to the host of a page: each with its element.
+ * Undefined where that is impossible: the words are in none of the elements.
  */
 export function requestsToHost(
 	page: Page,
@@ -129,7 +129,7 @@ export function requestsToHost(
 
 const whole = ({ tag, className = '' }: { tag: string; className?: string }) => ({ tag, className });
 
-/** The changes of a page's source that a request for an element comes to. */
+/** The changes of a page's source that a request for an element amounts to. */
 export function changesFor(page: Page, element: PageElement, request: string | ErrandRequest): Change[] {
 	if (typeof request === 'string')
 		return markupChanges(page, [element], { kind: 'give-class', name: request });
@@ -164,7 +164,10 @@ function isInserted(element: PageElement, { html, place }: ErrandRequest & { kin
 	return among.some((one) => one !== element && isKnownAs(one, knownBy(added)));
 }
 
-/** Whether a save has what is asked for of an element that stood at a path; the element is undefined where the save has none like it. */
+/**
+ * Whether a save contains what was requested for an element at a path; the element is undefined where the save has
+ * none like it.
+ */
 export function isDone(
 	page: Page,
 	element: PageElement | undefined,
@@ -176,12 +179,12 @@ export function isDone(
 		return there?.tag === was.tag && wordsIn(there, request.words.length + 1) === plainWords(request.words);
 	}
 	if (typeof request !== 'string' && request.kind === 'unwrap') {
-		// Its words stand in what was around it, and no such element is there.
+		// Its words are in its former parent, and there is no such element.
 		const around = elementAt(page, was.path.slice(0, -1));
 		return !element && was.words !== '' && around !== undefined && wordsIn(around, 1e6).includes(was.words);
 	}
 	if (typeof request !== 'string' && request.kind === 'insert') {
-		// What is added in it makes its words others.
+		// What was added inside changes its words.
 		const there = element ?? elementAt(page, was.path);
 		return there?.tag === was.tag && isInserted(there, request);
 	}

@@ -1,19 +1,19 @@
 import * as z from 'zod/mini';
 import { attribute, classesOf, wordsIn, type Page, type PageElement } from '../html/index.ts';
 
-/** An id or class that was another in another save of the same page: nothing can be built on it. */
+/** An id or class that differs between two saves of the same page: nothing can rely on it. */
 export const unsteadySchema = z.strictObject({
 	page: z.string().check(z.maxLength(500)),
 	kind: z.enum(['id', 'class']),
 	name: z.string().check(z.maxLength(500)),
-	/** What stands in its place in the later save. */
+	/** What replaces it in the later save. */
 	became: z.string().check(z.maxLength(500))
 });
 
 export type UnsteadyName = z.infer<typeof unsteadySchema>;
 
 const WORDS = 120;
-/** What an element is known by in two saves: its tag and those around it, and what it says. */
+/** What identifies an element in two saves: its tag and those of its ancestors, and its text. */
 function known(element: PageElement): string {
 	const tags: string[] = [];
 	for (let at: PageElement | null = element; at; at = at.parent) tags.push(at.tag);
@@ -33,9 +33,9 @@ const byWhatTheySay = (page: Page): Map<string, PageElement[]> => {
 };
 
 /**
- * The ids and classes that two saves of a page prove unsteady. Elements are paired that say the same in the same
- * place of the tree, where as many do in both saves; a name is unsteady where a pair has it on one side only and
- * the page has it nowhere in the other save, with another such name in its stead.
+ * The ids and classes that two saves of a page prove unsteady. Elements with the same text at the same place of the
+ * tree are paired where both saves have equally many; a name is unsteady where only one of a pair has it, the other
+ * save's page has it nowhere, and another such name stands in its place.
  */
 export function unsteadyNames(page: string, before: Page, after: Page): UnsteadyName[] {
 	const [old, now] = [byWhatTheySay(before), byWhatTheySay(after)];

@@ -1,10 +1,10 @@
 /** Something that can be found by its words. */
 export interface Findable {
-	/** What it is called first of all. */
+	/** Its main name. */
 	readonly name: string;
 	/** Words that help to find it, after its name. */
 	readonly also?: string;
-	/** More lines of words that help to find it, lower case; they are not shown. */
+	/** More lines of words that help to find it, in lower case; they are not shown. */
 	readonly words?: readonly string[];
 }
 
@@ -13,7 +13,7 @@ function fit(text: string, word: string): number {
 	const at = text.indexOf(word);
 	if (at < 0) return 0;
 	if (text === word) return 1;
-	// What begins with a sign that stands for a kind, as `.sail` and `#top`, begins with its word too.
+	// What begins with a sign for its kind, such as `.sail` or `#top`, also begins with its word.
 	const begins = at === 0 || (at === 1 && /^[.#@/]/.test(text));
 	const share = word.length / text.length;
 	if (begins) return 0.8 + 0.15 * share;
@@ -21,10 +21,10 @@ function fit(text: string, word: string): number {
 	return (startsWord ? 0.55 : 0.25) + 0.15 * share;
 }
 
-/** How well a word fits something of whose further lines it is a word, or begins one. */
+/** How well a word fits something whose further lines contain it, or a word that begins with it. */
 const IN_LINES = 0.35;
 
-/** How well something fits a query: each of its words must be in it somewhere. 0 where it does not fit. */
+/** How well something fits a query: each of its words must occur somewhere. 0 where it does not fit. */
 export function fitness({ name, also = '', words: lines = [] }: Findable, query: string): number {
 	const [main, rest] = [name.toLowerCase(), also.toLowerCase()];
 	const whole = query.trim().toLowerCase();
@@ -40,10 +40,7 @@ export function fitness({ name, also = '', words: lines = [] }: Findable, query:
 	return Math.max(sum / words.length, fit(main, whole));
 }
 
-/**
- * What fits a query, best first; of equals, what stands first. Letters' case does not matter. No more than
- * `limit` of them.
- */
+/** What fits a query, best first; equal ones in their given order. Case does not matter. At most `limit`. */
 export function ranked<X extends Findable>(items: Iterable<X>, query: string, limit: number): X[] {
 	const found: { item: X; score: number }[] = [];
 	for (const item of items) {

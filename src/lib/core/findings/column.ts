@@ -4,12 +4,12 @@ import { has, lineEdges } from './geometry.ts';
 import type { Kind, Reading } from './kind.ts';
 import { byKey } from './line.ts';
 
-/** Fewer words a line are too few; fewer rows say nothing. */
+/** Fewer words per line are too few; with fewer rows nothing is reported. */
 const [WORDS, ROWS] = [1.5, 3];
-/** What is so far from the limit is left out, words per line. */
+/** Further from the limit than this, nothing is recorded, words per line. */
 const APART = 3;
 
-/** How many rows lines stand in: one that begins below the middle of the row before begins another. */
+/** The number of rows that lines form: a line that begins below the middle of the previous row begins a new one. */
 function rowsOf(lines: readonly { readonly top: number; readonly bottom: number }[]): number {
 	let [count, middle] = [0, -Infinity];
 	for (const { top, bottom } of [...lines].sort((a, b) => a.top - b.top)) {
@@ -24,7 +24,10 @@ function rowsOf(lines: readonly { readonly top: number; readonly bottom: number 
 const brokenIn = ({ tags, parent }: Snapshot): Set<number> =>
 	new Set(tags.flatMap((tag, i) => (tag === 'br' ? (parent[i] ?? -1) : [])));
 
-/** A block of text holds hardly more than one word a line. Lines that are broken on purpose, or run up or down, are left out. */
+/**
+ * A block of text has hardly more than one word per line. Lines that are broken on purpose, or run vertically, are
+ * left out.
+ */
 export const column: Kind = {
 	name: 'column',
 	title: 'a column fits only one word per line',

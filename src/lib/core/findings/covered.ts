@@ -4,7 +4,7 @@ import { boxEdges, has, isAround, isIn, isPage, unclipped } from './geometry.ts'
 import type { Kind, Reading } from './kind.ts';
 import { APART, over, seenLines } from './line.ts';
 
-/** Text lies under something that lets nothing through and is painted later. What is fixed lies over all else by design. */
+/** Text lies under something opaque that is painted later. Fixed elements cover others by design. */
 export const covered: Kind = {
 	name: 'covered',
 	title: 'text is covered',
@@ -12,7 +12,7 @@ export const covered: Kind = {
 	limit: { value: 0, unit: 'px' },
 	sentence: ({ name, other, by }) => `${name} lies under ${other}, by ${figure(by)} px.`,
 	read: (snapshot) => {
-		/** What is in the flow lies over nothing but what is put below it. */
+		/** An element in the flow can only cover what is placed below it in the stacking order. */
 		const lifted = snapshot.z.some((z) => z < 0) ? ~0 : FLAG.positioned | FLAG.stacks;
 		const covers = Array.from({ length: snapshot.count }, (_, i) => i).flatMap((i) => {
 			if (!has(snapshot, i, FLAG.opaque) || !has(snapshot, i, FLAG.shown)) return [];

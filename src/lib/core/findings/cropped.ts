@@ -4,12 +4,12 @@ import { boxEdges, has, windowWidth } from './geometry.ts';
 import type { Kind } from './kind.ts';
 import { hidesBeyond, reaching } from './reach.ts';
 
-/** Less is an overhang that nobody sees, px. */
+/** Less is an overhang that nobody notices, px. */
 const OVERHANG = 1;
 
 /**
- * In a page that hides what is beyond its edge, text or a picture is cut there. What lies beyond it altogether waits there
- * on purpose.
+ * On a page that hides what is beyond its edge, text or a picture is cut off there. What lies entirely beyond the
+ * edge is there on purpose.
  */
 export const cropped: Kind = {
 	name: 'cropped',

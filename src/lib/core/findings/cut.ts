@@ -4,12 +4,15 @@ import { boxEdges, clipOf, has, isPage, type Edges } from './geometry.ts';
 import { LEAST, NEAR, type Kind, type Reading } from './kind.ts';
 import { byKey, linesOf, type Line } from './line.ts';
 
-/** Boxes of lines reach beyond their letters, above and below: so much of their height may be cut. */
+/** The boxes of lines are taller than their letters, above and below: this much of their height may be cut off. */
 const BEYOND = 0.2;
-/** What is so narrow or low hides its text on purpose, px; and what shows no more of a line than that shows nothing of it. */
+/**
+ * Boxes this narrow or low hide their text on purpose, px; and a line of which no more is visible is not visible at
+ * all.
+ */
 const HIDING = 2;
 
-/** By how much a line is cut, where what cuts it cannot be scrolled; what rounding leaves of it is not cut. */
+/** By how much a line is cut off where its clipping ancestor cannot be scrolled; rounding is not counted. */
 function cutBy(snapshot: Snapshot, clip: number, box: Edges, line: Edges): number {
 	const beyond = BEYOND * (line.bottom - line.top);
 	const sideways = Math.max(line.right - box.right, box.left - line.left);
@@ -26,8 +29,8 @@ const isInSight = (box: Edges, line: Edges): boolean =>
 	Math.min(box.bottom, line.bottom) - Math.max(box.top, line.top) > HIDING;
 
 /**
- * Text that begins in sight is cut off by its own box or one around it, with an ellipsis or without. What hides all of its
- * text, or can be scrolled to it, does not cut it off.
+ * Text that begins in sight is cut off by its own box or a container, with or without an ellipsis. Boxes that hide
+ * all of their text, or can be scrolled to it, do not count.
  */
 export const cut: Kind = {
 	name: 'cut',

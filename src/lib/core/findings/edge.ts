@@ -3,12 +3,12 @@ import { FLAG } from '../snapshot/index.ts';
 import { boxEdges, has, isPage } from './geometry.ts';
 import { NEAR, type Kind } from './kind.ts';
 
-/** Less is an overhang that nobody sees, px. */
+/** Less is an overhang that nobody notices, px. */
 const OVERHANG = 1;
 
 /**
- * An element in the flow passes the left or right edge of what is around it, which neither scrolls nor cuts it there.
- * What is put out of the flow, or is a piece of a line of text, stands where it is meant to.
+ * An element in the flow passes the left or right edge of its container, which neither scrolls nor clips it there.
+ * Elements out of the flow, and inline ones, are assumed to be where they are meant to be.
  */
 export const edge: Kind = {
 	name: 'edge',

@@ -19,14 +19,17 @@ export const lineEdges = ({ lines }: Snapshot, i: number): Edges => edges(lines,
 
 export const has = ({ flags }: Snapshot, i: number, flag: number): boolean => ((flags[i] ?? 0) & flag) !== 0;
 
-/** The width of the window without its scrollbar: that of the root's inside, which is whole px, or its box where that is as wide. */
+/**
+ * The width of the window without its scrollbar: the root's client width, in whole px, or its box where that is as
+ * wide.
+ */
 export function windowWidth({ insides, boxes, width }: Snapshot): number {
 	const inside = insides[2] || width;
 	const root = boxes[2] ?? inside;
 	return Math.abs(root - inside) < 1 ? root : inside;
 }
 
-/** Whether an element is the root, or the body in it, whose overflow is the window's. */
+/** Whether an element is the root or the body, whose overflow is propagated to the window. */
 export const isPage = ({ parent, tags }: Pick<Snapshot, 'parent' | 'tags'>, i: number): boolean =>
 	i === 0 || (parent[i] === 0 && tags[i] === 'body');
 
@@ -37,7 +40,10 @@ export function clipOf(snapshot: Snapshot, i: number): number {
 	return at;
 }
 
-/** What of a rectangle within an element, or of the element itself, is not clipped away; null where nothing is left. */
+/**
+ * The part of a rectangle within an element, or of the element itself, that is not clipped; null where nothing
+ * remains.
+ */
 export function unclipped(snapshot: Snapshot, element: number, rect: Edges): Edges | null {
 	let { left, top, right, bottom } = rect;
 	let at =
@@ -50,14 +56,14 @@ export function unclipped(snapshot: Snapshot, element: number, rect: Edges): Edg
 	return right > left && bottom > top ? { left, top, right, bottom } : null;
 }
 
-/** Whether one element is another or around it. */
+/** Whether one element is the other or contains it. */
 export function isAround({ parent }: Snapshot, outer: number, inner: number): boolean {
 	let at = inner;
 	while (at > outer) at = parent[at] ?? -1;
 	return at === outer;
 }
 
-/** Whether an element, or one around it, has any of some flags. */
+/** Whether an element, or an ancestor of it, has any of some flags. */
 export function isIn(snapshot: Snapshot, element: number, flags: number): boolean {
 	for (let at = element; at >= 0; at = snapshot.parent[at] ?? -1) if (has(snapshot, at, flags)) return true;
 	return false;

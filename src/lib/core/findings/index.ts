@@ -16,7 +16,7 @@ export { isPage } from './geometry.ts';
 export { neither, neitherHolds, type Neither } from './neither.ts';
 export { LEAST, SEVERITIES, type Kind, type Severity, type Turn } from './kind.ts';
 
-/** Every kind of finding that one snapshot tells, the worst first. */
+/** Every kind of finding that a single snapshot reveals, the most severe first. */
 export const KINDS: readonly Kind[] = [
 	sideways,
 	cut,
@@ -31,7 +31,7 @@ export const KINDS: readonly Kind[] = [
 	row
 ];
 
-/** The path of every element, its indexes with full stops between, as an address has it; '' for the root. */
+/** The path of every element as in addresses: its indexes separated by full stops; '' for the root. */
 export function pathsOf({ count, parent }: Pick<Snapshot, 'count' | 'parent'>): string[] {
 	const children = new Int32Array(count);
 	const paths: string[] = [];
@@ -48,10 +48,10 @@ export function pathsOf({ count, parent }: Pick<Snapshot, 'count' | 'parent'>): 
 	return paths;
 }
 
-/** What a finding is known by at every width: its kind and its elements, by their paths. */
+/** What identifies a finding at every width: its kind and the paths of its elements. */
 export const findingKey = (kind: string, ...paths: readonly string[]): string => [kind, ...paths].join(' ');
 
-/** What a finding's key says. */
+/** The parts of a finding's key. */
 export function findingOf(
 	key: string
 ): { readonly kind: Kind; readonly paths: readonly string[] } | undefined {
@@ -60,7 +60,7 @@ export function findingOf(
 	return kind && { kind, paths };
 }
 
-/** What everything that kinds read in a snapshot comes to, by key (`core/sweep`). */
+/** Everything that the kinds read in a snapshot, by key (`core/sweep`). */
 export function readingsOf(snapshot: Snapshot, kinds: readonly Kind[] = KINDS): Map<string, number | string> {
 	const paths = pathsOf(snapshot);
 	const found = new Map<string, number | string>();

@@ -9,17 +9,17 @@ import {
 import { isMeantGap, wholePixels, type Bands, type MediaSite } from '../media/index.ts';
 import type { Kind } from './kind.ts';
 
-/** What is told of conditions, not of a layout. */
+/** Found from conditions, not from a layout. */
 export const neither: Omit<Kind, 'sentence' | 'read'> = {
 	name: 'neither',
 	title: 'neither half of a breakpoint holds',
-	// Grave where something is seen there.
+	// Severe where something is visible there.
 	severity: 'slight',
-	// A site's own, where its halves are usually apart by as much.
+	// The site's own convention, where its halves are usually this far apart.
 	limit: { value: 0, unit: 'px' }
 };
 
-/** A stretch between the px in which neither half of a breakpoint holds. */
+/** The stretch between two px in which neither half of a breakpoint holds. */
 export interface Neither {
 	readonly interval: Interval;
 	/** The conditions that end where it begins, and those that begin where it ends. */
@@ -27,14 +27,14 @@ export interface Neither {
 	readonly above: readonly MediaSite[];
 }
 
-/** Whether a condition holds on one side of a stretch and not in it, by the widths at which it holds. */
+/** Whether a condition holds on one side of a stretch and not inside it, by the widths at which it holds. */
 const endsAt = (holds: IntervalSet, stretch: Interval): boolean =>
 	isEmpty(intersection(holds, fromInterval(stretch)));
 
 /**
- * The stretches that hold no whole px and lie between two conditions, of which neither holds there (`max-width: 599px`
- * and `min-width: 600px`, Media Queries 5 §4.3 on fractional widths), but for those that are meant: no wider than `meant`,
- * CSS px.
+ * The stretches without a whole px between two conditions of which neither holds there (`max-width: 599px` and
+ * `min-width: 600px`, Media Queries 5 §4.3 on fractional widths), except intended ones: no wider than `meant`, CSS
+ * px.
  */
 export function neitherHolds(
 	{ bands, thresholds }: Bands,

@@ -4,8 +4,8 @@ import { boxEdges, clipOf, has, isPage } from './geometry.ts';
 import { NEAR, type Kind } from './kind.ts';
 
 /**
- * What is placed out of the flow lies with more than half of its width beyond the left or right edge of what it is placed
- * in: that it hangs over by less is often meant.
+ * More than half of the width of a positioned element lies beyond the left or right edge of its containing block; a
+ * smaller overhang is often intended.
  */
 export const outside: Kind = {
 	name: 'outside',

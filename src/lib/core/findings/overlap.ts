@@ -4,7 +4,7 @@ import { blockOf } from '../snapshot/index.ts';
 import type { Kind, Reading } from './kind.ts';
 import { APART, over, seenLines, type Line } from './line.ts';
 
-/** Lines of two elements, neither in the other, lie over one another. What is fixed lies over all else by design. */
+/** Lines of two elements, neither in the other, overlap. Fixed elements cover others by design. */
 export const overlap: Kind = {
 	name: 'overlap',
 	title: 'texts overlap',
@@ -24,7 +24,7 @@ export const overlap: Kind = {
 				if (isAround(snapshot, element, other)) continue;
 				const distance = over(a, b, Math.min(a.bottom - a.top, b.bottom - b.top));
 				const key = `${element} ${other}`;
-				// Pieces of the same lines stand beside one another: how near they are tells nothing.
+				// Parts of the same lines are next to each other, so their distance means nothing.
 				const least = blocks[i] === blocks[n] ? 0 : -APART;
 				if (distance > least && distance > Number(found.get(key)?.value ?? -Infinity))
 					found.set(key, { element, other, value: distance });

@@ -17,8 +17,8 @@ export const hidesBeyond = (snapshot: Snapshot): boolean =>
 	pagesOf(snapshot).some((i) => has(snapshot, i, FLAG.clips) && !has(snapshot, i, FLAG.scrollsX));
 
 /**
- * What reaches beyond the edge at which the lines of a page end, or nearly: the outermost of each, and what text straight
- * in it does. What is fixed, or cut by something around it, is not among them.
+ * What reaches, or nearly reaches, beyond the edge at which the page's lines end: the outermost element of each, and
+ * those whose own text does. Elements that are fixed, or clipped by a container, are not included.
  */
 export function reaching(snapshot: Snapshot): Reaching[] {
 	const { count, parent, rightToLeft, lineOf } = snapshot;

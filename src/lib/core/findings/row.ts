@@ -2,10 +2,10 @@ import { childrenOf, FLAG, shownAmong, visualRows, type Snapshot } from '../snap
 import { has } from './geometry.ts';
 import type { Kind, Reading } from './kind.ts';
 
-/** Widths that differ by no more are alike, px. */
+/** Widths that differ by no more count as equal, px. */
 const ALIKE = 1;
 
-/** How the children of a container stand, in words; null where there is no row to speak of. */
+/** How the children of a container are arranged, in words; null where there is no row. */
 function standing(snapshot: Snapshot, children: readonly number[]): string | null {
 	const inFlow = children.filter((i) => !has(snapshot, i, FLAG.absolute | FLAG.fixed));
 	const placed = shownAmong(snapshot, inFlow);
@@ -28,7 +28,10 @@ function standing(snapshot: Snapshot, children: readonly number[]): string | nul
 	return inOrder ? count : `${count}, in the order ${order.map((index) => index + 1).join(' ')}`;
 }
 
-/** The children of a flex or grid container stand otherwise, by their count in a row or their order, where no condition changes. */
+/**
+ * The children of a flex or grid container are rearranged, by their number per row or their order, where no condition
+ * changes.
+ */
 export const row: Kind = {
 	name: 'row',
 	title: 'a row changes its count or order away from any breakpoint',

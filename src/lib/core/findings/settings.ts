@@ -6,7 +6,10 @@ import { neither } from './neither.ts';
 
 const text = (most: number) => z.string().check(z.maxLength(most));
 
-/** How a site wants a kind of finding: whether at all, and from which limit on (in the kind's unit; null for its own). */
+/**
+ * A site's settings for a kind of finding: whether to look for it, and its limit (in the kind's unit; null for the
+ * default).
+ */
 export const kindSettingSchema = z.object({
 	kind: text(40),
 	on: z.boolean(),
@@ -14,10 +17,10 @@ export const kindSettingSchema = z.object({
 });
 export type KindSetting = z.infer<typeof kindSettingSchema>;
 
-/** A finding that is as it is meant to be, at some widths of a page, and why. */
+/** A finding that is intended, at some widths of a page, and why. */
 export const acceptedSchema = z.object({
 	page: text(1000),
-	/** What it is known by (`findingKey`), and what its elements are called: where those are others, it is another finding. */
+	/** What identifies it (`findingKey`), and the names of its elements: with other names it is another finding. */
 	key: text(2000),
 	names: z.array(text(500)).check(z.maxLength(2)),
 	widths: storedWidths,
@@ -25,7 +28,10 @@ export const acceptedSchema = z.object({
 });
 export type Accepted = z.infer<typeof acceptedSchema>;
 
-/** How far a distance of a key is to be moved by what a site sets: what is over 0 then is there. Undefined for kinds that are off. */
+/**
+ * How far a site's settings move the distances of a key: those above 0 afterwards are findings. Undefined for kinds
+ * that are off.
+ */
 export function shiftOf(key: string, settings: readonly KindSetting[]): number | undefined {
 	const { limit, name = key.split(' ')[0] } = findingOf(key)?.kind ?? {};
 	const own = settings.find(({ kind }) => kind === name);
@@ -34,13 +40,13 @@ export function shiftOf(key: string, settings: readonly KindSetting[]): number |
 	return limit.below ? own.limit - limit.value : limit.value - own.limit;
 }
 
-/** How much something is, in its kind's unit, by how far it is beyond the kind's own limit. */
+/** The value in the kind's unit, given how far it is beyond the kind's default limit. */
 export function amountOf(key: string, beyond: number): number {
 	const { limit } = findingOf(key)?.kind ?? {};
 	if (!limit) return beyond;
 	return limit.below ? limit.value - beyond : limit.value + beyond;
 }
 
-/** How far apart the halves of breakpoints may be, CSS px: as a site sets it, else as is usual on a page. */
+/** How far apart the halves of breakpoints may be, CSS px: as a site sets it, or else as is usual on the page. */
 export const meantGap = (settings: readonly KindSetting[], bands: Bands): number =>
 	settings.find(({ kind }) => kind === neither.name)?.limit ?? usualGap(bands);

@@ -3,12 +3,12 @@ import type { Kind } from './kind.ts';
 import { hidesBeyond, pagesOf, reaching } from './reach.ts';
 import { windowWidth } from './geometry.ts';
 
-/** Engines scroll by whole px, half a one rounded up: by less than that nothing is scrolled. */
+/** Engines scroll by whole px, rounded half up: smaller overflows do not scroll. */
 const SCROLLED = 0.49;
 
 /**
- * The page scrolls sideways, as the engine has it at that width: what reaches beyond the edge at which its lines end. Where
- * the page scrolls and nothing is seen to make it, the body is named.
+ * The page scrolls sideways, as the engine reports at that width; named is what reaches beyond the edge at which the
+ * page's lines end. Where nothing visible causes the scrolling, the body is named.
  */
 export const sideways: Kind = {
 	name: 'sideways',
@@ -29,7 +29,7 @@ export const sideways: Kind = {
 		const all = reaching(snapshot);
 		const edge = windowWidth(snapshot);
 		const scrolled = pageWidth - (insides[2] || width);
-		// Between whole px the engine tells whole px alone; the frame is zoomed there, and scrolls by parts of them.
+		// Between whole px the engine reports whole px only; the frame is zoomed there, and scrolls by fractions of them.
 		const isScrolled = scrolled >= 1 || (!Number.isInteger(edge) && all.some(({ by }) => by > SCROLLED / 2));
 		const limit = Number.isInteger(edge) ? SCROLLED : SCROLLED / 2;
 		const found = all.map(({ element, by }) => ({

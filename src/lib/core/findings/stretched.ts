@@ -3,10 +3,10 @@ import { FLAG } from '../snapshot/index.ts';
 import { has } from './geometry.ts';
 import type { Kind } from './kind.ts';
 
-/** Nobody sees less, percent of the picture's own shape; nor what is smaller, px. */
+/** Nobody notices less, percent of the picture's own ratio; nor smaller pictures, px. */
 const [SEEN, SMALL] = [3, 8];
 
-/** A picture is drawn in another shape than its own. */
+/** A picture is drawn in another ratio than its own. */
 export const stretched: Kind = {
 	name: 'stretched',
 	title: 'a picture is distorted',

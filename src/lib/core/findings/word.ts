@@ -5,8 +5,8 @@ import { LEAST, NEAR, type Kind, type Reading } from './kind.ts';
 import { byKey, linesOf } from './line.ts';
 
 /**
- * A line of text is longer than the room in its box, which neither cuts nor scrolls it: a word of it cannot be broken, or it
- * may not be. Lines are taken to run as the page does.
+ * A line of text is longer than its box, which neither clips nor scrolls it: a word in it cannot be broken, or must
+ * not be. Lines are assumed to run in the page's direction.
  */
 export const word: Kind = {
 	name: 'word',

@@ -6,7 +6,9 @@ import { lengthContext } from '../media/index.ts';
 import { PLAIN } from '../vantage/index.ts';
 import type { Remark } from './remark.ts';
 
-/** A length that is the same at every width, px; undefined for what is none or goes by the width. */
+/**
+ * A length that is the same at every width, px; undefined for other values, and for lengths that depend on the width.
+ */
 function constantPx(tokens: Tokens, from: number, to: number): Rational | undefined {
 	const expression = parseExpression(tokens, from, to);
 	const found = expression && quantity(expression, lengthContext(PLAIN));
@@ -18,7 +20,7 @@ const constantOfText = (text: string): Rational | undefined => {
 	return constantPx(tokens, 0, tokens.count);
 };
 
-/** `max-width` and its kin that are below `min-width` of the same rule: the minimum wins (CSS 2.2 §10.4). */
+/** `max-width` and the like that are below `min-width` in the same rule: the minimum wins (CSS 2.2 §10.4). */
 export function* maximaBelow(block: Block, source: string): Generator<Remark> {
 	const last = new Map<string, Declaration>();
 	for (const node of block.children) {
@@ -37,7 +39,7 @@ export function* maximaBelow(block: Block, source: string): Generator<Remark> {
 	}
 }
 
-/** `clamp()` of constants in which the minimum wins everywhere. */
+/** `clamp()` of constants in which the minimum always wins. */
 export function clampsBelow(value: string, offset: number): Remark[] {
 	if (!/clamp\(/i.test(value)) return [];
 	const tokens = tokensOf(value);

@@ -5,7 +5,7 @@ interface Entry {
 	readonly syntax: DSNode | null;
 }
 
-/** What css-tree's lexer knows, which its types leave out. */
+/** What css-tree's lexer offers, missing from its types. */
 const known = lexer as unknown as {
 	readonly properties: Readonly<Record<string, Entry>>;
 	readonly types: Readonly<Record<string, Entry>>;
@@ -15,10 +15,10 @@ const known = lexer as unknown as {
 	): { readonly error: { readonly name: string; readonly message: string } | null };
 };
 
-/** How deep the types of a grammar are followed for its keywords. */
+/** How deep the types of a grammar are searched for keywords. */
 const DEPTH = 5;
 
-/** Names of every property that has a grammar, without vendors' own. */
+/** Names of all properties with a grammar, without vendor prefixes. */
 export const PROPERTY_NAMES: readonly string[] = Object.keys(known.properties).filter(
 	(name) => !name.startsWith('-')
 );
@@ -27,7 +27,7 @@ export const isKnownProperty = (property: string): boolean => Object.hasOwn(know
 
 const keywords = new Map<string, readonly string[]>();
 
-/** Keywords and names of functions (`minmax(`) that may stand in a property's value, by its grammar, in its order. */
+/** Keywords and function names (`minmax(`) that a property's grammar allows, in its order. */
 export function keywordsOf(property: string): readonly string[] {
 	if (!isKnownProperty(property)) return [];
 	let found = keywords.get(property);
@@ -50,13 +50,13 @@ function readKeywords(property: string): readonly string[] {
 	return [...found];
 }
 
-/** So many answers are remembered: a sheet is asked about anew after every rest of the hand. */
+/** So many answers are cached: a sheet is checked again after every pause in typing. */
 const MOST = 20_000;
 
-/** Whether a value is longer than the grammar is tried on, UTF-16 units: its matching gives up on long lists. */
+/** Whether a value is too long for the grammar, UTF-16 units: css-tree gives up on long lists. */
 export const isLong = (value: string): boolean => value.length > 1000;
 
-/** Whether a value fits a property's grammar; undefined where that cannot be told from the text (`var()` and its like). */
+/** Whether a value fits a property's grammar; undefined where the text does not tell (`var()` and the like). */
 export const fits = (property: string, value: string): boolean | undefined => matched([property, value]).fits;
 
 const matched = rememberedBy(
@@ -71,7 +71,7 @@ function match(property: string, value: string): boolean | undefined {
 	try {
 		const { error } = known.matchProperty(property, parse(value, { context: 'value' }));
 		if (error === null) return true;
-		// A match that was given up says nothing.
+		// An aborted match says nothing.
 		return error.name === 'SyntaxMatchError' && !/^Maximum iteration/.test(error.message) ? false : undefined;
 	} catch {
 		return undefined;

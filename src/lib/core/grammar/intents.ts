@@ -1,4 +1,4 @@
-/** What people want, in their own words, with the properties that do it, the most fitting first. */
+/** What people want, in their own words, with the properties for it, the most suitable first. */
 const TABLE = `
 even equal spacing space gaps between items children columns rows gutter: gap, justify-content, row-gap, column-gap
 spread distribute items evenly along the row: justify-content, gap
@@ -53,8 +53,8 @@ for (const line of TABLE.trim().split('\n')) {
 		wordsOf.set(property, [...(wordsOf.get(property) ?? []), words]);
 }
 
-/** The properties that something is known to be done with. */
+/** The properties known to serve some purpose. */
 export const INTENDED: readonly string[] = [...wordsOf.keys()];
 
-/** What people want who need a property, in their own words, a line each; none where nothing is known. */
+/** What people who need a property say they want, one line each; none where nothing is known. */
 export const intentsOf = (property: string): readonly string[] => wordsOf.get(property) ?? [];

@@ -6,10 +6,13 @@ import { nearest } from '../text/index.ts';
 import { misplaced, pasted } from './places.ts';
 import type { Remark } from './remark.ts';
 
-/** Whether an engine takes a value for a property: asked where the grammar here does not know or does not fit. */
+/**
+ * Whether an engine accepts a value for a property: asked where this grammar does not know the property or the value
+ * does not fit.
+ */
 export type Supports = (property: string, value: string) => boolean;
 
-/** Declarations of rules; descriptors of `@font-face` and its like have grammars of their own. */
+/** Declarations of rules; descriptors of `@font-face` and the like have grammars of their own. */
 function isInRule(block: Block): boolean {
 	for (let at = block; at.kind !== 'sheet'; at = at.parent) {
 		if (at.kind === 'rule') return true;
@@ -21,9 +24,9 @@ function isInRule(block: Block): boolean {
 const names = (words: readonly string[]): string => words.map((word) => `\`${word}\``).join(', ');
 
 /**
- * Declarations that no engine would take: a property or a value that is not known, with the nearest that is; a
- * unit that is missing; a maximum below its minimum, in `clamp()` (CSS Values 4 §10.3) or side by side; rules where
- * only declarations may stand; and attributes of HTML.
+ * Declarations that no engine would accept: unknown properties or values, with the nearest known one; missing units;
+ * a maximum below its minimum, in `clamp()` (CSS Values 4 §10.3) or in neighbouring declarations; rules where only
+ * declarations are allowed; and HTML attributes.
  */
 export function lint(sheet: Sheet, supports: Supports): Remark[] {
 	const remarks: Remark[] = [...pasted(sheet)];
@@ -45,22 +48,22 @@ function ofDeclaration(
 	value: string,
 	supports: Supports
 ): string | undefined {
-	// Custom properties, vendors' own, and old ways to hide a declaration from one browser.
+	// Custom properties, vendor prefixes, and old hacks that hide a declaration from one browser.
 	if (/^[^a-z]/.test(property) || span.start === span.end) return undefined;
 	if (!isKnownProperty(property)) {
 		if (supports(property, 'inherit')) return undefined;
 		const near = nearest(property, PROPERTY_NAMES);
 		return `There is no property \`${property}\`${near ? `; the nearest is \`${near}\`` : ''}.`;
 	}
-	// What is too long for the grammar, the engine alone judges.
+	// Values too long for the grammar are judged by the engine alone.
 	const fitting = isLong(value) ? false : fits(property, value);
 	if (fitting !== false || supports(property, value)) return undefined;
 	return wrongValue(property, value);
 }
 
-/** So many words and numbers of a value are tried for the one that is wrong: each costs a look at the whole value. */
+/** So many words and numbers of a value are tried to find the wrong one: each costs a check of the whole value. */
 const MOST_TRIED = 12;
-/** Longer values are told by their beginning. */
+/** Longer values are quoted by their beginning. */
 const MOST_QUOTED = 60;
 
 function wrongValue(property: string, value: string): string {

@@ -1,11 +1,11 @@
 import { sliceOf, type Node, type Sheet } from '../css/index.ts';
 import type { Remark } from './remark.ts';
 
-/** At-rules in which declarations stand and nothing else with a block. */
+/** At-rules that contain only declarations. */
 const DECLARATIONS_ALONE =
 	/^(font-face|property|counter-style|font-palette-values|view-transition|position-try)$/;
 
-/** A rule where only declarations may stand: within a descriptor block, or a rule within one of `@keyframes`. */
+/** A rule where only declarations are allowed: in a descriptor block, or inside a rule of `@keyframes`. */
 export function misplaced(node: Node): Remark | undefined {
 	if (node.kind !== 'rule') return undefined;
 	const { parent } = node;
@@ -24,10 +24,10 @@ export function misplaced(node: Node): Remark | undefined {
 	return undefined;
 }
 
-/** The text of an HTML attribute, as `style="color: red"`, where CSS is wanted. */
+/** The text of an HTML attribute, such as `style="color: red"`, where CSS is expected. */
 const ATTRIBUTE = /^\s*(style|class|id)\s*=\s*["']/i;
 
-/** Attributes of HTML that were pasted into a sheet. */
+/** HTML attributes that were pasted into a sheet. */
 export function* pasted(sheet: Sheet): Generator<Remark> {
 	for (const { span } of sheet.notes) {
 		const name = ATTRIBUTE.exec(sliceOf(sheet.source, span))?.[1]?.toLowerCase();

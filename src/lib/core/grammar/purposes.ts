@@ -1,6 +1,6 @@
 /**
- * What a property does and on what it acts, a sentence each. `*` at the end stands for every property that begins
- * so. Written after the standards that define them (CSS 2.2 and the modules of CSS Snapshot 2024).
+ * What a property does and what it acts on, one sentence each. A trailing `*` stands for every property that begins
+ * this way. Based on the standards that define them (CSS 2.2 and the modules of CSS Snapshot 2024).
  */
 const TABLE = `
 accent-color: Sets the colour of boxes, dots and bars that the browser draws; on controls of forms.
@@ -246,7 +246,7 @@ const sentences = new Map(
 /** The properties that have a sentence of their own. */
 export const NAMED: readonly string[] = [...sentences.keys()].filter((name) => !name.endsWith('*'));
 
-/** What a property does and on what it acts, in a sentence; undefined where none is known. */
+/** What a property does and what it acts on, in a sentence; undefined where nothing is known. */
 export function purposeOf(property: string): string | undefined {
 	if (property.startsWith('--')) return undefined;
 	const whole = sentences.get(property) ?? sentences.get(`${property}*`);

@@ -1,6 +1,6 @@
 import type { Span } from '../css/index.ts';
 
-/** What is wrong in a sheet, with its place and a sentence for the person. */
+/** Something wrong in a sheet: the place, and a sentence for people. */
 export interface Remark {
 	readonly span: Span;
 	readonly sentence: string;

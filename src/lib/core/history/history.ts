@@ -1,37 +1,37 @@
 import type { Change } from '../text/index.ts';
 
-/** A change of a text together with what stood in its place, so that it can be taken back. */
+/** A change of a text together with the text that it replaced, so that it can be undone. */
 export interface Replacement extends Change {
 	readonly was: string;
 }
 
-/** What a step did to one file: in the order of the text, none touching another; places are of the text before. */
+/** What a step did to one file: in text order and not touching each other; places are those of the text before. */
 export interface StepFile {
 	readonly path: string;
 	readonly replaced: readonly Replacement[];
 }
 
-/** What a person did to the texts of a site at one time, in however many files. */
+/** One step of work on the texts of a site, in any number of files. */
 export interface Step {
-	/** A number of its own among the steps of a history. */
+	/** Unique among the steps of a history. */
 	readonly number: number;
-	/** When it was done last, ms since 1970 UTC. */
+	/** When it was last done, ms since 1970 UTC. */
 	readonly at: number;
 	/** What it did. */
 	readonly words: string;
 	readonly files: readonly StepFile[];
-	/** What it did to a file as a whole: where it is both renamed and rewritten, `files` name it by its new path. */
+	/** What it did to a file as a whole: where the file is both renamed and rewritten, `files` uses its new path. */
 	readonly moved?: MovedFile | undefined;
 }
 
-/** A file that a step gave another path, added (`from` is null) or took away (`to` is null), and the hash of its bytes. */
+/** A file that a step renamed, added (`from` is null) or deleted (`to` is null), and the hash of its bytes. */
 export interface MovedFile {
 	readonly from: string | null;
 	readonly to: string | null;
 	readonly hash: string;
 }
 
-/** The steps of a site, the oldest first; those from `made` on have been taken back. */
+/** The steps of a site, the oldest first; those from `made` on have been undone. */
 export interface History {
 	readonly steps: readonly Step[];
 	readonly made: number;
@@ -42,7 +42,7 @@ export const NO_HISTORY: History = { steps: [], made: 0 };
 /** How many steps are kept. */
 const MOST = 500;
 
-/** What takes replacements back, by places in the text that they lead to. */
+/** The replacements that undo others, by places in the text after these. */
 export function backwards(replaced: readonly Replacement[]): Replacement[] {
 	let moved = 0;
 	return replaced.map(({ start, text, was }) => {
@@ -52,13 +52,13 @@ export function backwards(replaced: readonly Replacement[]): Replacement[] {
 	});
 }
 
-/** Whether a text has at every place what is to be replaced there. */
+/** Whether a text has what is to be replaced at every place. */
 export const fits = (text: string, replaced: readonly Replacement[]): boolean =>
 	replaced.every(({ start, end, was }) => text.slice(start, end) === was);
 
 /**
- * A history with one more step made: what was taken back before it is gone. A step with the number of the newest takes
- * the newest's place; one that does nothing any more goes.
+ * A history with one more step, without those that were undone. A step with the number of the newest replaces it; one
+ * that no longer does anything is dropped.
  */
 export function recorded({ steps, made }: History, step: Step): History {
 	const kept = steps.slice(0, made);
@@ -70,8 +70,8 @@ export function recorded({ steps, made }: History, step: Step): History {
 }
 
 /**
- * What of a history still holds where texts of some files are no longer the ones it led to: steps of these files cannot
- * be taken back or made again, nor can what is beyond them.
+ * The part of a history that still holds when texts of some files are no longer the ones it led to: steps of these
+ * files can no longer be undone or redone, nor can those beyond them.
  */
 export function holding({ steps, made }: History, changed: ReadonlySet<string>): History {
 	const concerns = ({ files }: Step): boolean => files.some(({ path }) => changed.has(path));
@@ -80,11 +80,11 @@ export function holding({ steps, made }: History, changed: ReadonlySet<string>):
 	return { steps: steps.slice(first, ahead < 0 ? undefined : made + ahead), made: made - first };
 }
 
-/** How long the texts of a step are together, UTF-16 units. */
+/** The total length of a step's texts, UTF-16 units. */
 const lengthOf = ({ files }: Step): number =>
 	files.flatMap(({ replaced }) => replaced).reduce((sum, { was, text }) => sum + was.length + text.length, 0);
 
-/** As many of the newest steps as have texts of so many UTF-16 units together; none where those taken back are longer. */
+/** As many of the newest steps as fit into so many UTF-16 units; none where the undone ones alone are longer. */
 export function shortened({ steps, made }: History, most: number): History {
 	let first = steps.length;
 	let length = 0;

@@ -10,14 +10,14 @@ const step = z.object({
 	files: z.array(z.object({ path: z.string(), replaced: z.array(replacement) })),
 	moved: z.optional(z.object({ from: z.nullable(z.string()), to: z.nullable(z.string()), hash: z.string() }))
 });
-/** A history as it is kept, with the lengths of the texts that it led to, UTF-16 units. */
+/** A stored history, with the lengths of the texts that it led to, UTF-16 units. */
 const kept = z.object({
 	steps: z.array(step),
 	made: offset,
 	lengths: z.record(z.string(), offset)
 });
 
-/** What a file is called that was called so before the steps that are made; null where one of them took it away. */
+/** The present path of a file that had another before the steps that are done; null where one of them deleted it. */
 const calledNow = ({ steps, made }: History, path: string): string | null =>
 	steps
 		.slice(0, made)
@@ -27,7 +27,7 @@ const calledNow = ({ steps, made }: History, path: string): string | null =>
 const pathsIn = ({ steps }: History): Set<string> =>
 	new Set(steps.flatMap(({ files }) => files.map(({ path }) => path)));
 
-/** A history as a text that can be kept: its newest steps, of so many UTF-16 units together. */
+/** A history as a text for storage: its newest steps, up to so many UTF-16 units. */
 export function writeHistory(
 	history: History,
 	most: number,
@@ -42,8 +42,9 @@ export function writeHistory(
 }
 
 /**
- * What of a kept history still holds of texts as they are now. A text that is not as long as it was, or has not what the
- * newest step of it left, is another: steps of that file are gone, and so is what is beyond them. Undefined for what is no history.
+ * What of a stored history still holds for the present texts. A text of another length, or without what the newest
+ * step wrote, has changed: steps of that file are dropped, and those beyond them. Undefined for anything but a
+ * history.
  */
 export function readHistory(
 	json: unknown,
@@ -54,7 +55,7 @@ export function readHistory(
 	const { steps, made, lengths } = read.data;
 	const isAsLeft = (path: string): boolean => {
 		const now = calledNow({ steps, made }, path);
-		// What a step has taken away comes back as it was.
+		// What a step deleted comes back as it was.
 		if (now === null) return true;
 		const text = textOf(now);
 		if (text?.length !== lengths[path]) return false;

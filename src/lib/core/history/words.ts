@@ -21,7 +21,10 @@ function quoted(text: string): string {
 	return `“${words.length > QUOTED ? `${words.slice(0, QUOTED - 1)}…` : words}”`;
 }
 
-/** Where a node of a sheet stands: the selector of its rule, and the widths or conditions of the blocks around it. */
+/**
+ * The place of a declaration in a sheet: the selector of its rule, and the widths or conditions of the blocks around
+ * it.
+ */
 function placeOf(source: string, { parent }: Declaration): string[] {
 	let widths = EVERYTHING;
 	const selectors: string[] = [];
@@ -40,7 +43,7 @@ function placeOf(source: string, { parent }: Declaration): string[] {
 	].filter((one) => one !== '');
 }
 
-/** A declaration as it stands alone: `gap: 20px`; undefined where a text is none. */
+/** A single declaration such as `gap: 20px`; undefined where a text is something else. */
 function declared(text: string): { readonly property: string; readonly value: string } | undefined {
 	const source = `a{${text}}`;
 	const [rule] = parseSheet(source).children;
@@ -55,11 +58,16 @@ const holds = (outer: Span, { start, end }: Span): boolean => outer.start <= sta
 /** A text that a step led to. */
 export interface TextAfter {
 	readonly source: string;
-	/** The sheet that an offset lies in, and where that begins: the text itself, or a `<style>`; undefined where none is read. */
+	/**
+	 * The sheet around an offset, and where it begins: the text itself, or a `<style>`; undefined where none has been
+	 * read.
+	 */
 	readonly sheetAt: (offset: number) => { readonly sheet: Sheet; readonly start: number } | undefined;
 }
 
-/** The one declaration that replacements wrote or changed, with what it was, its selector and the widths of its rule. */
+/**
+ * The one declaration that replacements wrote or changed: its former value, its selector and the widths of its rule.
+ */
 function declarationInWords(
 	sheetAt: TextAfter['sheetAt'],
 	replaced: readonly Replacement[]
@@ -86,11 +94,11 @@ function declarationInWords(
 			: `${now.property} ${before.value} → ${now.value}, ${where}`;
 	}
 	if (before) return `${before.property}: ${before.value} → ${now.property}: ${now.value}, ${where}`;
-	// More than one declaration stood there.
+	// There was more than one declaration before.
 	return textBefore.includes(';') ? undefined : `${now.property}: ${now.value}, ${where}`;
 }
 
-/** What was added to a text, deleted or changed, and in which of its lines now. */
+/** What was added to a text, deleted or changed, and on which line it is now. */
 function piecesInWords(source: string, replaced: readonly Replacement[]): string {
 	const [first, ...others] = replaced;
 	if (!first || others.length > 0) return `${counted(replaced.length, 'place')} changed`;
@@ -103,8 +111,9 @@ function piecesInWords(source: string, replaced: readonly Replacement[]): string
 }
 
 /**
- * What a step did: where that is one declaration, what it was and is, with its selector and the widths at which its rule
- * holds in a plain window; else in the step's own words; else by the pieces of text. `textOf` gives what a file is after it.
+ * What a step did. For a single declaration: its values before and after, its selector and the widths at which its
+ * rule holds in a plain window; otherwise the step's own words; otherwise the changed texts. `textOf` returns a
+ * file's text after the step.
  */
 export function stepInWords(
 	{ words, files, moved }: Step,

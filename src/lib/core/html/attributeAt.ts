@@ -1,7 +1,7 @@
 import type { Span } from '../css/node.ts';
 import type { Page } from './page.ts';
 
-/** What of a start tag an offset lies in: a class by its word, else a whole attribute. */
+/** The part of a start tag around an offset: one class, or otherwise a whole attribute. */
 export function attributeAt(
 	{ source, elements }: Page,
 	offset: number

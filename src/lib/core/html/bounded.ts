@@ -1,10 +1,10 @@
 import { defaultTreeAdapter, Parser, type DefaultTreeAdapterMap, type DefaultTreeAdapterTypes } from 'parse5';
 import type { Steps } from '../steps/index.ts';
 
-/** What of a page is read at most: elements, templates' contents included, and how many may be open within one another. */
+/** How much of a page is read: elements, including the contents of templates, and how deeply they may be nested. */
 export const PAGE_LIMITS = { elements: 200_000, open: 1024 } as const;
 
-/** As deep as engines let a tree grow; what would be deeper is put beside (Blink: 512, with the document). */
+/** How deep engines let a tree grow; deeper elements become siblings (Blink: 512, with the document). */
 const DEEPEST = 511;
 
 type Placed = DefaultTreeAdapterTypes.Node & { depth?: number };
@@ -13,16 +13,17 @@ class Full extends Error {}
 
 export interface Bounded {
 	readonly document: DefaultTreeAdapterTypes.Document;
-	/** True where the page has more than is read; what stands before that has been read. */
+	/** True where the page exceeds what is read; everything before that has been read. */
 	readonly cut: boolean;
-	/** True where an element names an attribute twice. */
+	/** True where an element has an attribute twice. */
 	readonly duplicateAttributes: boolean;
 }
 
 /**
- * A page's source parsed (HTML §13.2, scripting off) in time and memory that grow no faster than its length, up to the limits.
+ * Parses a page's source (HTML §13.2, scripting off), within the limits, in time and memory proportional to its
+ * length.
  *
- * @param piece how much of the source is read in a step, UTF-16 units
+ * @param piece how much of the source one step reads, UTF-16 units
  */
 export function* parseBounded(source: string, piece = 8192): Steps<Bounded> {
 	let document = defaultTreeAdapter.createDocument();

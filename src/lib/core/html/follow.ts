@@ -4,14 +4,14 @@ const tagText = ({ source }: Page, { startTag }: PageElement): string =>
 	startTag ? source.slice(startTag.start, startTag.end) : '';
 
 /**
- * Where an element is after its page's text has changed: the element whose start tag stands before or after what
- * changed, with the same text where there is a choice; within what changed, the one with the same start tag, by
- * its turn among these. Null where there is none.
+ * Where an element is after its page's text has changed: the one whose start tag precedes or follows what changed,
+ * with the same text where there is a choice; within what changed, the one with the same start tag, by its number
+ * among these. Null where there is none.
  */
 export function followPath(before: Page, after: Page, path: ElementPath): ElementPath | null {
 	const element = elementAt(before, path);
 	if (!element) return null;
-	// Made up by the parser, as a missing body is: it stays where it is.
+	// Implied by the parser, such as a missing body: it stays where it is.
 	if (!element.startTag) return elementAt(after, path)?.tag === element.tag ? path : null;
 	const [old, now] = [before.source, after.source];
 	let head = 0;
@@ -23,7 +23,8 @@ export function followPath(before: Page, after: Page, path: ElementPath): Elemen
 	const text = tagText(before, element);
 	const startingAt = (offset: number): PageElement | undefined =>
 		after.elements.find(({ tag, startTag }) => startTag?.start === offset && tag === element.tag);
-	// What is put in can begin as what it is put before does: both places are looked at, the same text is preferred.
+	// Inserted text can begin like the text that it is inserted before: both places are considered, and the one with
+	// the same text is preferred.
 	const kept = start < head ? startingAt(start) : undefined;
 	const moved = end > old.length - tail ? startingAt(start + now.length - old.length) : undefined;
 	const found = [moved, kept].find((one) => one && tagText(after, one) === text);

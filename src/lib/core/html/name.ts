@@ -1,19 +1,19 @@
 import { classesOf } from './classes.ts';
 import { attribute, elementAt, type ElementPath, type Page, type PageElement } from './page.ts';
 
-/** How an element is called: its tag with id and classes, as a selector is written. */
+/** The name of an element: its tag with id and classes, in selector syntax. */
 export function nameOfElement(element: PageElement): string {
 	const id = attribute(element, 'id');
 	return [element.tag, ...(id ? [`#${id}`] : []), ...classesOf(element).map((name) => `.${name}`)].join('');
 }
 
-/** The name of the element at a path; what is said where there is none. */
+/** The name of the element at a path; a substitute where there is none. */
 export function nameAt(page: Page, path: ElementPath, otherwise: string): string {
 	const element = elementAt(page, path);
 	return element ? nameOfElement(element) : otherwise;
 }
 
-/** The words of the first heading in an element; '' where none is in it. */
+/** The words of the first heading in an element; '' where it has none. */
 export function headingIn(element: PageElement, limit = 40): string {
 	for (const child of element.children) {
 		const words = /^h[1-6]$/.test(child.tag) ? wordsIn(child, limit) : headingIn(child, limit);
@@ -22,7 +22,7 @@ export function headingIn(element: PageElement, limit = 40): string {
 	return '';
 }
 
-/** Elements within a line (HTML §4.5): words go on through their edges. */
+/** Inline elements (HTML §4.5): words continue across their edges. */
 const WITHIN_LINE = new Set(
 	'a abbr b bdi bdo cite code data dfn em i kbd mark q s samp small span strong sub sup time u var wbr'.split(
 		' '
@@ -30,7 +30,7 @@ const WITHIN_LINE = new Set(
 );
 const NO_WORDS = new Set(['script', 'style', 'template', 'noscript']);
 
-/** The text of an element and of all in it, white space collapsed; no more than so many characters. */
+/** The text of an element with all its content, white space collapsed; at most so many characters. */
 export function wordsIn(element: PageElement, limit = Infinity): string {
 	const parts: string[] = [];
 	let length = 0;

@@ -21,11 +21,11 @@ const MAY_STAY_OPEN = new Set(
 /** Elements in which `/>` closes, as in XML. */
 const FOREIGN = ['svg', 'math'];
 
-/** Tags that open and are not closed, and those that close what is not open. */
+/** Tags that are not closed, and end tags without a start tag. */
 function* unmatched(page: Page, tags: readonly Tag[], line: (at: number) => number): Generator<PageNote> {
 	const ends = new Set(page.elements.flatMap(({ endTag }) => endTag?.start ?? []));
 	const open: Tag[] = [];
-	/** How many of each name are open: what closes nothing is told without a look at all of them. */
+	/** How many of each name are open, so that stray end tags are found without looking at all of them. */
 	const counts = new Map<string, number>();
 	const count = (name: string, by: number): void => void counts.set(name, (counts.get(name) ?? 0) + by);
 	const unclosed = ({ name, span }: Tag, until: string): PageNote => ({
@@ -59,7 +59,10 @@ function* unmatched(page: Page, tags: readonly Tag[], line: (at: number) => numb
 	for (const tag of open) if (!MAY_STAY_OPEN.has(tag.name)) yield unclosed(tag, 'the end of the page');
 }
 
-/** Of so many values without quotes each is named; more are somebody's habit, or a minifier's, and are said once. */
+/**
+ * Up to so many unquoted values are reported one by one; more are a habit, or a minifier's work, and are reported
+ * once.
+ */
 const FEW = 3;
 
 function unquoted(source: string, tags: readonly Tag[]): PageNote[] {
@@ -93,7 +96,7 @@ function* twice(page: Page, line: (at: number) => number): Generator<PageNote> {
 	}
 }
 
-/** Where what is read of a page ends. */
+/** Where reading of the page stops. */
 function* unread({ cut, elements }: Page, line: (at: number) => number): Generator<PageNote> {
 	const span = elements.findLast(({ startTag }) => startTag)?.startTag;
 	if (!cut || !span) return;
@@ -104,7 +107,7 @@ function* unread({ cut, elements }: Page, line: (at: number) => number): Generat
 	};
 }
 
-/** Pictures that say the same as another picture: an `alt` that was left over when one was copied. */
+/** Pictures with the same text as another picture: an `alt` that was forgotten when one was copied. */
 function* sameAlt(page: Page, line: (at: number) => number): Generator<PageNote> {
 	const first = new Map<string, PageElement>();
 	for (const element of page.elements) {
@@ -121,9 +124,9 @@ function* sameAlt(page: Page, line: (at: number) => number): Generator<PageNote>
 }
 
 /**
- * What in a page's source a browser mends without a word: tags that are not closed or close nothing, attributes
- * without quotes, an id given twice (HTML §3.2.6), an `alt` that another picture has; and lengths in style
- * attributes. In order of place.
+ * What browsers silently repair in a page's source: tags that are not closed or close nothing, unquoted attributes,
+ * an id used twice (HTML §3.2.6), an `alt` that another picture has; and lengths in style attributes. In order of
+ * place.
  */
 export function pageNotes(page: Page): PageNote[] {
 	const starts = lineStarts(page.source);

@@ -3,26 +3,26 @@ import type { Span } from '../css/node.ts';
 import { atOnce, type Steps } from '../steps/index.ts';
 import { parseBounded } from './bounded.ts';
 
-/** An element's place as indexes among element children, from the root element (whose path is empty). */
+/** An element's position as indexes among element children, from the root element (whose path is empty). */
 export type ElementPath = readonly number[];
 
 export interface Attribute {
 	readonly value: string;
-	/** Name, `=` and quoted value. Null for an attribute that the parser made up. */
+	/** Name, `=` and quoted value. Null for an attribute that the parser added. */
 	readonly span: Span | null;
 }
 
 export interface PageElement {
 	readonly path: ElementPath;
-	/** Lower case, as the parser names it. */
+	/** Lower case, as in the parser. */
 	readonly tag: string;
 	readonly attributes: ReadonlyMap<string, Attribute>;
 	/** Null for elements that the source only implies (`<tbody>`, a missing `<head>`). */
 	readonly span: Span | null;
 	readonly startTag: Span | null;
-	/** Null where no end tag stands in the source. */
+	/** Null where the source has no end tag. */
 	readonly endTag: Span | null;
-	/** The text straight inside, entities resolved. */
+	/** The text directly inside, character references resolved. */
 	readonly text: string;
 	/** Texts and elements inside, in order. */
 	readonly content: readonly (string | PageElement)[];
@@ -34,11 +34,11 @@ export interface PageElement {
 export interface Page {
 	readonly source: string;
 	readonly root: PageElement;
-	/** All elements in document order; what stands in a `<template>` is not among them. */
+	/** All elements in document order, without the contents of `<template>`. */
 	readonly elements: readonly PageElement[];
-	/** True where an element names an attribute twice (the second is ignored). */
+	/** True where an element has an attribute twice (the second is ignored). */
 	readonly duplicateAttributes: boolean;
-	/** True where the page has more elements, or deeper ones, than are read (`PAGE_LIMITS`). */
+	/** True where the page has more or deeper elements than are read (`PAGE_LIMITS`). */
 	readonly cut: boolean;
 }
 
@@ -58,7 +58,7 @@ class Built implements PageElement {
 	constructor(
 		node: DefaultTreeAdapterTypes.Element,
 		readonly parent: PageElement | null,
-		/** Its place among its parent's children. */
+		/** Its index among its parent's children. */
 		private readonly index: number,
 		end: number
 	) {
@@ -70,14 +70,14 @@ class Built implements PageElement {
 				return [name, { value: attribute.value, span: spanOf(location?.attrs?.[name]) }];
 			})
 		);
-		// What the end of the text cuts off has no end of its own.
+		// An element cut off by the end of the text has no end of its own.
 		this.span = location ? { start: location.startOffset, end: location.endOffset || end } : null;
 		this.startTag = spanOf(location?.startTag ?? (location && !location.endTag ? location : null));
 		this.endTag = spanOf(location?.endTag);
 		this.text = node.childNodes.map((child) => ('value' in child ? child.value : '')).join('');
 	}
 
-	/** Made when asked for: paths of all elements of a deep page would fill the memory. */
+	/** Computed on demand: the paths of all elements of a deep page would fill the memory. */
 	get path(): ElementPath {
 		const path: number[] = [];
 		if (this.parent) path.push(this.index);
@@ -86,10 +86,10 @@ class Built implements PageElement {
 	}
 }
 
-/** What may have a shadow tree, but for elements with a name of their own (DOM §4.8, valid shadow host name). */
+/** Elements that may have a shadow tree, besides custom elements (DOM §4.8, valid shadow host name). */
 const HOSTS = /^(article|aside|blockquote|body|div|footer|h[1-6]|header|main|nav|p|section|span|[a-z].*-.*)$/;
 
-/** The `<template>` that becomes an element's shadow tree, which only the first can (HTML §13.2.6.4.4). */
+/** The `<template>` that becomes an element's shadow tree, which is always the first one (HTML §13.2.6.4.4). */
 const shadowTemplateOf = ({
 	tagName,
 	childNodes
@@ -107,12 +107,12 @@ const shadowTemplateOf = ({
 const PER_STEP = 500;
 
 /**
- * A page's source (LF line ends) as elements with spans, each with its path. Never throws; of a page beyond the limits
- * what stands before them is read.
+ * A page's source (LF line ends) as elements with spans and paths. Never throws; beyond the limits, only the
+ * beginning of a page is read.
  */
 export const parsePage = (source: string): Page => atOnce(parsePageInSteps(source));
 
-/** The same in steps; `piece` is how much of the source is read in one, UTF-16 units. */
+/** The same in steps; `piece` is how much of the source one step reads, UTF-16 units. */
 export function* parsePageInSteps(source: string, piece?: number): Steps<Page> {
 	const { document, cut, duplicateAttributes } = yield* parseBounded(source, piece);
 	const html = document.childNodes.find((node) => 'tagName' in node);
@@ -127,7 +127,7 @@ export function* parsePageInSteps(source: string, piece?: number): Steps<Page> {
 		const shadow = shadowTemplateOf(node);
 		const inside: typeof waiting = [];
 		for (const child of node.childNodes) {
-			// It makes a shadow tree of what it stands in, and is no child.
+			// It becomes its parent's shadow tree, and is not a child.
 			if (child === shadow) continue;
 			if ('tagName' in child) {
 				const built = new Built(child, element, element.children.length, source.length);
@@ -152,7 +152,7 @@ export function elementAt(page: Page, path: ElementPath): PageElement | undefine
 	return element;
 }
 
-/** The innermost element whose source covers an offset. */
+/** The innermost element whose source contains an offset. */
 export function elementAround(page: Page, offset: number): PageElement {
 	let best = page.root;
 	for (const element of page.elements) {
@@ -167,18 +167,18 @@ export function elementAround(page: Page, offset: number): PageElement {
 export const attribute = (element: PageElement, name: string): string | undefined =>
 	element.attributes.get(name)?.value;
 
-/** Whether an element stands in one with this tag. */
+/** Whether an element has an ancestor with this tag. */
 export function isInside(element: PageElement, tag: string): boolean {
 	for (let at = element.parent; at; at = at.parent) if (at.tag === tag) return true;
 	return false;
 }
 
-/** The text inside a start and an end tag, as a span; for `<style>`, whose text has no entities. */
+/** The span between an element's start and end tag; for `<style>`, whose text has no character references. */
 export const innerSpan = (element: PageElement): Span | null =>
 	element.startTag && element.span
 		? { start: element.startTag.end, end: element.endTag?.start ?? element.span.end }
 		: null;
 
-/** The stretches of a page's source that are sheets: what is in its `<style>` elements. */
+/** The parts of a page's source that are sheets: the contents of its `<style>` elements. */
 export const styleSpans = ({ elements }: Pick<Page, 'elements'>): Span[] =>
 	elements.flatMap((element) => (element.tag === 'style' ? (innerSpan(element) ?? []) : []));

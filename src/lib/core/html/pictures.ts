@@ -1,7 +1,7 @@
-/** A picture that an `<img>` or `<source>` offers. */
+/** A picture offered by an `<img>` or `<source>`. */
 export interface Candidate {
 	readonly address: string;
-	/** Its width in px (`300w`), or its device pixels for a CSS px (`2x`); neither stands for `1x`. */
+	/** Its width in px (`300w`), or its device pixels per CSS px (`2x`); without either it counts as `1x`. */
 	readonly width?: number;
 	readonly density?: number;
 }
@@ -9,7 +9,7 @@ export interface Candidate {
 const WIDTH = /^\d+w$/;
 const DENSITY = /^-?(?:\d+|\d*\.\d+)(?:e[+-]?\d+)?x$/i;
 
-/** Descriptors of a candidate as numbers; undefined where they are none, so that the candidate does not count. */
+/** Descriptors of a candidate as numbers; undefined where they are invalid, so that the candidate does not count. */
 function described(address: string, descriptors: readonly string[]): Candidate | undefined {
 	const [first, ...more] = descriptors.filter((one) => !/^\d+h$/.test(one));
 	if (first === undefined) return descriptors.length === 0 ? { address } : undefined;
@@ -19,7 +19,7 @@ function described(address: string, descriptors: readonly string[]): Candidate |
 	return DENSITY.test(first) && descriptors.length === 1 ? { address, density: value } : undefined;
 }
 
-/** Splits at what matches, where it is in no parentheses. */
+/** Splits at what matches outside of parentheses. */
 function splitOutside(text: string, at: RegExp): string[] {
 	const parts = [''];
 	let depth = 0;
@@ -32,7 +32,7 @@ function splitOutside(text: string, at: RegExp): string[] {
 	return parts;
 }
 
-/** The pictures that a `srcset` offers, in its order, without those whose descriptors are wrong (HTML §4.8.4.3.8). */
+/** The pictures offered by a `srcset`, in order, without those with invalid descriptors (HTML §4.8.4.3.8). */
 export function srcsetCandidates(srcset: string): Candidate[] {
 	const found: Candidate[] = [];
 	let rest = srcset;
@@ -53,9 +53,9 @@ export function srcsetCandidates(srcset: string): Candidate[] {
 	}
 }
 
-/** An entry of a `sizes` attribute: where its condition holds, pictures are as wide as its length. */
+/** An entry of a `sizes` attribute: where its condition holds, pictures have its length as width. */
 export interface SourceSize {
-	/** Empty for the last one, which holds everywhere. */
+	/** Empty for the last one, which always holds. */
 	readonly condition: string;
 	readonly length: string;
 }
@@ -73,7 +73,7 @@ function lastValue(entry: string): number {
 	return at + 1;
 }
 
-/** The entries of a `sizes` attribute (HTML §4.8.4.2.2): the length is the last component value of each. */
+/** The entries of a `sizes` attribute (HTML §4.8.4.2.2): each ends with the length, as its last component value. */
 export const sourceSizes = (sizes: string): SourceSize[] =>
 	splitOutside(sizes, /,/)
 		.map((entry) => entry.trim())

@@ -1,22 +1,22 @@
 import { attribute, type Page } from './page.ts';
 import type { Span } from '../css/node.ts';
 
-/** What a browser mends or lets pass in a page's source, with its place and a sentence for the person. */
+/** What a browser repairs or tolerates in a page's source: the place, and a sentence for people. */
 export interface PageNote {
 	readonly span: Span;
 	readonly sentence: string;
 }
 
-/** What a script sets when it measures and places: sizes, places and moves. */
+/** What scripts set when they measure and position: sizes, offsets and transforms. */
 const PLACES =
 	/^(?:(?:min-|max-)?(?:width|height|inline-size|block-size)|top|right|bottom|left|inset.*|margin.*|padding.*|flex-basis|transform|translate)$/;
 
-/** A length that nobody writes by hand: with a fraction of a pixel, or in a move in space. */
+/** A length that nobody writes by hand: a fraction of a pixel, or part of a 3D transform. */
 const MEASURED = /\d\.\d+px|translate3d|matrix/;
 
 /**
- * Lengths in px that stand in style attributes, where they beat every rule of a sheet without a flag; those that a
- * script seems to have left are told apart.
+ * Lengths in px in style attributes, where they beat every normal declaration of the sheets; those that a script
+ * seems to have left are marked.
  */
 export function* styleLengths(page: Page): Generator<PageNote> {
 	for (const element of page.elements) {

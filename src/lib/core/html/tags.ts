@@ -1,7 +1,7 @@
 import { Tokenizer, TokenizerMode, type Token } from 'parse5';
 import type { Span } from '../css/node.ts';
 
-/** A start or end tag as it stands in a source. */
+/** A start or end tag in a source. */
 export interface Tag {
 	readonly kind: 'start' | 'end';
 	/** Lower case. */
@@ -12,7 +12,7 @@ export interface Tag {
 	readonly attributes: ReadonlyMap<string, Span>;
 }
 
-/** How the text in an element is read (HTML §13.2.5): others are read as markup. */
+/** How the text in an element is read (HTML §13.2.5); in other elements it is markup. */
 const MODES: Readonly<Record<string, number>> = {
 	title: TokenizerMode.RCDATA,
 	textarea: TokenizerMode.RCDATA,
@@ -25,7 +25,7 @@ const MODES: Readonly<Record<string, number>> = {
 	plaintext: TokenizerMode.PLAINTEXT
 };
 
-/** Every tag of a page's source in order; what stands in comments, scripts and styles is none. Never throws. */
+/** Every tag of a page's source in order, except in comments, scripts and styles. Never throws. */
 export function tagsOf(source: string): Tag[] {
 	const tags: Tag[] = [];
 	const add = (kind: Tag['kind'], token: Token.TagToken): void => {

@@ -1,8 +1,8 @@
 import { decodeHTMLAttribute } from 'entities/decode';
 
 /**
- * Where each character of an attribute's value, and its end, stands in the attribute as it is written, with name, quotes
- * and character references (HTML §13.2.5.72); undefined where that cannot be told. UTF-16 units.
+ * Where each character of an attribute's value, and the value's end, is in the attribute as written, with name,
+ * quotes and character references (HTML §13.2.5.72); undefined where that is not certain. UTF-16 units.
  */
 export function valuePlaces(written: string, value: string): readonly number[] | undefined {
 	const [, before = '', quote = ''] = /^([^=]*=\s*(["']?))/.exec(written) ?? [];
@@ -10,7 +10,7 @@ export function valuePlaces(written: string, value: string): readonly number[] |
 	const places: number[] = [];
 	let read = '';
 	for (const { 0: piece, index } of text.matchAll(/&#?\w+;?|[^]/g)) {
-		// Without its semicolon it goes by what follows whether it is one.
+		// Without its semicolon, what follows decides whether it is a reference.
 		const next = piece.endsWith(';') ? '' : (text[index + piece.length] ?? '');
 		const characters =
 			piece.length === 1 ? piece : decodeHTMLAttribute(piece + next).slice(0, next === '' ? undefined : -1);

@@ -2,8 +2,8 @@ import { compare, printRational } from './rational.ts';
 import { intervals, isEmpty, isEverything, type Interval, type IntervalSet } from './set.ts';
 
 /**
- * A stretch of widths without a doubt about pixels or fractions: `<700`, `≤699`, `700–<1000`, `≥1000`,
- * `599<–<600`, `=700`. An end belongs to the stretch unless a `<` stands at it.
+ * A range of widths, unambiguous about pixels and fractions: `<700`, `≤699`, `700–<1000`, `≥1000`, `599<–<600`,
+ * `=700`. An end belongs to the range unless it has a `<`.
  */
 export function printInterval(interval: Interval): string {
 	const { lo, hi, loClosed, hiClosed } = interval;
@@ -14,14 +14,14 @@ export function printInterval(interval: Interval): string {
 	return `${printRational(lo)}${loClosed ? '' : '<'}–${hiClosed ? '' : '<'}${printRational(hi)}`;
 }
 
-/** A set of widths: its stretches in order, "every width" or "no width". */
+/** A set of widths: its ranges in order, "every width" or "no width". */
 export function printIntervalSet(set: IntervalSet): string {
 	if (isEverything(set)) return 'every width';
 	if (isEmpty(set)) return 'no width';
 	return intervals(set).map(printInterval).join(', ');
 }
 
-/** A stretch as words for a sentence: "from 700 to under 1000", "up to 699", "between 599 and 600". */
+/** A range in words for a sentence: "from 700 to under 1000", "up to 699", "between 599 and 600". */
 export function sayInterval(interval: Interval): string {
 	const { lo, hi, loClosed, hiClosed } = interval;
 	const unbounded = lo.n <= 0n;

@@ -26,8 +26,8 @@ export const ZERO = rational(0);
 export const ONE = rational(1);
 
 /**
- * The exact value of a decimal numeral as CSS writes it (CSS Syntax 3 §4.3.13): sign, fraction and
- * exponent allowed. Undefined where the text is not such a numeral. Exponents are held to ±400.
+ * The exact value of a decimal numeral in CSS notation (CSS Syntax 3 §4.3.13): sign, fraction and exponent allowed.
+ * Undefined where the text is not such a numeral. Exponents are limited to ±400.
  */
 export function rationalFromDecimal(text: string): Rational | undefined {
 	const match = /^([+-]?)(\d*)(?:\.(\d+))?(?:[eE]([+-]?\d+))?$/.exec(text);
@@ -68,7 +68,7 @@ export const middle = (a: Rational, b: Rational): Rational => divide(add(a, b), 
 /** a/b. Throws a RangeError where b is 0. */
 export const divide = (a: Rational, b: Rational): Rational => rational(a.n * b.d, a.d * b.n);
 
-/** Negative, 0 or positive as a is less than, equal to or greater than b. */
+/** Negative, 0 or positive where a is less than, equal to or greater than b. */
 export function compare(a: Rational, b: Rational): number {
 	const same = a.d === b.d;
 	const left = same ? a.n : a.n * b.d;
@@ -91,7 +91,7 @@ export function floor(a: Rational): bigint {
 /** The smallest whole number not below a. */
 export const ceil = (a: Rational): bigint => -floor(negate(a));
 
-/** Decimal text: exact where the fraction ends within 6 places, else rounded to 3 places with a leading "≈". */
+/** Decimal text: exact where the fraction ends within 6 places, otherwise rounded to 3 places with a leading "≈". */
 export function printRational(a: Rational): string {
 	const scaled = multiply(a, rational(1_000_000));
 	if (isWhole(scaled)) return String(toNumber(a));

@@ -1,8 +1,8 @@
 import { add, compare, middle, ONE, subtract, ZERO, type Rational } from './rational.ts';
 
 /**
- * A place between two neighbouring widths: just before the width `at`, or just after it. Where a set of
- * widths changes, it changes at a cut, so a cut is a threshold together with the side it belongs to.
+ * A place between two neighbouring widths: just before the width `at`, or just after it. A set of widths changes only
+ * at cuts, so a cut is a threshold together with the side it belongs to.
  */
 export interface Cut {
 	readonly at: Rational;
@@ -10,7 +10,7 @@ export interface Cut {
 	readonly after: boolean;
 }
 
-/** A stretch of widths, CSS px. `hi` is null where the stretch has no upper end (and is then open there). */
+/** A range of widths, CSS px. `hi` is null where the range has no upper end (and is then open there). */
 export interface Interval {
 	readonly lo: Rational;
 	readonly loClosed: boolean;
@@ -27,15 +27,15 @@ export interface IntervalSet {
 export const NOTHING: IntervalSet = { startsInside: false, cuts: [] };
 export const EVERYTHING: IntervalSet = { startsInside: true, cuts: [] };
 
-/** Ascending order of cuts; a cut before a width comes ahead of the cut after it. */
+/** Ascending order of cuts; the cut before a width precedes the cut after it. */
 export const compareCuts = (a: Cut, b: Cut): number =>
 	compare(a.at, b.at) || Number(a.after) - Number(b.after);
 
-/** The widths beyond a cut; all of them where the cut lies at or under 0. */
+/** The widths above a cut; all of them where the cut is at or under 0. */
 export const above = (cut: Cut): IntervalSet =>
 	cut.at.n > 0n ? { startsInside: false, cuts: [cut] } : EVERYTHING;
 
-/** The widths short of a cut. */
+/** The widths below a cut. */
 export const below = (cut: Cut): IntervalSet => complement(above(cut));
 
 export const complement = (set: IntervalSet): IntervalSet => ({
@@ -43,7 +43,7 @@ export const complement = (set: IntervalSet): IntervalSet => ({
 	cuts: set.cuts
 });
 
-/** One stretch as a set; what lies at or under 0 is left out, and an empty stretch is the empty set. */
+/** One range as a set; widths at or under 0 are left out, and an empty range is the empty set. */
 export function fromInterval(interval: Interval): IntervalSet {
 	const from = above({ at: interval.lo, after: !interval.loClosed });
 	if (interval.hi === null) return from;
@@ -110,7 +110,7 @@ export function contains(set: IntervalSet, width: Rational): boolean {
 	return (low % 2 === 1) !== set.startsInside;
 }
 
-/** The stretches of a set, ascending, none touching the next. */
+/** The ranges of a set, ascending, none touching the next. */
 export function intervals(set: IntervalSet): Interval[] {
 	const found: Interval[] = [];
 	const ends: (Cut | null)[] = [...set.cuts, null];
@@ -129,13 +129,13 @@ export function intervals(set: IntervalSet): Interval[] {
 	return found;
 }
 
-/** A width inside a stretch: its middle, or 1 px above its lower end where it has no upper end. */
+/** A width inside a range: its middle, or 1 px above its lower end where it has no upper end. */
 export const inside = (interval: Interval): Rational =>
 	interval.hi === null ? add(interval.lo, ONE) : middle(interval.lo, interval.hi);
 
 /**
- * Widths at which a set must be looked at to see all of it: each edge, just inside it, just outside it,
- * and a point inside each piece. "Just" is half the distance to the neighbouring edge, at most `step` (CSS px).
+ * Widths that together show all of a set: each edge, just inside it, just outside it, and a point inside each piece.
+ * "Just" is half the distance to the neighbouring edge, at most `step` (CSS px).
  */
 export function samplingPoints(set: IntervalSet, step: Rational): Rational[] {
 	const pieces = [...intervals(set), ...intervals(complement(set))];

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { rational } from './rational.ts';
 import type { IntervalSet } from './set.ts';
 
-/** A set of widths as it is kept and sent: each cut as an exact fraction in CSS px. */
+/** A set of widths as stored and sent: each cut as an exact fraction in CSS px. */
 export const storedWidths = z.object({
 	startsInside: z.boolean(),
 	cuts: z

@@ -1,12 +1,12 @@
 import type * as z from 'zod/mini';
 
-/** What stands at a path of a value from outside; undefined where nothing does. */
+/** The value at a path of a value from outside; undefined where there is none. */
 export const valueAt = (value: unknown, path: readonly PropertyKey[]): unknown =>
 	path.reduce<unknown>((part, key) => (part as Record<PropertyKey, unknown> | undefined)?.[key], value);
 
 const shown = (value: unknown): string => JSON.stringify(value) ?? 'nothing';
 
-/** What does not fit in a value from outside, in words, for a sentence that names the place. */
+/** What is wrong with a value from outside, in words, for a sentence that names the place. */
 export function misfit(issue: z.core.$ZodIssue, whole: unknown): string {
 	const value = valueAt(whole, issue.path);
 	switch (issue.code) {

@@ -2,7 +2,7 @@ import { skipSpace, T, textOf, tokensOf, next } from '../css/tokens.ts';
 import type { Span } from '../css/node.ts';
 import { parseExpression, partsOf, type Expression } from './expression.ts';
 
-/** A length as it stands in a text: a dimension, or the outermost math function around it. */
+/** A length in a text: a dimension, or the outermost math function around it. */
 export interface LengthAt {
 	readonly span: Span;
 	readonly expression: Expression;
@@ -13,7 +13,7 @@ const MATH = /^(?:calc|min|max|clamp|abs|round|mod|rem|hypot)\($/i;
 const hasDimension = (expression: Expression): boolean =>
 	[...partsOf(expression)].some(({ kind }) => kind === 'dimension');
 
-/** The length that an offset of a text of CSS lies in; undefined where there is none that can be read. */
+/** The length around an offset of CSS text; undefined where there is none that can be read. */
 export function lengthAt(source: string, offset: number): LengthAt | undefined {
 	const tokens = tokensOf(source);
 	for (let i = skipSpace(tokens, 0, tokens.count); i < tokens.count; i++) {

@@ -16,7 +16,7 @@ import { valueAt } from './form.ts';
 export const widthsOver = ({ from, to }: Over): IntervalSet =>
 	fromInterval({ lo: from.at, loClosed: !from.after, hi: to.at, hiClosed: to.after });
 
-/** The widths at which a curve's sign, −1, 0 or 1, is one that counts; exact, with the ends as they are. */
+/** The widths at which a curve's sign, −1, 0 or 1, is an accepted one; exact, including the ends. */
 export function widthsWhere(curve: Curve, counts: (sign: number) => boolean): IntervalSet {
 	return curve.reduce<IntervalSet>((set, piece) => {
 		const ends: readonly Cut[] = [piece.from, ...signCuts(piece.line, piece), piece.to];

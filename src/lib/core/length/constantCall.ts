@@ -15,7 +15,7 @@ import {
 import type { Called, Expression, Rounding } from './expression.ts';
 import { constantOf, line, type Quantity } from './form.ts';
 
-/** A number to the nearest multiple of a step, as a strategy has it (CSS Values 4 §10.3); exact. */
+/** A number rounded to a multiple of a step by a strategy (CSS Values 4 §10.3); exact. */
 function rounded(how: Rounding, value: Rational, step: Rational): Rational {
 	if (step.n === 0n) return ZERO;
 	const size = step.n < 0n ? negate(step) : step;
@@ -34,7 +34,7 @@ function rounded(how: Rounding, value: Rational, step: Rational): Rational {
 	}
 }
 
-/** What is left by whole multiples of a step: with the sign of the step (`mod`), or of the value (`rem`). */
+/** The remainder after division by a step: with the sign of the step (`mod`), or of the value (`rem`). */
 function rest(kind: 'mod' | 'rem', value: Rational, step: Rational): Rational {
 	if (step.n === 0n) return ZERO;
 	const how = kind === 'rem' ? 'to-zero' : 'down';
@@ -52,12 +52,12 @@ const FUNCTIONS: Readonly<Record<Called, (...values: number[]) => number>> = {
 
 const number = (value: Rational): number => Number(value.n) / Number(value.d);
 
-/** As large as a number becomes, and what is none (CSS Values 4 §10.9). */
+/** Limits of numbers, and what NaN becomes (CSS Values 4 §10.9). */
 const LARGEST = 3.4e38;
 const exact = (value: number): Rational =>
 	rationalFromNumber(Number.isNaN(value) ? 0 : Math.min(LARGEST, Math.max(-LARGEST, value)));
 
-/** A function that is no straight line, of constants; undefined where one of them is a function of the width, or types do not fit. */
+/** A non-linear function of constants; undefined where an argument depends on the width, or types do not fit. */
 export function constantCall(
 	expression: Extract<
 		Expression,

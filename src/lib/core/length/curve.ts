@@ -19,7 +19,7 @@ import {
 import type { Rounding } from './expression.ts';
 import { line, valueAt, type Line } from './form.ts';
 
-/** A stretch of widths over which a curve is one line, from one cut to the next. */
+/** A range of widths over which a curve is one line, from one cut to the next. */
 export interface LinearPiece {
 	readonly from: Cut;
 	readonly to: Cut;
@@ -27,8 +27,8 @@ export interface LinearPiece {
 }
 
 /**
- * A quantity over viewport width, exact: pieces ascending, each beginning where the one before ends. Where two lines meet
- * it has a knee, where they do not a step; the cut says which side the width itself belongs to.
+ * A quantity over viewport width, exact: pieces in ascending order, each beginning where the previous one ends. Where
+ * two lines meet it has a knee, otherwise a step; the cut says which side the width itself belongs to.
  */
 export type Curve = readonly LinearPiece[];
 
@@ -38,13 +38,13 @@ export interface Over {
 	readonly to: Cut;
 }
 
-/** All widths from one to another, CSS px, both with them. */
+/** All widths from one to another, CSS px, including both. */
 export const over = (from: Rational, to: Rational): Over => ({
 	from: { at: from, after: false },
 	to: { at: to, after: true }
 });
 
-/** As many pieces as a curve may come to: rounding can make a step of every px. */
+/** The largest number of pieces of a curve: rounding can make a step at every px. */
 const MOST_PIECES = 20_000;
 
 export const lineOver = ({ from, to }: Over, of: Line): Curve => [{ from, to, line: of }];
@@ -52,7 +52,7 @@ export const lineOver = ({ from, to }: Over, of: Line): Curve => [{ from, to, li
 const sameLine = (a: Line, b: Line): boolean =>
 	compare(a.slope, b.slope) === 0 && compare(a.constant, b.constant) === 0;
 
-/** Pieces that go on as the same line, as one. */
+/** Joins pieces that continue the same line. */
 export function joined(pieces: readonly LinearPiece[]): Curve {
 	if (pieces.length < 2) return pieces;
 	const all: LinearPiece[] = [];
@@ -66,7 +66,7 @@ export function joined(pieces: readonly LinearPiece[]): Curve {
 
 const least = (a: Cut, b: Cut): Cut => (compareCuts(a, b) <= 0 ? a : b);
 
-/** What two curves over the same widths come to together; undefined where some piece of them comes to nothing. */
+/** Combines two curves over the same widths; undefined where the combination of some pieces is undefined. */
 function together(
 	a: Curve,
 	b: Curve,
@@ -91,7 +91,7 @@ function together(
 
 const plus = (a: Line, b: Line): Line => line(add(a.constant, b.constant), add(a.slope, b.slope));
 
-/** Two curves added up; without a piece where there are more of them than can be told. */
+/** The sum of two curves; without pieces where there would be too many. */
 export const sumOf = (a: Curve, b: Curve): Curve =>
 	together(a, b, (x, y, on) => lineOver(on, plus(x, y))) ?? [];
 
@@ -101,7 +101,7 @@ export const scaledBy = (curve: Curve, by: Rational): Curve =>
 		line: line(multiply(piece.line.constant, by), multiply(piece.line.slope, by))
 	}));
 
-/** Of two factors one has to stand still, piece by piece; else it is no line. */
+/** One of the two factors must be constant in each piece, or the product is not a line. */
 export const productOf = (a: Curve, b: Curve): Curve | undefined =>
 	together(a, b, (x, y, on) => {
 		const [of, by] = y.slope.n === 0n ? [x, y.constant] : [y, x.constant];
@@ -109,20 +109,20 @@ export const productOf = (a: Curve, b: Curve): Curve | undefined =>
 		return lineOver(on, line(multiply(of.constant, by), multiply(of.slope, by)));
 	});
 
-/** One over a curve that stays constant, piece by piece, and is not 0. */
+/** The reciprocal of a curve that is constant in each piece, and not 0. */
 export function inverseOf(curve: Curve): Curve | undefined {
 	if (curve.some(({ line: { slope, constant } }) => slope.n !== 0n || constant.n === 0n)) return undefined;
 	return curve.map((piece) => ({ ...piece, line: line(divide(ONE, piece.line.constant)) }));
 }
 
-/** Where a line is so much, inside a stretch; undefined where it is not, or is so everywhere. */
+/** Where a line has a value inside a range; undefined where it has it nowhere, or everywhere. */
 function reaches({ constant, slope }: Line, value: Rational, { from, to }: Over): Rational | undefined {
 	if (slope.n === 0n) return undefined;
 	const at = divide(subtract(value, constant), slope);
 	return compare(from.at, at) < 0 && compare(at, to.at) < 0 ? at : undefined;
 }
 
-/** The lower or the upper of two curves. */
+/** The minimum or the maximum of two curves. */
 export const chosenOf = (kind: 'min' | 'max', a: Curve, b: Curve): Curve | undefined =>
 	together(a, b, (x, y, on) => {
 		const gap = line(subtract(x.constant, y.constant), subtract(x.slope, y.slope));
@@ -135,7 +135,7 @@ export const chosenOf = (kind: 'min' | 'max', a: Curve, b: Curve): Curve | undef
 		});
 	});
 
-/** Where the sign of a line changes within a stretch, before and after its zero: that may be an end of the stretch. */
+/** Where the sign of a line changes within a range, before and after its zero, which may be an end of the range. */
 export function signCuts({ constant, slope }: Line, { from, to }: Over): Cut[] {
 	if (slope.n === 0n) return [];
 	const at = divide(negate(constant), slope);
@@ -144,7 +144,7 @@ export function signCuts({ constant, slope }: Line, { from, to }: Over): Cut[] {
 		.filter((cut) => compareCuts(from, cut) < 0 && compareCuts(cut, to) < 0);
 }
 
-/** 1, 0 or −1 by whether a curve is above, at or below 0 (CSS Values 4 §10.6). */
+/** 1, 0 or −1 where a curve is above, at or below 0 (CSS Values 4 §10.6). */
 export const signOf = (curve: Curve): Curve =>
 	joined(
 		curve.flatMap((piece) => {
@@ -158,7 +158,7 @@ export const signOf = (curve: Curve): Curve =>
 
 const opposite = (curve: Curve): Curve => scaledBy(curve, negate(ONE));
 
-/** The greatest whole multiples of a step, which is above 0, that are not above a line. */
+/** A line rounded down to multiples of a step above 0. */
 function multiplesUnder(of: Line, step: Line, { from, to }: Over): readonly LinearPiece[] | undefined {
 	const [a, b] = [valueAt(step, from.at), valueAt(step, to.at)];
 	if (a.n <= 0n || b.n <= 0n) return undefined;
@@ -169,7 +169,7 @@ function multiplesUnder(of: Line, step: Line, { from, to }: Over): readonly Line
 	if (last - first > BigInt(MOST_PIECES)) return undefined;
 	const cuts = Array.from({ length: Number(last - first) + 1 }, (_, i) => rational(first + BigInt(i)))
 		.flatMap((times): Cut[] => {
-			// A multiple itself goes with what lies above it.
+			// A multiple itself belongs to what lies above it.
 			const slope = subtract(of.slope, multiply(times, step.slope));
 			const constant = subtract(of.constant, multiply(times, step.constant));
 			return slope.n === 0n ? [] : [{ at: divide(negate(constant), slope), after: !rises }];
@@ -211,29 +211,29 @@ function multiplesOf(how: Rounding, curve: Curve, step: Curve): Curve | undefine
 	}
 }
 
-/** How large a step is, whichever its sign. */
+/** The absolute value of a step. */
 const sizeOf = (step: Curve): Curve | undefined => chosenOf('max', step, opposite(step));
 
-/** A curve rounded to multiples of a step (CSS Values 4 §10.3); undefined for steps that come to 0, or are too many. */
+/** A curve rounded to multiples of a step (CSS Values 4 §10.3); undefined for a step of 0, or too many pieces. */
 export function roundedTo(how: Rounding, curve: Curve, step: Curve): Curve | undefined {
 	const size = sizeOf(step);
 	return size && multiplesOf(how, curve, size);
 }
 
-/** What is left of a curve by whole multiples of a step (CSS Values 4 §10.4), as of rounding. */
+/** The remainder of a curve after division by a step (CSS Values 4 §10.4), with the same limits. */
 export function restOf(kind: 'mod' | 'rem', curve: Curve, step: Curve): Curve | undefined {
 	const size = sizeOf(step);
 	if (!size) return undefined;
-	// Under a negative step what is left is negative, too.
+	// With a negative step the remainder is negative, too.
 	const isNegative = step.every((piece) => valueAt(piece.line, middle(piece.from.at, piece.to.at)).n < 0n);
 	const taken = multiplesOf(kind === 'rem' ? 'to-zero' : isNegative ? 'up' : 'down', curve, size);
 	return taken && sumOf(curve, opposite(taken));
 }
 
-/** The piece that a width lies in; undefined where the curve does not reach it. */
+/** The piece that contains a width; undefined where the curve does not reach it. */
 function pieceAt(curve: Curve, width: Rational): LinearPiece | undefined {
 	const cut: Cut = { at: width, after: false };
-	// The first piece that ends beyond the width.
+	// The first piece that ends above the width.
 	let [low, high] = [0, curve.length];
 	while (low < high) {
 		const mid = (low + high) >> 1;
@@ -250,11 +250,11 @@ export function valueOn(curve: Curve, width: Rational): Rational | undefined {
 	return piece && valueAt(piece.line, width);
 }
 
-/** Where a curve bends or leaps. */
+/** Where a curve bends or jumps. */
 export interface Joint {
 	readonly kind: 'knee' | 'step';
 	readonly cut: Cut;
-	/** What it comes to from the narrow side, and from the wide side. */
+	/** Its value approaching from narrower widths, and from wider ones. */
 	readonly before: Rational;
 	readonly after: Rational;
 }

@@ -18,19 +18,19 @@ import { isNought } from './compare.ts';
 import { parseExpression, type Expression } from './expression.ts';
 import { ABSOLUTE, line, viewportUnit, type ViewportUnit } from './form.ts';
 
-/** What a length goes by, over some widths. */
+/** What a length depends on, over some widths. */
 export interface CurveContext {
 	readonly over: Over;
-	/** The text size that `em` goes by, and the root's. */
+	/** The text size that `em` refers to, and the root's. */
 	readonly em: Curve;
 	readonly rem: Curve;
-	/** What percentages are of; undefined where the engine alone knows. */
+	/** What percentages refer to; undefined where only the engine knows. */
 	readonly percent?: Curve | undefined;
 	/** Heights of the small, the large and the dynamic viewport, CSS px (CSS Values 4 §6.1.2.1). */
 	readonly heights: { readonly small: Rational; readonly large: Rational; readonly dynamic: Rational };
 }
 
-/** A length or number as a curve; or why it is none, in words, the engine asked where it knows. */
+/** A length or number as a curve; or, in words, why it has none. The engine is asked where it knows. */
 export type Curved =
 	| { readonly kind: 'curve'; readonly type: 'length' | 'number'; readonly curve: Curve }
 	| { readonly kind: 'none'; readonly sentence: string; readonly ask: boolean };
@@ -40,7 +40,7 @@ type Typed = Extract<Curved, { kind: 'curve' }>;
 const none = (sentence: string, ask = false): Curved => ({ kind: 'none', sentence, ask });
 const isNone = (one: Curved): one is Extract<Curved, { kind: 'none' }> => one.kind === 'none';
 
-/** Units that go by the font, the line or a container, with what by. */
+/** Units that depend on the font, the line or a container, and what they depend on. */
 const ASKED: readonly (readonly [RegExp, string])[] = [
 	[/^r?(ch|ex|ic|cap)$/, 'the font'],
 	[/^r?lh$/, 'the line'],
@@ -180,10 +180,10 @@ function times(product: Curved, { type, curve }: Typed): Curved {
 	return typed(both, productOf(product.curve, curve), 'What it comes to is no line over width.');
 }
 
-/** So many texts are remembered: the same few come up for every element and stretch. */
+/** So many texts are cached: the same few recur for every element and range. */
 const MOST_READ = 5000;
 
-/** The expression of a text, or why it is none. */
+/** The expression of a text, or why there is none. */
 const expressionIn = rememberedBy(
 	MOST_READ,
 	(text: string) => text,
@@ -193,7 +193,7 @@ const expressionIn = rememberedBy(
 	}
 );
 
-/** A text of CSS that should be one length, as a curve. */
+/** A CSS text that should be one length, as a curve. */
 export function curveOfText(text: string, context: CurveContext): Curved {
 	const expression = expressionIn(text);
 	if (typeof expression === 'string') return none(expression);
@@ -204,7 +204,7 @@ export function curveOfText(text: string, context: CurveContext): Curved {
 		: none(`“${text.trim()}” is a number, and a length is wanted.`);
 }
 
-/** Which parenthesis has no other half, in words. */
+/** Which parenthesis is unmatched, in words. */
 function imbalance(tokens: Tokens): string | undefined {
 	let open = 0;
 	for (let i = 0; i < tokens.count; i++) {

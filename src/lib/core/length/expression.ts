@@ -11,19 +11,21 @@ export type Called = 'sqrt' | 'pow' | 'hypot' | 'exp' | 'log';
 export type Expression =
 	| { readonly kind: 'number' | 'percentage'; readonly value: Rational }
 	| { readonly kind: 'dimension'; readonly value: Rational; readonly unit: string }
-	/** `NaN`: what it is part of counts as 0 (CSS Values 4 §10.9.1). */
+	/** `NaN`: the calculation that contains it counts as 0 (CSS Values 4 §10.9.1). */
 	| { readonly kind: 'nan' }
-	/** Functions that are not straight lines: told of constants alone. */
+	/** Non-linear functions, evaluated for constants only. */
 	| { readonly kind: 'call'; readonly name: Called; readonly of: readonly Expression[] }
 	| { readonly kind: 'sum' | 'product' | 'min' | 'max'; readonly of: readonly Expression[] }
 	| { readonly kind: 'negate' | 'invert'; readonly of: Expression }
 	| { readonly kind: 'sign'; readonly of: Expression }
-	/** What is rounded, and to multiples of what. */
+	/** The value to be rounded, and the step. */
 	| { readonly kind: 'round'; readonly how: Rounding; readonly of: readonly [Expression, Expression] }
-	/** What is left of the first by whole multiples of the second, with the sign of the second (`mod`) or of the first. */
+	/**
+	 * The remainder of the first after division by the second, with the sign of the second (`mod`) or of the first.
+	 */
 	| { readonly kind: 'mod' | 'rem'; readonly of: readonly [Expression, Expression] };
 
-/** An expression and all that it is made up of. */
+/** An expression and all of its parts. */
 export function* partsOf(expression: Expression): Generator<Expression> {
 	yield expression;
 	if (!('of' in expression)) return;
@@ -42,7 +44,7 @@ export function parseExpression(tokens: Tokens, from: number, to: number): Expre
 	return value && skipSpace(tokens, reader.at, to) === to ? value : undefined;
 }
 
-/** As deep as engines read math functions and parentheses within one another (Blink). */
+/** How deeply engines (Blink) read nested math functions and parentheses. */
 const DEEPEST = 100;
 
 interface Reader {
@@ -87,7 +89,7 @@ function operand(reader: Reader): Expression | undefined {
 	}
 }
 
-/** As large as engines have numbers, for what is infinite (CSS Values 4 §10.9). */
+/** The largest number of engines, used for infinity (CSS Values 4 §10.9). */
 export const INFINITE: Rational = { n: 34n * 10n ** 37n, d: 1n };
 
 /** What a word means in a calculation (CSS Values 4 §10.7.1). */
@@ -111,7 +113,7 @@ function constant(word: string): Expression | undefined {
 
 const ROUNDINGS: readonly string[] = ['nearest', 'up', 'down', 'to-zero'] satisfies Rounding[];
 
-/** The strategy that a `round()` begins with, and passes it; the nearest multiple where none stands there. */
+/** Reads the strategy at the start of a `round()`; `nearest` where there is none. */
 function roundingOf(reader: Reader): Rounding {
 	const { tokens, to } = reader;
 	const at = skipSpace(tokens, reader.at, to);
@@ -145,7 +147,7 @@ function group(reader: Reader, name: string): Expression | undefined {
 /** No least or no greatest value, in `clamp()` (CSS Values 4 §10.2). */
 const NONE: Expression = { kind: 'number', value: ZERO };
 
-/** `none`, passed, where that stands there. */
+/** Reads `none`, where it is there. */
 function noneAt(reader: Reader): Expression | undefined {
 	const at = skipSpace(reader.tokens, reader.at, reader.to);
 	if (at >= reader.to || textOf(reader.tokens, at).toLowerCase() !== 'none') return undefined;
@@ -155,7 +157,7 @@ function noneAt(reader: Reader): Expression | undefined {
 
 const least = (a: Expression, b: Expression): Expression => (a === NONE ? b : { kind: 'max', of: [a, b] });
 
-/** A math function of its arguments; undefined where it is none, or takes another number of them. */
+/** A math function of its arguments; undefined for an unknown name or a wrong number of arguments. */
 function called(name: string, args: readonly Expression[], how: Rounding): Expression | undefined {
 	const [a, b, c] = args;
 	const { length } = args;

@@ -7,7 +7,7 @@ export interface Line {
 	readonly slope: Rational;
 }
 
-/** A quantity as an exact function of viewport width: lines, and the least or greatest of such functions. */
+/** A quantity as an exact function of viewport width: lines, and minima and maxima of such functions. */
 export type Form = Line | { readonly kind: 'min' | 'max'; readonly of: readonly Form[] };
 
 /** A form with its type: `length` in CSS px, or a number. */
@@ -40,7 +40,7 @@ export const ABSOLUTE: Readonly<Record<string, Rational>> = {
 	pc: rational(16)
 };
 
-/** What a unit of the viewport is a hundredth of; `vi` and `vb` as in horizontal text. */
+/** The viewport dimension that a unit is a hundredth of; `vi` and `vb` as in horizontal text. */
 export interface ViewportUnit {
 	readonly size: 'small' | 'large' | 'dynamic';
 	readonly axis: 'width' | 'height' | 'min' | 'max';
@@ -49,7 +49,7 @@ export interface ViewportUnit {
 const AXES = { w: 'width', i: 'width', h: 'height', b: 'height', min: 'min', max: 'max' } as const;
 const SIZES = { s: 'small', d: 'dynamic', l: 'large', '': 'large' } as const;
 
-/** The unit of a viewport that a name is of (CSS Values 4 §6.1.2); undefined for others. */
+/** The viewport unit of a name (CSS Values 4 §6.1.2); undefined for others. */
 export function viewportUnit(name: string): ViewportUnit | undefined {
 	const [, size = '', axis] = /^([sld]?)v(w|h|i|b|min|max)$/.exec(name) ?? [];
 	if (!axis) return undefined;

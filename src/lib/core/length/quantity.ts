@@ -56,9 +56,9 @@ const scaled = (form: Form, by: Rational): Form =>
 		: { kind: by.n < 0n ? opposite[form.kind] : form.kind, of: form.of.map((part) => scaled(part, by)) };
 
 /**
- * An expression as an exact function of width. Undefined where its types do not fit (a sum of number and
- * length, a product of lengths), a unit is not a length, or a function that is no straight line is one of the width: see
- * `curveOf`. What has `NaN` in it is 0 (CSS Values 4 §10.9.1).
+ * An expression as an exact function of width. Undefined where its types do not fit (a number added to a length, a
+ * product of lengths), a unit is not a length, or a non-linear function depends on the width: see `curveOf`. Anything
+ * with `NaN` in it is 0 (CSS Values 4 §10.9.1).
  */
 export function quantity(expression: Expression, context: LengthContext): Quantity | undefined {
 	const found = typed(expression, context);

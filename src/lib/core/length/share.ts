@@ -1,13 +1,13 @@
 import { T, textOf, tokensOf } from '../css/tokens.ts';
 
-/** A part of a value that is a share of something else: 5 of `%`, 1.5 of `em`. */
+/** A part of a value that is relative to something: 5 of `%`, 1.5 of `em`. */
 export interface Share {
 	readonly number: number;
 	readonly unit: '%' | 'em' | 'rem' | 'vw';
 	readonly text: string;
 }
 
-/** The shares in a value, each once, in source order. */
+/** The relative parts of a value, each once, in source order. */
 export function sharesIn(value: string): Share[] {
 	const tokens = tokensOf(value);
 	const found = new Map<string, Share>();
@@ -23,9 +23,9 @@ export function sharesIn(value: string): Share[] {
 }
 
 /**
- * What a percentage of a property is a share of: the containing block's width or height, the size of the flex
- * container along its main axis, the text size of what is around or its own, its own line height, the width or height
- * of its own content, both sides of its own border box.
+ * What a percentage of a property refers to: the containing block's width or height, the size of the flex container
+ * along its main axis, the parent's text size or the element's own, its own line height, the width or height of its
+ * own content, both sides of its own border box.
  */
 export type PercentBasis =
 	| 'width'
@@ -54,7 +54,7 @@ const BASES: readonly (readonly [PercentBasis, RegExp])[] = [
 ];
 
 /**
- * What a percentage of a longhand is a share of; undefined for other properties (CSS 2.2 §8.3, §8.4, §9.3.2, §10.2,
+ * What a percentage of a longhand refers to; undefined for other properties (CSS 2.2 §8.3, §8.4, §9.3.2, §10.2,
  * §10.5, §10.8.1, §15.7; Flexbox 1 §7.2.3; Grid 2 §7.2.1; Box Alignment 3 §8.1; Transforms 1 §4; Backgrounds 3 §4.1).
  */
 export const percentBasis = (longhand: string): PercentBasis | undefined =>

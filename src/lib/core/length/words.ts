@@ -1,14 +1,14 @@
 import { printRational, toNumber, type Rational } from '../interval/index.ts';
 import { jointsOf, type Curve } from './curve.ts';
 
-/** A width in words: whole as it is, else to a hundredth of a px. */
+/** A width in words: whole where it is, otherwise rounded to a hundredth of a px. */
 export const printWidth = (width: Rational): string =>
 	width.d === 1n ? printRational(width) : toNumber(width).toFixed(2);
 
-/** So many pieces are told one by one. */
+/** So many pieces are described one by one. */
 const MOST_TOLD = 8;
 
-/** How a length goes over widths, in words: where it stays constant, and where it grows or shrinks, by how much. */
+/** How a length changes over widths, in words: where it is constant, where it grows or shrinks, and by how much. */
 export function curveInWords(curve: Curve): string {
 	const joints = jointsOf(curve);
 	if (curve.length > MOST_TOLD) {

@@ -14,7 +14,7 @@ const onWidth = (condition: Condition): boolean => {
 	}
 };
 
-/** Whether a list asks for nothing but the viewport's width, so that its answer is that of every vantage. */
+/** Whether a list depends on nothing but the viewport's width, so that its result is the same in every vantage. */
 export const asksWidthAlone = (queries: readonly MediaQuery[]): boolean =>
 	queries.every(
 		({ type, negated, invalid, condition }) =>

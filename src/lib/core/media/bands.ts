@@ -26,7 +26,7 @@ export interface MediaSite {
 	readonly span: Span;
 	readonly text: string;
 	readonly queries: readonly MediaQuery[];
-	/** The conditions around it, from the outermost: all must hold too. */
+	/** The conditions around it, outermost first: all must hold too. */
 	readonly within: readonly MediaSite[];
 }
 
@@ -39,7 +39,7 @@ export interface Threshold {
 	readonly causes: readonly MediaSite[];
 }
 
-/** A stretch in which no width condition changes. The letter is a heading only and moves with the sheet. */
+/** A range in which no width condition changes. Its letter is only a heading, and changes with the sheet. */
 export interface Band {
 	readonly letter: string;
 	readonly interval: Interval;
@@ -57,8 +57,8 @@ export function bandLetter(index: number): string {
 }
 
 /**
- * The thresholds and bands of a page in the vantage of a solver. A condition counts only where those around
- * it hold, so a threshold that an outer condition makes unreachable is none.
+ * The thresholds and bands of a page in the vantage of a solver. A condition counts only where those around it hold,
+ * so an outer condition can make a threshold disappear.
  */
 export function bandsOf(sites: readonly MediaSite[], solve: Solver): Bands {
 	const found: { cut: Cut; site: MediaSite }[] = [];
@@ -88,7 +88,7 @@ export function bandsOf(sites: readonly MediaSite[], solve: Solver): Bands {
 	return { thresholds, bands };
 }
 
-/** The first and last whole px of a stretch within a range (whole px, both ends included); null where it has none. */
+/** The first and last whole px of a range within another (whole px, both ends included); null where it has none. */
 export function wholePixels(
 	interval: Interval,
 	range: readonly [number, number]
@@ -101,7 +101,7 @@ export function wholePixels(
 	return first <= last ? [first, last] : null;
 }
 
-/** The band that a width (CSS px, above 0) lies in. */
+/** The band that contains a width (CSS px, above 0). */
 export function bandAt(bands: readonly Band[], width: number): Band {
 	const at = rationalFromNumber(width);
 	const found = bands.find(({ interval }) => contains(fromInterval(interval), at));
@@ -110,8 +110,8 @@ export function bandAt(bands: readonly Band[], width: number): Band {
 }
 
 /**
- * The first px of the next band (direction 1), or of this band or, from there, the one before (-1), passing
- * over bands without a whole px; the width itself where there is none further.
+ * The first px of the next band (direction 1), or of this band or, from there, of the previous one (-1), skipping
+ * bands without a whole px; the width itself where there is no further band.
  */
 export function jump(
 	bands: readonly Band[],
@@ -126,13 +126,13 @@ export function jump(
 	);
 }
 
-/** The conditions of a page that hold over other widths in one vantage than in another. */
+/** The conditions of a page that hold at different widths in two vantages. */
 export const differing = (sites: readonly MediaSite[], a: Solver, b: Solver): MediaSite[] =>
 	sites.filter(({ queries }) => !equal(a(queries), b(queries)));
 
 /**
- * Widths at which both halves of a breakpoint hold (`max-width: 700px` beside `min-width: 700px`), where they are two
- * conditions: one that asks for the width alone is meant so.
+ * Widths at which both halves of a breakpoint hold (`max-width: 700px` beside `min-width: 700px`), where these are
+ * two conditions: a single condition for one width is intended.
  */
 export const overlapsOf = ({ thresholds }: Pick<Bands, 'thresholds'>): Rational[] =>
 	thresholds.flatMap(({ cut, causes }, i) => {

@@ -18,7 +18,7 @@ import type { Operator } from './feature.ts';
 import { parseMediaQueryList } from './parse.ts';
 import type { Condition } from './query.ts';
 
-/** A width that a query compares the viewport's with, as it is written. */
+/** A width in a query with which the viewport's is compared, as written. */
 interface Compared {
 	/** Its place in the query's text. */
 	readonly start: number;
@@ -26,11 +26,11 @@ interface Compared {
 	/** CSS px. */
 	readonly px: Rational;
 	readonly unit: string;
-	/** Whether the condition holds from it on up, up to it, or at it alone. */
+	/** Whether the condition holds from it up, up to it, or only at it. */
 	readonly side: 'from' | 'to' | 'at';
 	/** Whether it holds at the width itself. */
 	readonly closed: boolean;
-	/** The feature that it stands in, with its parentheses, and whether it is all that is compared there. */
+	/** The feature that contains it, with parentheses, and whether that compares with nothing else. */
 	readonly feature: { readonly start: number; readonly end: number };
 	readonly alone: boolean;
 }
@@ -57,7 +57,7 @@ function featuresOf(condition: Condition | null): (Condition & { kind: 'feature'
 	}
 }
 
-/** The widths in a list of media queries that are plain lengths in px, em or rem; what is calculated is left out. */
+/** The widths in a list of media queries that are plain lengths in px, em or rem; calculated ones are left out. */
 function comparedIn(text: string, em: Rational): Compared[] {
 	return parseMediaQueryList(text)
 		.flatMap(({ condition }) => featuresOf(condition))
@@ -94,7 +94,7 @@ function comparedIn(text: string, em: Rational): Compared[] {
 
 const ONE_PIXEL = rational(1);
 
-/** How far a width lies off a breakpoint as its other half may: at most a px below where it ends, above where it begins. */
+/** How far a width is off a breakpoint as its other half may be: at most a px, below an end or above a beginning. */
 function offset({ px, side }: Compared, from: Rational): Rational | undefined {
 	const off = subtract(px, from);
 	const wrongSide = side === 'at' ? sign(off) !== 0 : side === 'to' ? sign(off) > 0 : sign(off) < 0;
@@ -102,15 +102,15 @@ function offset({ px, side }: Compared, from: Rational): Rational | undefined {
 	return wrongSide || far ? undefined : off;
 }
 
-/** A width that is a breakpoint or its other half, and how far it lies off that. */
+/** A width that is a breakpoint or its other half, and how far off the breakpoint it is. */
 export interface Half extends Compared {
 	readonly off: Rational;
 }
 
 /**
- * The widths in lists of media queries that are a breakpoint, and those that are its other half (`699px`, `699.98px`
- * and `43.7488em` of 700 px; where nothing begins at 700 itself, `701px` of `max-width: 700px`), by list. `em` is the
- * px of one em in a query.
+ * The widths in lists of media queries that are a breakpoint or its other half (`699px`, `699.98px` and `43.7488em`
+ * for 700 px; where nothing begins at 700 itself, `701px` for `max-width: 700px`), by list. `em` is the px of one em
+ * in a query.
  */
 export function halvesOf(queries: readonly string[], at: Rational, em: Rational): Half[][] {
 	const all = queries.map((text) =>
@@ -124,8 +124,8 @@ export function halvesOf(queries: readonly string[], at: Rational, em: Rational)
 }
 
 /**
- * Moves a breakpoint in lists of media queries, each given as its text: all its halves keep their distance from it and
- * their unit. Gives the changes of each text. `em` is the px of one em in a query.
+ * Moves a breakpoint in lists of media queries, each given as text: all its halves keep their distance from it and
+ * their unit. Returns the changes of each text. `em` is the px of one em in a query.
  */
 export const moveBreakpoint = (
 	queries: readonly string[],
@@ -142,10 +142,10 @@ export const moveBreakpoint = (
 	);
 
 /**
- * A list of media queries that begins or ends at a band's own ends, parted at a width within that: as it is to be for
- * itself, and for a copy that comes after it. What begins at `lo` and goes on keeps its queries, and the copy begins at
- * the width; what ends at `hi` alone keeps them too, and the copy ends there; what does both is parted in two. Null
- * where it does neither, or says what is not so.
+ * Splits a list of media queries that begins or ends at a band's own ends at a width within the band: the list's new
+ * text, and that of a copy to come after it. A list that begins at `lo` and goes on stays as it is, and its copy
+ * begins at the width; one that only ends at `hi` stays too, and its copy ends there; one that does both is split in
+ * two. Null where it does neither, or cannot be split.
  */
 export function splitQueries(
 	text: string,
@@ -165,7 +165,7 @@ export function splitQueries(
 	return ends === null ? null : { own: text, copy: ends };
 }
 
-/** Brings breakpoints together at one width, each with its other half; gives the changes of each text. */
+/** Brings breakpoints together at one width, each with its other half; returns the changes of each text. */
 export function gatherBreakpoints(
 	queries: readonly string[],
 	froms: readonly Rational[],
@@ -183,7 +183,7 @@ export function gatherBreakpoints(
 	return all.map((changes) => changes.sort((a, b) => a.start - b.start));
 }
 
-/** The breakpoint that a threshold is of: of two halves (599 and 600) the one from which on the wider side holds. */
+/** The breakpoint of a threshold: of two halves (599 and 600) the one from which the wider side holds. */
 export function breakpointOf({ cut }: Threshold, all: readonly Threshold[]): Rational {
 	const half = all.find(
 		(one) =>
@@ -192,15 +192,15 @@ export function breakpointOf({ cut }: Threshold, all: readonly Threshold[]): Rat
 	return cut.after && half ? half.cut.at : cut.at;
 }
 
-/** The breakpoints that thresholds are of, each once. */
+/** The breakpoints of thresholds, each once. */
 export const breakpointsOf = (all: readonly Threshold[]): Rational[] => [
 	...new Map(all.map((one) => breakpointOf(one, all)).map((at) => [printRational(at), at])).values()
 ];
 
-/** How far apart breakpoints are at most that may be meant as one: px, and a part of the width. */
+/** How far apart breakpoints may be that are probably meant as one: px, and a fraction of the width. */
 const [NEAR_PX, NEAR_PART] = [24, 0.04];
 
-/** The other breakpoints of a page that may be meant as the same as one: so near that no layout needs both. */
+/** The other breakpoints of a page that are probably meant as the same one: so near that no layout needs both. */
 export function nearBreakpoints(at: Rational, all: readonly Threshold[]): Rational[] {
 	const here = toNumber(at);
 	return breakpointsOf(all).filter((one) => {
@@ -209,7 +209,7 @@ export function nearBreakpoints(at: Rational, all: readonly Threshold[]): Ration
 	});
 }
 
-/** How much less than a width a prefix query ends at, so that no screen has a width between, by unit. */
+/** How far below a width a prefix query ends, so that no screen has a width in between, by unit. */
 const LESS: Readonly<Record<string, Rational>> = {
 	px: rational(2, 100),
 	em: rational(1, 1000),
@@ -217,9 +217,9 @@ const LESS: Readonly<Record<string, Rational>> = {
 };
 
 /**
- * Closes the stretch between two halves of a breakpoint (neither `(max-width: 599px)` nor `(min-width: 600px)` holds at
- * 599.5): what ends at `from` ends under `to` then, as a range (`width < 600px`) or, with prefixes, just below it
- * (`max-width: 599.98px`). The same closes an overlap, where `from` is `to`. Gives the changes of each text.
+ * Closes the gap between two halves of a breakpoint (neither `(max-width: 599px)` nor `(min-width: 600px)` holds at
+ * 599.5): what ends at `from` then ends under `to`, as a range (`width < 600px`) or, with prefixes, just below it
+ * (`max-width: 599.98px`). Also closes an overlap, where `from` is `to`. Returns the changes of each text.
  */
 export function closeHalves(
 	queries: readonly string[],

@@ -26,7 +26,7 @@ function ofRelation(relation: Relation, vantage: Vantage): Truth {
 	return truth(HOLDS[relation.operator](order));
 }
 
-/** A condition's truth in one vantage, by arithmetic at that vantage's width alone. */
+/** A condition's truth in one vantage, computed at that vantage's width alone. */
 export function evaluateCondition(condition: Condition, vantage: Vantage): Truth {
 	switch (condition.kind) {
 		case 'unknown':
@@ -52,7 +52,7 @@ export function evaluateCondition(condition: Condition, vantage: Vantage): Truth
 const all = (parts: readonly Truth[]): Truth =>
 	parts.includes('false') ? 'false' : parts.includes('unknown') ? 'unknown' : 'true';
 
-/** Whether a media type names a vantage's medium; types given up by Media Queries 4 §2.3 never match. */
+/** Whether a media type names a vantage's medium; types deprecated by Media Queries 4 §2.3 never match. */
 export const typeMatches = (type: string | null, vantage: Vantage): boolean =>
 	type === null || type === 'all' || type === vantage.medium;
 

@@ -2,7 +2,7 @@ import type { Line } from '../length/index.ts';
 import type { Rational } from '../interval/index.ts';
 import type { Vantage } from '../vantage/index.ts';
 
-/** What a keyword of one feature says in terms of another feature (`orientation` of `aspect-ratio`). */
+/** A keyword of one feature in terms of another feature (`orientation` of `aspect-ratio`). */
 export interface Alias {
 	readonly feature: 'aspect-ratio';
 	readonly operator: Operator;
@@ -12,7 +12,7 @@ export interface Alias {
 
 export type Operator = '<' | '<=' | '=' | '>=' | '>';
 
-/** A media feature (Media Queries 4 and 5): what it can be compared with, and what it is in a vantage. */
+/** A media feature (Media Queries 4 and 5): what it can be compared with, and its value in a vantage. */
 export type MediaFeature = { readonly name: string } & (
 	| {
 			/** Compared with lengths; itself a line over viewport width, CSS px. */
@@ -40,9 +40,9 @@ export type MediaFeature = { readonly name: string } & (
 	| {
 			readonly kind: 'keyword';
 			readonly keywords: readonly string[];
-			/** The keywords that hold. */
+			/** The keywords that apply. */
 			readonly holding: (vantage: Vantage) => readonly string[];
-			/** The keyword that counts as false where the feature stands alone. */
+			/** The keyword that counts as false where the feature has no value. */
 			readonly falsy?: string;
 	  }
 	| {

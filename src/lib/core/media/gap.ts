@@ -2,18 +2,19 @@ import { subtract, toNumber, type Interval } from '../interval/index.ts';
 import { mostFrequent } from '../text/index.ts';
 import { wholePixels, type Bands } from './bands.ts';
 
-/** How wide a stretch is, CSS px. */
+/** The width of a gap, CSS px. */
 const widthOf = ({ lo, hi }: Interval): number => (hi === null ? Infinity : toNumber(subtract(hi, lo)));
 
-/** So small differences are those of writing a number down, CSS px. */
+/** Differences this small come from the decimal notation, CSS px. */
 const SAME = 1e-6;
 
-/** Of how many breakpoints at least the halves are apart by the same, so that it is a habit. */
+/** A habit needs at least so many breakpoints whose halves are equally far apart. */
 const OFTEN = 2;
 
 /**
- * How far apart the halves of breakpoints usually are on a page, CSS px: 1 where 599 and 600 px are written, 0.02 with
- * 599.98, 0 where they meet (ranges) or where there is no habit: it is of two breakpoints at least, and of most.
+ * How far apart the halves of breakpoints usually are on a page, CSS px: 1 where 599 and 600 px are written, 0.02
+ * with 599.98, 0 where they meet (ranges) or where there is no habit, which takes at least two breakpoints, and most
+ * of them.
  */
 export function usualGap({ thresholds, bands }: Bands): number {
 	const gaps = bands.flatMap(({ interval }) => {
@@ -27,7 +28,7 @@ export function usualGap({ thresholds, bands }: Bands): number {
 	return often >= OFTEN && often > all.length / 2 ? Number(usual) : 0;
 }
 
-/** Whether a stretch is no wider than the halves of breakpoints are meant to be apart, CSS px. */
+/** Whether a gap is no wider than the halves of breakpoints are meant to be apart, CSS px. */
 export const isMeantGap = (stretch: Interval, meant: number): boolean => {
 	const width = widthOf(stretch);
 	return width > 0 && width <= meant + SAME;

@@ -14,9 +14,9 @@ export interface HeightThreshold {
 	readonly causes: readonly MediaSite[];
 }
 
-/** Heights that are tried, CSS px: the least and the greatest that a window can have. */
+/** The heights considered, CSS px: the least and the greatest that a window can have. */
 const [LEAST, GREATEST] = [1, 7680];
-/** How far to each side of a height it is asked whether a condition changes there, CSS px. */
+/** How far above and below a height a condition is tested for a change, CSS px. */
 const BESIDE = 1 / 128;
 
 const withHeight = (vantage: Vantage, height: number): Vantage => ({ ...vantage, height });
@@ -24,8 +24,8 @@ const withHeight = (vantage: Vantage, height: number): Vantage => ({ ...vantage,
 const linesOf = (form: Form): readonly Line[] => (form.kind === 'line' ? [form] : form.of.flatMap(linesOf));
 
 /**
- * The heights at which a comparison turns: what is compared is straight over the height of the window (`height`
- * and lengths of it) or is so once multiplied out (`aspect-ratio`), so that two of its points tell where it is 0.
+ * The heights at which a comparison changes: what is compared is linear in the window's height (`height` and lengths
+ * of it) or becomes so when multiplied out (`aspect-ratio`), so two of its points show where it is 0.
  */
 function turnsOf(condition: Condition, vantage: Vantage): number[] {
 	switch (condition.kind) {
@@ -39,7 +39,7 @@ function turnsOf(condition: Condition, vantage: Vantage): number[] {
 		case 'feature':
 			return condition.comparisons.flatMap((comparison) => {
 				const width = rationalFromNumber(vantage.width);
-				/** How far what is compared is from each line of what it is compared with. */
+				/** How far what is compared is from each line that it is compared with. */
 				const gapsAt = (height: number): number[] => {
 					const relation = relationOf(condition.feature, comparison, withHeight(vantage, height));
 					if (relation.kind !== 'compare') return [];
@@ -55,7 +55,10 @@ function turnsOf(condition: Condition, vantage: Vantage): number[] {
 	}
 }
 
-/** Whether any comparison of queries turns at some height: at which may depend on the vantage, whether it does not. */
+/**
+ * Whether any comparison in some queries changes at some height: the vantage may decide at which height, but not
+ * whether.
+ */
 const haveTurns = rememberedWith(
 	(queries: readonly MediaQuery[]) => queries,
 	(queries) => turnsOfQueries(queries, PLAIN).length > 0
@@ -65,9 +68,9 @@ const turnsOfQueries = (queries: readonly MediaQuery[], vantage: Vantage): numbe
 	queries.flatMap(({ condition }) => (condition ? turnsOf(condition, vantage) : []));
 
 /**
- * The heights at which conditions of a page change (`height`, `aspect-ratio`, `orientation` and their prefixed forms),
- * at a vantage's width and with all else as in it, in order. A condition counts only where those around it hold.
- * Where both halves of a breakpoint meet they are one. Media Queries 4 §4.
+ * The heights at which conditions of a page change (`height`, `aspect-ratio`, `orientation` and their prefixed
+ * forms), at a vantage's width and with everything else as in it, in order. A condition counts only where those
+ * around it hold. Two halves of a breakpoint that meet count as one. Media Queries 4 §4.
  */
 export function heightThresholds(sites: readonly MediaSite[], vantage: Vantage): HeightThreshold[] {
 	const found = new Map<number, MediaSite[]>();

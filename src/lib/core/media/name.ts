@@ -2,7 +2,9 @@ import type { Rational } from '../interval/index.ts';
 import type { Change } from '../text/index.ts';
 import { halvesOf } from './breakpoint.ts';
 
-/** The comment after an offset of a query, with the space before it; a breakpoint's name stands in one after its width. */
+/**
+ * The comment after an offset of a query, with the space before it; a breakpoint's name is in one after its width.
+ */
 function commentAfter(text: string, offset: number): { readonly words: string; readonly length: number } {
 	const [whole = '', words = ''] = /^\s*\/\*((?:(?!\*\/)[\s\S])*)\*\//.exec(text.slice(offset)) ?? [];
 	return { words: words.trim(), length: whole.length };
@@ -17,8 +19,8 @@ export const namesOf = (queries: readonly string[], at: Rational, em: Rational):
 };
 
 /**
- * Gives a breakpoint a name, in a comment after every width that is it or its other half; an empty one takes it away.
- * Gives the changes of each text. Comments may stand between any two tokens (CSS Syntax 3 §4.3.2).
+ * Names a breakpoint, in a comment after every width that is the breakpoint or its other half; an empty name removes
+ * it. Returns the changes of each text. Comments are allowed between any two tokens (CSS Syntax 3 §4.3.2).
  */
 export function nameBreakpoint(
 	queries: readonly string[],

@@ -7,8 +7,8 @@ import { FEATURES } from './features/index.ts';
 import type { Comparison, Condition, MediaQuery, Value } from './query.ts';
 
 /**
- * A media query list (Media Queries 4 §3). An empty list has no queries and matches everything. A query
- * that does not parse becomes `not all`; what only a later standard could mean becomes unknown.
+ * A media query list (Media Queries 4 §3). An empty list has no queries and matches everything. A query that does not
+ * parse becomes `not all`; what only a later standard could define becomes unknown.
  */
 export function parseMediaQueryList(text: string): MediaQuery[] {
 	const tokens = tokensOf(text);
@@ -56,7 +56,7 @@ function query(tokens: Tokens, from: number, to: number): MediaQuery {
 	return rest ? { ...whole, condition: rest } : invalid;
 }
 
-/** Conditions within one another that are read; what is deeper is unknown. Nobody writes so many. */
+/** How deeply nested conditions are read; deeper ones are unknown. Nobody nests so deep. */
 const DEEPEST = 200;
 
 /** `<media-condition>`, or with `or` false `<media-condition-without-or>`, filling all of the tokens. */
@@ -147,7 +147,7 @@ function feature(tokens: Tokens, from: number, to: number, span: Span): Conditio
 const isRanged = (found: MediaFeature): boolean =>
 	found.kind === 'integer' ? found.ranged : found.kind !== 'keyword' && found.kind !== 'alias';
 
-/** A feature by a name that may carry `min-` or `max-` (after a `-webkit-` too). */
+/** A feature by name, which may have the prefix `min-` or `max-` (after `-webkit-` too). */
 function prefixed(name: string): { feature: MediaFeature; operator: Operator } | undefined {
 	const plain = FEATURES.get(name);
 	if (plain) return { feature: plain, operator: '=' };
@@ -177,7 +177,7 @@ function signs(tokens: Tokens, from: number, to: number): Sign[] {
 		if (tokens.types[at] !== T.Delim) continue;
 		const text = textOf(tokens, at);
 		if (text !== '<' && text !== '>' && text !== '=') continue;
-		// A comment parts nothing.
+		// A comment does not separate tokens.
 		let second = at + 1;
 		while (second < to && tokens.types[second] === T.Comment) second++;
 		const joined =

@@ -2,7 +2,7 @@ import type { Expression } from '../length/index.ts';
 import type { Span } from '../css/node.ts';
 import type { Operator } from './feature.ts';
 
-/** What a feature is compared with. A resolution is in dppx; null stands for `infinite`. */
+/** What a feature is compared with. Resolutions are in dppx; null stands for `infinite`. */
 export type Value =
 	| { readonly kind: 'length'; readonly of: Expression }
 	| { readonly kind: 'ratio'; readonly width: Expression; readonly height: Expression }
@@ -20,9 +20,9 @@ export type Condition =
 	| { readonly kind: 'and' | 'or'; readonly of: readonly Condition[] }
 	| {
 			readonly kind: 'feature';
-			/** The name of the media feature, without `min-` or `max-`; `featureNamed` has the rest. */
+			/** The name of the media feature, without `min-` or `max-`; `featureNamed` returns the feature. */
 			readonly feature: string;
-			/** All of them must hold; empty where the feature stands alone (boolean context). */
+			/** All of them must hold; empty where the feature has no value (boolean context). */
 			readonly comparisons: readonly Comparison[];
 			/** In the query list's text, with its parentheses. */
 			readonly span: Span;

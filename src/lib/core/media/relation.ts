@@ -21,7 +21,9 @@ import type { Operator } from './feature.ts';
 import { featureNamed } from './features/index.ts';
 import type { Comparison } from './query.ts';
 
-/** A comparison in one vantage: a line over viewport width against a form over it. Or it is settled, or unknown. */
+/**
+ * A comparison in one vantage: a line over viewport width with a form over it. Or its result is known, or unknown.
+ */
 export type Relation =
 	| { readonly kind: 'compare'; readonly left: Line; readonly operator: Operator; readonly right: Form }
 	| { readonly kind: 'settled'; readonly holds: boolean }
@@ -43,7 +45,7 @@ export function lengthContext(vantage: Vantage): LengthContext {
 	};
 }
 
-/** Whether a feature that stands alone holds (Media Queries 4 §2.4.2). */
+/** Whether a feature without a value holds (Media Queries 4 §2.4.2). */
 export function standingAlone(name: string, vantage: Vantage): Relation {
 	const feature = featureNamed(name);
 	const nonZero = (left: Line): Relation => ({
@@ -124,7 +126,7 @@ const constant = (of: Expression, context: LengthContext): Rational | undefined 
 	return form && constantOf(form);
 };
 
-/** Dppx in one of each unit of resolution (CSS Values 4 §7.4). */
+/** Dppx per unit of resolution (CSS Values 4 §7.4). */
 const DPPX: Readonly<Record<string, Rational>> = {
 	dppx: ONE,
 	x: ONE,
@@ -132,7 +134,7 @@ const DPPX: Readonly<Record<string, Rational>> = {
 	dpcm: rational(254, 9600)
 };
 
-/** A resolution is read by the same arithmetic as lengths, a dppx standing for a px. */
+/** Resolutions use the same arithmetic as lengths, with dppx instead of px. */
 function resolution(of: Expression): Form | undefined {
 	const inPx = (expression: Expression): Expression | undefined => {
 		switch (expression.kind) {

@@ -28,7 +28,7 @@ interface Solution {
 const whole = (yes: IntervalSet): Solution => ({ yes, no: complement(yes) });
 const NEITHER: Solution = { yes: NOTHING, no: NOTHING };
 
-/** The widths at which `constant + slope × width` stands in a relation to 0. */
+/** The widths at which `constant + slope × width` is in a relation to 0. */
 function lineAgainstZero({ constant, slope }: Line, operator: Operator): IntervalSet {
 	if (slope.n === 0n) return HOLDS[operator](sign(constant)) ? EVERYTHING : NOTHING;
 	const at = divide(negate(constant), slope);
@@ -49,7 +49,7 @@ function lineAgainstZero({ constant, slope }: Line, operator: Operator): Interva
 	}
 }
 
-/** x < min(a, b) is x < a and x < b; x > min(a, b) is x > a or x > b; for max the other way round. */
+/** x < min(a, b) means x < a and x < b; x > min(a, b) means x > a or x > b; for max the other way round. */
 function compareWidths(left: Line, operator: Operator, right: Form): IntervalSet {
 	if (right.kind === 'line') return lineAgainstZero(gap(left, right), operator);
 	if (operator === '=') {
@@ -103,7 +103,7 @@ function solveQuery(query: MediaQuery, vantage: Vantage): IntervalSet {
 	return query.negated ? inner.no : inner.yes;
 }
 
-/** Solves lists for one vantage, each once for as long as it lives. */
+/** Solves lists for one vantage, each list once during its lifetime. */
 export const solverOf = (vantage: Vantage): ((list: readonly MediaQuery[]) => IntervalSet) =>
 	rememberedWith(
 		(list) => list,
@@ -111,8 +111,8 @@ export const solverOf = (vantage: Vantage): ((list: readonly MediaQuery[]) => In
 	);
 
 /**
- * The exact set of viewport widths (CSS px) over which a media query list matches, everything else being
- * as in the vantage; the vantage's own width is not looked at. An empty list matches at every width.
+ * The exact set of viewport widths (CSS px) at which a media query list matches, with everything but the width as in
+ * the vantage. An empty list matches at every width.
  */
 export const solve = (list: readonly MediaQuery[], vantage: Vantage): IntervalSet =>
 	list.length === 0 ? EVERYTHING : list.map((query) => solveQuery(query, vantage)).reduce(union);

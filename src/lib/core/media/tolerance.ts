@@ -13,10 +13,13 @@ import type { Threshold } from './bands.ts';
 import type { Operator } from './feature.ts';
 import type { Condition, MediaQuery } from './query.ts';
 
-/** How far lengths may be apart that an engine takes for equal in `<=`, `>=` and `=`, CSS px (Blink and others: a unit of layout). */
+/**
+ * How far apart lengths may be that engines (Blink and others) treat as equal in `<=`, `>=` and `=`, CSS px: one
+ * layout unit.
+ */
 const TOLERANCE = rational(1, 64);
 
-/** Whether a condition compares the width with a length, so that a tolerance counts. */
+/** Whether a condition compares the width with a length, so that the tolerance applies. */
 function compares(
 	condition: Condition,
 	operators: readonly Operator[],
@@ -42,8 +45,8 @@ function compares(
 }
 
 /**
- * The whole px that engines put on the other side of a threshold than arithmetic does, since it lies within 1/64 px of it:
- * `(max-width: 639.99px)` holds at 640. Null where there is none. `holds` tells on which side it counts.
+ * The whole px that engines put on the other side of a threshold than arithmetic does, because it lies within 1/64 px
+ * of it: `(max-width: 639.99px)` holds at 640. Null where there is none. `holds` tells on which side it counts.
  */
 export function toleratedPx(
 	{ cut, causes }: Threshold,

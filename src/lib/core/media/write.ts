@@ -11,9 +11,9 @@ import {
 } from '../interval/index.ts';
 
 /**
- * A media condition that holds over an interval of widths, written as a sheet writes them: `(width >= 700px)`,
- * `(min-width: 700px) and (max-width: 999.98px)`. `em` is the px of one em in a query. Undefined for every width,
- * and for an interval that prefixes cannot name.
+ * A media condition for an interval of widths, in a sheet's notation: `(width >= 700px)`, `(min-width: 700px) and
+ * (max-width: 999.98px)`. `em` is the px of one em in a query. Undefined for every width, and for an interval that
+ * prefixes cannot express.
  */
 export function writeCondition(interval: Interval, habits: Habits, em: Rational): string | undefined {
 	const { lo, hi, loClosed, hiClosed } = interval;

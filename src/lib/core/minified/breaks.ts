@@ -7,9 +7,9 @@ const STEP = '  ';
 /** Whether a text is a sheet, or a page with sheets in its `<style>` elements. */
 export type TextKind = 'page' | 'sheet';
 
-/** A place of a text at which a layout begins a line. */
+/** A place of a text at which a layout breaks the line. */
 export interface LineBreak {
-	/** Where the line's first token begins. */
+	/** Where the new line's first token begins. */
 	readonly at: number;
 	/** How many blocks are open there. */
 	readonly depth: number;
@@ -17,25 +17,27 @@ export interface LineBreak {
 	readonly from: number;
 }
 
-/** Blocks deeper than this are indented no further: each line of ten thousand open ones would be longer than the last. */
+/**
+ * Deeper blocks are not indented further, or each line within ten thousand open blocks would be longer than the last.
+ */
 const DEEPEST = 16;
 
 /** The indentation of a line of a layout. */
 export const indentOf = (depth: number): string => STEP.repeat(Math.min(depth, DEEPEST));
 
 /**
- * The places of a sheet at which a layout begins a line: after `{`, `;` and `}`, and before `}`, but not in an empty block.
- * Comments between statements stay with what they follow. White space means nothing at these places (CSS Syntax 3 §5.4).
- * Returns whether a line would begin with what comes after the sheet.
+ * The places of a sheet at which a layout breaks the line: after `{`, `;` and `}`, and before `}`, but not in an
+ * empty block. Comments between statements stay with what precedes them. White space has no meaning at these places
+ * (CSS Syntax 3 §5.4). Returns whether a new line would begin after the sheet.
  */
 function* breaksInSheet(source: string): Generator<LineBreak, boolean> {
 	const { types, starts, close, count } = tokensOf(source);
 	let depth = 0;
-	/** Whether a line begins with the next token. */
+	/** Whether the next token begins a line. */
 	let isDue = false;
 	let isFirstOfStatement = true;
 	let isEmptySoFar = false;
-	/** Whether the statement declares a custom property: blocks belong to its value then. */
+	/** Whether the statement declares a custom property, so that blocks belong to its value. */
 	let isCustom = false;
 	let space = -1;
 	for (let i = 0; i < count; i++) {
@@ -72,7 +74,10 @@ function* breaksInSheet(source: string): Generator<LineBreak, boolean> {
 	return isDue;
 }
 
-/** The stretches of a text that are sheets. In SVG and MathML a `<style>` is markup, where a `;` may end a reference. */
+/**
+ * The parts of a text that are sheets. In SVG and MathML a `<style>` contains markup, where a `;` may end a
+ * reference.
+ */
 export function sheetSpans(source: string, kind: TextKind): Span[] {
 	if (kind === 'sheet') return [{ start: 0, end: source.length }];
 	if (!/<style/i.test(source)) return [];
@@ -82,9 +87,9 @@ export function sheetSpans(source: string, kind: TextKind): Span[] {
 }
 
 /**
- * The places of a text (LF line ends) at which a layout begins a line, in order; in a page only those of its `<style>`
- * elements
- * (`isWanted` may choose among them), each of which begins on a line of its own, and ends on one after a `}` or `;`.
+ * The places of a text (LF line ends) at which a layout breaks the line, in order; in a page only those of its
+ * `<style>` elements (which `isWanted` may choose), each of which begins on a line of its own, and ends on one after
+ * a `}` or `;`.
  */
 export function* breaksOf(
 	source: string,

@@ -2,14 +2,17 @@ import { lineStarts, placeAt, sharedLines, type Place } from '../text/index.ts';
 import { breaksOf, indentOf, type TextKind } from './breaks.ts';
 import type { Layout } from './layout.ts';
 
-/** How each line of an edited layout stands in the file: joined to the one before it, without so much indentation; else null. */
+/**
+ * How each line of an edited layout continues in the file: joined to the previous one, without so much indentation;
+ * null where it begins a line of the file.
+ */
 function joins(text: string, before: Layout, kind: TextKind): (number | null)[] {
 	const lines = text.split('\n');
 	const joined = lines.map((): number | null => null);
 	const starts = lineStarts(text);
 	const own = new Set(before.own);
 	const was = before.text.split('\n');
-	/** The line of the layout before the edit that says how a line stands in the file. */
+	/** The line of the layout before the edit whose treatment a line follows. */
 	const model = lines.map(() => was.length - 1);
 	let [next, after] = [0, 0];
 	for (const run of [...sharedLines(was, lines), { before: was.length, after: lines.length, count: 0 }]) {
@@ -22,7 +25,7 @@ function joins(text: string, before: Layout, kind: TextKind): (number | null)[] 
 	for (const { at, from, depth } of breaksOf(text, kind)) {
 		const { line } = placeAt(starts, at);
 		const start = starts[line - 1] as number;
-		// As a layout would have it, and with the white space before it on one line.
+		// As in a layout, with the white space before it on one line.
 		const isAsLaid = start - 1 >= from && text.slice(start, at) === indentOf(depth);
 		if (!isAsLaid || text.slice(from, start - 1).includes('\n') || own.has(model[line - 1] ?? 0)) continue;
 		joined[line - 1] = at - start;
@@ -31,8 +34,8 @@ function joins(text: string, before: Layout, kind: TextKind): (number | null)[] 
 }
 
 /**
- * The text that a file gets whose layout was edited: lines that a layout alone has begun are joined again, those of the file
- * and what was typed in another way stay.
+ * The text of the file whose layout was edited: lines that only the layout has begun are joined again; the file's own
+ * lines, and what was typed in another way, stay.
  */
 export function textInFile(text: string, before: Layout, kind: TextKind): string {
 	const joined = joins(text, before, kind);

@@ -1,8 +1,8 @@
 import { breaksOf, indentOf, sheetSpans, type TextKind } from './breaks.ts';
 
-/** Lines up to this length, UTF-16 units, may be somebody's own hand. */
+/** Lines up to this length, UTF-16 units, may be handwritten. */
 const LONG_LINE = 240;
-/** A longer line is minified where so many breaks are missing in it. */
+/** A longer line is minified where at least so many breaks are missing in it. */
 const FEWEST_BREAKS = 4;
 const HAS_LONG_LINE = new RegExp(`[^\\n]{${String(LONG_LINE + 1)}}`);
 
@@ -12,7 +12,7 @@ export function isMinified(source: string, kind: TextKind): boolean {
 	return sheetSpans(source, kind).some(({ start, end }) => isPacked(source.slice(start, end)));
 }
 
-/** Whether the most of a sheet stands in long lines of many declarations. */
+/** Whether most of a sheet consists of long lines with many declarations. */
 function isPacked(source: string): boolean {
 	let packed = 0;
 	let line = { start: 0, end: -1, breaks: 0 };
@@ -36,13 +36,13 @@ function isPacked(source: string): boolean {
 /** A text whose sheets have a line for each declaration. */
 export interface Layout {
 	readonly text: string;
-	/** The lines of it that begin a line of the file, too, from 0 and ascending; the others begin within one. */
+	/** The lines that also begin a line of the file, from 0 and ascending; the others begin within one. */
 	readonly own: readonly number[];
 }
 
 /**
- * Lays a sheet out, or the minified ones of a page: breaks are added where a layout has them and the text has none.
- * Nothing else changes.
+ * Lays out a sheet, or the minified ones of a page: adds the breaks of a layout that the text does not have. Nothing
+ * else changes.
  */
 export function layOut(source: string, kind: TextKind): Layout {
 	const parts: string[] = [];

@@ -4,8 +4,8 @@ const naturalSize = z.int().check(z.positive(), z.maximum(100_000));
 const px = z.number().check(z.minimum(-100_000), z.maximum(100_000));
 
 /**
- * A picture of how a page should look at a width. It lies on the page with its left upper corner at `x`, `y`, CSS px
- * of the page, each of its own px so many CSS px as `scale` says.
+ * A picture of how a page should look at a width. Its upper left corner is at `x`, `y`, CSS px of the page, and each
+ * of its px is `scale` CSS px large.
  */
 export const originalSchema = z.strictObject({
 	name: z.string().check(z.trim(), z.minLength(1), z.maxLength(200)),
@@ -15,7 +15,7 @@ export const originalSchema = z.strictObject({
 	width: naturalSize,
 	height: naturalSize,
 	page: z.string().check(z.maxLength(400)),
-	/** The viewport's width at which the page should look so, CSS px. */
+	/** The viewport width at which the page should look like it, CSS px. */
 	at: z.number().check(z.minimum(1), z.maximum(10_000)),
 	x: px,
 	y: px,
@@ -29,13 +29,16 @@ export interface Point {
 	readonly y: number;
 }
 
-/** How a picture lies on a page. */
+/** How a picture is aligned with a page. */
 export type Alignment = Pick<Original, 'x' | 'y' | 'scale'>;
 
-/** Where a picture lies at first: at the top, as wide as the viewport; pictures of twice the px are so halved. */
+/**
+ * Where a picture is placed at first: at the top, as wide as the viewport, so that pictures of twice the px are
+ * halved.
+ */
 export const initialAlignment = (width: number, at: number): Alignment => ({ x: 0, y: 0, scale: at / width });
 
-/** A point of the page as a point of the picture, and the other way round. */
+/** Converts a point of the page to a point of the picture, and back. */
 export const onPicture = ({ x, y, scale }: Alignment, point: Point): Point => ({
 	x: (point.x - x) / scale,
 	y: (point.y - y) / scale
@@ -46,8 +49,8 @@ export const onPage = ({ x, y, scale }: Alignment, point: Point): Point => ({
 });
 
 /**
- * How a picture lies so that two of its points come to lie on two of the page, as nearly as moving and one scale can
- * do it: the scale is the ratio of the distances, the middles meet. Undefined where two points are the same.
+ * The alignment that brings two points of a picture to two points of the page, as nearly as moving and one scale can:
+ * the scale is the ratio of the distances, and the middles coincide. Undefined where two points are the same.
  */
 export function alignByPoints(
 	picture: readonly [Point, Point],

@@ -13,7 +13,7 @@ import type { SeenVantage } from '../vantage/index.ts';
 import type { PageModel } from './model.ts';
 import { remembered, rememberedBy } from '../remember/index.ts';
 
-/** For how many vantages it is remembered what a text comes to. */
+/** The number of vantages for which results are cached. */
 const MOST_VANTAGES = 24;
 
 /** The text for a `<style>` of a page, by the path of the element. */
@@ -22,7 +22,7 @@ export interface StyleText {
 	readonly text: string;
 }
 
-/** A page as a frame of a vantage is given it: what of that its texts and the vantage decide. */
+/** What a frame of a vantage gets of a page, as far as texts and vantage decide it. */
 export interface FrameContent {
 	/** Its address on the stage, from the root: relative addresses start there. */
 	readonly address: string;
@@ -30,21 +30,21 @@ export interface FrameContent {
 	readonly sheets: readonly StyleText[];
 	/** Rules that come after every sheet of the page. */
 	readonly rules: string;
-	/** Whether films play, stand still, or have not come. */
+	/** Whether films play, stand still, or have not loaded. */
 	readonly films: 'play' | 'still' | 'none';
-	/** Whether the page is laid out from right to left, whatever it says itself. */
+	/** Whether the page is laid out from right to left, whatever it declares itself. */
 	readonly rightToLeft: boolean;
-	/** Whether it is touched rather than pointed at: a tap then holds the hover. */
+	/** Whether the page is touched rather than pointed at, so that a tap keeps the hover state. */
 	readonly taps: boolean;
 }
 
-/** What frames are given of pages whose texts change; what stays as it was is remembered. */
+/** What frames get of pages whose texts change; unchanged results are cached. */
 export function frameContents(
 	by: Parsers
 ): (model: PageModel, prefix: string, seen: SeenVantage) => FrameContent {
-	/** Sheets that import nothing are flattened again only when their own text has changed. */
+	/** Sheets without imports are flattened again only when their own text changes. */
 	const flat = new Map<string, { readonly text: string; readonly flat: string }>();
-	/** A page's inert source by vantage, for as long as its text stays. */
+	/** A page's inert source by vantage, as long as its text stays the same. */
 	const html = remembered(4, (source) => byVantage((vantage) => simulatePage(by.page(source), vantage)));
 
 	function flatten(text: string, file: string, prefix: string, sources: Sources): string {
@@ -78,7 +78,10 @@ export function frameContents(
 	};
 }
 
-/** Works out in steps what a file's text comes to in frames of some vantages, so that it is soon told what they are given. */
+/**
+ * Computes in steps what a file's text becomes in frames of some vantages, so that their contents are quickly
+ * available.
+ */
 export function* contentAhead(
 	model: Pick<PageModel, 'path' | 'page' | 'sheets' | 'sources'>,
 	file: string,
@@ -100,7 +103,7 @@ export function* contentAhead(
 	}
 }
 
-/** What one text comes to by vantage; nothing but what texts depend on must matter to it. */
+/** What one text becomes, by vantage; only what affects texts may matter. */
 const byVantage = <X extends NonNullable<unknown>>(
 	compute: (vantage: SeenVantage) => X
 ): ((vantage: SeenVantage) => X) => rememberedBy(MOST_VANTAGES, textKey, compute);

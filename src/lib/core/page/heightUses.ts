@@ -5,13 +5,13 @@ import { rememberedWith } from '../remember/index.ts';
 import type { PageConditions, Sources } from '../site/index.ts';
 import { heightsOf, type Vantage, type ViewportHeights } from '../vantage/index.ts';
 
-/** A length of a sheet that goes by the height of the window. */
+/** A length in a sheet that depends on the window's height. */
 export interface HeightUse {
 	readonly file: string;
 	/** Where its declaration begins, an offset in the file. */
 	readonly offset: number;
 	readonly property: string;
-	/** As it is written: `60vh`. */
+	/** As written: `60vh`. */
 	readonly length: string;
 	/** CSS px in the vantage. */
 	readonly px: number;
@@ -40,7 +40,7 @@ interface Written {
 	readonly parent: Block;
 }
 
-/** Each sheet is looked through once. */
+/** Each sheet is searched once. */
 const writtenIn = rememberedWith(
 	(sheet: Sheet) => sheet,
 	(sheet): readonly Written[] => {
@@ -64,7 +64,7 @@ const writtenIn = rememberedWith(
 	}
 );
 
-/** The lengths in `vh` and its kin that a page's sheets have where a vantage's conditions hold, by length. */
+/** The lengths in `vh` and the like in a page's sheets where a vantage's conditions hold, by length. */
 export function heightUses(
 	{ places, media }: PageConditions,
 	sources: Sources,

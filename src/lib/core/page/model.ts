@@ -10,7 +10,7 @@ import {
 import type { Vantage } from '../vantage/index.ts';
 import { rememberedBy } from '../remember/index.ts';
 
-/** One page of a site as its sources say it is. */
+/** One page of a site according to its sources. */
 export interface PageModel {
 	readonly path: string;
 	readonly source: string;
@@ -20,7 +20,7 @@ export interface PageModel {
 	readonly conditions: PageConditions;
 }
 
-/** A page whose texts stay as they are; each part is made when it is first asked for. */
+/** A page whose texts do not change; each part is computed on demand. */
 export function pageModel(path: string, sources: Sources): PageModel {
 	const source = sources.text(path) ?? '';
 	let sheets: readonly SheetUse[] | undefined;
@@ -41,9 +41,9 @@ export function pageModel(path: string, sources: Sources): PageModel {
 	};
 }
 
-/** For how many vantages it is remembered what they solve. */
+/** The number of vantages for which solutions are cached. */
 const MOST_SOLVERS = 50;
 
-/** Solvers by vantage, each with what it solved: what is solved does not depend on the vantage's width. */
+/** Solvers by vantage, each with a cache: solutions do not depend on the vantage's width. */
 export const solvers = (): ((vantage: Vantage) => Solver) =>
 	rememberedBy(MOST_SOLVERS, (vantage) => JSON.stringify({ ...vantage, name: '', width: 0 }), solverOf);

@@ -1,6 +1,6 @@
 import { attribute, isWithin, wordsIn, type Page, type PageElement } from '../html/index.ts';
 
-/** Where the links in an element lead, and itself; each once. */
+/** Where the links in an element lead, including its own; each once. */
 function targets(element: PageElement): Set<string> {
 	const found = new Set<string>();
 	const collect = (one: PageElement): void => {
@@ -23,9 +23,9 @@ const labelOf = (element: PageElement): string =>
 const TEXT = 400;
 
 /**
- * Other elements of a page that say what an element says: the same words, the same label, or (for what holds two
- * links or more) links to the same places. What stands in it or around it is not among them, nor is one whose
- * parent is: the outermost alike is named.
+ * Other elements of a page with the same content as an element: the same words, the same label, or (for elements with
+ * two links or more) links to the same places. Its ancestors and descendants are left out, and so are elements whose
+ * parent matches: the outermost match is named.
  */
 export function alikeTo(page: Page, element: PageElement): PageElement[] {
 	const words = wordsIn(element, TEXT);

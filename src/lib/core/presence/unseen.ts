@@ -1,4 +1,4 @@
-/** Why an element of a page does not show, as an engine tells it of one layout; each with its words. */
+/** Why an element of a page does not show, as an engine reports for one layout; each reason with its words. */
 export const UNSEEN = {
 	display: 'display: none',
 	'display-around': 'in something with display: none',

@@ -1,17 +1,17 @@
 import { LRUCache } from 'lru-cache';
 
-/** How much text may be remembered in all, UTF-16 units: an hour of typing makes hundreds of long ones. */
+/** How much text may be cached in all, UTF-16 units: an hour of typing produces hundreds of long texts. */
 const MOST_TEXT = 600_000;
-/** So many are remembered however long they are: a page has some at once. */
+/** So many are cached however long they are: a page has several at once. */
 const AT_LEAST = 16;
 
-/** A function that remembers its answers, by a key of what it is given, for the `most` keys asked for last. */
+/** A function that caches its answers, by a key of its argument, for the `most` keys used last. */
 export function rememberedBy<A, X extends NonNullable<unknown>>(
 	most: number,
 	keyOf: (given: A) => string,
 	compute: (given: A) => X
 ): (given: A) => X {
-	// The cache takes room for `most` answers at once, so it is made when it is first needed.
+	// The cache allocates room for `most` answers at once, so it is created on first use.
 	let known: LRUCache<string, X> | undefined;
 	return (given) => {
 		known ??= new LRUCache({ max: most });
@@ -22,7 +22,7 @@ export function rememberedBy<A, X extends NonNullable<unknown>>(
 	};
 }
 
-/** A function that remembers one answer for each key object, for as long as that object lives. */
+/** A function that caches one answer for each key object, as long as that object lives. */
 export function rememberedWith<A, X extends NonNullable<unknown>>(
 	keyOf: (given: A) => WeakKey,
 	compute: (given: A) => X
@@ -36,14 +36,14 @@ export function rememberedWith<A, X extends NonNullable<unknown>>(
 	};
 }
 
-/** A function that remembers its answers; one that was worked out elsewhere can be put in. */
+/** A function that caches its answers; answers computed elsewhere can be added. */
 export interface Remembering<X> {
 	(text: string): X;
 	readonly knows: (text: string) => boolean;
 	readonly put: (text: string, value: X) => void;
 }
 
-/** A function that remembers its answers for the `most` texts asked for last, and fewer where they are long. */
+/** A function that caches its answers for the `most` texts used last, and for fewer where they are long. */
 export function remembered<X extends NonNullable<unknown>>(
 	most: number,
 	compute: (text: string) => X
@@ -64,12 +64,12 @@ export function remembered<X extends NonNullable<unknown>>(
 	});
 }
 
-/** A text of its own: a piece that is cut out keeps all of the text that it was cut out of (as V8 has it). */
+/** A copy of a text: in V8 a slice keeps all of the text that it was cut from. */
 const copied = (piece: string): string => ` ${piece}`.slice(1);
 
 /**
- * A function that remembers its answers for pieces of texts, those asked for last, up to so much text in all (UTF-16 units);
- * a longer piece is not remembered. An edit of a text leaves most of its pieces as they were.
+ * A function that caches its answers for pieces of texts, those used last, up to so much text in all (UTF-16 units);
+ * longer pieces are not cached. An edit of a text leaves most of its pieces unchanged.
  */
 export function rememberedPieces<X extends NonNullable<unknown>>(
 	compute: (piece: string) => X,

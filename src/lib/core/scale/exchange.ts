@@ -6,7 +6,7 @@ import { fluidText, type Writing } from './fluid.ts';
 import type { Sized } from './recognise.ts';
 import { nameBy, namedSteps, scaleSchema, type Scale } from './scale.ts';
 
-/** What a file of sizes says: a whole scale, or sizes at two widths. */
+/** The content of a file of sizes: a whole scale, or sizes at two widths. */
 export type ReadSizes = Result<
 	| { readonly kind: 'scale'; readonly scale: Scale }
 	| {
@@ -16,12 +16,12 @@ export type ReadSizes = Result<
 	  }
 >;
 
-/** Where our own fields stand in a file of design tokens. */
+/** Where our own fields are in a file of design tokens. */
 const OWN = 'vantaggio.scale';
 
 const figure = (px: number): number => Number(px.toFixed(4));
 
-/** The writing that a scale's output asks for, the root being so many px. */
+/** The notation that a scale's output asks for, with so many px per rem. */
 export const writingOf = ({ output: { unit, ends } }: Scale, root: number): Writing => ({ unit, ends, root });
 
 /** The text of a step's size. */
@@ -39,8 +39,8 @@ export const stepText = (
 	);
 
 /**
- * A scale as design tokens (Design Tokens Community Group, format of 2025.10: dimensions with value and unit): a group an
- * end, a token a step; the scale itself stands among the extensions of the file.
+ * A scale as design tokens (Design Tokens Community Group, format of 2025.10: dimensions with value and unit): a
+ * group for each end, a token for each step; the scale itself is among the file's extensions.
  */
 export function toTokens(scale: Scale): string {
 	const group = (end: 'narrow' | 'wide') => ({
@@ -63,7 +63,7 @@ export const toProperties = (scale: Scale, root: number): string =>
 		.map((one) => `\t${nameBy(scale.output.property, one.role.name)}: ${stepText(scale, one, root)};\n`)
 		.join('')}}\n`;
 
-/** A scale as comma-separated values (RFC 4180): a line a step, its sizes in px. */
+/** A scale as comma-separated values (RFC 4180): one line per step, sizes in px. */
 export const toTable = (scale: Scale): string =>
 	[
 		`name,step,${scale.narrow.width} px,${scale.wide.width} px`,
@@ -74,7 +74,7 @@ export const toTable = (scale: Scale): string =>
 
 const quoted = (text: string): string => (/[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
 
-/** Px of a token's dimension; undefined for another value. */
+/** The px of a token's dimension; undefined for another value. */
 function pxOfToken(value: unknown, root: number): number | undefined {
 	if (typeof value === 'string') {
 		const [, number, unit] = /^([\d.]+)(px|rem)$/.exec(value.trim()) ?? [];
@@ -124,7 +124,7 @@ function fromTokens(text: string, root: number): ReadSizes {
 	return done({ kind: 'sizes', sizes, widths: null });
 }
 
-/** Over which widths custom properties are read, CSS px. */
+/** The widths over which custom properties are read, CSS px. */
 const READ_OVER = over(rational(1), rational(10_000));
 
 function fromProperties(text: string, root: number): ReadSizes {
@@ -135,7 +135,7 @@ function fromProperties(text: string, root: number): ReadSizes {
 		return read.kind === 'curve' ? [{ name, curve: read.curve }] : [];
 	});
 	if (found.length === 0) return refuse('No custom property in this file is a length.');
-	// Digits that were saved move the knees of what grows least the most.
+	// Rounded digits move the knees of slowly growing sizes the most.
 	const knees = found
 		.map(({ curve }) => ({
 			at: jointsOf(curve).map(({ cut }) => toNumber(cut.at)),
@@ -183,7 +183,9 @@ function fromTable(text: string): ReadSizes {
 	return done({ kind: 'sizes', sizes, widths: narrow && wide && narrow < wide ? { narrow, wide } : null });
 }
 
-/** Reads sizes from a file: design tokens, custom properties or comma-separated values, told apart by what they are. */
+/**
+ * Reads sizes from a file: design tokens, custom properties or comma-separated values, recognised by their content.
+ */
 export function readSizes(text: string, root: number): ReadSizes {
 	const trimmed = text.trim();
 	if (trimmed === '') return refuse('This file is empty.');

@@ -1,24 +1,24 @@
-/** A size that goes in a straight line from one width to another, and stays constant beyond. Px throughout. */
+/** A size that changes linearly from one width to another, and is constant beyond. Px throughout. */
 export interface Fluid {
 	readonly from: { readonly width: number; readonly size: number };
 	readonly to: { readonly width: number; readonly size: number };
 }
 
-/** In what a fluid size is written: the middle's unit, and what ends are in. */
+/** The notation of a fluid size: the unit of its middle, and that of its ends. */
 export interface Writing {
 	readonly unit: 'vw' | 'vi' | 'cqi';
 	readonly ends: 'rem' | 'px';
-	/** Px of one rem. */
+	/** Px per rem. */
 	readonly root: number;
 }
 
-/** A hundredth of a px: no size that is written may be off by more, at the ends and at the knees. */
+/** A hundredth of a px: written sizes may be off by no more, at the ends and at the knees. */
 const EXACT = 0.01;
 
-/** A number with so many places and no more than it needs. */
+/** A number with so many decimals, without trailing zeros. */
 const places = (value: number, count: number): string => String(Number(value.toFixed(count)));
 
-/** The fewest places by which a value is not off by more than so much. */
+/** The fewest decimals with which a value is off by no more than so much. */
 export function fewestPlaces(value: number, off: number): string {
 	for (let count = 0; count < 8; count++) {
 		const text = places(value, count);
@@ -34,7 +34,7 @@ export function sizeAt({ from, to }: Fluid, width: number): number {
 	return from.size + part * (to.size - from.size);
 }
 
-/** What a text of `fluidText`, or the middle of one, says at a width, px. */
+/** The value at a width of a text from `fluidText`, or of the middle of one, px. */
 function written(text: string, { root }: Writing, width: number): number {
 	const px = (number: string, unit: string): number =>
 		Number(number) * (unit === 'rem' ? root : unit === 'px' ? 1 : width / 100);
@@ -50,8 +50,8 @@ function written(text: string, { root }: Writing, width: number): number {
 }
 
 /**
- * A fluid size as CSS: `clamp(least, constant + slope, most)`, with as few digits as keep it within a hundredth of a px
- * at both ends and at both knees; one length where it stays constant everywhere.
+ * A fluid size as CSS: `clamp(least, constant + slope, most)`, with as few digits as keep it within a hundredth of a
+ * px at both ends and at both knees; a single length where it is constant.
  */
 export function fluidText(fluid: Fluid, writing: Writing): string {
 	const { unit, ends, root } = writing;
@@ -63,7 +63,7 @@ export function fluidText(fluid: Fluid, writing: Writing): string {
 	const constant = from.size - slope * from.width;
 	const [least, most] = from.size < to.size ? [from.size, to.size] : [to.size, from.size];
 	for (let digits = 0; digits < 8; digits++) {
-		// What the slope is rounded by, the constant can make up for in the middle.
+		// In the middle, the constant can compensate for the rounding of the slope.
 		const hundredths = Number((slope * 100).toFixed(digits));
 		if (hundredths === 0) continue;
 		const middle = (from.width + to.width) / 2;
@@ -74,7 +74,7 @@ export function fluidText(fluid: Fluid, writing: Writing): string {
 			const line =
 				number === 0 ? `${hundredths}${unit}` : `${number}${ends} ${sign} ${Math.abs(hundredths)}${unit}`;
 			const text = `clamp(${end(least)}, ${line}, ${end(most)})`;
-			// The line itself, for where it is off at an end the knee is off, too.
+			// The line itself, because an error at an end moves the knee too.
 			const off = [from, to].map(({ width, size }) => Math.abs(written(line, writing, width) - size));
 			if (Math.max(...off) < EXACT * 0.9) return text;
 		}

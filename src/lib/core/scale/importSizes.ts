@@ -2,16 +2,16 @@ import { recognise, type Recognised, type Sized } from './recognise.ts';
 import type { ReadSizes } from './exchange.ts';
 import { scaleProblems, type Scale } from './scale.ts';
 
-/** A scale made from sizes that came in, with what is said of it; or why it is none. */
+/** A scale made from imported sizes, with remarks; or why there is none. */
 export type ImportedScale = { readonly scale: Scale | null; readonly sentence: string };
 
 const rounded = (size: number): number => Number(size.toFixed(3));
 
-/** The first of some steps that each number stands for. */
+/** For each number, the first of some steps with that number. */
 const firsts = (steps: Recognised['steps']): Recognised['steps'] =>
 	steps.filter(({ step }, i) => steps.findIndex((one) => one.step === step) === i);
 
-/** A scale with the body, the ratios and as many steps as sizes were recognised to have. */
+/** A scale with the recognised body, ratios and number of steps. */
 export function withRecognised(
 	scale: Scale,
 	found: Recognised,
@@ -34,13 +34,13 @@ export function withRecognised(
 	};
 }
 
-/** The size that steps are counted from: what is called so, else the last. */
+/** The size from which steps are counted: the one named so, otherwise the last. */
 const bodyOf = (sizes: readonly Sized[]): Sized | undefined =>
 	sizes.find(({ name }) => /body|base|text|^p$|[-_]0$/i.test(name)) ?? sizes.at(-1);
 
 /**
- * What a file of sizes makes of a scale: one that it has whole, or the one that its sizes are, what is off it as sizes of
- * their own; names keep the selectors that their steps have.
+ * The scale in a file of sizes: a complete one, or the one that its sizes form, with sizes that deviate as their own;
+ * names keep the selectors of their steps.
  */
 export function importSizes(read: ReadSizes, scale: Scale): ImportedScale {
 	if (!read.ok) return { scale: null, sentence: `${read.sentence} Nothing was imported.` };

@@ -2,18 +2,21 @@ import { fewestPlaces, fluidText } from './fluid.ts';
 import { stepText, writingOf } from './exchange.ts';
 import { nameBy, namedSteps, type Scale } from './scale.ts';
 
-/** A declaration that a scale wants to stand in the sheet. */
+/** A declaration that a scale writes into the sheet. */
 export interface Declared {
 	readonly selector: string;
 	readonly property: string;
 	readonly value: string;
-	/** What stands before it for engines that do not know its value; '' for nothing. */
+	/** The declaration before it for engines that do not know its value; '' for none. */
 	readonly fallback: string;
-	/** The step it is of; null for line heights, weights and spaces. */
+	/** Its step; null for line heights, weights and spaces. */
 	readonly step: number | null;
 }
 
-/** A multiple of the size, narrow and wide, as line height: a number where both are the same, else a fluid length. */
+/**
+ * A multiple of the size, narrow and wide, as a line height: a number where both are the same, otherwise a fluid
+ * length.
+ */
 function lineText(
 	scale: Scale,
 	size: { narrow: number; wide: number },
@@ -33,8 +36,8 @@ function lineText(
 }
 
 /**
- * The declarations that a scale is written as: custom properties on the root, then rules of elements, then classes, each
- * from the largest step; `root` is how many px a rem is.
+ * The declarations of a scale: custom properties on the root, then rules for elements, then classes, each from the
+ * largest step; `root` is the number of px per rem.
  */
 export function declarationsOf(scale: Scale, root: number): Declared[] {
 	const { output, groups, spaces } = scale;

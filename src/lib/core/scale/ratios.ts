@@ -1,4 +1,4 @@
-/** Ratios of small whole numbers, and the two irrational ones that scales often go by, ascending. */
+/** Ratios of small whole numbers, and the two irrational ones that scales often use, ascending. */
 export const RATIOS: readonly number[] = [
 	...[16 / 15, 9 / 8, 6 / 5, 5 / 4, 4 / 3],
 	Math.SQRT2,
@@ -7,7 +7,7 @@ export const RATIOS: readonly number[] = [
 	...[5 / 3, 16 / 9, 15 / 8, 2]
 ];
 
-/** The ratio that a text says: a number, or two with a colon or slash between (`4:3`). */
+/** The ratio in a text: a number, or two with a colon or slash between (`4:3`). */
 export function readRatio(text: string): number | undefined {
 	const [, first, second] = /^(\d+(?:\.\d+)?)\s*(?:[:/]\s*(\d+(?:\.\d+)?))?$/.exec(text.trim()) ?? [];
 	if (first === undefined) return undefined;

@@ -12,39 +12,39 @@ import {
 import type { Fluid } from './fluid.ts';
 import { RATIOS } from './ratios.ts';
 
-/** A size as it is at both ends, px. */
+/** A size at both ends, px. */
 export interface Sized {
 	readonly name: string;
 	readonly narrow: number;
 	readonly wide: number;
 }
 
-/** What sizes are as a scale. */
+/** The scale that some sizes form. */
 export interface Recognised {
 	/** The widths between which it grows, CSS px, where they were recognised. */
 	readonly ends?: { readonly narrow: number; readonly wide: number };
 	readonly body: { readonly narrow: number; readonly wide: number };
 	readonly ratio: { readonly narrow: number; readonly wide: number };
-	/** For each size its step, and how far it is off what the scale has there, px; in the order given. */
+	/** For each size its step, and how far it is off that step, px; in the given order. */
 	readonly steps: readonly {
 		readonly name: string;
 		readonly step: number;
 		readonly off: { readonly narrow: number; readonly wide: number };
-		/** Whether it lies on the scale, within a hundredth of its size. */
+		/** Whether it is on the scale, within a hundredth of its size. */
 		readonly fits: boolean;
 	}[];
 }
 
-/** Within how much of its size a step counts as one of the scale. */
+/** The tolerance within which a size is on a step, as a fraction of the size. */
 const FITS = 0.01;
-/** Smaller ratios fit anything, so that they say nothing. */
+/** Smaller ratios fit anything, and prove nothing. */
 const LEAST_RATIO = 16 / 15;
-/** How much a step that no size is on counts against a scale, where each size that is on one counts 1 for it. */
+/** How much an unused step counts against a scale, where each size on a step counts 1 for it. */
 const EMPTY = 0.4;
-/** As many steps as may lie between two sizes from which a ratio is tried. */
+/** The largest number of steps between two sizes from which a ratio is tried. */
 const MOST_BETWEEN = 4;
 
-/** Ratios that lead from one of some sizes to another in a few steps, and those that scales often go by. */
+/** Ratios that lead from one size to another in a few steps, and those that scales often use. */
 function ratiosTried(sizes: readonly number[]): number[] {
 	const found = new Set<number>(RATIOS);
 	for (const a of sizes) {
@@ -59,8 +59,9 @@ function ratiosTried(sizes: readonly number[]): number[] {
 }
 
 /**
- * The scale that some sizes are, if they are one: the ratios at both ends by which most of them lie on the same step at
- * both, the largest such; undefined where fewer than three do. `body` is the size that steps are counted from.
+ * The scale that some sizes form, if they form one: the ratios at both ends by which most of them are on the same
+ * step at both, the largest such ratios; undefined where fewer than three are. `body` is the size from which steps
+ * are counted.
  */
 export function recognise(sizes: readonly Sized[], body: Sized): Recognised | undefined {
 	const stepAt = (size: number, base: number, ratio: number): number =>
@@ -83,13 +84,13 @@ export function recognise(sizes: readonly Sized[], body: Sized): Recognised | un
 		for (const wide of wides) {
 			const common = steps.map((step, i) => (step !== null && step === wide.steps[i] ? step : null));
 			const fitting = common.filter((step) => step !== null);
-			// Sizes that differ have steps of their own.
+			// Different sizes have different steps.
 			if (
 				new Set(fitting).size < new Set(sizes.flatMap((one, i) => (common[i] === null ? [] : one.wide))).size
 			)
 				continue;
 			const count = fitting.length;
-			// Fine steps fit anything: those that no size is on speak against them.
+			// Fine steps fit anything, so unused steps count against them.
 			const span = Math.max(...fitting) - Math.min(...fitting) + 1;
 			const score = count - EMPTY * (span - new Set(fitting).size);
 			const larger = best && narrow * wide.ratio > best.ratio.narrow * best.ratio.wide;
@@ -104,7 +105,7 @@ export function recognise(sizes: readonly Sized[], body: Sized): Recognised | un
 		ratio,
 		steps: sizes.map(({ name, narrow, wide }, i) => {
 			const near = [stepAt(narrow, body.narrow, ratio.narrow), stepAt(wide, body.wide, ratio.wide)];
-			// What is off the scale has a step of its own, where one is free.
+			// A size off the scale gets a step of its own, where one is free.
 			const step = steps[i] ?? near.find((one) => !steps.includes(one)) ?? near[0] ?? 0;
 			const off = {
 				narrow: narrow - body.narrow * ratio.narrow ** step,
@@ -115,10 +116,13 @@ export function recognise(sizes: readonly Sized[], body: Sized): Recognised | un
 	};
 }
 
-/** Within how many px knees count as the same. */
+/** Knees within so many px count as the same. */
 const SAME_KNEE = 2;
 
-/** The widths between which most of some sizes grow, by their outermost knees, CSS px; undefined where no two share them. */
+/**
+ * The widths between which most of some sizes grow, by their outermost knees, CSS px; undefined where no two sizes
+ * share them.
+ */
 export function endsOf(
 	curves: readonly Curve[]
 ): { readonly narrow: number; readonly wide: number } | undefined {
@@ -141,10 +145,10 @@ export function endsOf(
 		: undefined;
 }
 
-/** A size in steps, as one line from where its first step ends to where its last begins. */
+/** A stepped size as one line from where its first step ends to where its last begins. */
 export interface Through {
 	readonly fluid: Fluid;
-	/** Where it departs most from the steps, and by how much, px; for each of them. */
+	/** For each step, where the line deviates from it most, and by how much, px. */
 	readonly departs: readonly { readonly width: number; readonly by: number }[];
 }
 
@@ -178,13 +182,13 @@ export function curveOfFluid({ from, to }: Fluid, over: Over): Curve {
 	return within(all, over);
 }
 
-/** A curve that goes by steps as one that grows between them; undefined where it has no step. */
+/** A stepped curve as one that grows between the steps; undefined where it has none. */
 export function through(curve: Curve, over: Over): Through | undefined {
 	const here = within(curve, over);
 	const steps = jointsOf(here).filter(({ kind }) => kind === 'step');
 	const [first, last] = [steps[0], steps.at(-1)];
 	if (!first || !last) return undefined;
-	// One step alone is taken from a quarter below it to a quarter above.
+	// A single step is spread from a quarter below it to a quarter above.
 	const one = steps.length === 1;
 	const at = toNumber(first.cut.at);
 	const from = { width: one ? Math.round(at * 0.75) : at, size: toNumber(first.before) };
@@ -203,7 +207,7 @@ export function through(curve: Curve, over: Over): Through | undefined {
 	return { fluid, departs };
 }
 
-/** A size at both ends of some widths, px; undefined where the curve does not reach them. */
+/** A size at both ends of a range of widths, px; undefined where the curve does not reach them. */
 export function sizedAt(name: string, curve: Curve, narrow: number, wide: number): Sized | undefined {
 	const [a, b] = [narrow, wide].map((width) => valueOn(curve, rationalFromNumber(width)));
 	return a && b ? { name, narrow: toNumber(a), wide: toNumber(b) } : undefined;

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 
 const positive = z.number().check(z.gt(0), z.lte(100_000));
 
-/** One end of a scale: the viewport width at which it is judged, its body size (px) and the ratio of its steps. */
+/** One end of a scale: the viewport width for which it is defined, its body size (px) and the ratio of its steps. */
 const endSchema = z.strictObject({
 	width: positive,
 	body: positive,
@@ -11,26 +11,26 @@ const endSchema = z.strictObject({
 
 const stepNumber = z.int().check(z.gte(-20), z.lte(20));
 
-/** A fluid type scale, as it is kept with a site. Sizes are px, widths CSS px of the viewport. */
+/** A fluid type scale, as stored with a site. Sizes are px, widths CSS px of the viewport. */
 export const scaleSchema = z.strictObject({
 	narrow: endSchema,
 	wide: endSchema,
-	/** How many steps there are above body size, and below it. */
+	/** The number of steps above body size, and below it. */
 	up: z.int().check(z.gte(0), z.lte(12)),
 	down: z.int().check(z.gte(0), z.lte(6)),
-	/** To multiples of how many px sizes at the ends are rounded; 0 for not at all. */
+	/** Sizes at the ends are rounded to multiples of so many px; 0 for no rounding. */
 	round: z.number().check(z.gte(0), z.lte(16)),
-	/** Sizes of single steps at an end that are not the scale's own. */
+	/** Sizes of single steps at an end that differ from the scale's. */
 	own: z
 		.array(z.strictObject({ step: stepNumber, end: z.enum(['narrow', 'wide']), size: positive }))
 		.check(z.maxLength(82)),
-	/** What steps are called, and which elements and classes have them. */
+	/** The names of steps, and the elements and classes that have them. */
 	roles: z
 		.array(
 			z.strictObject({
 				step: stepNumber,
 				name: z.string().check(z.minLength(1), z.maxLength(60)),
-				/** Selectors of elements, `h1`; none where it is for its custom property or class alone. */
+				/** Selectors of elements, such as `h1`; none where only the custom property or class is wanted. */
 				selectors: z.array(z.string().check(z.maxLength(200))).check(z.maxLength(20))
 			})
 		)
@@ -39,12 +39,12 @@ export const scaleSchema = z.strictObject({
 		properties: z.boolean(),
 		rules: z.boolean(),
 		classes: z.boolean(),
-		/** How custom properties and classes are named, `NAME` standing for the role's name. */
+		/** How custom properties and classes are named; `NAME` stands for the role's name. */
 		property: z.string().check(z.maxLength(60)),
 		class: z.string().check(z.maxLength(60)),
 		unit: z.enum(['vw', 'vi', 'cqi']),
 		ends: z.enum(['rem', 'px']),
-		/** Whether a line for engines without `clamp()` stands before. */
+		/** Whether a line for engines without `clamp()` comes first. */
 		fallback: z.boolean()
 	}),
 	/** The weight and line height of a group of roles. */
@@ -58,7 +58,7 @@ export const scaleSchema = z.strictObject({
 			})
 		)
 		.check(z.maxLength(20)),
-	/** Space steps: multiples of body size that get custom properties of their own. */
+	/** Spaces: multiples of body size that get custom properties of their own. */
 	spaces: z
 		.array(z.strictObject({ name: z.string().check(z.minLength(1), z.maxLength(60)), times: positive }))
 		.check(z.maxLength(20))
@@ -74,12 +74,12 @@ export interface Step {
 	readonly wide: number;
 	/** The ends at which it has a size of its own. */
 	readonly own: readonly End[];
-	/** What the scale itself would have there. */
+	/** The size by the scale itself. */
 	readonly scaled: Readonly<Record<End, number>>;
 	readonly role: Scale['roles'][number] | undefined;
 }
 
-/** A scale as a new site begins with it: its own figures wait to be set. */
+/** The scale of a new site, with figures still to be set. */
 export const NEW_SCALE: Scale = {
 	narrow: { width: 400, body: 16, ratio: 6 / 5 },
 	wide: { width: 1300, body: 18, ratio: 4 / 3 },
@@ -111,7 +111,7 @@ export const NEW_SCALE: Scale = {
 
 const rounded = (size: number, to: number): number => (to > 0 ? Math.round(size / to) * to : size);
 
-/** The steps of a scale from the largest down; `own` sizes stand in place of its own reckoning. */
+/** The steps of a scale from the largest down; `own` sizes replace computed ones. */
 export function stepsOf(scale: Scale): Step[] {
 	const count = scale.up + scale.down + 1;
 	return Array.from({ length: count }, (_, i): Step => {
@@ -136,20 +136,20 @@ export function stepsOf(scale: Scale): Step[] {
 export const namedSteps = (scale: Scale) =>
 	stepsOf(scale).flatMap((one) => (one.role ? [{ ...one, role: one.role }] : []));
 
-/** Sets a step's own size at an end, or takes it back to what the scale has. */
+/** Sets a step's own size at an end, or restores the scale's. */
 export function withOwn(scale: Scale, step: number, end: End, size: number | null): Scale {
 	const others = scale.own.filter((one) => one.step !== step || one.end !== end);
 	return { ...scale, own: size === null ? others : [...others, { step, end, size }] };
 }
 
-/** The ratio by which a step comes to a size at an end, the body left as it is; undefined for body size itself. */
+/** The ratio with which a step has a size at an end, keeping the body size; undefined for body size itself. */
 export function ratioThrough(scale: Scale, step: number, end: End, size: number): number | undefined {
 	if (step === 0) return undefined;
 	const ratio = (size / scale[end].body) ** (1 / step);
 	return Number.isFinite(ratio) && ratio > 1 ? ratio : undefined;
 }
 
-/** A name as custom properties and classes take it. */
+/** A name in the form that custom properties and classes allow. */
 export const nameBy = (pattern: string, name: string): string =>
 	pattern.replace(
 		'NAME',
@@ -159,7 +159,7 @@ export const nameBy = (pattern: string, name: string): string =>
 			.replace(/[^\p{L}\p{N}_-]+/gu, '-')
 	);
 
-/** What of a scale cannot be meant, a sentence each, with the field it is about. */
+/** What is wrong with a scale, one sentence each, with the field concerned. */
 export function scaleProblems(scale: Scale): { readonly field: string; readonly sentence: string }[] {
 	const found: { field: string; sentence: string }[] = [];
 	const say = (field: string, sentence: string): void => void found.push({ field, sentence });

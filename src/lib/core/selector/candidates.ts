@@ -10,19 +10,19 @@ export interface Candidate {
 	readonly selector: string;
 	readonly rung: Rung;
 	readonly specificity: Specificity;
-	/** What it would break by; empty for one that is steady. */
+	/** What would break it; empty for a steady one. */
 	readonly fragile: string;
-	/** What else is to be known of it; empty for most. */
+	/** Further remarks; empty for most. */
 	readonly remark: string;
 }
 
 export const RUNGS: readonly Rung[] = ['kind', 'page', 'class', 'section', 'this', 'part'];
 
-/** What is known of names besides how they look. */
+/** What is known about names apart from their form. */
 export interface NameFacts {
 	/** Ids and classes that two saves of the page have proved unsteady. */
 	readonly unsteady: ReadonlySet<string>;
-	/** Classes that sheets of the page name, with their files; null where that is not known. */
+	/** Classes named by the page's sheets, with their files; null where that is not known. */
 	readonly styled: ReadonlyMap<string, ReadonlySet<string>> | null;
 	/** Files that are given. */
 	readonly given: ReadonlySet<string>;
@@ -38,7 +38,7 @@ const escaped = (name: string): string =>
 
 const idOf = ({ attributes }: PageElement): string => attributes.get('id')?.value ?? '';
 
-/** An element's own names as selectors, those first that look written by hand; with why the others do not. */
+/** An element's own names as selectors, those that look handwritten first; with the reasons why others do not. */
 function namesOf(
 	element: PageElement,
 	{ unsteady }: NameFacts
@@ -62,7 +62,7 @@ function namesOf(
 	});
 }
 
-/** What else a class stands for: a given sheet that has it, elements of other kinds that carry it, or no rule at all. */
+/** Other uses of a class: a given sheet that has it, elements of other kinds with it, or no rule at all. */
 function remarkOn(name: string, element: PageElement, { styled, given, elements }: NameFacts): string {
 	const sheets = styled?.get(name);
 	const host = [...(sheets ?? [])].find((file) => given.has(file));
@@ -80,16 +80,16 @@ function remarkOn(name: string, element: PageElement, { styled, given, elements 
 		.join('; ');
 }
 
-/** The place of an element among its siblings of the same tag, as a selector. */
+/** The position of an element among its siblings with the same tag, as a selector. */
 function byPlace(element: PageElement): string {
 	const alike = (element.parent?.children ?? []).filter(({ tag }) => tag === element.tag);
 	return alike.length > 1 ? `${element.tag}:nth-of-type(${alike.indexOf(element) + 1})` : element.tag;
 }
 
-/** Kinds of parts that are named. */
+/** The kinds of parts that have names. */
 const PARTS = 6;
 
-/** What is in an element, and what sheets can put there, as the last part of a selector. */
+/** What an element contains, and what sheets can add to it, as the last part of a selector. */
 function partsOf(element: PageElement): string[] {
 	const children = element.children.map((child) => {
 		const [name] = classesOf(child).filter((one) => unsteadyName(one) === undefined);
@@ -101,8 +101,8 @@ function partsOf(element: PageElement): string[] {
 const PLACE = 'a new sibling before it would shift its place';
 
 /**
- * Selectors for an element, from the widest reach to the narrowest, within each the steady ones and the less
- * specific first. Each of them matches the element, except those of a part, which match what is in it.
+ * Selectors for an element, from the widest reach to the narrowest; for each reach, steady and less specific ones
+ * first. Each matches the element, except those for a part, which match its contents.
  */
 export function candidatesFor(element: PageElement, known: NameFacts = NO_NAME_FACTS): Candidate[] {
 	const steadyNames = (one: PageElement) => namesOf(one, known).filter(({ fragile }) => fragile === '');

@@ -1,7 +1,7 @@
 import { T, textOf, tokensOf, unescapeCss } from '../css/tokens.ts';
 import type { Names } from './near.ts';
 
-/** The classes and ids that a selector asks for anywhere, each once. */
+/** The classes and ids that occur anywhere in a selector, each once. */
 export function namesIn(selector: string): Names {
 	const tokens = tokensOf(selector);
 	const [classes, ids] = [new Set<string>(), new Set<string>()];

@@ -1,7 +1,7 @@
 import { nearest } from '../text/index.ts';
 import { isSpace, next, T, textOf, tokensOf } from '../css/tokens.ts';
 
-/** A selector that is nearly the one that was written, and in what it differs. */
+/** A selector close to the one written, and how it differs. */
 export interface NearMiss {
 	readonly selector: string;
 	readonly how: string;
@@ -14,7 +14,7 @@ export interface Names {
 }
 
 interface Part {
-	/** How it is joined to the part before it: '' for the first, ' ' for a descendant. */
+	/** The combinator before it: '' for the first, ' ' for a descendant. */
 	readonly by: string;
 	readonly compound: string;
 }
@@ -51,8 +51,8 @@ const replaced = (parts: readonly Part[], i: number, ...by: readonly Part[]): st
 	joined([...parts.slice(0, i), ...by, ...parts.slice(i + 1)]);
 
 /**
- * Selectors that somebody may have meant who wrote this one and hit nothing: a space too many or too few, a level
- * between, `#` for `.`, a name with a wrong letter; and the longest beginnings of it.
+ * Selectors that may have been meant by one that matches nothing: with a space more or less, another level between,
+ * `.` instead of `#`, a name with a wrong letter; and its longest beginnings that match.
  */
 export function nearMisses(selector: string, names: Names): NearMiss[] {
 	const parts = partsOf(selector);

@@ -2,7 +2,7 @@ import { sliceOf, type Rule } from '../css/index.ts';
 import { rememberedPieces } from '../remember/index.ts';
 import { next, T, textOf, tokensOf, type Tokens } from '../css/tokens.ts';
 
-/** The parts of a selector list between its commas, without the white space around them. */
+/** The parts of a selector list, separated by commas, without the white space around them. */
 export const selectorsIn = rememberedPieces(partsOf);
 
 function partsOf(list: string): readonly string[] {
@@ -21,7 +21,7 @@ function partsOf(list: string): readonly string[] {
 const isNesting = (tokens: Tokens, i: number): boolean =>
 	tokens.types[i] === T.Delim && textOf(tokens, i) === '&';
 
-/** A selector with another in place of each `&`; as it is where it has none. */
+/** A selector with each `&` replaced by another; unchanged where it has none. */
 export function withParent(selector: string, parent: string): string {
 	if (!selector.includes('&')) return selector;
 	const tokens = tokensOf(selector);
@@ -30,15 +30,15 @@ export function withParent(selector: string, parent: string): string {
 	return text;
 }
 
-/** One selector of a nested rule, with what stands around it in place of `&` (CSS Nesting 1 §3). */
+/** One selector of a nested rule, with `&` replaced by its parent selector (CSS Nesting 1 §3). */
 function within(selector: string, around: string): string {
 	const placed = withParent(selector, around);
 	return placed === selector ? `${around} ${selector}` : placed;
 }
 
 /**
- * The selector list of a rule as it would be without nesting: every rule around it stands in its place, as `:is()`.
- * `@scope` around it is left out of account.
+ * The selector list of a rule as it would be without nesting: every rule around it is inserted as `:is()`.
+ * `@scope` around it is ignored.
  */
 export function wholeSelector(source: string, rule: Rule): string {
 	const own = sliceOf(source, rule.prelude);

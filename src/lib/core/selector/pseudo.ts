@@ -3,15 +3,15 @@ import { selectorsIn } from './nested.ts';
 import { statesOf } from './states.ts';
 import { OLD_PSEUDO_ELEMENTS } from './specificity.ts';
 
-/** A selector whose pseudo-element is told apart. */
+/** A selector split from its pseudo-element. */
 export interface Originating {
-	/** What its element must be; `*` where the selector says nothing of it. */
+	/** What its element must match; `*` where the selector does not say. */
 	readonly element: string;
-	/** With two colons, and what stands after it; '' where it has none (CSS Pseudo-Elements 4 §3). */
+	/** With two colons, and with what follows it; '' where it has none (CSS Pseudo-Elements 4 §3). */
 	readonly pseudo: string;
 }
 
-/** The element that one selector, without commas at its top, is about, and the pseudo-element of that. */
+/** The element that one selector, without top-level commas, is about, and its pseudo-element. */
 export function originatingOf(selector: string): Originating {
 	const tokens = tokensOf(selector);
 	for (let i = 0; i < tokens.count; i = next(tokens, i)) {
@@ -29,8 +29,8 @@ export function originatingOf(selector: string): Originating {
 }
 
 /**
- * A selector list for the elements that one is about at one time or another: without its pseudo-elements, and with
- * its states (`:hover` and its like) taken as given.
+ * A selector list for the elements that another may match at some time: without its pseudo-elements, and with its
+ * states (`:hover` and the like) assumed.
  */
 export const elementsOf = (list: string): string =>
 	selectorsIn(list)

@@ -1,6 +1,6 @@
 import { next, skipSpace, T, textOf, tokensOf, unescapeCss, type Tokens } from '../css/tokens.ts';
 
-/** How specific a selector is: ids; classes, attributes and pseudo-classes; types and pseudo-elements. */
+/** The specificity of a selector: ids; classes, attributes and pseudo-classes; types and pseudo-elements. */
 export type Specificity = readonly [ids: number, classes: number, types: number];
 
 const NONE: Specificity = [0, 0, 0];
@@ -19,7 +19,7 @@ export const OLD_PSEUDO_ELEMENTS = new Set(['before', 'after', 'first-line', 'fi
 /** Pseudo-classes that count as their most specific argument (Selectors 4 §17). */
 const AS_ARGUMENT = new Set(['is', 'not', 'has', '-webkit-any', '-moz-any']);
 
-/** The specificity of one selector, without commas at its top (Selectors 4 §17). `&` counts nothing. */
+/** The specificity of one selector, without top-level commas (Selectors 4 §17). `&` counts nothing. */
 export function specificityOf(selector: string): Specificity {
 	const tokens = tokensOf(selector);
 	return countBetween(tokens, 0, tokens.count);
@@ -45,7 +45,7 @@ function countBetween(tokens: Tokens, from: number, to: number): Specificity {
 	return sum;
 }
 
-/** Whether an identifier names a type, rather than the namespace before a `|`. */
+/** Whether an identifier is a type, rather than the namespace before a `|`. */
 const isName = (tokens: Tokens, i: number, to: number): boolean =>
 	!(i + 1 < to && tokens.types[i + 1] === T.Delim && textOf(tokens, i + 1) === '|');
 
@@ -84,15 +84,15 @@ function listBetween(tokens: Tokens, from: number, to: number): Specificity[] {
 	return found;
 }
 
-/** What a selector's last compound asks for at least, by which elements can be told apart quickly. */
+/** A necessary condition of a selector's last compound, by which elements can be found quickly. */
 export interface Key {
 	readonly kind: 'id' | 'class' | 'type' | 'any';
 	readonly name: string;
 }
 
 /**
- * The id, else a class, else the type that an element must have for a selector to hit it. Where the last
- * compound says none outside of brackets, any element may be hit.
+ * The id, otherwise a class, otherwise the type that an element must have for a selector to match it. Where the last
+ * compound has none outside of brackets, any element may match.
  */
 export function keyOf(selector: string): Key {
 	const tokens = tokensOf(selector);
@@ -107,7 +107,7 @@ export function keyOf(selector: string): Key {
 		} else if (kind === T.Hash) id = unescapeCss(text.slice(1));
 		else if (kind === T.Delim && text === '.') classed = unescapeCss(textOf(tokens, ++i));
 		else if (kind === T.Colon) {
-			// What a pseudo-class or pseudo-element is called is no type.
+			// The name of a pseudo-class or pseudo-element is not a type.
 			if (tokens.types[i + 1] === T.Colon) i++;
 			if (tokens.types[i + 1] === T.Ident) i++;
 		} else if (kind === T.Ident) type = unescapeCss(text).toLowerCase();

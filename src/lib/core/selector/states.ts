@@ -1,6 +1,6 @@
 import { T, textOf, tokensOf } from '../css/tokens.ts';
 
-/** States that a frame may be told to show, by the pseudo-class that means them and the attribute that stands for them. */
+/** States that a frame can be made to show: their pseudo-class, and the attribute that stands for it. */
 export const STATE_ATTRIBUTES: Readonly<Record<string, string>> = {
 	hover: 'data-vantaggio-hover',
 	active: 'data-vantaggio-active',
@@ -9,17 +9,17 @@ export const STATE_ATTRIBUTES: Readonly<Record<string, string>> = {
 	'focus-within': 'data-vantaggio-focus-within'
 };
 
-/** A selector whose pseudo-classes come and go with pointer and keys. */
+/** A selector with pseudo-classes that depend on pointer and keys. */
 export interface WithStates {
-	/** As it matches while nothing but what frames are told to show holds: not what the pointer happens to be over. */
+	/** As it matches while only the states that frames are made to show apply, whatever the pointer is over. */
 	readonly now: string;
-	/** As it would hit if every state in it held; where `:not()` has one, it then hits nothing. */
+	/** As it would match if every state in it applied; where `:not()` contains one, it then matches nothing. */
 	readonly given: string;
-	/** The states in it; none for most selectors, which are then as they are written. */
+	/** The states in it; none for most selectors, which then stay as written. */
 	readonly states: readonly string[];
 }
 
-/** A selector with its states told apart. */
+/** A selector split from its states. */
 export function statesOf(selector: string): WithStates {
 	const tokens = tokensOf(selector);
 	const states: string[] = [];

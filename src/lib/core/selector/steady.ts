@@ -1,13 +1,12 @@
-/** Why a name is not to be relied on: a tool seems to have made it. */
+/** Why a name is unreliable: a tool seems to have generated it. */
 export type Unsteady = 'hash' | 'number' | 'suffix';
 
 const VOWEL = /[aeiouy]/i;
 
 /**
- * Whether a piece of a name, between hyphens and underscores, looks drawn by lot. Digits among letters count where
- * they stand inside of it (`8f3a21`), rather than at its end or start alone (`step2`, `2x`); changes between small
- * letters and capitals count where they are no humps of words (`bdVaJa`: pieces without a vowel or of one letter);
- * a long piece without a vowel counts as well (`xkqzt`).
+ * Whether a piece of a name, between hyphens and underscores, looks random. Digits among letters count if they are
+ * inside (`8f3a21`) rather than only at an end (`step2`, `2x`); mixed case counts if it does not separate words
+ * (`bdVaJa`: pieces without a vowel or of one letter); so does a long piece without a vowel (`xkqzt`).
  */
 function isDrawn(piece: string): boolean {
 	if (piece.length < 5) return false;
@@ -27,10 +26,10 @@ function isDrawn(piece: string): boolean {
 }
 
 /**
- * Why an id or class looks made by a tool, so that the next build or save may give another; undefined for one that
- * looks written by hand. `hash`: one piece of it looks drawn by lot; `number`: it ends in a number of three digits
- * and more, or is a word with a number that only a counter would reach (`ember1234`); `suffix`: such a piece stands
- * behind two underscores or as the last of several, as builds add it to names (`Button_root__x8J2k`).
+ * Why an id or class looks generated, so that the next build or save may change it; undefined for one that looks
+ * handwritten. `hash`: a piece of it looks random; `number`: it ends in a number of three digits or more, or is a
+ * word with a number that only a counter reaches (`ember1234`); `suffix`: such a piece follows two underscores or is
+ * the last of several, as builds add it to names (`Button_root__x8J2k`).
  */
 export function unsteadyName(name: string): Unsteady | undefined {
 	const pieces = name.split(/[-_:.]+/).filter(Boolean);

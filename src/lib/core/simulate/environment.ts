@@ -2,14 +2,14 @@ import { skipSpace, T, textOf, type Tokens } from '../css/tokens.ts';
 import type { Vantage } from '../vantage/index.ts';
 import type { Change } from '../text/index.ts';
 
-/** Whether a text may ask for the safe area. */
+/** Whether a text may refer to the safe area. */
 export const MAY_ASK_SAFE_AREA = /env\s*\(/i;
 
 const SIDE = /^safe-area-(?:max-)?inset-(top|right|bottom|left)$/;
 
 /**
- * An `env(safe-area-inset-…)` at token `i`, its fallback with it, as the px a vantage has (CSS Environment
- * Variables 1 §2). `offset` is where the tokens' text lies.
+ * An `env(safe-area-inset-…)` at token `i`, including its fallback, as the px of a vantage (CSS Environment Variables
+ * 1 §2). `offset` is where the tokens' text begins.
  */
 export function safeAreaChange(
 	tokens: Tokens,

@@ -20,7 +20,7 @@ function simulateSizes(sizes: string, vantage: Vantage): string {
 
 type Reading = (value: string, vantage: Vantage) => string;
 
-/** Attributes that a vantage may read otherwise than the engine, by tag. */
+/** Attributes that a vantage may read differently from the engine, by tag. */
 const READINGS: readonly (readonly [tag: RegExp, attribute: string, read: Reading])[] = [
 	[/^(source|style|link)$/, 'media', simulateQuery],
 	[/^(img|source)$/, 'sizes', simulateSizes],
@@ -28,8 +28,8 @@ const READINGS: readonly (readonly [tag: RegExp, attribute: string, read: Readin
 ];
 
 /**
- * The source of a page whose `media`, `sizes` and `style` attributes and colour scheme are read as a vantage would
- * read them.
+ * The source of a page with its `media`, `sizes` and `style` attributes and colour scheme rewritten as a vantage
+ * would read them.
  */
 export function simulatePage(page: Page, vantage: Vantage): string {
 	const changes: Change[] = [];
@@ -49,7 +49,10 @@ export function simulatePage(page: Page, vantage: Vantage): string {
 	return applyChanges(page.source, changes);
 }
 
-/** A vantage as a page gets it: without safe areas, unless its viewport meta covers them (CSS Round Display 1 §3.2). */
+/**
+ * A vantage for a page: without safe areas, unless the page's viewport meta element covers them (CSS Round Display 1
+ * §3.2).
+ */
 export function vantageOnPage(page: Page, vantage: SeenVantage): SeenVantage {
 	const covers = page.elements.some(
 		({ tag, attributes }) =>

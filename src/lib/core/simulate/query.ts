@@ -12,14 +12,14 @@ import { applyChanges, type Change } from '../text/index.ts';
 import { USUAL_TEXT } from './textSize.ts';
 import { decimal, lengthInVantage } from './units.ts';
 
-/** What holds, and what does not, at every width; both known to every engine. */
+/** Queries that always and never hold; both known to every engine. */
 const ALWAYS = '(min-width: 0px)';
 const NEVER = '(max-width: -1px)';
 
 /**
- * A media query list as a frame must read it to answer as the vantage would. Width, height, their ratio and
- * resolution stay: the frame's size and zoom make them true. Every other known feature is answered here; the
- * screen of the vantage is its viewport; `em` goes by the vantage's default text size; the medium is the vantage's.
+ * A media query list rewritten so that a frame answers as the vantage would. Width, height, their ratio and
+ * resolution stay, since the frame's size and zoom make them right. Every other known feature is decided here; the
+ * vantage's screen is its viewport; `em` uses the vantage's default text size; the medium is the vantage's.
  */
 export function simulateQuery(text: string, vantage: Vantage): string {
 	const changes: Change[] = [];
@@ -37,7 +37,7 @@ export function simulateQuery(text: string, vantage: Vantage): string {
 	return applyChanges(text, changes);
 }
 
-/** The medium's name, wherever it stands as the query's type, becomes `all`. */
+/** The medium's name becomes `all` wherever it is the query's type. */
 function typeChanges(query: string, type: string, offset: number): Change[] {
 	const tokens = tokensOf(query);
 	for (let i = 0; i < tokens.count; i++) {
@@ -70,7 +70,10 @@ function conditionChanges(condition: Condition, text: string, vantage: Vantage):
 	}
 }
 
-/** The screen's size becomes the viewport's, `em` and heights that differ by bars px, in one feature of size. */
+/**
+ * In one feature for a size, the screen's size becomes the viewport's; `em`, and heights that depend on browser bars,
+ * become px.
+ */
 function sizeChanges(feature: string, offset: number, vantage: Vantage): Change[] {
 	const tokens = tokensOf(feature);
 	const changes: Change[] = [];
@@ -87,7 +90,7 @@ function sizeChanges(feature: string, offset: number, vantage: Vantage): Change[
 	return changes;
 }
 
-/** An `em` or `rem` of a query in px, where an engine would take it from another default text size than the vantage's. */
+/** An `em` or `rem` of a query in px, where the engine's default text size differs from the vantage's. */
 function emInVantage(token: string, vantage: Vantage): string | undefined {
 	const number = /^(.*?)r?em$/i.exec(token)?.[1];
 	if (number === undefined || vantage.defaultFontSize === USUAL_TEXT) return undefined;

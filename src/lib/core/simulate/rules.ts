@@ -2,7 +2,7 @@ import type { Vantage } from '../vantage/index.ts';
 import { LOWEST_LAYER } from './sheet.ts';
 import { keywordSize, USUAL_TEXT } from './textSize.ts';
 
-/** Text spaced out as WCAG 2.2, success criterion 1.4.12, says that a page must bear. */
+/** Text spacing that a page must tolerate by WCAG 2.2, success criterion 1.4.12. */
 const SPACED = `* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important }
 p { margin-block-end: 2em !important }`;
 
@@ -22,10 +22,10 @@ const fontElements = (size: number): string =>
 		})
 		.join('\n');
 
-/** By how much engines set controls smaller than the default text size, px. */
+/** How many px smaller than the default text size engines make controls. */
 const LESS_IN_CONTROLS = 8 / 3;
 
-/** Rules that a frame adopts after the page's own sheets so that it is as its vantage. */
+/** Rules that a frame adopts after the page's own sheets in order to behave as its vantage. */
 export function rulesOf({ scrollbar: room, textSpacing, defaultFontSize: size }: Vantage): string {
 	const rules = [scrollbar(room)];
 	if (textSpacing) rules.push(SPACED);

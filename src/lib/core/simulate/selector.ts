@@ -3,17 +3,17 @@ import { STATE_ATTRIBUTES } from '../selector/states.ts';
 import type { Vantage } from '../vantage/index.ts';
 import { applyChanges, type Change } from '../text/index.ts';
 
-/** Whether a selector list may ask for one of the states. */
+/** Whether a selector list may contain one of the states. */
 export const MAY_ASK_STATE = /:(hover|active|focus)/i;
 
-/** States that a pointing device without hover leaves to a tap. */
+/** States that a tap triggers on a pointing device without hover. */
 const BY_HOVER = /^(hover|active)$/;
 
 /**
- * A selector list in which `:hover`, `:active` and the kinds of `:focus` answer to an attribute too, the first two
- * to it alone where the vantage cannot hover. An attribute selector has the specificity of a pseudo-class (Selectors 4 §17), and `:is()`
- * that of the more specific of equals, so nothing weighs more or less than before. After a pseudo-element the
- * text stays: `::before:hover` is invalid, and must not become valid.
+ * A selector list in which `:hover`, `:active` and the kinds of `:focus` also match an attribute; the first two match
+ * only the attribute where the vantage cannot hover. An attribute selector has the specificity of a pseudo-class
+ * (Selectors 4 §17), and `:is()` that of its most specific argument, so specificities stay the same. After a
+ * pseudo-element the text stays: `::before:hover` is invalid, and must not become valid.
  */
 export function simulateSelector(text: string, vantage: Vantage): string {
 	if (!MAY_ASK_STATE.test(text)) return text;

@@ -20,17 +20,22 @@ import { MAY_ASK_STATE, simulateSelector } from './selector.ts';
 import { keywordChanges, rootRule, USUAL_TEXT } from './textSize.ts';
 import { valueChanges, valueMayDiffer } from './value.ts';
 
-/** A place of a sheet that a vantage can read otherwise than the engine. */
+/** A place of a sheet that a vantage may read differently from the engine. */
 type Place = (vantage: SeenVantage) => readonly Change[];
 
-/** The layer that adopted rules for the default text size lie in: named first, so that every other is above it. */
+/**
+ * The layer of the rules adopted for the default text size: declared first, so that every other layer is stronger.
+ */
 export const LOWEST_LAYER = 'vantaggio-lowest';
 
-/** A query in which nothing but the size and density of the viewport is asked stays as it is, in every vantage of 16 px and without bars. */
+/**
+ * A query that only depends on the size and density of the viewport stays as it is in every vantage with 16 px text
+ * and without bars.
+ */
 const ASKS_MORE =
 	/pointer|hover|prefers|scheme|motion|contrast|colors|color|scripting|update|overflow|device|grid|mono|gamut|range|scan|display-mode|posture|inverted|segments|nav|blending|print|screen|speech|tty|r?em|\dv|[sld]v/i;
 
-/** Whether a value is computed where it is used: the initial value of `@property` must not become valid by a change. */
+/** Whether a value is computed where it is used: a change must not make the initial value of `@property` valid. */
 function isUsed(block: Block): boolean {
 	for (let at = block; at.kind !== 'sheet'; at = at.parent) {
 		if (at.kind === 'at-rule' && /^(property|font-face|counter-style)$/.test(at.name)) return false;
@@ -68,7 +73,7 @@ function declarationPlaces(source: string, declaration: Declaration, places: Pla
 
 function placesOf(sheet: Sheet): Place[] {
 	const { source } = sheet;
-	// An engine may fall over what is so deep; a frame must not.
+	// Blocks nested so deeply might crash an engine; a frame must not crash.
 	const places: Place[] = sheet.unread.map((span) => () => [{ ...span, text: '' }]);
 	for (const node of walk(sheet)) {
 		if (node.kind === 'declaration') {
@@ -96,12 +101,12 @@ function placesOf(sheet: Sheet): Place[] {
 	return places;
 }
 
-/** For so many vantages it is remembered what parts of sheets come to. */
+/** The number of vantages for which parts of sheets are cached. */
 const MOST_VANTAGES = 24;
 
 const places = rememberedPieces((part) => placesOf(readPart(part)));
 
-/** What parts of sheets come to for a vantage, by the key of what decides that. */
+/** The parts of sheets as rewritten for a vantage, by the key of what affects them. */
 const partsFor = rememberedBy(MOST_VANTAGES, textKey, (vantage: SeenVantage) =>
 	rememberedPieces((part) => {
 		const changes = places(part).flatMap((place) => place(vantage));
@@ -109,7 +114,7 @@ const partsFor = rememberedBy(MOST_VANTAGES, textKey, (vantage: SeenVantage) =>
 	})
 );
 
-/** Reads a sheet in steps, so that its text for a vantage is soon told. */
+/** Reads a sheet in steps, so that its text for a vantage is quickly available. */
 export function* simulateAhead(text: string): Steps<void> {
 	for (const part of partsOf(text)) {
 		readPart(part);
@@ -119,13 +124,15 @@ export function* simulateAhead(text: string): Steps<void> {
 	}
 }
 
-/** The text of a sheet as it is read for a vantage. */
+/** The text of a sheet, rewritten for a vantage. */
 export function simulatedText(text: string, vantage: SeenVantage): string {
 	const simulated = partsOf(text).map(partsFor(vantage)).join('');
 	return vantage.defaultFontSize === USUAL_TEXT ? simulated : `@layer ${LOWEST_LAYER};${simulated}`;
 }
 
-/** The declarations of a style attribute, read for a vantage; as they are where they close a block of their own. */
+/**
+ * The declarations of a style attribute, rewritten for a vantage; unchanged where they close a block of their own.
+ */
 export function simulateStyle(text: string, vantage: Vantage): string {
 	if (!valueMayDiffer(text) && !/font|color-scheme/i.test(text)) return text;
 	const before = 'a{';

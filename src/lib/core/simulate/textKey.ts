@@ -1,6 +1,8 @@
 import { hasBars, type SeenVantage } from '../vantage/index.ts';
 
-/** What of a vantage, beside its size, texts and rules depend on; the height where bars make a difference. */
+/**
+ * Everything in a vantage, besides its size, that affects texts and rules; the height where bars make a difference.
+ */
 export const textKey = (vantage: SeenVantage): string =>
 	JSON.stringify({
 		...vantage,

@@ -8,7 +8,10 @@ export const USUAL_TEXT = 16;
 
 const KEYWORDS = ['xx-small', 'x-small', 'small', 'medium', 'large', 'x-large', 'xx-large', 'xxx-large'];
 
-/** Px of each size keyword by default text sizes from 9 to 16, and factors above (CSS Fonts 4 §2.5.1, as engines have it). */
+/**
+ * Px of each size keyword for default text sizes from 9 to 16, and factors for larger ones (CSS Fonts 4 §2.5.1, as in
+ * engines).
+ */
 const TABLE: readonly (readonly number[])[] = [
 	[9, 9, 9, 9, 11, 14, 18, 27],
 	[9, 9, 9, 10, 12, 15, 20, 30],
@@ -39,7 +42,7 @@ function sizeToken(tokens: Tokens): number {
 	return -1;
 }
 
-/** Changes a size keyword, which an engine takes from its own default text size, to px. */
+/** Changes a size keyword, which engines resolve from their own default text size, to px. */
 export function keywordChanges(text: string, offset: number, defaultSize: number): Change[] {
 	const tokens = tokensOf(text);
 	const at = sizeToken(tokens);
@@ -50,7 +53,7 @@ export function keywordChanges(text: string, offset: number, defaultSize: number
 	return [{ start, end: offset + (tokens.starts[at + 1] as number), text: `${decimal(px)}px` }];
 }
 
-/** The size of a root's font declaration, for the default text size in place of the usual one. */
+/** The size in a root's font declaration, with the default text size in place of the usual one. */
 function rootSize(text: string, defaultSize: number): string | undefined {
 	const tokens = tokensOf(text);
 	const at = sizeToken(tokens);
@@ -73,7 +76,7 @@ function rootSize(text: string, defaultSize: number): string | undefined {
 	return applyChanges(text, changes).slice(from, text.length === to ? undefined : to - text.length);
 }
 
-/** Selectors of a list that may match a page's root: one compound that names no other element. */
+/** Selectors of a list that may match a page's root: single compounds that name no other element. */
 function rootSelectors(list: string): string[] {
 	const tokens = tokensOf(list);
 	const found: string[] = [];
@@ -89,7 +92,7 @@ function rootSelectors(list: string): string[] {
 }
 
 /**
- * A rule that repeats a rule's font size for the root alone, where an engine would take percentages, `em` and
+ * A rule that repeats a rule's font size for the root alone, where an engine would resolve percentages, `em` and
  * `rem` from its own default text size: `:where(:root)` adds no specificity. Empty where none is needed.
  */
 export function rootRule(

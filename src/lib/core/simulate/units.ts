@@ -1,16 +1,16 @@
 import { multiply, rational, rationalFromDecimal, rationalFromNumber, toNumber } from '../interval/index.ts';
 import { hasBars, heightsOf, type Vantage } from '../vantage/index.ts';
 
-/** Units that go by a viewport's height; those of width are right in a frame by themselves. */
+/** Units that depend on a viewport's height; those of width are right in a frame anyway. */
 const UNIT = /^([+-]?(?:\d*\.)?\d+(?:e[+-]?\d+)?)([sld]?)v(h|b|min|max)$/i;
 
-/** Whether a text may hold a length that goes by a viewport's height. */
+/** Whether a text may contain a length that depends on a viewport's height. */
 export const MAY_GO_BY_HEIGHT = /\d[sld]?v(?:h|b|min|max)\b/i;
 
 /**
- * What a dimension token is in a vantage with browser bars (CSS Values 4 §6.1.2): px for `vh`, `vb` and their
- * kin, a comparison with the viewport's width for `vmin` and `vmax`; `vb` as in horizontal text. Undefined where
- * the frame itself gives the right length.
+ * A dimension token as rewritten for a vantage with browser bars (CSS Values 4 §6.1.2): px for `vh`, `vb` and the
+ * like, a comparison with the viewport's width for `vmin` and `vmax`; `vb` as in horizontal text. Undefined where the
+ * frame itself has the right length.
  */
 export function lengthInVantage(token: string, vantage: Vantage): string | undefined {
 	const [, number, size, axis] = UNIT.exec(token) ?? [];

@@ -4,11 +4,11 @@ import type { Vantage } from '../vantage/index.ts';
 import { MAY_ASK_SAFE_AREA, safeAreaChange } from './environment.ts';
 import { lengthInVantage, MAY_GO_BY_HEIGHT } from './units.ts';
 
-/** Whether a value may be another in some vantage. */
+/** Whether a value may be different in some vantage. */
 export const valueMayDiffer = (text: string): boolean =>
 	MAY_GO_BY_HEIGHT.test(text) || MAY_ASK_SAFE_AREA.test(text);
 
-/** The changes to a value at an offset that make a frame lay it out as a vantage would. */
+/** The changes to a value at an offset with which a frame lays it out as a vantage would. */
 export function valueChanges(text: string, offset: number, vantage: Vantage): Change[] {
 	const tokens = tokensOf(text);
 	const changes: Change[] = [];

@@ -15,7 +15,7 @@ const decode = (path: string): string => {
 	}
 };
 
-/** A path without `.` and `..`; what climbs above the root stays at the root (URL §4.4). */
+/** A path without `.` and `..`; a path that leads above the root stays at the root (URL §4.4). */
 export function normalPath(path: string): string {
 	const parts: string[] = [];
 	for (const part of path.split('/')) {
@@ -26,8 +26,8 @@ export function normalPath(path: string): string {
 }
 
 /**
- * Resolves an address written in the file `from` (a path in the site, or a base of it). Query and fragment
- * are left out; percent signs are resolved; a path that ends in a slash means its `index.html`.
+ * Resolves an address written in the file `from` (a path in the site, or a base of it). Query and fragment are
+ * dropped; percent-encoding is decoded; a path that ends in a slash means its `index.html`.
  */
 export function resolveAddress(address: string, from: string): Target {
 	const text = address.trim().replace(/[\t\n]/g, '');
@@ -47,7 +47,7 @@ export function resolveAddress(address: string, from: string): Target {
 export const addressOf = (path: string, prefix: string): string =>
 	prefix + path.split('/').map(encodeURIComponent).join('/');
 
-/** A path in the site as an address written in the file `from`: relative, percent signs where they are needed. */
+/** A path in the site as an address written in the file `from`: relative, percent-encoded where necessary. */
 export function relativeAddress(path: string, from: string): string {
 	const to = path.split('/');
 	const folders = from.split('/').slice(0, -1);

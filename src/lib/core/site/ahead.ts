@@ -3,7 +3,7 @@ import { importsOf } from './imports.ts';
 import { sheetsOfPage, textOfUse } from './sheets.ts';
 import { readAhead, type Parsers } from './sources.ts';
 
-/** Reads a page and all its sheets in steps, imported ones too, so that they are known when they are asked for. */
+/** Reads a page and all its sheets in steps, including imported ones, so that they are cached when needed. */
 export function* readPageAhead(
 	by: Parsers,
 	path: string,

@@ -13,7 +13,7 @@ import type { SheetPlace } from './conditions.ts';
 import { conditioned } from './force.ts';
 import type { Sources } from './sources.ts';
 
-/** What an `@media` comes to, in words, with the place in its file that they belong after. */
+/** The result of an `@media` in words, and where they belong in its file. */
 export interface ConditionNote {
 	/** The end of the condition, an offset in the file's text. */
 	readonly at: number;
@@ -29,8 +29,8 @@ interface Around {
 
 /**
  * The `@media` of one file of a page in source order, each with the widths at which it is in force: "600–<900",
- * "always", "never" with the reason, "same as line 212". What depends on more than the width is told for the
- * solver's vantage. Where a page has a file more than once, the first time counts.
+ * "always", "never" with the reason, "same as line 212". What depends on more than the width is given for the
+ * solver's vantage. Where a page has a file more than once, the first occurrence counts.
  */
 export function conditionNotes(
 	file: string,

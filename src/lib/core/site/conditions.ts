@@ -5,7 +5,7 @@ import { importsOf } from './imports.ts';
 import { sheetsOfPage, textOfUse, type SheetText } from './sheets.ts';
 import type { Sources } from './sources.ts';
 
-/** A condition of `@supports` or `@container`: a condition, but no threshold of viewport width. */
+/** A condition of `@supports` or `@container`, which is not a threshold of viewport width. */
 export interface OtherCondition {
 	readonly kind: 'supports' | 'container';
 	readonly file: string;
@@ -13,14 +13,14 @@ export interface OtherCondition {
 	readonly text: string;
 }
 
-/** A sheet's text where a page has it. */
+/** A sheet's text at its place on a page. */
 export interface SheetPlace extends SheetText {
-	/** The conditions under which the page has it, from the outermost. */
+	/** The conditions under which the page has it, outermost first. */
 	readonly within: readonly MediaSite[];
 }
 
 export interface PageConditions {
-	/** Every sheet of the page, imported ones too, as often as it is there. */
+	/** Every sheet of the page, including imported ones, as often as it occurs. */
 	readonly places: readonly SheetPlace[];
 	readonly media: readonly MediaSite[];
 	readonly others: readonly OtherCondition[];
@@ -28,7 +28,7 @@ export interface PageConditions {
 
 /**
  * Every condition of a page, in the order of its sheets: `media` of `<link>`, `<style>` and `<source>`,
- * `@import` chains, `@media` with what nests in it, and the media conditions of `sizes`.
+ * `@import` chains, `@media` with everything nested in it, and the media conditions of `sizes`.
  */
 export function conditionsOfPage(page: Page, path: string, sources: Sources): PageConditions {
 	const media: MediaSite[] = [];

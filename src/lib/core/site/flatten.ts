@@ -6,9 +6,9 @@ import { importsOf, type ImportUse } from './imports.ts';
 import type { Sources } from './sources.ts';
 
 /**
- * A sheet's text as one `<style>` can carry it: each `@import` that counts is replaced by the imported text
- * with its media, supports and layer as at-rules around it, and each address is resolved against the file it
- * stands in and written from the site's root under `prefix` (ends in a slash). What cannot be had is left out.
+ * A sheet's text in a form that fits one `<style>`: each `@import` that counts is replaced by the imported text
+ * with its media, supports and layer as at-rules around it, and each address is resolved against its own file
+ * and written from the site's root under `prefix` (ends in a slash). Imports that are not available are left out.
  */
 export function flattenSheet(text: string, file: string, sources: Sources, prefix: string): string {
 	return flatten(text, file, sources, prefix, [file]);
@@ -44,7 +44,7 @@ interface Written {
 	readonly prefix: string;
 }
 
-/** A sheet names some pictures often, and every edit has them all written again. */
+/** Sheets repeat the same pictures, and every edit rewrites them all. */
 const MOST_ADDRESSES = 5000;
 
 /** The `url()` of an address from the site's root; '' for one that leads elsewhere. */

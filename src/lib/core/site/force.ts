@@ -4,7 +4,7 @@ import type { Solver } from '../media/index.ts';
 import type { SheetPlace } from './conditions.ts';
 import type { Sources } from './sources.ts';
 
-/** A rule or `@media` of a sheet, with the widths at which what stands in it is in force. */
+/** A rule or `@media` of a sheet, with the widths at which its content is in force. */
 export interface Force {
 	/** In the file's text. */
 	readonly span: Span;
@@ -12,9 +12,9 @@ export interface Force {
 }
 
 /**
- * The rules and `@media` of one file in source order, each with the widths over which it is in force on a page
- * that has the file in these places: the conditions around each place, and those around the rule. Other
- * conditions than media (`@supports`, `@container`) are taken to hold.
+ * The rules and `@media` of one file in source order, each with the widths at which it is in force on a page
+ * that has the file in these places: the conditions around each place, and those around the rule. Conditions
+ * other than media (`@supports`, `@container`) are assumed to hold.
  */
 export function forceOf(
 	file: string,
@@ -38,7 +38,7 @@ export function forceOf(
 	return [...found.values()];
 }
 
-/** Whether a browser drops a piece, or what it stands in. */
+/** Whether a browser drops a piece, or what contains it. */
 function isDropped(node: Rule | AtRule): boolean {
 	for (let at: Block = node; at.kind !== 'sheet'; at = at.parent)
 		if (at.kind === 'rule' && at.dropped) return true;
@@ -54,7 +54,7 @@ function forceIn(sheet: Sheet, around: IntervalSet, sources: Sources, solve: Sol
 	}));
 }
 
-/** A rule or `@media` with what holds around it, and in it. */
+/** A rule or `@media` with the conditions around it, and its own. */
 interface Conditioned<X> {
 	readonly node: Rule | AtRule;
 	readonly around: X;
@@ -62,8 +62,8 @@ interface Conditioned<X> {
 }
 
 /**
- * The rules and `@media` of a sheet in source order, with what holds around and in each: what is outside of the
- * sheet, joined with the query of every `@media` on the way.
+ * The rules and `@media` of a sheet in source order, with the conditions around and in each: those outside of the
+ * sheet, combined with the query of every `@media` around it.
  */
 export function* conditioned<X>(
 	sheet: Sheet,

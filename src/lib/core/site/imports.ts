@@ -1,7 +1,7 @@
 import { importOf, type AtRule, type Import, type Sheet } from '../css/index.ts';
 import { resolveAddress } from './address.ts';
 
-/** An `@import` that counts, with the file it leads to; null where that is elsewhere. */
+/** An `@import` that counts, with the file it leads to; null where that is outside the site. */
 export interface ImportUse {
 	readonly rule: AtRule;
 	readonly parts: Import;
@@ -9,8 +9,8 @@ export interface ImportUse {
 }
 
 /**
- * The `@import` rules of a sheet that count (CSS Cascade 5 §2): ahead of everything but `@charset` and `@layer`
- * statements, seen from the file they stand in.
+ * The `@import` rules of a sheet that count (CSS Cascade 5 §2): before everything but `@charset` and `@layer`
+ * statements, with addresses resolved from the sheet's file.
  */
 export function importsOf(sheet: Sheet, file: string): ImportUse[] {
 	const uses: ImportUse[] = [];

@@ -19,26 +19,29 @@ interface PathChange {
 	readonly to: string;
 }
 
-/** A file of a site that gets another path, or none: then it is deleted. */
+/** A file of a site that gets another path, or null: then it is deleted. */
 export interface FileMove {
 	readonly from: string;
 	readonly to: string | null;
 }
 
-/** What another path of a file, or its end, means for a text of the site. */
+/** What renaming or deleting a file means for a text of the site. */
 export interface Followed {
 	readonly changes: readonly Change[];
-	/** Whether the text goes on asking for the file, once it is so changed. */
+	/** Whether the changed text still refers to the file. */
 	readonly asks: boolean;
 }
 
-/** What reads the texts, which others have read already. */
+/** Parsers for the texts, with their caches. */
 type Parsing = Pick<Sources, 'page' | 'sheet'>;
 
-/** How the path of an address, without its query and fragment, is written and is to be written; undefined where it stays as it is. */
+/**
+ * The path of an address, without its query and fragment, as written and as it is to be written; undefined where it
+ * stays the same.
+ */
 type Rewrite = (address: string) => { readonly from: string; readonly to: string } | undefined;
 
-/** The change that writes the path of an address otherwise; none where the text does not have the address as it is. */
+/** The change that rewrites the path of an address; none where the text does not contain the address literally. */
 function rewritten(text: string, address: string, rewrite: Rewrite, start = 0): Change[] {
 	const next = rewrite(address);
 	const found = text.indexOf(address, start);
@@ -47,13 +50,15 @@ function rewritten(text: string, address: string, rewrite: Rewrite, start = 0): 
 	return [{ start: at, end: at + next.from.length, text: next.to }];
 }
 
-/** The addresses in a sheet's text that are written otherwise. */
+/** The addresses in a sheet's text that have to be rewritten. */
 const inSheet = (text: string, rewrite: Rewrite): Change[] =>
 	addressesIn(text).flatMap(({ address, span: { start, end } }) =>
 		shifted(rewritten(text.slice(start, end), address, rewrite), start)
 	);
 
-/** How addresses are written that were seen from `base` and are seen from `newBase`, while some files have other paths. */
+/**
+ * How addresses resolved from `base` are written when resolved from `newBase`, while some files have other paths.
+ */
 function rewriting(base: string, newBase: string, moved: (path: string) => string): Rewrite {
 	return (address) => {
 		const target = resolveFromBase(address, base);
@@ -67,7 +72,7 @@ function rewriting(base: string, newBase: string, moved: (path: string) => strin
 	};
 }
 
-/** An attribute's addresses that are written otherwise. */
+/** The addresses of an attribute that have to be rewritten. */
 function inAttribute(
 	page: Page,
 	{ value, span }: Attribute,
@@ -88,7 +93,7 @@ function inAttribute(
 	});
 }
 
-/** The addresses in the value of an attribute that an element is known to have some in. */
+/** The addresses in the value of an attribute that contains some on this element. */
 function addressesOf(element: PageElement, name: string, value: string): string[] {
 	if (/srcset$/.test(name)) return srcsetCandidates(value).map(({ address }) => address);
 	if (name === 'style') return addressesIn(value).map(({ address }) => address);
@@ -108,7 +113,9 @@ function inElement(page: Page, element: PageElement, rewrite: Rewrite): Change[]
 	return changes;
 }
 
-/** The addresses in a text that are written otherwise once it is at another path, while some files have other paths. */
+/**
+ * The addresses in a text that have to be rewritten once it is at another path, while some files have other paths.
+ */
 function written(
 	kind: 'page' | 'sheet',
 	text: string,
@@ -124,7 +131,10 @@ function written(
 		.sort((a, b) => a.start - b.start);
 }
 
-/** The changes by which the addresses of a file lead where they led, once a file of the site, or that one itself, has another path. */
+/**
+ * The changes that keep the addresses of a file intact when a file of the site, or that one itself, gets another
+ * path.
+ */
 function followedMove(
 	kind: 'page' | 'sheet',
 	text: string,
@@ -136,7 +146,7 @@ function followedMove(
 	return written(kind, text, { from: path, to: moved(path) }, moved, by);
 }
 
-/** The text of a page or sheet as it is written at another path, in a copy: its addresses lead where they led. */
+/** The text of a page or sheet as written at another path, in a copy: its addresses still lead to the same files. */
 export const readdressed = (
 	kind: 'page' | 'sheet',
 	text: string,
@@ -148,14 +158,14 @@ export const readdressed = (
 		written(kind, text, change, (path) => path, by)
 	);
 
-/** A stretch of a text with the line that it stands on alone. */
+/** A stretch of a text, with its line where nothing else is on it. */
 function wholeLine(text: string, { start, end }: Span): Change {
 	const before = /\n[^\S\n]*$/.exec(text.slice(0, start))?.[0];
 	const isAlone = before !== undefined && /^[^\S\n]*(\n|$)/.test(text.slice(end));
 	return { start: isAlone ? start - before.length : start, end, text: '' };
 }
 
-/** The changes that take away what brings a sheet into a page or another sheet: its `<link>` elements and `@import`s. */
+/** The changes that remove a sheet from a page or another sheet: its `<link>` elements and `@import`s. */
 function withoutSheet(
 	kind: 'page' | 'sheet',
 	text: string,
@@ -188,7 +198,7 @@ function withoutSheet(
 	});
 }
 
-/** What another path of a file, or its end, means for a text of the site. */
+/** What renaming or deleting a file means for a text of the site. */
 export function followed(
 	kind: 'page' | 'sheet',
 	text: string,

@@ -4,16 +4,16 @@ import { namesIn } from '../selector/index.ts';
 import type { PageConditions } from './conditions.ts';
 import type { Sources } from './sources.ts';
 
-/** What a page and its sheets have names for. */
+/** The names on a page and in its sheets. */
 export interface PageNames {
 	readonly classes: readonly string[];
 	readonly ids: readonly string[];
 	readonly tags: readonly string[];
-	/** Classes that selectors of its sheets name, with the files they stand in. */
+	/** Classes in the selectors of its sheets, with their files. */
 	readonly styled: ReadonlyMap<string, ReadonlySet<string>>;
-	/** Custom properties with the value they are first given. */
+	/** Custom properties with the first value they are set to. */
 	readonly customProperties: ReadonlyMap<string, string>;
-	/** Conditions of `@media` as they are written, the most frequent first. */
+	/** Conditions of `@media` as written, the most frequent first. */
 	readonly conditions: readonly string[];
 }
 
@@ -27,7 +27,9 @@ export const NO_NAMES: PageNames = {
 	conditions: []
 };
 
-/** Classes of a page and its sheets: first those that sheets of ours style, then the page's others, then all others. */
+/**
+ * Classes of a page and its sheets: first those that our own sheets style, then the page's others, then all others.
+ */
 export function classesOursFirst(
 	{ classes, styled }: Pick<PageNames, 'classes' | 'styled'>,
 	isGiven: (file: string) => boolean
@@ -36,7 +38,7 @@ export function classesOursFirst(
 	return [...new Set([...ours, ...classes, ...styled.keys()])];
 }
 
-/** The names of a page's elements and of what its sheets define. */
+/** The names of a page's elements, and those that its sheets define. */
 export function namesOfPage(page: Page, { places }: PageConditions, sources: Sources): PageNames {
 	const classes = new Set<string>();
 	const ids = new Set<string>();

@@ -3,7 +3,7 @@ import { innerSpan, isInside, type Attribute } from '../html/index.ts';
 import { sizesConditions } from './conditions.ts';
 import type { Sources } from './sources.ts';
 
-/** A list of media queries as it stands in a file. */
+/** A list of media queries in a file. */
 export interface QueryPlace {
 	readonly span: Span;
 	readonly text: string;
@@ -26,7 +26,7 @@ function* inSheet(sheet: Sheet, offset: number): Generator<QueryPlace> {
 	}
 }
 
-/** Conditions in an attribute's value; none where it is written with character references. */
+/** Conditions in an attribute's value; none where it contains character references. */
 function* inAttribute(
 	source: string,
 	attribute: Attribute | undefined,
@@ -46,7 +46,8 @@ function* inAttribute(
 }
 
 /**
- * Every list of media queries in a file, in no order: of `@media` and `@import`, in a page also of its `<style>`
+ * Every list of media queries in a file, in no particular order: of `@media` and `@import`, in a page also of its
+ * `<style>`
  * elements, of `media` attributes and of the conditions of `sizes`.
  */
 export function queryPlaces(text: string, kind: 'page' | 'sheet', sources: Sources): QueryPlace[] {

@@ -6,20 +6,23 @@ import type { Sources } from './sources.ts';
 
 export type FileKind = 'page' | 'sheet' | 'picture' | 'font' | 'film' | 'other';
 
-/** What a file asks for: a script is never run here, and so is no kind of file of its own. */
+/** The kinds of files that are referred to: scripts are never run here, and so are not a kind of their own. */
 export type AskedKind = FileKind | 'script';
 
-/** Something that a file asks for. */
+/** A file that another refers to. */
 export interface Reference {
 	readonly kind: AskedKind;
 	readonly target: Exclude<Target, { kind: 'none' }>;
-	/** The file that asks. */
+	/** The file that contains the reference. */
 	readonly from: string;
-	/** Of a font: all that its `@font-face` names, of which a browser takes the first that it can (CSS Fonts 4 §4.3). */
+	/**
+	 * For a font: all files in its `@font-face`, of which a browser takes the first that it supports (CSS Fonts 4
+	 * §4.3).
+	 */
 	readonly choices?: readonly Target[];
 }
 
-/** Attributes that hold an address, by element, and what they ask for. */
+/** Attributes that contain an address, by element, and the kind of file. */
 const ADDRESSES: Readonly<Record<string, Readonly<Record<string, AskedKind>>>> = {
 	a: { href: 'page' },
 	area: { href: 'page' },
@@ -38,7 +41,7 @@ const ADDRESSES: Readonly<Record<string, Readonly<Record<string, AskedKind>>>> =
 	body: { background: 'picture' }
 };
 
-/** Attributes with an address from which nothing is fetched before it is gone to; it may be a program's of the server. */
+/** Attributes with an address that is only fetched when somebody goes there; it may be a program on the server. */
 const LED_TO: Readonly<Record<string, readonly string[]>> = {
 	a: ['xlink:href'],
 	form: ['action'],
@@ -53,7 +56,7 @@ const LED_TO: Readonly<Record<string, readonly string[]>> = {
 const isRefresh = ({ attributes }: PageElement): boolean =>
 	attributes.get('http-equiv')?.value.toLowerCase() === 'refresh';
 
-/** The attributes of an element that hold one address each. */
+/** The attributes of an element that contain one address each. */
 export function addressAttributes(element: PageElement): string[] {
 	const { tag } = element;
 	if (tag === 'link') return ['href'];
@@ -82,7 +85,7 @@ function asked(element: PageElement): [AskedKind, string][] {
 	return found;
 }
 
-/** What a page asks for, in document order, `style` attributes and `<style>` elements included. */
+/** The references of a page, in document order, including `style` attributes and `<style>` elements. */
 export function referencesOfPage(page: Page, path: string, sources: Pick<Sources, 'sheet'>): Reference[] {
 	const base = baseOf(page, path);
 	const found: Reference[] = [];
@@ -101,7 +104,7 @@ export function referencesOfPage(page: Page, path: string, sources: Pick<Sources
 	return found;
 }
 
-/** What a sheet asks for, its addresses seen from `base`: its own file unless it stands in a page. */
+/** The references of a sheet, with addresses resolved from `base`: its own file unless it is in a page. */
 export function referencesOfSheet(sheet: Sheet, file: string, base = file): Reference[] {
 	const fontFaces = [...walk(sheet)].filter((node) => node.kind === 'at-rule' && node.name === 'font-face');
 	const uses = addressesIn(sheet.source).map((use) => ({

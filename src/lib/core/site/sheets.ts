@@ -10,7 +10,7 @@ import {
 } from '../html/index.ts';
 import { resolveAddress } from './address.ts';
 
-/** A sheet as a page uses it: where in the page, under which media, and from where. */
+/** A sheet as a page uses it: where in the page, with which media, and from where. */
 export interface SheetUse {
 	readonly element: ElementPath;
 	readonly media: string;
@@ -23,7 +23,7 @@ export interface SheetUse {
 		| { readonly kind: 'outside'; readonly address: string };
 }
 
-/** The path or address that a page's relative addresses start from (HTML §2.4.3). */
+/** The path or address from which a page's relative addresses are resolved (HTML §2.4.3). */
 export function baseOf(page: Page, path: string): string {
 	const base = page.elements.find((element) => element.tag === 'base' && element.attributes.has('href'));
 	const target = base && resolveAddress(attribute(base, 'href') as string, path);
@@ -31,7 +31,7 @@ export function baseOf(page: Page, path: string): string {
 	return target?.kind === 'site' ? target.path.replace(/\/index\.html$/, '/') : path;
 }
 
-/** Resolves an address of a page; under a base elsewhere every relative address is elsewhere too. */
+/** Resolves an address of a page; with a base outside the site every relative address is outside too. */
 export function resolveFromBase(address: string, base: string): ReturnType<typeof resolveAddress> {
 	const outside = /^([a-z][a-z0-9+.-]*:|\/\/)/i.test(base);
 	const target = resolveAddress(address, outside ? '' : base);
@@ -39,9 +39,9 @@ export function resolveFromBase(address: string, base: string): ReturnType<typeo
 }
 
 /**
- * The sheets in force on a page, in cascade order: `<link rel=stylesheet>` and `<style>`. Left out are
- * alternate and disabled sheets, other sets than the preferred one (CSSOM §6.2.3), other types than CSS, and
- * what stands in a `<noscript>`.
+ * The sheets in force on a page, in cascade order: `<link rel=stylesheet>` and `<style>`. Left out are alternate and
+ * disabled sheets, sets other than the preferred one (CSSOM §6.2.3), types other than CSS, and the content of
+ * `<noscript>`.
  */
 export function sheetsOfPage(page: Page, path: string): SheetUse[] {
 	const base = baseOf(page, path);
@@ -62,7 +62,7 @@ export function sheetsOfPage(page: Page, path: string): SheetUse[] {
 	return uses;
 }
 
-/** The text of a sheet and the file that it is in, at an offset of that file: 0 but for a `<style>`. */
+/** The text of a sheet, its file, and its offset in that file: 0 except for a `<style>`. */
 export interface SheetText {
 	readonly file: string;
 	readonly text: string;

@@ -4,7 +4,7 @@ import { parseMediaQueryList, type MediaQuery } from '../media/index.ts';
 import { remembered, type Remembering } from '../remember/index.ts';
 import type { Steps } from '../steps/index.ts';
 
-/** A site's texts, each parsed once for as long as it stays as it is. */
+/** A site's texts, each parsed once as long as it stays the same. */
 export interface Sources {
 	/** The text of a file, LF; undefined where the site has no such text. */
 	readonly text: (path: string) => string | undefined;
@@ -13,7 +13,7 @@ export interface Sources {
 	readonly queries: (text: string) => readonly MediaQuery[];
 }
 
-/** What reads texts, for whichever page: each once, for as long as it is remembered. */
+/** Parsers for texts, whichever page needs them, with their caches. */
 export interface Parsers extends Omit<Sources, 'text'> {
 	readonly sheet: Remembering<Sheet>;
 	readonly page: Remembering<Page>;
@@ -25,14 +25,17 @@ export const parsers = (): Parsers => ({
 	queries: remembered(5000, parseMediaQueryList)
 });
 
-/** Reads a text in steps, so that it is known when it is asked for. */
+/** Reads a text in steps, so that it is cached when needed. */
 export function* readAhead(by: Parsers, kind: 'page' | 'sheet', text: string): Steps<void> {
 	if (by[kind].knows(text)) return;
 	if (kind === 'page') by.page.put(text, yield* parsePageInSteps(text));
 	else by.sheet.put(text, yield* parseSheetInSteps(text));
 }
 
-/** The sheet that an offset of a text lies in, and where that begins; undefined where it is in none, or the text is not read yet. */
+/**
+ * The sheet around an offset of a text, and where it begins; undefined where there is none, or the text has not been
+ * read yet.
+ */
 export function sheetAt(
 	by: Parsers,
 	kind: 'page' | 'sheet',
@@ -45,7 +48,7 @@ export function sheetAt(
 	return span && { sheet: by.sheet(sliceOf(text, span)), start: span.start };
 }
 
-/** Sources over a way to get a file's text. */
+/** Sources on top of a way to get a file's text. */
 export const sourcesOf = (text: (path: string) => string | undefined, by = parsers()): Sources => ({
 	...by,
 	text

@@ -1,12 +1,12 @@
 import { sliceOf, walk, type Sheet } from '../css/index.ts';
 
-/** A value that is in use for a property, and how often it is. */
+/** A value that is used for a property, and how often. */
 export interface UsedValue {
 	readonly value: string;
 	readonly count: number;
 }
 
-/** Families whose sides take the same lengths: each of them is offered what any of them has. */
+/** Families of properties with the same kind of lengths: each is offered what any of them uses. */
 const FAMILIES = /^(margin|padding|inset|scroll-margin|scroll-padding|gap)\b/;
 const FAMILY_OF: Readonly<Record<string, string>> = {
 	top: 'inset',
@@ -19,7 +19,7 @@ const FAMILY_OF: Readonly<Record<string, string>> = {
 const familyOf = (property: string): string | undefined =>
 	FAMILY_OF[property] ?? FAMILIES.exec(property)?.[1];
 
-/** The words of a value, functions whole: `0`, `var(--gap)`, `calc(1px + (2px * 3))`. */
+/** The words of a value, with whole functions: `0`, `var(--gap)`, `calc(1px + (2px * 3))`. */
 function wordsOf(value: string): string[] {
 	const words = [''];
 	let depth = 0;
@@ -34,12 +34,12 @@ function wordsOf(value: string): string[] {
 
 /** What is worth offering: numbers and custom properties; keywords are known anyway. */
 const IS_OFFERED = /\d|var\(/;
-/** What is longer is written once. */
+/** Longer values are probably unique. */
 const LONGEST = 60;
 
 /**
- * The numbers and custom properties that sheets use for a property, the most frequent first; of margins, paddings, insets
- * and gaps those of all their sides, each by itself.
+ * The numbers and custom properties that sheets use for a property, the most frequent first; for margins, paddings,
+ * insets and gaps those of all sides, each word by itself.
  */
 export function usedValues(sheets: Iterable<Sheet>, property: string): UsedValue[] {
 	const family = familyOf(property);

@@ -1,13 +1,15 @@
 import type { ElementPath } from '../html/index.ts';
 import { FLAG, type Snapshot } from './snapshot.ts';
 
-/** How an element is laid out at a width. */
+/** The layout of an element at a width. */
 export interface LaidOut {
 	readonly shown: boolean;
 	/** Its border box, CSS px. */
 	readonly width: number;
 	readonly height: number;
-	/** Its children that show, by their indexes among all its children, as they stand: row by row, each from the left. */
+	/**
+	 * Its visible children, by their indexes among all its children, in visual order: row by row, each from the left.
+	 */
 	readonly order: readonly number[];
 }
 
@@ -22,7 +24,7 @@ export function elementOf({ parent }: Snapshot, path: ElementPath): number {
 	return at;
 }
 
-/** Where something stands, CSS px. */
+/** The position of something, CSS px. */
 export interface Placed {
 	readonly index: number;
 	readonly left: number;
@@ -32,8 +34,8 @@ export interface Placed {
 }
 
 /**
- * Boxes as they stand, row by row, each from the left: what lies beside the first of a row by more than half of the lower
- * one's height is in that row.
+ * Boxes in visual order, row by row, each from the left: a box that overlaps the first of a row vertically by more
+ * than half of the lower one's height is in that row.
  */
 export function visualRows(boxes: readonly Placed[]): Placed[][] {
 	const rows: Placed[][] = [];
@@ -54,14 +56,14 @@ export function childrenOf({ parent }: Snapshot): number[][] {
 	return children;
 }
 
-/** Those of some siblings that show, where they stand, by their places among the siblings. */
+/** The visible ones of some siblings in visual order, by their positions among the siblings. */
 export const shownAmong = ({ flags, boxes }: Snapshot, siblings: readonly number[]): Placed[] =>
 	siblings.flatMap((of, index) => {
 		const [left = 0, top = 0, width = 0, height = 0] = boxes.subarray(4 * of);
 		return ((flags[of] ?? 0) & FLAG.shown) !== 0 ? [{ index, left, top, width, height }] : [];
 	});
 
-/** An element of a snapshot as it is laid out; undefined where the page has no such element. */
+/** The layout of an element of a snapshot; undefined where the page has no such element. */
 export function laidOut(snapshot: Snapshot, path: ElementPath): LaidOut | undefined {
 	const at = elementOf(snapshot, path);
 	if (at < 0) return undefined;

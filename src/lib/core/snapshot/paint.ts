@@ -1,14 +1,14 @@
 import { FLAG, type Snapshot } from './snapshot.ts';
 
-/** Where something is painted in its stacking context: by its `z-index`, in tree order where that is the same. */
+/** The paint order of something in its stacking context: by its `z-index`, and by tree order where that is equal. */
 type Layer = readonly [z: number, index: number];
 
-/** What is in the flow is painted over what has a negative `z-index`, and under all other layers. */
+/** Content in the flow is painted above negative `z-index`, and below all other layers. */
 const IN_FLOW = -0.5;
 
 /**
- * The layers that an element is in, from the outermost: the stacking contexts around it, and, where it is in the flow of
- * something positioned in the innermost of them, that. The innermost may be itself.
+ * The layers that contain an element, outermost first: its stacking contexts and, where it is in the flow of
+ * something positioned in the innermost of them, that. The innermost may be the element itself.
  */
 function layersOf({ flags, parent, z }: Snapshot, element: number): Layer[] {
 	const layers: Layer[] = [];
@@ -23,8 +23,8 @@ function layersOf({ flags, parent, z }: Snapshot, element: number): Layer[] {
 }
 
 /**
- * Whether one element is painted over another's text (CSS 2.2, appendix E): by stacking contexts, and what is positioned in
- * them. Within one layer text lies over all grounds.
+ * Whether one element is painted above another's text (CSS 2.2, appendix E): by stacking contexts, and what is
+ * positioned in them. Within one layer text is above all backgrounds.
  */
 export function isPaintedOver(snapshot: Snapshot, upper: number, lower: number): boolean {
 	const [own, other] = [layersOf(snapshot, upper), layersOf(snapshot, lower)];

@@ -2,7 +2,7 @@ import { blockOf } from './block.ts';
 import { childrenOf, shownAmong, visualRows } from './laidOut.ts';
 import { FLAG, type Snapshot } from './snapshot.ts';
 
-/** An element whose text, or whose children, stand in more or fewer lines than before. */
+/** An element whose text, or whose children, take more or fewer lines than before. */
 export interface Rebroken {
 	readonly element: number;
 	readonly what: 'lines' | 'rows';
@@ -10,7 +10,7 @@ export interface Rebroken {
 	readonly to: number;
 }
 
-/** How many lines the text of each block takes, that of inline elements in it too, by the block's index. */
+/** The number of lines of each block's text, including inline elements in it, by the block's index. */
 function lineCounts(snapshot: Snapshot): Map<number, number> {
 	const { lineOf, lines } = snapshot;
 	const rows = new Map<number, { readonly top: number; readonly height: number }[]>();
@@ -32,7 +32,7 @@ function lineCounts(snapshot: Snapshot): Map<number, number> {
 	);
 }
 
-/** How many rows the children of each flex or grid container stand in, by its index. */
+/** The number of rows of the children of each flex or grid container, by its index. */
 function rowCounts(snapshot: Snapshot): Map<number, number> {
 	const children = childrenOf(snapshot);
 	return new Map(
@@ -44,7 +44,10 @@ function rowCounts(snapshot: Snapshot): Map<number, number> {
 	);
 }
 
-/** What takes more or fewer lines in one snapshot of a page than in another, in document order; none where elements differ. */
+/**
+ * The elements that take more or fewer lines in one snapshot of a page than in another, in document order; none where
+ * the elements themselves differ.
+ */
 export function rebroken(a: Snapshot, b: Snapshot): Rebroken[] {
 	if (a.count !== b.count) return [];
 	const pairs = [

@@ -1,6 +1,6 @@
 /**
- * One page at one viewport, as columns with an entry an element in document order. Lengths are CSS px of the
- * page; boxes are border boxes from the page's top left corner, whatever the scroll.
+ * One page at one viewport, as columns with an entry per element in document order. Lengths are CSS px of the page;
+ * boxes are border boxes relative to the page's top left corner, whatever the scroll position.
  */
 export interface Snapshot {
 	readonly width: number;
@@ -8,7 +8,7 @@ export interface Snapshot {
 	/** Scroll size of the root. */
 	readonly pageWidth: number;
 	readonly pageHeight: number;
-	/** Whether the page goes from right to left: it scrolls to the left then. */
+	/** Whether the page runs from right to left, so that it scrolls to the left. */
 	readonly rightToLeft: boolean;
 	readonly count: number;
 	readonly tags: readonly string[];
@@ -27,15 +27,15 @@ export interface Snapshot {
 	readonly order: Int32Array;
 	/** `z-index`; 0 for `auto`. */
 	readonly z: Int32Array;
-	/** Natural width and height of pictures; 0 for others and for what has not come. */
+	/** Natural width and height of pictures; 0 for other elements and for pictures that have not loaded. */
 	readonly natural: Float32Array;
-	/** Border and padding together at the top, right, bottom and left: content boxes lie within. */
+	/** Border plus padding at the top, right, bottom and left, by which the content box is smaller. */
 	readonly edges: Float32Array;
-	/** Lines of text, an entry each in document order: the element that the text stands in. */
+	/** Lines of text, an entry per line in document order: the element that contains the text. */
 	readonly lineOf: Int32Array;
 	/** Left, top, width, height of each line. */
 	readonly lines: Float64Array;
-	/** How many words there are on each line: those of its text, shared evenly among the lines that it has. */
+	/** How many words each line has: those of its text, divided evenly among its lines. */
 	readonly lineWords: Float32Array;
 }
 
@@ -53,20 +53,20 @@ export const FLAG = {
 	replaced: 1 << 9,
 	before: 1 << 10,
 	after: 1 << 11,
-	/** Content beyond its box can be scrolled to, sideways and down. */
+	/** Overflowing content can be scrolled to, sideways and down. */
 	scrollsX: 1 << 12,
 	scrollsY: 1 << 13,
 	/** Taken out of the flow (`position: absolute`). */
 	absolute: 1 << 14,
 	inline: 1 << 15,
-	/** A picture that is drawn over all of its box, whatever its shape (`object-fit: fill`). */
+	/** A picture stretched to fill its box, whatever its ratio (`object-fit: fill`). */
 	filled: 1 << 16,
-	/** What is beneath is not seen through it: a ground or a picture of its own, nothing let through. */
+	/** Opaque: it has a background or a picture of its own, without transparency. */
 	opaque: 1 << 17,
-	/** Nothing of it is seen, though it takes its room (`opacity: 0`). */
+	/** Invisible, although it takes up space (`opacity: 0`). */
 	clear: 1 << 18,
-	/** Its lines go up or down. */
+	/** Its lines run vertically. */
 	vertical: 1 << 19,
-	/** It is a stacking context: what is in it is painted together. */
+	/** It is a stacking context, whose content is painted as a unit. */
 	stacks: 1 << 20
 } as const;

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { DONE, refuse, type Result } from '../text/index.ts';
 
-/** Attributes by which a page would fetch, send or run something: a staged state does not set them. */
+/** Attributes with which a page would fetch, send or run something: staged states do not set them. */
 const ACTS = /^(on|src|href|xlink:href|action|formaction|data$|poster|http-equiv|manifest|ping)/i;
 
 const selector = z.string().check(z.trim(), z.minLength(1, 'a selector is missing'), z.maxLength(400));
@@ -30,7 +30,7 @@ export const stagedChangeSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('remove'), selector, name: attributeName })
 ]);
 
-/** A named set of changes, for what a script would have done: made in frames only. */
+/** A named set of changes that imitates what a script would have done; made in frames only. */
 export const stagedStateSchema = z.strictObject({
 	name: z.string().check(z.trim(), z.minLength(1, 'a name is missing'), z.maxLength(60)),
 	/** The page it is for; null for every page. */
@@ -55,7 +55,7 @@ export function changeInWords(change: StagedChange): string {
 	}
 }
 
-/** Refuses what is no staged state. */
+/** Refuses anything that is not a staged state. */
 export function checkStaged(state: unknown): Result {
 	const read = stagedStateSchema.safeParse(state);
 	const issue = read.error?.issues[0];

@@ -1,4 +1,7 @@
-/** Work that can be left off between its steps, each of some ms at most; its last step returns what came of it. */
+/**
+ * Work that can be interrupted between its steps, each of which takes a few ms at most; the last step returns the
+ * result.
+ */
 export type Steps<X> = Generator<undefined, X>;
 
 /** Does all steps at once. */

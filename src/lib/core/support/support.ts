@@ -2,19 +2,19 @@ import { sliceOf, walk, type Rule, type Sheet, type Span } from '../css/index.ts
 import { T, textOf, tokensOf } from '../css/tokens.ts';
 
 /**
- * Since when every engine has a feature of CSS, ISO 8601; null for what some have not. By key, as
+ * Since when every engine has supported a CSS feature, ISO 8601; null where some do not. By key, such as
  * `properties.gap`, `properties.display.grid`, `at-rules.container`, `selectors.has`, `types.clamp`.
  */
 export type SupportTable = Readonly<Record<string, string | null>>;
 
-/** Something that is used in a sheet, at its first place. */
+/** Something used in a sheet, at its first place. */
 interface Use {
 	readonly key: string;
 	readonly words: string;
 	readonly span: Span;
 }
 
-/** Keys of units that came later than others. */
+/** Keys of units that were added later than others. */
 const UNITS: readonly (readonly [RegExp, string])[] = [
 	[/^s(vw|vh|vi|vb|vmin|vmax)$/, 'types.length.viewport_percentage_units_small'],
 	[/^l(vw|vh|vi|vb|vmin|vmax)$/, 'types.length.viewport_percentage_units_large'],
@@ -79,8 +79,9 @@ function* uses(sheet: Sheet): Generator<Use> {
 }
 
 /**
- * What of a sheet not every engine had by a date (ISO 8601), each at its first place with since when all have it.
- * What the table does not know is passed over; so is what stands in `@supports`.
+ * What a sheet uses that not every engine supported by a date (ISO 8601), each at its first place with the date since
+ * when all do.
+ * What the table does not contain is skipped, and so is everything inside `@supports`.
  */
 export function supportRemarks(
 	sheet: Sheet,

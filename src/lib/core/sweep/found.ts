@@ -10,21 +10,27 @@ import {
 import type { Turn } from '../findings/index.ts';
 import { changes, isBetween, unshifted, type ReadingsByWidth, type Shift } from './known.ts';
 
-/** Where something was found. */
+/** The widths at which something was found. */
 export interface Found {
 	readonly key: string;
-	/** What was measured, and what lies between two that were and both have it; of changes the two px of each. */
+	/**
+	 * The measured widths, and the stretches between two adjacent measured ones that both have it; for changes the two
+	 * px of each.
+	 */
 	readonly widths: IntervalSet;
-	/** The width at which it is farthest beyond its limit, and by how much; of changes the first, and how many. */
+	/**
+	 * The width at which it is furthest beyond its limit, and by how much; for changes the first one, and how many
+	 * there are.
+	 */
 	readonly worst: number;
 	readonly by: number;
-	/** Whether every end, or change, stands between two neighbouring px that were measured. */
+	/** Whether every end, or change, lies between two adjacent measured px. */
 	readonly exact: boolean;
-	/** Changes of state that no condition makes. */
+	/** Changes of state that no condition causes. */
 	readonly turns: readonly Turn[];
 }
 
-/** The cut at which a condition changes between two widths that were measured side by side; undefined where none does. */
+/** The cut at which a condition changes between two adjacent measured widths; undefined where none does. */
 const cutBetween = (cuts: readonly Cut[], a: number, b: number): Cut | undefined =>
 	cuts.find(({ at, after }) => {
 		const [low, high] = [compare(at, rationalFromNumber(a)), compare(at, rationalFromNumber(b))];
@@ -65,7 +71,7 @@ function beyondLimit(
 	return { key, widths: set, worst: widths[beyond.indexOf(by)] ?? 0, by, exact, turns: [] };
 }
 
-/** The changes of something's state between whole px that no condition makes; undefined where there are none. */
+/** The changes of something's state between whole px that no condition causes; undefined where there are none. */
 function turned(
 	key: string,
 	known: ReadingsByWidth,
@@ -105,8 +111,8 @@ function turned(
 }
 
 /**
- * What was found, each with its widths, by key: ends are those of the measured px, or, where a condition changes between
- * two px, that very cut, open or closed as it is. Keys that have no shift are not looked for.
+ * What was found, with its widths, by key: ends are measured px or, where a condition changes between two px, exactly
+ * that cut, open or closed. Keys without a shift are not looked for.
  */
 export function foundIn(known: ReadingsByWidth, cuts: readonly Cut[], shift: Shift = unshifted): Found[] {
 	const shifts = new Map<string, number | undefined>();

@@ -10,16 +10,16 @@ import {
 	type WidthRange
 } from './known.ts';
 
-/** Which widths were looked at, whatever was seen there. */
+/** Which widths were measured, whatever was found there. */
 type VisitedWidths = Pick<ReadonlySet<number>, 'has'>;
 
-/** The last and the first whole width on both sides of a cut, CSS px. */
+/** The last and the first whole width on either side of a cut, CSS px. */
 export function sidesOf({ at, after }: Cut): [number, number] {
 	const below = Math.floor(toNumber(at));
 	return !after && Number.isInteger(toNumber(at)) ? [below - 1, below] : [below, below + 1];
 }
 
-/** A width between two cuts that no whole one lies between, where it can be laid out (`FINE`). */
+/** A width between two cuts without a whole one in between, where it can be laid out (`FINE`). */
 function between(a: Cut, b: Cut): number | undefined {
 	const [from, to] = [toNumber(a.at), toNumber(b.at)];
 	const [, first] = sidesOf(a);
@@ -27,8 +27,9 @@ function between(a: Cut, b: Cut): number | undefined {
 }
 
 /**
- * The widths at which a quick sweep begins, ascending: the ends of the stretch, a grid of so many px, the last and first
- * whole width on both sides of every cut at which a condition changes, and one in each band that is narrower than a px.
+ * The widths with which a quick sweep begins, ascending: the ends of the range, a grid of so many px, the last and
+ * first whole width on either side of every cut at which a condition changes, and one in each band narrower than a
+ * px.
  */
 export function firstWidths({ from, to }: WidthRange, cuts: readonly Cut[], step: number): number[] {
 	const grid = Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, i) => from + i * step);
@@ -41,16 +42,16 @@ export function firstWidths({ from, to }: WidthRange, cuts: readonly Cut[], step
 	return [...new Set(all)].sort((a, b) => a - b);
 }
 
-/** Where the line between two distances crosses 0, between the widths; the middle where it is not told. */
+/** Where the line between two distances crosses 0, between the widths; the middle where there is no such line. */
 function crossing([a, b]: readonly [number, number], [from, to]: readonly [number, number]): number {
 	const at = a + ((b - a) * from) / (from - to);
 	return Number.isFinite(at) && a < at && at < b ? at : (a + b) / 2;
 }
 
 /**
- * The widths to measure next, ascending, so that every change between two neighbouring widths comes to stand between two
- * whole px: where the line between two distances crosses the limit, else (where that has been tried, or a distance is
- * missing) the middle. None when all edges are exact.
+ * The widths to measure next, ascending, until every change lies between two adjacent whole px: where the line
+ * between two distances crosses the limit or, if that was tried or a distance is missing, the middle. None once all
+ * edges are exact.
  */
 export function nextWidths(known: ReadingsByWidth, shift: Shift = unshifted): number[] {
 	const widths = [...known.keys()].filter((width) => !isBetween(width)).sort((a, b) => a - b);
@@ -75,7 +76,7 @@ export function nextWidths(known: ReadingsByWidth, shift: Shift = unshifted): nu
 	return [...next].sort((a, b) => a - b);
 }
 
-/** Up to so many of the whole widths that are not measured yet: those first that part the widest stretches. */
+/** Up to so many of the whole widths not measured yet: first those that divide the widest gaps. */
 export function remainingWidths(known: VisitedWidths, { from, to }: WidthRange, most: number): number[] {
 	const next = new Set<number>();
 	const size = to - from;
@@ -91,8 +92,8 @@ export function remainingWidths(known: VisitedWidths, { from, to }: WidthRange, 
 const HALF = 0.5;
 
 /**
- * The widths half-way between two neighbouring px at which something that is measured in numbers begins or ends, though no
- * condition changes between them; those that are not measured yet. For when all whole widths are.
+ * The widths half-way between two adjacent px at which something measured in numbers begins or ends although no
+ * condition changes between them, if not measured yet. To be used once all whole widths are measured.
  */
 export function halfWidths(known: ReadingsByWidth, cuts: readonly Cut[], shift: Shift = unshifted): number[] {
 	return [...known.keys()]
@@ -108,11 +109,11 @@ export function halfWidths(known: ReadingsByWidth, cuts: readonly Cut[], shift: 
 		.map((width) => width + HALF);
 }
 
-/** Whether a cut lies between a whole width and the next. */
+/** Whether a cut is between a whole width and the next. */
 const lies = (at: number, after: boolean, width: number): boolean =>
 	(at > width || (at === width && after)) && (at < width + 1 || (at === width + 1 && !after));
 
-/** The runs of whole widths of a stretch that are not measured, ascending: what is narrower than one may be missed in it. */
+/** The runs of unmeasured whole widths in a range, ascending: anything narrower than a run may be missed in it. */
 export function unmeasured(known: VisitedWidths, stretch: WidthRange): WidthRange[] {
 	const runs: { from: number; to: number }[] = [];
 	for (const width of wholeWidths(stretch)) {
@@ -124,7 +125,7 @@ export function unmeasured(known: VisitedWidths, stretch: WidthRange): WidthRang
 	return runs;
 }
 
-/** How much of a stretch is measured: whole widths of it, how many there are, and the longest run that is not looked at. */
+/** How much of a range is measured: whole widths, how many there are, and the longest unmeasured run. */
 export function coverage(
 	known: VisitedWidths,
 	stretch: WidthRange

@@ -1,4 +1,6 @@
-/** A text with stretches of it made of spaces: every other offset, and every line's end, stays where it is. */
+/**
+ * A text with stretches of it replaced by spaces, so that every other offset, and every line end, stays where it is.
+ */
 export function blanked(
 	text: string,
 	spans: readonly { readonly start: number; readonly end: number }[]

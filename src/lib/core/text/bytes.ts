@@ -1,26 +1,26 @@
 import { sharedLines } from './sharedLines.ts';
 
 /**
- * A file's bytes as an LF text, in a way that lets an edited text be written back so that no untouched line
- * changes a byte: not its line end, not its bytes where they are no valid text, not the BOM.
+ * A file's bytes as an LF text that can be edited and written back without changing a byte of the other lines:
+ * neither their line ends, nor bytes that are not valid text, nor the BOM.
  */
 export interface DecodedText {
 	/** With LF line ends and without a BOM. */
 	readonly text: string;
 	readonly encoding: string;
 	readonly bom: boolean;
-	/** The commonest line end. */
+	/** The most common line end. */
 	readonly lineEnd: '\n' | '\r\n' | '\r';
 }
 
-/** Turns bytes into text and back, by the name of an encoding (Encoding Standard §4.2). */
+/** Converts bytes to text and back, by the name of an encoding (Encoding Standard §4.2). */
 export interface Codec {
 	readonly knows: (encoding: string) => boolean;
 	readonly decode: (bytes: Uint8Array, encoding: string) => string;
 	readonly encode: (text: string, encoding: string) => Uint8Array;
 }
 
-/** The half of a codec that reading wants. */
+/** The half of a codec needed for reading. */
 export type Decoder = Pick<Codec, 'knows' | 'decode'>;
 
 interface Line {
@@ -47,7 +47,10 @@ function bomOf(bytes: Uint8Array): { encoding: string; length: number } | null {
 /** Labels that mean windows-1252 (Encoding Standard §4.2). */
 const LATIN = new Set(['iso-8859-1', 'iso8859-1', 'latin1', 'l1', 'us-ascii', 'ascii', 'cp1252', 'x-cp1252']);
 
-/** The encoding that a file names for itself: a BOM, else `@charset` or `<meta charset>`, else UTF-8 (CSS Syntax 3 §3.2, HTML §13.2.3). */
+/**
+ * The encoding that a file declares: a BOM, otherwise `@charset` or `<meta charset>`, otherwise UTF-8 (CSS Syntax 3
+ * §3.2, HTML §13.2.3).
+ */
 export function encodingOf(bytes: Uint8Array, codec: Pick<Codec, 'knows'>): string {
 	const bom = bomOf(bytes);
 	if (bom) return bom.encoding;
@@ -60,10 +63,10 @@ export function encodingOf(bytes: Uint8Array, codec: Pick<Codec, 'knows'>): stri
 	return /^utf-?16/.test(encoding) || !codec.knows(encoding) ? 'utf-8' : encoding;
 }
 
-/** Where pieces of a text end that are compared each by itself: at line ends, or at every `;` too. */
+/** Where the pieces of a text end that are compared one by one: at line ends, or at every `;` too. */
 export type PieceEnd = 'line' | 'line or ;';
 
-/** The pieces of the bytes. Neither line ends nor `;` are ever part of another character in the encodings that codecs know. */
+/** The pieces of the bytes. Neither line ends nor `;` are part of other characters in the supported encodings. */
 function linesOf(bytes: Uint8Array, encoding: string, ends: PieceEnd): Line[] {
 	const wide = encoding === 'utf-16le' || encoding === 'utf-16be';
 	const size = wide ? 2 : 1;
@@ -116,8 +119,9 @@ export function decodeText(bytes: Uint8Array, codec: Decoder): DecodedText {
 }
 
 /**
- * The bytes of an edited text: each line (with `ends`, each piece of one) that the original has too is written with its
- * original bytes and line end, every other in the original's encoding with the line end of the line before it.
+ * The bytes of an edited text: each line (with `ends`, each piece of one) that the original also has keeps its
+ * original bytes and line end; every other is written in the original's encoding with the line end of the previous
+ * line.
  */
 export function encodeText(
 	text: string,
@@ -129,7 +133,7 @@ export function encodeText(
 	const { bom, lines } = split(original, encoding, ends);
 	const { lineEnd } = decodeText(original, codec);
 	const before = lines.map(({ body }) => codec.decode(body, encoding));
-	/** The last of these pieces is at its line's end. */
+	/** The last of these pieces ends at its line's end. */
 	const piecesOf = (line: string): string[] => (ends === 'line' ? [line] : line.split(/(?<=;)/));
 	const pieces = text
 		.split('\n')

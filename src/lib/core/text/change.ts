@@ -1,4 +1,4 @@
-/** A stretch of a text and what is put in its place. */
+/** A stretch of a text and its replacement. */
 export interface Change {
 	readonly start: number;
 	readonly end: number;
@@ -10,8 +10,8 @@ export const shifted = (changes: readonly Change[], by: number): Change[] =>
 	changes.map(({ start, end, text }) => ({ start: start + by, end: end + by, text }));
 
 /**
- * A text with changes made; of two that overlap the one that begins first is kept. What is put in where another begins
- * overlaps nothing, and stands before it.
+ * A text after changes; where two overlap, the first one is made. An insertion where another change begins overlaps
+ * nothing, and comes before it.
  */
 export function applyChanges(source: string, changes: readonly Change[]): string {
 	if (changes.length === 0) return source;
@@ -27,7 +27,7 @@ export function applyChanges(source: string, changes: readonly Change[]): string
 	return text + source.slice(at);
 }
 
-/** The changes that take changes of a text back, in the text that these lead to. None of them may overlap. */
+/** The changes that undo others, in the text after these. None of them may overlap. */
 export function inverted(source: string, changes: readonly Change[]): Change[] {
 	let moved = 0;
 	return [...changes]
@@ -39,7 +39,10 @@ export function inverted(source: string, changes: readonly Change[]): Change[] {
 		});
 }
 
-/** Where an offset of a text after changes, given in order, stood before them; within what was put in, where that is put. */
+/**
+ * Where an offset of a text after changes, given in order, was before them; inside inserted text, the place of the
+ * insertion.
+ */
 export function offsetBefore(offset: number, changes: readonly Change[]): number {
 	let shift = 0;
 	for (const { start, end, text } of changes) {
@@ -50,7 +53,7 @@ export function offsetBefore(offset: number, changes: readonly Change[]): number
 	return offset - shift;
 }
 
-/** The smallest stretch of a text whose replacement makes it another. */
+/** The smallest replacement that turns one text into another. */
 export function changeBetween(text: string, changed: string): Change {
 	const most = Math.min(text.length, changed.length);
 	let start = 0;

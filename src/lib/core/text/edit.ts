@@ -7,22 +7,22 @@ export interface FileChanges {
 	readonly changes: readonly Change[];
 }
 
-/** Changes of texts that belong together: made, and taken back, as one step. */
+/** Changes of texts that belong together and are done, and undone, as one step. */
 export interface Edit {
 	/** What it does. */
 	readonly sentence: string;
 	readonly files: readonly FileChanges[];
 }
 
-/** Lines of a text that a change replaces, and what is there afterwards. */
+/** Lines of a text that a change replaces, and the new ones. */
 export interface Hunk {
-	/** The first of them, counted from 1, in the text before. */
+	/** The number of the first line, from 1, in the text before. */
 	readonly line: number;
 	readonly before: readonly string[];
 	readonly after: readonly string[];
 }
 
-/** The lines that changes of an LF text touch, as they were and as they are afterwards, in order. */
+/** The lines touched by changes of an LF text, before and after, in order. */
 export function changedLines(source: string, changes: readonly Change[]): Hunk[] {
 	const stretches: { start: number; end: number; changes: Change[] }[] = [];
 	for (const change of [...changes].sort((a, b) => a.start - b.start)) {
@@ -53,11 +53,14 @@ export function changedLines(source: string, changes: readonly Change[]): Hunk[]
 	});
 }
 
-/** How much of a line that was not changed is shown before and after what was, UTF-16 units; a little more is not cut. */
+/** How much unchanged text of a line is shown before and after a change, UTF-16 units; a little more is not cut. */
 const AROUND = 60;
 const LITTLE_MORE = 40;
 
-/** The same lines without most of what in the first and the last of them is as it was: a minified text may be one line. */
+/**
+ * The same lines, shortened by what is unchanged at the beginning of the first and at the end of the last: a minified
+ * text may be one line.
+ */
 export function cutToChange(hunk: Hunk): Hunk {
 	const [was, now] = [hunk.before.join('\n'), hunk.after.join('\n')];
 	const least = Math.min(was.length, now.length);

@@ -1,10 +1,10 @@
-/** A place of a file; a new object for each time it is to be shown. */
+/** A place of a file; a new object each time it is to be shown. */
 export interface FilePlace {
 	readonly path: string;
 	/** Offset in its text, UTF-16 units. */
 	readonly offset: number;
-	/** Whether it is shown without the keys going there. */
+	/** Whether it is shown without moving the keyboard focus. */
 	readonly aside?: boolean;
-	/** Whether the focus goes beside the text rather than into it, so that single keys go on acting. */
+	/** Whether the focus goes beside the text rather than into it, so that single keys keep working. */
 	readonly beside?: boolean;
 }

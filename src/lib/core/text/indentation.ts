@@ -1,8 +1,8 @@
 import { mostFrequent } from './counted.ts';
 
 /**
- * By what a text's lines are indented a step further than the line before: the step that most of them have, of spaces
- * or of tabs alone; null where no line is.
+ * One step of indentation of a text: the one that most of its lines use, of spaces or of tabs only; null where no
+ * line is indented.
  */
 export function indentationOf(lines: Iterable<string>): string | null {
 	const steps: string[] = [];

@@ -1,4 +1,4 @@
-/** A place in a text as people count: the first line is 1, the first column is 1 (in UTF-16 units). */
+/** A place in a text: the first line is 1, the first column is 1 (in UTF-16 units). */
 export interface Place {
 	readonly line: number;
 	readonly column: number;
@@ -11,7 +11,7 @@ export function lineStarts(text: string): number[] {
 	return starts;
 }
 
-/** The place of an offset, by binary search in what `lineStarts` gave. */
+/** The place of an offset, found by binary search in the result of `lineStarts`. */
 export function placeAt(starts: readonly number[], offset: number): Place {
 	let low = 0;
 	let high = starts.length;
@@ -27,5 +27,5 @@ export function placeAt(starts: readonly number[], offset: number): Place {
 export const lineStart = (text: string, offset: number): number =>
 	offset === 0 ? 0 : text.lastIndexOf('\n', offset - 1) + 1;
 
-/** The line that an offset of a text lies in, counted from 1. */
+/** The number of the line that contains an offset of a text, from 1. */
 export const lineNumber = (text: string, offset: number): number => text.slice(0, offset).split('\n').length;

@@ -1,6 +1,6 @@
 /**
- * How many letters must be put in, left out, changed or swapped with the next to make one word of another; Infinity
- * where they are more than `most`.
+ * How many letters must be inserted, removed, changed or swapped with the next to turn one word into another;
+ * Infinity where they are more than `most`.
  */
 function distance(a: string, b: string, most: number): number {
 	let before: number[] = [];
@@ -16,7 +16,7 @@ function distance(a: string, b: string, most: number): number {
 			next.push(least);
 			best = Math.min(best, least);
 		}
-		// A swap reaches two rows back: what is one above the limit may still come to it.
+		// A swap refers to the row before the last, so a distance one above the limit may still come down to it.
 		if (best > most + 1) return Infinity;
 		before = row;
 		row = next;
@@ -25,7 +25,7 @@ function distance(a: string, b: string, most: number): number {
 	return away <= most ? away : Infinity;
 }
 
-/** The word nearest to one that is misspelt: at most a third of its letters away; undefined where none is. */
+/** The word nearest to a misspelt one: at most a third of its letters away; undefined where there is none. */
 export function nearest(word: string, words: readonly string[]): string | undefined {
 	let best: string | undefined;
 	let most = Math.max(1, Math.floor(word.length / 3));
@@ -34,7 +34,7 @@ export function nearest(word: string, words: readonly string[]): string | undefi
 		const away = distance(word, one, most);
 		if (away > most) continue;
 		best = one;
-		// From here on only what is nearer.
+		// From now on only nearer ones count.
 		most = away - 1;
 	}
 	return best;

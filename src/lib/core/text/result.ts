@@ -1,19 +1,19 @@
 import type { FilePlace } from './filePlace.ts';
 
-/** Why something was not done: in a sentence, with the place, where it is one. */
+/** Why something was not done: a sentence, and the place where there is one. */
 export interface Refusal<P = FilePlace | undefined> {
 	readonly ok: false;
 	readonly sentence: string;
 	readonly place: P;
 }
 
-/** What came of something that can be refused. Places are offsets in a text, or places of files. */
+/** The result of something that can be refused. Places are offsets in a text, or places of files. */
 export type Result<T = void, P = FilePlace | undefined> =
 	{ readonly ok: true; readonly value: T } | Refusal<P>;
 
 export const done = <T>(value: T): { readonly ok: true; readonly value: T } => ({ ok: true, value });
 
-/** Done, with nothing to be told of it. */
+/** Done, without a value. */
 export const DONE = done(undefined);
 
 export function refuse(sentence: string): Refusal;
@@ -22,7 +22,7 @@ export function refuse(sentence: string, place?: unknown): Refusal<unknown> {
 	return { ok: false, sentence, place };
 }
 
-/** What comes of something after something else, unless that was refused. */
+/** Continues with the value of a result, unless it was refused. */
 export const chain = <T, U, P>(first: Result<T, P>, next: (value: T) => Result<U, P>): Result<U, P> =>
 	first.ok ? next(first.value) : first;
 
@@ -33,5 +33,5 @@ export const sentenceOf = <P>(result: Result<string, P>): string =>
 /** Why something was refused, in its sentence; null where it was done. */
 export const whyNot = <T, P>(result: Result<T, P>): string | null => (result.ok ? null : result.sentence);
 
-/** What refused something; null where it was done. */
+/** The refusal of a result; null where it was done. */
 export const refusalOf = <T, P>(result: Result<T, P>): Refusal<P> | null => (result.ok ? null : result);

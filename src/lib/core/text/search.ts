@@ -1,7 +1,7 @@
 import { messageOf } from './message.ts';
 import { done, refuse, type Result } from './result.ts';
 
-/** What is looked for in texts. */
+/** What to look for in texts. */
 export interface Search {
 	readonly words: string;
 	readonly matchCase: boolean;
@@ -14,7 +14,7 @@ export interface Match {
 	readonly end: number;
 }
 
-/** The expression of a search; refused where it cannot be read. */
+/** The expression of a search; refused where it cannot be parsed. */
 export function expressionOf({ words, matchCase, pattern }: Search): Result<RegExp> {
 	const source = pattern ? words : words.replace(/[\\^$.*+?()[\]{}|]/g, '\\$&');
 	try {
@@ -25,13 +25,13 @@ export function expressionOf({ words, matchCase, pattern }: Search): Result<RegE
 	}
 }
 
-/** Where a text matches. Matches of nothing are none. */
+/** Where a text matches. Empty matches do not count. */
 export const matchesIn = (text: string, expression: RegExp): Match[] =>
 	[...text.matchAll(expression)].flatMap(({ index, 0: { length } }) =>
 		length === 0 ? [] : { start: index, end: index + length }
 	);
 
-/** What a match is replaced with: `$1` and its like of a pattern are filled in. */
+/** The replacement of a match: `$1` and the like of a pattern are filled in. */
 export const replacementOf = (
 	text: string,
 	{ start, end }: Match,

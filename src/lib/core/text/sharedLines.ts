@@ -1,18 +1,20 @@
 import { diffArrays } from 'diff';
 
-/** A run of lines that two texts share: `count` lines from `before` in the one and from `after` in the other. */
+/** A run of lines that two texts share: `count` lines from `before` in one and from `after` in the other. */
 interface SharedRun {
 	readonly before: number;
 	readonly after: number;
 	readonly count: number;
 }
 
-/** A difference of more added and removed lines than this is not computed: the effort grows with the square of their number. */
+/**
+ * Differences of more added and removed lines are not computed: the effort grows with the square of their number.
+ */
 const MOST_EDITS = 1000;
 
 /**
- * The lines that two texts share. Beyond `MOST_EDITS` changed lines these are the ones at the head and at the tail alone,
- * and lines between that stayed as they were are taken for changed.
+ * The lines that two texts share. Beyond `MOST_EDITS` changed lines, only those at the beginning and the end are
+ * found, and everything in between counts as changed.
  */
 export function sharedLines(before: readonly string[], after: readonly string[]): SharedRun[] {
 	const least = Math.min(before.length, after.length);

@@ -1,8 +1,8 @@
 import { rational, type Rational } from '../interval/index.ts';
 
-/** The default text size of the browser's own `monospace`, px, as engines have it. */
+/** The default text size of the browser's own `monospace`, px, in engines. */
 export const FIXED = 13;
-/** What the browser's own sheet makes of the size around (HTML §15.3). */
+/** What the browser's own sheet does to the inherited size (HTML §15.3). */
 export const BY_TAG: Readonly<Record<string, Rational>> = {
 	h1: rational(2),
 	h2: rational(3, 2),
@@ -16,6 +16,6 @@ export const BY_TAG: Readonly<Record<string, Rational>> = {
 	rt: rational(1, 2)
 };
 
-/** Controls have a size of their own, px, in every engine's sheet. */
+/** Controls have a size of their own in every engine's sheet, px. */
 export const CONTROL = rational(40, 3);
 export const isControl = (tag: string): boolean => /^(button|input|select|textarea)$/.test(tag);

@@ -12,53 +12,56 @@ import {
 import { middle, toNumber } from '../interval/index.ts';
 import type { CurveContext, Over } from '../length/index.ts';
 
-/** An element whose sizes are read: what decides its values at a width, CSS px, and what is around it. */
+/** An element whose sizes are read: what decides its values at a width, CSS px, and its parent. */
 export interface SizedElement {
 	readonly tag: string;
-	/** Index of its parent among the elements, which stands before it; -1 for the root. */
+	/** Index of its parent, which precedes it among the elements; -1 for the root. */
 	readonly parent: number;
 	readonly at: (width: number) => Case;
 	/** Whether its text is in the browser's own `monospace` alone, which makes it smaller. */
 	readonly monospace: boolean;
-	/** What it is for the cascade: elements alike, whose parents are alike, have the same sizes. None where it is like no other. */
+	/**
+	 * A key for the cascade: elements with the same key, whose parents have the same key, have the same sizes. None
+	 * where it is unique.
+	 */
 	readonly alike?: string;
 }
 
-/** Over which widths sizes are read, and what lengths go by there. */
+/** The widths over which sizes are read, and what lengths depend on there. */
 export interface SizeContext {
-	/** The stretches in which no condition changes, ascending, each from where the one before ends. */
+	/** The ranges in which no condition changes, ascending, each beginning where the previous one ends. */
 	readonly stretches: readonly Over[];
 	readonly heights: CurveContext['heights'];
 	/** The text size set in the browser, px. */
 	readonly defaultSize: number;
 }
 
-/** How a property is decided on an element over a stretch. */
+/** How a property is decided on an element over a range. */
 export interface Decided {
 	readonly kind: Outcome['kind'];
-	/** The declaration; undefined where none of the page's gives it. */
+	/** The declaration; undefined where no declaration of the page sets it. */
 	readonly from: Candidate | undefined;
 	readonly up: number;
-	/** Its value with custom properties put in; null where one is missing, '' where there is none. */
+	/** Its value with custom properties substituted; null where one is missing, '' where there is none. */
 	readonly text: string | null;
-	/** Whether the element itself asks for what is around it. */
+	/** Whether the element itself inherits by keyword. */
 	readonly explicit: boolean;
 }
 
-/** Values that lead elsewhere: CSS-wide keywords (CSS Cascade 5 §7.3), and custom properties. */
+/** Values that refer elsewhere: CSS-wide keywords (CSS Cascade 5 §7.3), and custom properties. */
 const LED = /^\s*(inherit|initial|unset|revert|revert-layer)?\s*$|var\(/i;
 
-/** How properties are decided on elements, and by which conditions, over the stretches of a context. */
+/** How properties are decided on elements, and by which conditions, over the ranges of a context. */
 export function deciding(
 	elements: readonly SizedElement[],
 	{ stretches }: Pick<SizeContext, 'stretches'>,
 	whole: Over
 ) {
 	const inner = new Map(stretches.map(({ from, to }) => [from, toNumber(middle(from.at, to.at))]));
-	/** A width inside a stretch, or inside the first of several, CSS px, at which conditions are asked. */
+	/** A width inside a range, or inside the first of several, CSS px, at which conditions are evaluated. */
 	const inside = ({ from }: Over): number => inner.get(from) ?? toNumber(from.at);
 
-	/** What outcome a property has on an element in a stretch, and the text that it comes to. */
+	/** The outcome of a property on an element in a range, and the text of its value. */
 	function decided(chain: readonly number[], property: string, over: Over): Decided {
 		const width = inside(over);
 		const own = elements[chain[0] ?? -1]?.at(width);
@@ -84,7 +87,7 @@ export function deciding(
 		};
 	}
 
-	/** The stretches over which the same of some conditions hold, those that touch as one. */
+	/** The ranges over which some conditions have the same results, adjacent ones joined. */
 	function togetherBy(chain: readonly number[], conditions: readonly Condition[]): Over[] {
 		const own = elements[chain[0] ?? -1];
 		if (conditions.length === 0 || !own) return [whole];
@@ -102,7 +105,10 @@ export function deciding(
 		return found;
 	}
 
-	/** The conditions on a property's declarations on an element, on its layers, and on custom properties where it uses some. */
+	/**
+	 * The conditions that matter to a property of an element: on its declarations, on its layers, and on custom
+	 * properties that it uses.
+	 */
 	function conditionsAt(at: number, property: string): readonly Condition[] {
 		const of = elements[at]?.at(inside(whole));
 		if (!of) return [];
@@ -116,7 +122,7 @@ export function deciding(
 	}
 
 	const custom = new Map<number, readonly Condition[]>();
-	/** The conditions on custom properties of an element and of all around it. */
+	/** The conditions on custom properties of an element and of all its ancestors. */
 	function customConditions(at: number): readonly Condition[] {
 		const known = custom.get(at);
 		if (known) return known;

@@ -1,16 +1,16 @@
 import type { Snapshot } from '../snapshot/index.ts';
 
-/** How the text in an element is broken at one width. */
+/** How the text of an element is broken into lines at one width. */
 export interface Broken {
 	/** How many lines it takes. */
 	readonly lines: number;
-	/** Characters on its fullest line, as widths of lines share them out; lines without an end (one alone) as they are. */
+	/** Characters on its fullest line, divided by the lines' widths; an unbroken line counts in full. */
 	readonly characters: number;
-	/** Whether its last of several lines holds one word alone. */
+	/** Whether the last of several lines has only one word. */
 	readonly orphan: boolean;
 }
 
-/** Lines whose middles are no further apart than this share of their height are one. */
+/** Lines whose middles are no further apart than this fraction of their height count as one. */
 const SAME_LINE = 0.5;
 
 interface Row {
@@ -21,8 +21,8 @@ interface Row {
 }
 
 /**
- * How the texts of some elements, with all that is in them, are broken in a snapshot: `texts` gives the characters of each
- * by its index. Elements without lines are left out.
+ * How the texts of some elements, including all their content, are broken in a snapshot: `texts` gives the characters
+ * of each by its index. Elements without lines are left out.
  */
 export function brokenIn(snapshot: Snapshot, texts: ReadonlyMap<number, number>): Map<number, Broken> {
 	const rows = new Map<number, Row[]>();
@@ -61,16 +61,16 @@ export function brokenIn(snapshot: Snapshot, texts: ReadonlyMap<number, number>)
 	);
 }
 
-/** Widths at which lines were counted, and what stands between them. */
+/** Widths at which lines were counted, and the changes between them. */
 export interface LineChange {
-	/** The last width that was looked at with so many lines, and the first with as many as after it, CSS px. */
+	/** The last measured width with so many lines, and the first with the next number, CSS px. */
 	readonly before: number;
 	readonly after: number;
 	readonly from: number;
 	readonly to: number;
 }
 
-/** Where a text takes more or fewer lines, between widths that were looked at, ascending. */
+/** Where a text takes more or fewer lines, between measured widths, ascending. */
 export function lineChanges(known: ReadonlyMap<number, number>): LineChange[] {
 	const all = [...known].sort(([a], [b]) => a - b);
 	return all.slice(1).flatMap(([after, to], i): LineChange[] => {
@@ -88,7 +88,7 @@ export const lineWords = (changes: readonly LineChange[]): string =>
 		})
 		.join(', ');
 
-/** The widths to be looked at next, so that each change of lines stands between two px; none where all do. */
+/** The widths to measure next, so that each change of lines lies between two adjacent px; none where all do. */
 export const nextForLines = (all: readonly ReadonlyMap<number, number>[]): number[] =>
 	[
 		...new Set(

@@ -32,7 +32,7 @@ import { parseExpression, partsOf } from '../length/expression.ts';
 import { tokensOf } from '../css/tokens.ts';
 import type { Source } from './size.ts';
 
-/** Something about a size that one may not have meant, in a sentence. */
+/** A remark on a size that may be unintended, in a sentence. */
 export interface TypeNote {
 	readonly kind:
 		| 'ends-exchanged'
@@ -46,13 +46,13 @@ export interface TypeNote {
 		| 'deaf'
 		| 'crosses';
 	readonly sentence: string;
-	/** Where it holds; null for all widths. */
+	/** Where it applies; null for all widths. */
 	readonly widths: IntervalSet | null;
 }
 
 const px = (value: number): string => `${Number(value.toFixed(2))} px`;
 
-/** A `clamp()` as it was read: the greatest of the least and the lesser of middle and most. */
+/** A parsed `clamp()`: the greater of least and the lesser of middle and most. */
 function clampIn(expression: Expression): readonly [Expression, Expression, Expression] | undefined {
 	if (expression.kind !== 'max' || expression.of.length !== 2) return undefined;
 	const [least, inner] = expression.of;
@@ -61,7 +61,7 @@ function clampIn(expression: Expression): readonly [Expression, Expression, Expr
 	return middle && most && [least, middle, most];
 }
 
-/** What a value itself makes one wonder about, by its text. */
+/** Remarks on a value, by its text. */
 export function notesOfValue(text: string, context: CurveContext): TypeNote[] {
 	const tokens = tokensOf(text);
 	const expression = parseExpression(tokens, 0, tokens.count);
@@ -95,10 +95,10 @@ export function notesOfValue(text: string, context: CurveContext): TypeNote[] {
 	return notes;
 }
 
-/** Over which widths knees are looked for besides those that are shown, CSS px. */
+/** The widths over which knees are looked for besides those that are shown, CSS px. */
 export const BEYOND = over(rational(1), rational(10_000));
 
-/** What a size over all widths makes one wonder about; `curve` may reach beyond the widths that are asked about. */
+/** Remarks on a size over all widths; `curve` may extend beyond the widths in question. */
 export function notesOfSize(curve: Curve, over: Over): TypeNote[] {
 	const notes: TypeNote[] = [];
 	const here = within(curve, over);
@@ -145,13 +145,13 @@ export function notesOfSize(curve: Curve, over: Over): TypeNote[] {
 	return notes;
 }
 
-/** Values that are shares of the size around: `0.6em`, `80%`. */
+/** Values relative to the inherited size: `0.6em`, `80%`. */
 const shareIn = (value: string): number | undefined => {
 	const [, number, unit] = /^\s*([\d.]+)(em|%)\s*$/i.exec(value) ?? [];
 	return number === undefined ? undefined : Number(number) / (unit === '%' ? 100 : 1);
 };
 
-/** A share within a share: a half of a half; undefined where only one of them, or neither, is one. */
+/** A relative size within a relative one, such as a half of a half; undefined otherwise. */
 export function nestedNote(own: readonly Source[], around: readonly Source[]): TypeNote | undefined {
 	const [inner, outer] = [own, around].map(
 		(sources) => sources.find(({ up, value }) => up === 0 && shareIn(value) !== undefined)?.value
@@ -163,7 +163,10 @@ export function nestedNote(own: readonly Source[], around: readonly Source[]): T
 	return { kind: 'nested', sentence, widths: null };
 }
 
-/** What of a size does not follow the text size that is set in the browser: `larger` is the size with that set so many times as large. */
+/**
+ * The part of a size that does not follow the text size set in the browser: `larger` is the size with that text size
+ * multiplied.
+ */
 export function deafNote(curve: Curve, larger: Curve, times: number): TypeNote | undefined {
 	const wanted = scaledBy(curve, rational(Math.round(times * 100), 100));
 	const short = whereLess(larger, wanted);
@@ -175,13 +178,13 @@ export function deafNote(curve: Curve, larger: Curve, times: number): TypeNote |
 	return { kind: 'deaf', sentence, widths: short };
 }
 
-/** A level of the page, by its name, with its size. */
+/** A level of the page's hierarchy, by its name, with its size. */
 export interface Level {
 	readonly name: string;
 	readonly curve: Curve;
 }
 
-/** Where a level is not so many times as large as the next; the levels from the largest. */
+/** Where a level is not so many times as large as the next; levels are given from the largest. */
 export function hierarchyNotes(levels: readonly Level[], least: number): TypeNote[] {
 	return levels.slice(1).flatMap((lower, i): TypeNote[] => {
 		const upper = levels[i];
@@ -198,20 +201,20 @@ export function hierarchyNotes(levels: readonly Level[], least: number): TypeNot
 	});
 }
 
-/** How large a size is against another over widths. */
+/** The ratio of a size to another over widths. */
 export interface Ratio {
-	/** The same everywhere; null where it is not. */
+	/** The ratio where it is the same everywhere; null where it is not. */
 	readonly flat: number | null;
 	readonly least: number;
 	readonly most: number;
-	/** Where it is otherwise than at the narrow end. */
+	/** Where it differs from that at the narrow end. */
 	readonly widths: IntervalSet;
 }
 
 /** The ratio of two sizes over the same widths, exact; undefined where the second is 0 somewhere. */
 export function ratioOf(size: Curve, of: Curve): Ratio | undefined {
 	if (widthsWhere(of, (s) => s <= 0).cuts.length > 0) return undefined;
-	// On lines the ratio goes one way, so that its ends are at the ends of pieces.
+	// On lines the ratio is monotonic, so its extremes are at the ends of pieces.
 	const ratios = size.flatMap(({ from, to, line: a }) =>
 		within(of, { from, to }).flatMap((piece) =>
 			[piece.from, piece.to].map(({ at }) => divide(valueAt(a, at), valueAt(piece.line, at)))

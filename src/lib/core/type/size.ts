@@ -17,24 +17,24 @@ import { keywordSize, USUAL_TEXT } from '../simulate/textSize.ts';
 import { BY_TAG, CONTROL, FIXED, isControl } from './browserSizes.ts';
 import { deciding, type Decided, type SizeContext, type SizedElement } from './decided.ts';
 
-/** Sizes that engines take for shares of the size around; `rem` and calculations are none. */
+/** Sizes that engines treat as relative to the inherited size; not `rem` or calculations. */
 const SHARE = /^\s*([\d.]+(em|r?ex|r?ch|%)|calc\(\s*[\d.]+%\s*\)|smaller|larger)\s*$/i;
 
-/** Whether a size is the same whatever the font, a share of another, or a keyword. */
+/** Whether a size is independent of the font, relative to another, or a keyword. */
 type SizeKind = 'absolute' | 'share' | { readonly keyword: string };
 
 /** Where a value comes from over some widths. */
 export interface Source {
 	readonly over: Over;
-	/** The declaration; undefined where the browser's own sheet or nothing says it. */
+	/** The declaration; undefined where the browser's own sheet or nothing sets it. */
 	readonly from: Candidate | undefined;
-	/** So many generations up. */
+	/** How many generations up. */
 	readonly up: number;
-	/** Its value with custom properties put in; '' where none is. */
+	/** Its value with custom properties substituted; '' where there is none. */
 	readonly value: string;
 }
 
-/** A length over all widths; where the engine alone knows it, why. */
+/** A length over all widths; or why only the engine knows it. */
 export interface Size {
 	readonly curve: Curve | null;
 	readonly why: string;
@@ -51,7 +51,9 @@ export interface Sizing {
 	length(element: number, property: string): Size;
 }
 
-/** Reads the sizes of a page's elements as curves over viewport width: the cascade in each stretch, then arithmetic. */
+/**
+ * Reads the sizes of a page's elements as curves over viewport width: the cascade in each range, then arithmetic.
+ */
 export function sizing(elements: readonly SizedElement[], context: SizeContext): Sizing {
 	const sizes = new Map<number, Size>();
 	const browser = rationalFromNumber(context.defaultSize);
@@ -60,14 +62,14 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	const whole: Over = { from: first.from, to: last.to };
 	const { decided, inside, togetherBy, conditionsAt } = deciding(elements, context, whole);
 
-	/** A number for what an element and all around it are for the cascade. */
+	/** A number that identifies what an element and all its ancestors are for the cascade. */
 	const kinds = new Map<string, number>();
 	const kindOfElement: number[] = [];
 	const kindOf = (element: number): number => {
 		const { parent = -1, alike } = elements[element] ?? {};
 		const known = kindOfElement[element];
 		if (known !== undefined) return known;
-		// What is like no other is a kind of its own, below those that are shared.
+		// Unique elements are kinds of their own, with numbers below the shared ones.
 		if (alike === undefined) return (kindOfElement[element] = -1 - element);
 		const key = `${parent < 0 ? '' : kindOf(parent)} ${alike}`;
 		const kind = kinds.get(key) ?? kinds.size;
@@ -81,7 +83,7 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		return chain;
 	};
 
-	/** The text size of the element so many generations up, over a stretch. */
+	/** The text size of the element so many generations up, over a range. */
 	const sizeUp = (chain: readonly number[], up: number, over: Over): Curve | null => {
 		const at = chain[up];
 		if (at === undefined) return lineOver(over, line(browser));
@@ -89,16 +91,19 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		return curve && within(curve, over);
 	};
 
-	/** Every condition that bears on a property; a text size that is inherited is its parent's curve, whatever that goes by. */
+	/**
+	 * Every condition that matters to a property; an inherited text size is its parent's curve, whatever that depends
+	 * on.
+	 */
 	const conditionsOf = (chain: readonly number[], property: string): readonly Condition[] => {
-		// Whether `monospace` makes text smaller hangs on where the size around comes from.
+		// Whether `monospace` makes text smaller depends on the origin of the inherited size.
 		const [own] = chain;
 		const alone = property === 'font-size' && !turns(own ?? -1);
 		if (alone && own !== undefined) return conditionsAt(own, property);
 		return [...new Set(chain.flatMap((at) => conditionsAt(at, property)))];
 	};
 
-	/** Where what is inherited comes from over a stretch. */
+	/** The origin of an inherited value over a range. */
 	const inheritedFrom = (chain: readonly number[], over: Over): Source[] => {
 		const [, parent] = chain;
 		return (parent === undefined ? [] : size(parent).sources).flatMap((source) => {
@@ -144,13 +149,13 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		heights: context.heights
 	});
 
-	/** What texts come to over all widths, by the size around them: the same few come up again and again. */
+	/** The curves of texts over all widths, by the inherited size: the same few recur again and again. */
 	const evaluated = new Map<Curve, Map<string, Curved>>();
 	const initial = lineOver(whole, line(browser));
 
-	/** What a text of `font-size` comes to on an element over a stretch. */
+	/** The curve of a text of `font-size` on an element over a range. */
 	function fontSize(text: string, [, parent, ...others]: readonly number[], over: Over): Curved {
-		// The root's own size is of the browser's, as what `rem` is of while it is read.
+		// While the root's own size is read, `rem` refers to the browser's size.
 		const root = others.at(-1) ?? parent;
 		const around = parent === undefined ? initial : size(parent).curve;
 		const rem = root === undefined ? initial : size(root).curve;
@@ -162,7 +167,7 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		return found.kind === 'none' ? found : { ...found, curve: within(found.curve, over) };
 	}
 
-	/** A text of `font-size` over all widths: `em` and percentages are of the size around (CSS Fonts 4 §2.5). */
+	/** A text of `font-size` over all widths: `em` and percentages refer to the inherited size (CSS Fonts 4 §2.5). */
 	function sizeOf(text: string, around: Curve, rem: Curve): Curved {
 		const word = text.trim().toLowerCase();
 		if (word === '') return unknown('A shorthand with custom properties says it: the engine alone knows it.');
@@ -179,10 +184,10 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 
 	const isMonospace = (element: number | undefined): boolean => elements[element ?? -1]?.monospace ?? false;
 
-	/** Whether an element is in the browser's own `monospace` and what is around it is not, or the other way round. */
+	/** Whether an element uses the browser's own `monospace` and its parent does not, or the other way round. */
 	const turns = (element: number): boolean => isMonospace(element) !== isMonospace(elements[element]?.parent);
 
-	/** What kind a text of `font-size` is of; shares are absolute where what they are shares of is (as engines have it). */
+	/** The kind of a text of `font-size`; relative sizes are absolute where what they refer to is (as in engines). */
 	function kindOfText(text: string, chain: readonly number[], up: number, over: Over): SizeKind {
 		if (keywordSize(text.trim().toLowerCase(), USUAL_TEXT) !== undefined)
 			return { keyword: text.trim().toLowerCase() };
@@ -192,7 +197,7 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	const shareOf = (chain: readonly number[], up: number, over: Over): SizeKind =>
 		kindUp(chain, up, over) === 'absolute' ? 'absolute' : 'share';
 
-	/** What kind the size of what is so many generations up is of. */
+	/** The kind of the size of an ancestor so many generations up. */
 	function kindUp(chain: readonly number[], up: number, over: Over): SizeKind {
 		const at = chain[up];
 		if (at === undefined) return { keyword: 'medium' };
@@ -203,7 +208,10 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 		return kindOfText(source.value, chain, up, over);
 	}
 
-	/** A size where the browser's own `monospace` begins or ends: what is not absolute goes by that family's own default. */
+	/**
+	 * A size where the browser's own `monospace` begins or ends: sizes that are not absolute refer to that family's own
+	 * default.
+	 */
 	function turned(curve: Curve, kind: SizeKind, element: number, over: Over): Curve {
 		if (kind === 'absolute') return curve;
 		const [from, to] = isMonospace(element) ? [context.defaultSize, FIXED] : [FIXED, context.defaultSize];
@@ -213,7 +221,10 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 			: lineOver(over, line(rationalFromNumber(px)));
 	}
 
-	/** The size of an element of which no declaration is about its size: its parent's, or the browser's share of that. */
+	/**
+	 * The size of an element without a declaration for it: its parent's, or the fraction of it in the browser's own
+	 * sheet.
+	 */
 	function asAround(element: number): Size | undefined {
 		const of = elements[element];
 		if (!of || of.parent < 0 || isControl(of.tag) || turns(element)) return undefined;
@@ -239,11 +250,11 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 					if (own.kind === 'none' || !turns(element)) return own;
 					return known(turned(own.curve, kindOfText(text, chain, 0, over), element, over));
 				}
-				// Inherited, or the browser's own: of what its parent computes to.
+				// Inherited, or from the browser's own sheet: relative to its parent's computed size.
 				if (kind === 'initial') return known(lineOver(over, line(browser)));
 				const around = sizeUp(chain, 1, over);
 				if (!around) return unknown('It goes by a size around that the engine alone knows.');
-				// Invalid at computed-value time is as if it were not set (CSS Custom Properties 1 §3.1).
+				// Invalid at computed-value time means unset (CSS Custom Properties 1 §3.1).
 				const explicit = said || (from !== undefined && up === 0);
 				if (explicit || !of) return known(around);
 				if (isControl(of.tag)) return known(lineOver(over, line(CONTROL)));
@@ -267,7 +278,7 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 			if (!em || !root || !own) return unknown('It goes by a size that the engine alone knows.');
 			const isLine = property === 'line-height';
 			if (isLine && /^\s*[\d.]+\s*$/.test(text)) {
-				// A number goes by the element's own size, wherever it comes from (CSS Inline 3 §5.2).
+				// A number refers to the element's own size, wherever it comes from (CSS Inline 3 §5.2).
 				return known(scaledBy(own, rationalFromNumber(Number(text))));
 			}
 			return curveOfText(text, contextOf(over, em, root, isLine ? em : undefined));
@@ -277,7 +288,7 @@ export function sizing(elements: readonly SizedElement[], context: SizeContext):
 	return { size, length };
 }
 
-/** Sizes are never less than 0 (CSS Fonts 4 §2.5). */
+/** Sizes are never below 0 (CSS Fonts 4 §2.5). */
 function notBelowZero(curve: Curve): Curved {
 	const [first, last] = [curve[0], curve.at(-1)];
 	if (!first || !last) return known(curve);

@@ -25,12 +25,15 @@ import {
 	type Over
 } from '../length/index.ts';
 
-/** As far as a browser zooms, and how much larger text has to come out (WCAG 2.2, 1.4.4). */
+/** How far browsers zoom, and how much larger text must become (WCAG 2.2, 1.4.4). */
 const [MOST_ZOOM, WANTED] = [rational(5), rational(2)];
 
 const spread = ({ at, after }: Cut): Cut => ({ at: multiply(at, MOST_ZOOM), after });
 
-/** A curve over window widths of what a window is laid out at when zoomed so far: its widths five times as wide. */
+/**
+ * Converts a curve over layout widths to one over the widths of windows zoomed as far as possible: five times as
+ * wide.
+ */
 const zoomedOut = (curve: Curve): Curve =>
 	curve.map(({ from, to, line }) => ({
 		from: spread(from),
@@ -38,7 +41,7 @@ const zoomedOut = (curve: Curve): Curve =>
 		line: { ...line, slope: divide(line.slope, MOST_ZOOM) }
 	}));
 
-/** The widths of windows at which text cannot come out twice as large. */
+/** The widths of windows at which text cannot become twice as large. */
 function shortOf(curve: Curve, over: Over): IntervalSet {
 	const whole = widthsOver(over);
 	const twice = scaledBy(within(curve, over), WANTED);
@@ -47,7 +50,7 @@ function shortOf(curve: Curve, over: Over): IntervalSet {
 	for (const { from, to, line } of curve) {
 		for (const { at } of [from, to]) {
 			if (isEmpty(short) || at.n <= 0n) continue;
-			// At the zoom that lays out at the end of a piece, p: w / p · s(p) against 2 s(w).
+			// At the zoom that lays the page out at the end of a piece, p: w / p · s(p) against 2 s(w).
 			const share = { kind: 'line' as const, constant: ZERO, slope: divide(valueAt(line, at), at) };
 			const enough = difference(whole, whereLess(lineOver(over, share), twice));
 			const reached = widthsOver({
@@ -60,19 +63,19 @@ function shortOf(curve: Curve, over: Over): IntervalSet {
 	return short;
 }
 
-/** Text that cannot come out twice as large. */
+/** Text that cannot become twice as large. */
 export interface ZoomFault {
 	/** The widths of windows, CSS px before zooming. */
 	readonly widths: IntervalSet;
-	/** The largest size, CSS px, by which as a limit of its own it passes everywhere; null where none does. */
+	/** The largest size, CSS px, with which as its upper limit it passes everywhere; null where there is none. */
 	readonly most: Rational | null;
 }
 
 /**
- * Where text cannot reach 200 % by the browser's zoom up to 500 % (WCAG 2.2, 1.4.4), exact; null where it can. A zoom of z
- * lays a window of w px out at w / z and makes what is laid out z times as large, so that text of the size s comes to
- * z · s(w / z). On a line that is greatest at an end: at 500 %, or where a piece begins or ends. `curve` reaches down to a
- * fifth of the least width that is asked about.
+ * Where text cannot reach 200 % with the browser's zoom up to 500 % (WCAG 2.2, 1.4.4), exact; null where it can. A
+ * zoom of z lays a window of w px out at w / z and enlarges the result z times, so that text of the size s becomes z
+ * · s(w / z). On a line that is greatest at an end: at 500 %, or where a piece begins or ends. `curve` must reach
+ * down to a fifth of the least width in question.
  */
 export function zoomFault(curve: Curve, over: Over): ZoomFault | null {
 	const widths = shortOf(curve, over);

@@ -5,17 +5,17 @@ import { vantageSchema, type Vantage } from './vantage.ts';
 
 const FORMAT = 'vantaggio-vantages-1';
 
-/** What a list of vantages is as a file; `docs/vantages.schema.json` is made from it. */
+/** A list of vantages as a file; `docs/vantages.schema.json` is generated from it. */
 export const vantagesFileSchema = z.strictObject({
 	format: z.literal(FORMAT),
 	vantages: z.array(vantageSchema).check(z.minLength(1), z.maxLength(40))
 });
 
-/** Vantages as the text of a file that `readVantages` takes. */
+/** Vantages as the text of a file that `readVantages` accepts. */
 export const writeVantages = (vantages: readonly Vantage[]): string =>
 	`${JSON.stringify({ format: FORMAT, vantages }, null, '\t')}\n`;
 
-/** Reads a file of vantages. What does not fit is a sentence that names the vantage, the field and what fits. */
+/** Reads a file of vantages. Each error is a sentence that names the vantage, the field and what is allowed. */
 export function readVantages(text: string): Result<readonly Vantage[]> {
 	let value: unknown;
 	try {
@@ -30,7 +30,7 @@ export function readVantages(text: string): Result<readonly Vantage[]> {
 	return twice === undefined ? done(vantages) : refuse(`Two vantages are called “${twice}”.`);
 }
 
-/** Checks the fields of one vantage: a sentence for each that does not fit, by the field's name. */
+/** Checks the fields of one vantage: a sentence for each invalid one, by the field's name. */
 export function vantageProblems(fields: unknown): ReadonlyMap<string, string> {
 	const read = vantageSchema.safeParse(fields);
 	const found = new Map<string, string>();
@@ -41,13 +41,13 @@ export function vantageProblems(fields: unknown): ReadonlyMap<string, string> {
 	return found;
 }
 
-/** The first name that is there twice, letter case aside. */
+/** The first name that occurs twice, ignoring case. */
 export function nameTwice(names: readonly string[]): string | undefined {
 	const seen = new Set<string>();
 	return names.find((name) => seen.size === seen.add(name.trim().toLowerCase()).size);
 }
 
-/** A name that is none of some names: the requested one, with a number after it where it is taken. */
+/** A name that is not among some names: the requested one, with a number after it where it is taken. */
 export function freeName(requested: string, names: readonly string[]): string {
 	for (let i = 1; ; i++) {
 		const name = i === 1 ? requested : `${requested} ${i}`;
@@ -55,7 +55,7 @@ export function freeName(requested: string, names: readonly string[]): string {
 	}
 }
 
-/** A misfit in a file of vantages, with its place. */
+/** An error in a file of vantages, with its place. */
 export function sentenceOf(issue: z.core.$ZodIssue | undefined, value: unknown): string {
 	if (!issue) return 'This is no list of vantages.';
 	const [list, index, ...field] = issue.path;

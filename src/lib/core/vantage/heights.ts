@@ -2,15 +2,15 @@ import type { Vantage } from './vantage.ts';
 
 /** Heights of a viewport, CSS px (CSS Values 4 §6.1.2.1). */
 export interface ViewportHeights {
-	/** All bars out: what `svh` goes by. */
+	/** With all bars shown: the basis of `svh`. */
 	readonly small: number;
-	/** All bars in: what `lvh` and `vh` go by. */
+	/** With all bars hidden: the basis of `lvh` and `vh`. */
 	readonly large: number;
-	/** As the bars are: what `dvh` goes by, and how high the frame is. */
+	/** With the bars as they are: the basis of `dvh`, and the height of the frame. */
 	readonly dynamic: number;
 }
 
-/** Whether the heights of small, large and dynamic viewport differ, so that a frame cannot have them all. */
+/** Whether the small, large and dynamic viewport differ in height, so that a frame cannot have them all. */
 export const hasBars = ({ bars }: Vantage): boolean => bars.top + bars.bottom > 0;
 
 export function heightsOf({ height, bars }: Vantage): ViewportHeights {
@@ -19,8 +19,8 @@ export function heightsOf({ height, bars }: Vantage): ViewportHeights {
 }
 
 /**
- * A zoomed vantage as the page in it sees it: of zoom 1, with fewer and denser px. Text size set in the browser
- * stays as it is in px, for zoom makes every px larger.
+ * A zoomed vantage as the page in it sees it: at zoom 1, with fewer and denser px. Text size set in the browser keeps
+ * its px, since zoom makes every px larger.
  */
 export function unzoomed(vantage: Vantage): Vantage {
 	const { zoom, bars, safeAreas: areas } = vantage;

@@ -1,7 +1,7 @@
 import { rationalFromNumber } from '../interval/index.ts';
 import { vantageSchema, type Vantage } from './vantage.ts';
 
-/** A desk-like vantage: mouse, density 1, light, text of 16 px. */
+/** A vantage like a desktop: mouse, density 1, light, text of 16 px. */
 export const PLAIN: Vantage = vantageSchema.parse({ name: 'Plain', width: 1280, height: 800 });
 
 /** The px of one em in a query of a plain window. */
@@ -10,7 +10,7 @@ export const EM = rationalFromNumber(PLAIN.defaultFontSize);
 const TOUCH = { pointer: 'coarse', hover: 'none', anyPointer: ['coarse'], anyHover: 'none' } as const;
 const AREAS = PLAIN.safeAreas;
 
-/** The six vantages that ship; all made up. */
+/** The six shipped vantages; all made up. */
 export const SHIPPED: readonly Vantage[] = [
 	{
 		...{ ...PLAIN, ...TOUCH, name: 'Pocket', width: 320, height: 600, density: 2 },
@@ -31,5 +31,5 @@ export const SHIPPED: readonly Vantage[] = [
 	{ ...PLAIN, name: 'Wall', width: 1900, height: 1060, density: 1, scrollbar: 15 }
 ];
 
-/** Names of the shipped vantages that are shown beside the lead until someone chooses. */
+/** Names of the shipped vantages that are shown beside the lead until somebody chooses. */
 export const FIRST_CHORUS: readonly string[] = ['Handset', 'Slate', 'Notebook'];

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { unzoomed } from './heights.ts';
 import type { Vantage } from './vantage.ts';
 
-/** What is switched for all vantages at once, for a quick look; null leaves each its own. */
+/** Settings for all vantages at once, for a quick look; null leaves each vantage its own. */
 export const switchesSchema = z.readonly(
 	z.object({
 		/** Text size set in the browser, px. */
@@ -23,10 +23,10 @@ export const NO_SWITCHES: Switches = {
 	fontsMissing: false
 };
 
-/** A vantage with what is no property of a viewport, but switched. */
+/** A vantage with the switches that are no properties of a viewport. */
 export type SeenVantage = Vantage & { readonly rightToLeft?: boolean; readonly fontsMissing?: boolean };
 
-/** A vantage under switches, as a page in it sees it: its zoom included in its size and density. */
+/** A vantage with switches applied, as a page in it sees it: its zoom is part of its size and density. */
 export function seenVantage(vantage: Vantage, switches: Switches): SeenVantage {
 	const { textSize, zoom, textSpacing, rightToLeft, fontsMissing } = switches;
 	return {
@@ -41,7 +41,7 @@ export function seenVantage(vantage: Vantage, switches: Switches): SeenVantage {
 	};
 }
 
-/** What is switched, each in a few words. */
+/** The active switches, each in a few words. */
 export function switchesInWords(switches: Switches): string[] {
 	const { textSize, zoom, textSpacing, rightToLeft, fontsMissing } = switches;
 	return [

@@ -7,14 +7,14 @@ const inset = px(0, 200);
 const NO_BARS = { top: 0, bottom: 0, state: 'out' } as const;
 const NO_AREAS = { top: 0, right: 0, bottom: 0, left: 0 } as const;
 
-/** A field that may be left out: what it is, in words, and what holds then. */
+/** An optional field: what it is, in words, and its default. */
 const field = <S extends z.ZodMiniType>(
 	schema: S,
 	description: string,
 	missing: z.util.NoUndefined<z.core.output<S>>
 ) => z._default(schema, missing).check(z.describe(description));
 
-/** The fields of a vantage, with what holds where one is left out. Lengths are CSS px at zoom 1. */
+/** The fields of a vantage with their defaults. Lengths are CSS px at zoom 1. */
 export const vantageSchema = z.readonly(
 	z.strictObject({
 		name: z
@@ -62,5 +62,5 @@ export const vantageSchema = z.readonly(
 	})
 );
 
-/** A viewing condition: what a viewport is like to CSS. */
+/** A viewing condition: everything about a viewport that CSS depends on. */
 export type Vantage = z.infer<typeof vantageSchema>;

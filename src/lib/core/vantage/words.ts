@@ -1,7 +1,7 @@
 import { hasBars } from './heights.ts';
 import type { Vantage } from './vantage.ts';
 
-/** What a vantage is apart from its size, each trait in a few words; a plain window with a mouse has none. */
+/** The traits of a vantage besides its size, each in a few words; a plain window with a mouse has none. */
 export function vantageInWords(vantage: Vantage): string[] {
 	const { pointer, hover, anyPointer, bars, safeAreas, scrollbar, zoom, contrast, films } = vantage;
 	const insets = Object.entries(safeAreas).filter(([, px]) => px > 0);

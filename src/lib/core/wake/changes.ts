@@ -1,13 +1,15 @@
 import { findingKey, isPage, LEAST, pathsOf } from '../findings/index.ts';
 import { FLAG, type Snapshot } from '../snapshot/index.ts';
 
-/** What was asked of a page's elements: values, of each as one text, and which of them some selectors match. */
+/**
+ * What was asked about a page's elements: the values of each as one text, and which elements some selectors match.
+ */
 export interface Values {
 	readonly texts: readonly string[];
 	readonly hit: Uint8Array;
 }
 
-/** What of a layout is compared. */
+/** The part of a layout that is compared. */
 export type Laid = Pick<Snapshot, 'count' | 'tags' | 'parent' | 'boxes' | 'flags'>;
 
 /** A page at a width. */
@@ -17,14 +19,17 @@ export interface Seen {
 }
 
 /**
- * How an element changed: by a rule that matches it; in a value that it inherits or that follows from others'; its size, or its
- * place in what is around it; whether it shows, or is there.
+ * How an element changed: by a rule that matches it; in a value that is inherited or follows from others; in its
+ * size, or its position in its parent; in whether it shows, or exists.
  */
 export type Manner = 'own' | 'value' | 'box' | 'shown' | 'there';
 
 const isShown = ({ flags }: Laid, i: number): boolean => ((flags[i] ?? 0) & FLAG.shown) !== 0;
 
-/** Size, and place in the parent's box, CSS px; without the height of the page itself, which goes along with all that is in it. */
+/**
+ * Size, and position in the parent's box, CSS px; without the height of the page itself, which follows from its
+ * content.
+ */
 function boxOf(snapshot: Laid, i: number): readonly number[] {
 	const { boxes, parent } = snapshot;
 	const [left = 0, top = 0, width = 0, height = 0] = boxes.subarray(4 * i);
@@ -34,8 +39,8 @@ function boxOf(snapshot: Laid, i: number): readonly number[] {
 }
 
 /**
- * What changed between two layouts of a page at one width: by manner and element (its path), by how much (px for boxes, else
- * 1). An element that only goes along with what is around it has not changed.
+ * What changed between two layouts of a page at one width: by manner and element (its path), and by how much (px for
+ * boxes, otherwise 1). An element that only moves with its parent has not changed.
  */
 export function changesIn(before: Seen, after: Seen): Map<string, number> {
 	const found = new Map<string, number>();

@@ -5,13 +5,13 @@ import type { Shift } from '../sweep/index.ts';
 /** What an edit did to a finding. */
 export type Turned = 'made' | 'mended';
 
-/** Where an element that stood at a path before an edit stands after it, as findings name it; null where it is gone. */
+/** Where an element at a path before an edit is after it, as in findings; null where it is gone. */
 export type Followed = (path: string) => string | null;
 
 /**
- * Findings that are there on one side of an edit alone, at one width: by what the edit did and the finding's own key, how
- * far it is beyond its limit. What is about changes from width to width is left out. What was found before is looked for
- * where its elements stand now; the keys of what is mended are those that it had.
+ * Findings on only one side of an edit, at one width: by what the edit did and the finding's own key, and how far it
+ * is beyond its limit. Kinds about changes from width to width are left out. Former findings are looked for at the
+ * present places of their elements; those that were fixed keep their former keys.
  */
 export function findingsBetween(
 	before: Snapshot,
@@ -26,7 +26,7 @@ export function findingsBetween(
 				return by > 0 ? [[key, by] as const] : [];
 			})
 		);
-	/** The key that a finding has after the edit; undefined where what it is about is gone. */
+	/** The key of a finding after the edit; undefined where its elements are gone. */
 	const keyNow = (key: string): string | undefined => {
 		const [name = '', ...paths] = key.split(' ');
 		const now = paths.map(followed);
@@ -42,7 +42,7 @@ export function findingsBetween(
 	return new Map([...made, ...mended]);
 }
 
-/** What an edit did to a finding, and which it is, by the key of a change; undefined for any other change. */
+/** What an edit did to a finding, and to which, by the key of a change; undefined for any other change. */
 export function turnedOf(key: string): { readonly turned: Turned; readonly key: string } | undefined {
 	const [, turned, of = ''] = /^(made|mended) (.*)$/.exec(key) ?? [];
 	return turned ? { turned: turned as Turned, key: of } : undefined;

@@ -4,7 +4,7 @@ import { FLAG } from '../snapshot/index.ts';
 import { switchesSchema, vantageSchema } from '../vantage/index.ts';
 import type { Laid, Seen } from './changes.ts';
 
-/** Longhands whose computed values a hold keeps, besides boxes: what is drawn, and how. */
+/** Longhands whose computed values a Hold keeps, besides boxes: what is painted, and how. */
 export const HELD_LONGHANDS = [
 	'color',
 	'background-color',
@@ -60,7 +60,7 @@ const whole = (least: number, most: number) => z.int().check(z.minimum(least), z
 const list = <S extends z.core.SomeType>(of: S, most: number) => z.array(of).check(z.maxLength(most));
 const count = whole(0, 100_000);
 
-/** A page at a width as it is kept: boxes and values of its elements, in document order. */
+/** A stored page at a width: boxes and values of its elements, in document order. */
 const heldWidth = z.object({
 	/** CSS px. */
 	width: number(1, 20_000),
@@ -69,7 +69,7 @@ const heldWidth = z.object({
 	/** Left, top, width, height of each. */
 	boxes: list(z.number(), 400_000),
 	shown: z.array(count),
-	/** Every text of values once, and which each element has. */
+	/** Every text of values once, and the index of each element's. */
 	texts: list(text(20_000), 100_000),
 	values: list(count, 100_000)
 });
@@ -82,34 +82,37 @@ export const measurementSchema = z.object({
 });
 export type Measurement = z.infer<typeof measurementSchema>;
 
-/** What must stay as it is: at some widths of a page, all of it, or an element with its inside, or all but that. */
+/**
+ * What must stay as it is: at some widths of a page, the whole page, or an element with its content, or everything
+ * else.
+ */
 export const holdSchema = z.object({
 	page: text(1000),
 	widths: storedWidths,
 	scope: z.enum(['all', 'inside', 'but']),
-	/** The element's path as an address has it, and what it is called; '' where all is held. */
+	/** The element's path as in addresses, and its name; '' where the whole page is held. */
 	element: text(1000),
 	name: text(500),
-	/** The window as which it was measured, and what was switched; holds made by earlier versions do not have them. */
+	/** The window in which it was measured, and the switches; Holds made by earlier versions do not have them. */
 	window: z.optional(vantageSchema),
 	switches: z.optional(switchesSchema),
 	/** The height (CSS px) and density at which it was measured. */
 	height: number(1, 20_000),
 	density: number(0.1, 10),
-	/** The revision that was the last when it was held. */
+	/** The newest revision at the time of holding. */
 	revision: z.int().check(z.minimum(0)),
-	/** Whether there were changes then that no revision had. */
+	/** Whether there were unsaved changes. */
 	unsaved: z.optional(z.boolean()),
 	/** ISO 8601. */
 	at: text(40),
 	/** Hex SHA-256 of the measurement. */
 	measurement: z.string().check(z.length(64)),
-	/** Elements that may change all the same, by their paths. */
+	/** Paths of elements that may change nevertheless. */
 	allowed: list(text(1000), 1000)
 });
 export type Hold = z.infer<typeof holdSchema>;
 
-/** A page at a width, to be kept. */
+/** A page at a width, to be stored. */
 export function toHold(width: number, { snapshot, values }: Seen): Measurement['widths'][number] {
 	const { tags, parent, boxes, flags } = snapshot;
 	const texts = new Map<string, number>();
@@ -129,7 +132,7 @@ export function toHold(width: number, { snapshot, values }: Seen): Measurement['
 	};
 }
 
-/** What is kept of a page at a width, as it was seen. */
+/** What is kept of a page at a width, as measured. */
 export function fromHeld({ tags, parent, boxes, shown, texts, values }: Measurement['widths'][number]): {
 	readonly snapshot: Laid;
 	readonly values: Seen['values'];
@@ -151,7 +154,7 @@ export function fromHeld({ tags, parent, boxes, shown, texts, values }: Measurem
 const within = (path: string, outer: string): boolean =>
 	outer === '' || path === outer || path.startsWith(`${outer}.`);
 
-/** Whether an element is among what a hold holds. */
+/** Whether an element is covered by a Hold. */
 export function isHeld(
 	{ scope, element, allowed }: Pick<Hold, 'scope' | 'element' | 'allowed'>,
 	path: string

@@ -7,18 +7,18 @@ import type { PageModel } from '../page/index.ts';
 import { elementsOf } from '../selector/index.ts';
 import { propertiesTouched, reachOf, touchedBy } from './touched.ts';
 
-/** A declaration that is there after an edit alone. */
+/** A declaration that only exists after an edit. */
 export interface WrittenDeclaration {
 	readonly property: string;
 	readonly value: string;
 	readonly important: boolean;
 	readonly file: string;
 	readonly selectors: readonly string[];
-	/** Whether it is of a rule, and not of conditions alone. */
+	/** Whether it belongs to a rule, and not only to conditions. */
 	readonly isOfRule: boolean;
 }
 
-/** What an edit touches on a page: plain values, that can be handed on between threads. */
+/** What an edit affects on a page: plain values that can be sent between threads. */
 export interface EditOnPage {
 	/** Whether the page uses a file that was edited, before the edit or after it. */
 	readonly concerns: boolean;
@@ -26,24 +26,24 @@ export interface EditOnPage {
 	readonly reach: IntervalSet;
 	/** Where bands end, before the edit or after it, ascending. */
 	readonly cuts: readonly Cut[];
-	/** Properties whose values it can change on elements themselves, as they are declared: shorthands too. */
+	/** Properties whose values it can change directly on elements, as declared: including shorthands. */
 	readonly properties: readonly string[];
-	/** Selectors of elements, of what it put in, took out or moved. */
+	/** Selectors of elements whose rules it added, removed or moved. */
 	readonly selectors: readonly string[];
-	/** Whether something else changed that may bear on any element: markup, layers, fonts, key frames, imports. */
+	/** Whether something else changed that may affect any element: markup, layers, fonts, keyframes, imports. */
 	readonly beyond: boolean;
-	/** What it put in. */
+	/** What it added. */
 	readonly written: readonly WrittenDeclaration[];
 }
 
-/** At-rules around style, which decide as conditions and layers do; all others may bear on anything. */
+/** At-rules around styles, which act as conditions and layers; all others may affect anything. */
 const AROUND = new Set(['media', 'supports', 'container', 'layer', 'scope']);
 
-/** The files whose sheets a page has, itself among them. */
+/** The files of a page's sheets, and the page itself. */
 const filesOf = ({ path, conditions }: PageModel): Set<string> =>
 	new Set([path, ...conditions.places.map(({ file }) => file)]);
 
-/** What of a page's sheets is neither style nor around it: fonts, key frames, imports. */
+/** What in a page's sheets is neither a style nor around one: fonts, keyframes, imports. */
 function besides(model: PageModel, files: readonly string[]): string {
 	const used = filesOf(model);
 	const texts = files.flatMap((file) => {
@@ -62,7 +62,7 @@ function besides(model: PageModel, files: readonly string[]): string {
 	return texts.join('\n');
 }
 
-/** A page's source without what its style elements say. */
+/** A page's source without the contents of its style elements. */
 function markupOf(model: PageModel): string {
 	let text = model.source;
 	for (const { start, end } of styleSpans(model.page).toReversed())
@@ -78,7 +78,7 @@ export function sortedCuts(cuts: readonly Cut[]): Cut[] {
 
 const cascadeOn = ({ page, path, sources }: PageModel): PageCascade => cascadeOf(page, path, sources);
 
-/** What an edit of some files touches on a page, as a vantage whose conditions `solve` solves. */
+/** What an edit of some files affects on a page, in the vantage of `solve`. */
 export function editOnPage(
 	before: PageModel,
 	after: PageModel,

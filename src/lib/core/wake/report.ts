@@ -4,7 +4,7 @@ import { PLAIN, vantageInWords } from '../vantage/index.ts';
 import type { Hold, Measurement } from './hold.ts';
 import type { Changed } from './summary.ts';
 
-/** What a report of a hold says, as it is sent on. */
+/** The content of a Hold's report, as it is passed on. */
 export interface HoldReport {
 	readonly page: string;
 	/** As people read them: `700–<1000`. */
@@ -21,19 +21,19 @@ export interface HoldReport {
 	readonly measurement: string;
 }
 
-/** What a hold is of, in words. */
+/** What a Hold covers, in words. */
 export const heldInWords = ({ scope, name }: Pick<Hold, 'scope' | 'name'>): string =>
 	scope === 'all' ? 'the whole page' : scope === 'inside' ? `${name} and all inside it` : `all but ${name}`;
 
-/** As what it was held, in words; '' for a hold of an earlier version, which does not say. */
+/** The vantage of a Hold, in words; '' for a Hold of an earlier version, which does not have it. */
 export function heldAs({ window }: Pick<Hold, 'window'>): string {
 	if (!window) return '';
-	// A vantage of one's own may have the same name.
+	// Another vantage may have the same name.
 	const isPlain = window.name === PLAIN.name && vantageInWords(window).length === 0;
 	return isPlain ? `in a window ${window.height} px high` : `as ${window.name}`;
 }
 
-/** The report on a hold: what was compared, and what changed. */
+/** The report on a Hold: what was compared, and what changed. */
 export const holdReport = (
 	hold: Hold,
 	measurement: Measurement,
@@ -64,7 +64,7 @@ export const holdReport = (
 const escaped = (text: string): string =>
 	text.replace(/[&<>"]/g, (one) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[one] ?? one);
 
-/** Ink on paper, for a screen and for a printer. */
+/** Dark on light, for a screen and for a printer. */
 const STYLE = [
 	':root{color:#231e17;background:#fffdf8}',
 	'body{max-width:56rem;margin:0 auto;padding:2rem 1.5rem;font:1rem/1.5 Georgia,serif}',
@@ -76,7 +76,7 @@ const STYLE = [
 	'td{overflow-wrap:anywhere;font-variant-numeric:tabular-nums}'
 ].join('');
 
-/** The report as a page of its own, without scripts or anything fetched. */
+/** The report as a page of its own, without scripts or external files. */
 export function reportPage(report: HoldReport): string {
 	const row = (name: string, value: string): string =>
 		`<tr><th scope="row">${escaped(name)}</th><td>${escaped(value)}</td></tr>`;

@@ -2,14 +2,17 @@ import { NOTHING, union, type IntervalSet } from '../interval/index.ts';
 import type { Found } from '../sweep/index.ts';
 import type { Manner } from './changes.ts';
 
-/** What changed of an element, at which widths. */
+/** What changed about an element, and at which widths. */
 export interface Changed {
-	/** Its path, as an address has it. */
+	/** Its path, as in addresses. */
 	readonly path: string;
-	/** Where it changed by a rule that matches it, or shows or is there otherwise; and where because of another. */
+	/**
+	 * Where it changed because of a rule that matches it, or appeared or disappeared; and where because of another
+	 * element.
+	 */
 	readonly own: IntervalSet;
 	readonly moved: IntervalSet;
-	/** The most that its box changed by, CSS px, and at which width. */
+	/** The largest change of its box, CSS px, and the width of it. */
 	readonly by: number;
 	readonly worst: number;
 }
@@ -18,7 +21,7 @@ export interface Changed {
 export const allWidths = (changed: readonly Changed[]): IntervalSet =>
 	changed.reduce((set, { own, moved }) => union(set, union(own, moved)), NOTHING);
 
-/** What changed, element by element, in document order of their paths as they come. */
+/** What changed, element by element, in the document order of their paths. */
 export function changedElements(found: readonly Found[]): Changed[] {
 	const all = new Map<string, Changed>();
 	for (const { key, widths, by, worst } of found) {
@@ -34,7 +37,7 @@ export function changedElements(found: readonly Found[]): Changed[] {
 	return [...all.values()];
 }
 
-/** The outermost of elements, each with how many of the others are inside it. */
+/** The outermost of some elements, each with the number of others inside it. */
 export function outermost(paths: readonly string[]): { readonly path: string; readonly inside: number }[] {
 	const isIn = (inner: string, outer: string): boolean =>
 		inner !== outer && (outer === '' || inner.startsWith(`${outer}.`));

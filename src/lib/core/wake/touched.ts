@@ -3,27 +3,27 @@ import { sliceOf } from '../css/index.ts';
 import { EVERYTHING, intersection, NOTHING, union, type IntervalSet } from '../interval/index.ts';
 import type { Solver } from '../media/index.ts';
 
-/** A declaration that an edit put in, took out, or moved. */
+/** A declaration that an edit added, removed, or moved. */
 export interface TouchedDeclaration {
 	readonly property: string;
 	readonly value: string;
 	readonly important: boolean;
 	readonly declared: Declared;
-	/** In the text of its file, as that is before or after the edit. */
+	/** In the text of its file before or after the edit. */
 	readonly start: number;
 }
 
-/** What an edit of a page's sheets touches. */
+/** What an edit of a page's sheets affects. */
 export interface Touched {
-	/** Declarations that are there before the edit alone, and after it alone. */
+	/** Declarations that only exist before the edit, and those that only exist after it. */
 	readonly before: readonly TouchedDeclaration[];
 	readonly after: readonly TouchedDeclaration[];
-	/** Whether something else changed that may bear on any element at any width: layers, fonts, key frames, imports. */
+	/** Whether something else changed that may affect any element at any width: layers, fonts, keyframes, imports. */
 	readonly beyond: boolean;
 }
 
 interface Leaf extends TouchedDeclaration {
-	/** All that it does, and under what: two that have the same key do the same. */
+	/** The effect of a declaration and its conditions: two with the same key have the same effect. */
 	readonly key: string;
 }
 
@@ -42,10 +42,10 @@ function leavesOf({ declared }: PageCascade): Leaf[] {
 	});
 }
 
-/** More leaves than this on both sides are not told apart one by one: all of them are taken to be touched. */
+/** With more leaves than this on both sides, all count as affected. */
 const MOST = 4_000_000;
 
-/** Leaves that are not in a longest common run of both (Wagner and Fischer). */
+/** Leaves outside of the longest common subsequence of both (Wagner and Fischer). */
 function differing(before: readonly Leaf[], after: readonly Leaf[]): [Leaf[], Leaf[]] {
 	const [n, m] = [before.length, after.length];
 	if (n * m > MOST) return [[...before], [...after]];
@@ -74,14 +74,14 @@ function differing(before: readonly Leaf[], after: readonly Leaf[]): [Leaf[], Le
 	return [gone, come];
 }
 
-/** Layers in their order, and what is registered: they decide without being declarations. */
+/** The order of layers, and registrations, which matter without being declarations. */
 const frameOf = ({ layers, registered }: PageCascade): string =>
 	JSON.stringify([
 		layers.map(({ layer, conditions }) => [layer, conditions.map(conditionKey)]),
 		[...registered]
 	]);
 
-/** What differs between what a page's sheets declare before an edit and after it. */
+/** The differences between what a page's sheets declare before and after an edit. */
 export function touchedBy(before: PageCascade, after: PageCascade, beyond = false): Touched {
 	const [a, b] = [leavesOf(before), leavesOf(after)];
 	let start = 0;
@@ -94,9 +94,9 @@ export function touchedBy(before: PageCascade, after: PageCascade, beyond = fals
 }
 
 /**
- * The widths at which an edit can change anything: those at which a declaration that it touches is in force, before it or
- * after it. Elsewhere the same declarations decide as before, of containers and custom properties too, so that layout is
- * the same. Conditions on containers and features are taken to hold.
+ * The widths at which an edit can change anything: those at which an affected declaration is in force, before or
+ * after it. Elsewhere the same declarations decide as before, also those for containers and custom properties, so
+ * that layout is the same. Conditions on containers and features are assumed to hold.
  */
 export function reachOf({ before, after, beyond }: Touched, solve: Solver): IntervalSet {
 	if (beyond) return EVERYTHING;
@@ -109,8 +109,8 @@ export function reachOf({ before, after, beyond }: Touched, solve: Solver): Inte
 }
 
 /**
- * The properties whose values an edit can change on elements themselves: those that it declares, and, where it declares
- * custom properties, all that ask for any.
+ * The properties whose values an edit can change directly on elements: those that it declares and, where it declares
+ * custom properties, all that use any.
  */
 export function propertiesTouched({ before, after }: Touched, { declared }: PageCascade): string[] {
 	const own = [...before, ...after].map(({ property }) => property);

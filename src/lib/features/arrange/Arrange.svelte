@@ -24,12 +24,12 @@
 	interface Props {
 		edits: Edits;
 		site: SiteState;
-		/** What is selected in the sheet. */
+		/** The selection in the sheet. */
 		chosen: Chosen;
-		/** The breakpoints of the page, in their order, and where the carriage stands, CSS px. */
+		/** The breakpoints of the page, in order, and the position of the carriage, CSS px. */
 		breakpoints: readonly Rational[];
 		width: number;
-		/** The pages that have any of some files. */
+		/** The pages that use any of some files. */
 		pagesOf: (files: readonly string[]) => readonly string[];
 		onplace: (place: FilePlace) => void;
 	}
@@ -42,7 +42,7 @@
 			.filter(({ path, kind }) => kind === 'sheet' && path !== chosen.file && !site.given.has(path))
 			.map(({ path }) => path)
 	);
-	/** Files that no page has without the one that is shown: what that one gives is there too. */
+	/** Files that no page uses without the one that is shown: its definitions apply there too. */
 	const beside = $derived.by(() => {
 		const pages = new Set(pagesOf([chosen.file]));
 		return [...site.texts.keys()].filter((path) => {
@@ -53,7 +53,7 @@
 	const here = $derived(valueHere(deskAsRead(site), chosen));
 
 	let split = $state(untrack(() => String(width)));
-	/** The width to split at, and the ends of the band that it is in; undefined where it is none, or an end. */
+	/** The width to split at, and the ends of its band; undefined where it is invalid, or an end. */
 	const parted = $derived.by(() => {
 		const at = rationalFromDecimal(split.trim().replace(/px$/i, ''));
 		if (!at || at.n <= 0n || breakpoints.some((one) => compare(one, at) === 0)) return undefined;
@@ -74,7 +74,7 @@
 		if (!edits.proposal.refusal) edits.arranged = null;
 	}
 
-	/** What a field's Enter does. */
+	/** What Enter does in a field. */
 	const onEnter = (act: () => void) => (event: SubmitEvent) => {
 		event.preventDefault();
 		act();

@@ -4,7 +4,7 @@
 	interface Props {
 		/** The lines of each file that an edit changes. */
 		files: readonly FileLines[];
-		/** How high the list may be before it scrolls, rem. */
+		/** The height above which the list scrolls, rem. */
 		most: number;
 	}
 

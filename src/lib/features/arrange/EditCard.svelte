@@ -6,11 +6,11 @@
 
 	interface Props {
 		name: string;
-		/** What changes, and what writes it; a card that only asks has neither. */
+		/** The lines that change, and the action that writes them; a card with a question has neither. */
 		lines?: readonly FileLines[];
 		onkeep?: () => void;
 		ondrop: () => void;
-		/** Moves what is moved further down by one place (−1: up). */
+		/** Moves further down by one place (−1: up). */
 		onfurther?: ((by: number) => void) | null;
 		/** What it does, in words. */
 		children: Snippet;

@@ -13,7 +13,7 @@
 	interface Props {
 		edits: Edits;
 		site: SiteState;
-		/** The pages that have any of some files. */
+		/** The pages that use any of some files. */
 		pagesOf: (files: readonly string[]) => readonly string[];
 		onplace: (place: FilePlace) => void;
 		bands: Bands;
@@ -22,7 +22,7 @@
 	let { edits, site, pagesOf, onplace, bands }: Props = $props();
 	const { carriage } = getSite();
 
-	/** What is arranged stays the same rules while text is written before them. */
+	/** The arranged rules stay the same while text is written before them. */
 	let last: { readonly chosen: Chosen; readonly text: string } | undefined;
 	$effect.pre(() => {
 		const chosen = edits.arranged;

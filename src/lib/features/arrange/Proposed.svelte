@@ -5,7 +5,7 @@
 
 	interface Props {
 		proposal: Proposal;
-		/** The pages that have any of some files. */
+		/** The pages that use any of some files. */
 		pagesOf: (files: readonly string[]) => readonly string[];
 		onplace: (place: FilePlace) => void;
 	}

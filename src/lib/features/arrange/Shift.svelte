@@ -6,7 +6,7 @@
 
 	interface Props {
 		shifting: Shifting;
-		/** The pages that have any of these files. */
+		/** The pages that use any of these files. */
 		pagesOf: (files: readonly string[]) => readonly string[];
 	}
 

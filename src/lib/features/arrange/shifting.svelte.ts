@@ -17,21 +17,23 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import { tryEdit } from '$lib/session/trying.ts';
 import { partAt } from '$lib/writing/declaration.ts';
 
-/** How near a given threshold draws one of ours to it, px. */
+/** The distance within which a threshold of ours snaps to a given one, px. */
 const SNAP = 4;
 
-/** A threshold on its way to another width, in all sheets and pages of ours at once; tried until it is written. */
+/**
+ * A threshold being moved to another width, in all sheets and pages that are not given; tried until it is written.
+ */
 export class Shifting {
 	readonly #site: SiteState;
 	/** The site's texts, each parsed once. */
 	readonly sources: Sources;
-	/** The threshold that is moved; null while none is. */
+	/** The threshold being moved; null for none. */
 	from = $state.raw<Rational | null>(null);
 	to = $state.raw<Rational | null>(null);
 	#edit = $state.raw<Edit | null>(null);
-	/** Where it is drawn to: thresholds by their width, with the given file that has each ('' where it is ours). */
+	/** Where it snaps to: thresholds by their width, with the given file that contains each ('' for ours). */
 	#near: ReadonlyMap<number, string> = new Map();
-	/** Where alone it is moved: one block's list of queries; null for all of them. */
+	/** The one place that is moved: one block's list of queries; null for all of them. */
 	#only: { readonly path: string; readonly start: number } | null = null;
 
 	constructor(site: SiteState) {
@@ -39,7 +41,7 @@ export class Shifting {
 		this.sources = sourcesOf((path) => site.texts.get(path)?.text, site.parsers);
 	}
 
-	/** Takes a threshold in the hand; of two halves (599 and 600) the one from which on the wider side holds. */
+	/** Grabs a threshold; of two halves (599 and 600) the one from which the wider side holds. */
 	begin(threshold: Threshold, all: readonly Threshold[]): void {
 		this.drop();
 		this.from = breakpointOf(threshold, all);
@@ -47,7 +49,7 @@ export class Shifting {
 		this.#near = new Map([...this.#all(all)].filter(([, host]) => host !== ''));
 	}
 
-	/** Takes in the hand the threshold that one block of a file alone has: the innermost around an offset. */
+	/** Grabs the threshold of one block of a file only: the innermost around an offset. */
 	beginBlock(path: string, offset: number, from: Rational, all: readonly Threshold[]): void {
 		this.drop();
 		const desk = deskOf(this.#site);
@@ -66,7 +68,7 @@ export class Shifting {
 		this.#near = this.#all(all);
 	}
 
-	/** All thresholds, with the given file that has each. */
+	/** All thresholds, with the given file that contains each. */
 	#all(all: readonly Threshold[]): Map<number, string> {
 		const { given } = this.#site;
 		return new Map(
@@ -77,7 +79,7 @@ export class Shifting {
 		);
 	}
 
-	/** Brings it to a width, CSS px; near a given threshold (one block: near any) to that. */
+	/** Moves it to a width, CSS px; near a given threshold (for one block: near any) it snaps to that. */
 	put(px: number, snaps = true): void {
 		if (!this.from || !Number.isFinite(px) || px <= 0) return;
 		const near = snaps ? [...this.#near.keys()].find((at) => Math.abs(at - px) <= SNAP) : undefined;
@@ -97,29 +99,29 @@ export class Shifting {
 		return desk.working.edit(`the threshold ${printRational(from)} goes to ${printRational(to)}`);
 	}
 
-	/** How many places are moved, and the lines that change, by file. */
+	/** The number of places moved, and the lines that change, by file. */
 	readonly places: number = $derived.by(() =>
 		(this.#edit?.files ?? []).reduce((sum, { changes }) => sum + changes.length, 0)
 	);
 	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#edit));
 
-	/** The given file at whose threshold it stands now; '' where it stands at none. */
+	/** The given file at whose threshold it is now; '' for none. */
 	readonly meets: string = $derived.by(() => (this.to ? (this.#near.get(toNumber(this.to)) ?? '') : ''));
-	/** Whether one block alone is moved. */
+	/** Whether only one block is moved. */
 	get isBlock(): boolean {
 		return this.from !== null && this.#only !== null;
 	}
-	/** The given file that has the threshold itself, so that this place stays; '' where none has. */
+	/** The given file that also contains the threshold, which therefore stays; '' for none. */
 	readonly fixed: string = $derived.by(() => (this.from ? (this.#near.get(toNumber(this.from)) ?? '') : ''));
 
-	/** Writes it, as one step. */
+	/** Writes the change, as one step. */
 	keep(): void {
 		const edit = this.#edit;
 		this.drop();
 		if (edit) this.#site.history.make(edit);
 	}
 
-	/** Lets it go: all is as before. */
+	/** Discards the change. */
 	drop(): void {
 		this.from = null;
 		this.to = null;

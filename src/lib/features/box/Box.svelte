@@ -23,11 +23,11 @@
 		/** Names of frames by their ids. */
 		named: ReadonlyMap<string, string>;
 		onselect: (paths: readonly ElementPath[]) => void;
-		/** What is asked about it. */
+		/** The questions about it. */
 		questions: BoxQuestions;
 		/** The lead's width, CSS px. */
 		width: number;
-		/** What values are written with, once it has come; and a request for it. */
+		/** The hand that writes values, once it has loaded; and a request for it. */
 		table: Table | null;
 		oncollate: () => Promise<Table>;
 		onplace: (place: FilePlace) => void;
@@ -55,7 +55,10 @@
 	});
 	const others = $derived(asked.value ?? []);
 
-	/** What is pulled: how long it was, or how it is written for a size, and how that is put once the value is in the hand. */
+	/**
+	 * The part being pulled: its former length, or how a size is written, and how that is written while it is being
+	 * tried.
+	 */
 	let pulled: { was: (by: number) => number; by: number; put: (length: string) => void } | null = null;
 
 	function put(): void {
@@ -86,7 +89,7 @@
 		}
 	}
 
-	/** Takes a property into the hand; gives how a length is put for it, and the element's `box-sizing`. */
+	/** Starts editing a property; returns how a length is written for it, and the element's `box-sizing`. */
 	async function take(property: string): Promise<[(length: string) => void, string]> {
 		const asked = questions.trace(path);
 		const { collating, hand } = await oncollate();

@@ -8,7 +8,7 @@
 
 	let { rows }: Props = $props();
 
-	/** Four sides as short as they can be written. */
+	/** Four sides in their shortest notation. */
 	function sides({ top, right, bottom, left }: Sides): string {
 		const all = [top, right, bottom, left].map(px);
 		if (all[3] !== all[1]) return all.join(' ');

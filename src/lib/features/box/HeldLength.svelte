@@ -8,7 +8,7 @@
 	interface Props {
 		page: PageState;
 		table: Table;
-		/** The value that is in the hand. */
+		/** The value being edited. */
 		held: PendingValue;
 		onplace: (place: FilePlace) => void;
 	}

@@ -3,13 +3,16 @@
 
 	interface Props {
 		parts: readonly Part[];
-		/** Which size it is of, where that is to be said. */
+		/** The name of the size, where it is to be shown. */
 		name?: string;
 		/** The sum of the parts, CSS px. */
 		sum: number;
-		/** The room there is for them, CSS px; null where it cannot be told. */
+		/** The room available for them, CSS px; null where it is unknown. */
 		room: number | null;
-		/** A part is pulled: it is to be so much longer than it was when that began, CSS px; undefined where it cannot be. */
+		/**
+		 * Called while a part is pulled, with how much longer it is to be than at the start, CSS px; undefined where it
+		 * cannot be pulled.
+		 */
 		onpull?: ((part: Part, by: number, begins: boolean) => void) | undefined;
 	}
 
@@ -17,7 +20,7 @@
 
 	const whole = $derived(Math.max(sum, room ?? 0, 1));
 	const over = $derived(room === null ? 0 : sum - room);
-	/** What the rounding of layout may leave, px: boxes lie on 64ths. */
+	/** The rounding of layout, px: boxes are aligned to 64ths. */
 	const LEAST = 1 / 32;
 	const share = (length: number): string => `${(100 * Math.max(0, length)) / whole}%`;
 
@@ -34,7 +37,7 @@
 	function move({ clientX }: PointerEvent): void {
 		if (!pulled || (!pulled.moved && clientX === pulled.x)) return;
 		const by = Math.round((clientX - pulled.x) * pulled.scale);
-		// What lies after the content grows towards it.
+		// Parts after the content grow towards it.
 		onpull?.(pulled.part, /right|bottom/.test(pulled.part.property) ? -by : by, !pulled.moved);
 		pulled.moved = true;
 	}

@@ -3,10 +3,10 @@ import type { Row } from '$lib/core/collation/index.ts';
 import type { Collating, ShownColumn } from '$lib/features/collation/collating.svelte.ts';
 import type { Hand } from '$lib/features/collation/hand.svelte.ts';
 
-/** How long the row of a property is waited for, ms. */
+/** How long to wait for the row of a property, ms. */
 const PATIENCE = 2000;
 
-/** The row that has a property, which is asked for where nobody declares it. */
+/** The row of a property, which is requested where nobody declares it. */
 async function rowOf(collating: Collating, property: string): Promise<Row | undefined> {
 	const find = (): Row | undefined => collating.rows.find(({ longhands }) => longhands.includes(property));
 	const until = performance.now() + PATIENCE;
@@ -18,7 +18,10 @@ async function rowOf(collating: Collating, property: string): Promise<Row | unde
 	return find();
 }
 
-/** Takes the value of a side, or of a size, into the hand, in the column of the carriage; gives how a length is put for it. */
+/**
+ * Starts editing the value of a side, or of a size, in the column of the carriage; returns how a length is written
+ * for it.
+ */
 export async function takeSide(
 	collating: Collating,
 	hand: Hand,
@@ -30,7 +33,7 @@ export async function takeSide(
 	return hand.forSide(property);
 }
 
-/** The width or height that is written so that the border box is so much longer, by `box-sizing`, CSS px. */
+/** The width or height to be written so that the border box is so much longer, by `box-sizing`, CSS px. */
 export function writtenLength(box: ElementBox, axis: Axis, by: number, sizing: string): number {
 	const around = boxParts(box, axis).parts.filter(({ of }) => of === 'padding' || of === 'border');
 	const taken = around.reduce((sum, { length }) => sum + length, 0);

@@ -21,15 +21,15 @@
 	interface Props {
 		site: SiteState;
 		page: PageState;
-		/** What is selected: the first is collated. */
+		/** The selection: its first element is collated. */
 		paths: readonly ElementPath[];
 		collating: Collating;
 		hand: Hand;
 		proposal: Proposal;
 		onplace: (place: FilePlace) => void;
-		/** How much room a column needs at least, and the names of rows, rem. */
+		/** The minimum width of a column, and of the names of rows, rem. */
 		rooms: { readonly column: number; readonly names: number };
-		/** Whether it lies at the whole width, its parts in the places of the grid around it. */
+		/** Whether it takes the whole width, with its parts in the places of the grid around it. */
 		wide?: boolean;
 	}
 
@@ -55,7 +55,7 @@
 
 	let table = $state<HTMLTableElement>();
 
-	/** Takes a cell's declaration out; where neighbours stand off by the space that it gives, they are named first. */
+	/** Removes a cell's declaration; where neighbours are kept apart by its space, they are named first. */
 	async function remove({ name }: Row, cell: Cell): Promise<void> {
 		const { looked } = collating;
 		const spaces = (of: ElementPath) => looked?.stages.spaces('lead', of) ?? Promise.resolve([]);
@@ -69,12 +69,12 @@
 		);
 	}
 
-	/** The column left of one that is shown, where its cell says something else. */
+	/** The column to the left of one that is shown, where its cell differs. */
 	const isOther = (row: Row, cell: Cell, i: number): boolean => first + i > 0 && !cell.same && differs(row);
 
-	/** The property whose row is to have the focus, once it is there; '' for none. */
+	/** The property whose row is to get the focus once it is there; '' for none. */
 	let sought = $state('');
-	/** The property whose row has the focus: where its cells are made anew it has it again. */
+	/** The property whose row has the focus, to be restored when its cells are recreated. */
 	let focused = '';
 
 	$effect(() => {
@@ -87,7 +87,7 @@
 		});
 	});
 
-	/** Puts the focus back on a cell once what was in the hand is discarded. */
+	/** Returns the focus to a cell when its edit is discarded. */
 	async function back(row: Row, column: ShownColumn): Promise<void> {
 		await tick();
 		focusCell(table, row.name, column.letter);

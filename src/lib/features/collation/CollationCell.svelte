@@ -16,15 +16,15 @@
 		column: ShownColumn;
 		table: Table;
 		given: ReadonlySet<string>;
-		/** Whether it says something else than the column left of it, or just goes on from there. */
+		/** Whether its value differs from the column to the left, or just continues it. */
 		manner: 'flat' | 'other' | 'plain';
 		acts: {
 			readonly onplace: (place: FilePlace) => void;
-			/** Its declaration is to be removed. */
+			/** Removes its declaration. */
 			readonly onremove: () => void;
-			/** A key that may go to another cell. */
+			/** Handles a key that may move to another cell. */
 			readonly onwalk: (event: KeyboardEvent) => void;
-			/** What was in the hand has been discarded. */
+			/** Called when an edit was discarded. */
 			readonly ondone: () => void;
 		};
 	}
@@ -36,11 +36,11 @@
 	const held = $derived(hand.held?.row === row && hand.held.column.from === column.from ? hand.held : null);
 	const idle = $derived(cell.outcome.kind === 'own' ? collating.noEffect(row, column) : undefined);
 	const computed = $derived(collating.computing ? collating.computed(row, column) : '');
-	/** What else is selected and says something else. */
+	/** The other selected elements whose values differ. */
 	const others = $derived(collating.otherwise(row, column));
 	const from = $derived(cell.from);
 	const isGiven = $derived(from !== undefined && given.has(from.file));
-	/** Whose value it is, where that is not the element itself. */
+	/** The owner of the value, where that is not the element itself. */
 	const around = $derived.by(() => {
 		const { outcome } = cell;
 		if (outcome.kind !== 'inherited') return '';
@@ -67,9 +67,9 @@
 			.join('\n')
 	);
 
-	/** What stands after a value: whose it is, or where it is said. */
+	/** What follows a value: its owner, or its place. */
 	const after = $derived(around === '' ? place : `↑ ${around.replace(/^.*?(?=[.#])/, '')}`);
-	/** A cell as it is read out: what is seen of it, and what signs mean. */
+	/** The cell's accessible name: its content, and what signs in it mean. */
 	const spoken = $derived(
 		flat && !idle && others.length === 0
 			? `${words}, as to the left`

@@ -6,7 +6,7 @@
 		shown: readonly ShownColumn[];
 		/** The column of the carriage. */
 		here: ShownColumn | undefined;
-		/** Whether frames stand over the columns. */
+		/** Whether there are frames above the columns. */
 		isWide: boolean;
 	}
 

@@ -13,23 +13,23 @@
 		column: ShownColumn;
 		hand: Hand;
 		held: PendingValue;
-		/** What was in the hand has been discarded. */
+		/** Called when the edit was discarded. */
 		ondone: () => void;
 	}
 
 	let { row, column, hand, held, ondone }: Props = $props();
 
 	const { answers } = getSite();
-	/** So many values in use are offered. */
+	/** At most so many values in use are offered. */
 	const MOST_USED = 12;
 
-	/** The words that the property takes. */
+	/** The keywords of the property. */
 	const keywords = later({
 		question: () => held.property,
 		about: (property) => property,
 		ask: async (property) => (await insist(() => import('$lib/core/grammar/index.ts'))).keywordsOf(property)
 	});
-	/** The numbers and custom properties that the site uses for it, each with how often. */
+	/** The numbers and custom properties that the site uses for it, with counts. */
 	const used = later({
 		question: () => held.property,
 		about: (property) => property,
@@ -70,7 +70,7 @@
 		}
 	}
 
-	/** How far the pointer goes for one step, px. */
+	/** How far the pointer moves for one step, px. */
 	const STRIDE = 4;
 	let drag: { readonly x: number; done: number } | null = null;
 	/** With Alt held, a drag changes the number under the pointer, as in the sheet. */
@@ -84,7 +84,7 @@
 	const focused = (input: HTMLInputElement): void => {
 		input.focus();
 		input.select();
-		// What stands above has just grown; nothing but the table is to move for it.
+		// What is above has just grown; only the table is to move for it.
 		requestAnimationFrame(() => {
 			const around = input.closest('.scroll');
 			if (!around) return;

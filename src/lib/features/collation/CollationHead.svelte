@@ -12,14 +12,14 @@
 
 	interface Props {
 		site: SiteState;
-		/** What is selected: the first is collated. */
+		/** The selection: its first element is collated. */
 		paths: readonly ElementPath[];
 		collating: Collating;
 		hand: Hand;
 		proposal: Proposal;
-		/** What the first is called. */
+		/** The name of the first element. */
 		name: string;
-		/** The row of a property is to have the focus, once it is there. */
+		/** Moves the focus to the row of a property, once it is there. */
 		onrow: (property: string) => void;
 	}
 
@@ -28,7 +28,7 @@
 	const { first, fits, here, columns } = $derived(collating);
 
 	let word = $state('');
-	/** Goes to a property's row; gives it one where nobody declares it yet. */
+	/** Goes to a property's row, which is added where nobody declares the property yet. */
 	function ask(event: Event): void {
 		event.preventDefault();
 		const property = word.trim();
@@ -43,10 +43,10 @@
 		collating.rows.flatMap(({ cells }) => cells.filter(({ redundant: one }) => one !== undefined))
 	);
 
-	/** The column that others are copied into: the carriage's, until another is chosen. */
+	/** The column into which others are copied: the carriage's, until another is chosen. */
 	let chosen = $state<string | null>(null);
 	const into = $derived(columns.find(({ letter }) => letter === chosen) ?? columns[here]);
-	/** Proposes to remove redundant declarations: those that only repeat what holds anyway. */
+	/** Proposes to remove redundant declarations. */
 	function tidy(): void {
 		hand.drop();
 		proposal.propose((desk) =>

@@ -8,7 +8,7 @@
 	interface Props {
 		collating: Collating;
 		element: PageElement;
-		/** Whether columns are wide enough for what is drawn. */
+		/** Whether columns are wide enough for the drawing. */
 		wide: boolean;
 	}
 
@@ -17,7 +17,7 @@
 
 	const { shown, here } = $derived(collating);
 
-	/** How the children stand: their names in visual order. */
+	/** The arrangement of the children: their names in visual order. */
 	function reads(order: readonly number[]): string {
 		return order
 			.map((index) => element.children[index])

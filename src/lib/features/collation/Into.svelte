@@ -33,7 +33,7 @@
 		['under', 'under the width']
 	];
 
-	/** The element's own declaration that says it so far. */
+	/** The element's own declaration that sets it so far. */
 	const own = $derived(held.cell.outcome.kind === 'own' ? held.cell.outcome.own.winner : undefined);
 	const choice = $derived(held.choices[held.into]);
 	const target = $derived(choice?.target);
@@ -51,7 +51,7 @@
 		page.answers.outline(elementsOf(selector));
 		return () => page.answers.outline('');
 	});
-	/** What stands off the element by the space that is written, as it was before: what relies on it. */
+	/** What was kept apart from the element by the space being written, before the edit. */
 	const relying = later({
 		question: () => {
 			const { looked } = collating;
@@ -65,7 +65,7 @@
 		}
 	});
 
-	/** Takes what is as strong; the keys go on to the field. */
+	/** Takes a selector that is strong enough; the focus goes to the field. */
 	function asStrong(): void {
 		hand.asStrong();
 		document.querySelector<HTMLInputElement>('input.field')?.focus();

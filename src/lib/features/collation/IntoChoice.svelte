@@ -25,7 +25,7 @@
 			? 'the style attribute'
 			: `${exists ? '' : 'new: '}${to.selector.replace(/\s+/g, ' ')} in ${shortFile(to.file)}`;
 
-	/** What a choice matches besides what is selected; undefined while that is not known. */
+	/** What a choice matches besides the selection; undefined while that is unknown. */
 	const othersOf = (one: Choice): Others | undefined =>
 		one.target.kind === 'style' ? NO_OTHERS : hand.choosing.known.get(keyOf(one));
 	const NO_OTHERS: Others = { here: 0, elsewhere: 0, pages: 0 };
@@ -38,7 +38,7 @@
 		];
 		return `also matches ${where.join(', ')}`;
 	}
-	/** What matches the fewest others of what is there, where what is chosen matches none: it is one press further. */
+	/** The existing rule that matches the fewest others, where the choice matches none: it is one click away. */
 	const wider = $derived.by(() => {
 		if (!others || sumOf(others) > 0) return undefined;
 		const all = held.choices.flatMap((one, at) => {

@@ -3,12 +3,12 @@
 	import { neighbour, type ReachRow } from '$lib/features/reach/reachRows.ts';
 
 	interface Props {
-		/** The selector of the rule at the caret, its rung, and what that is called. */
+		/** The selector of the rule at the caret, its rung, and the name of that. */
 		selector: string;
 		rung: Rung;
 		called: string;
 		rows: readonly ReachRow[];
-		/** The selector of another row is to be written there. */
+		/** Replaces it by the selector of another row. */
 		onwrite: (row: ReachRow) => void;
 	}
 

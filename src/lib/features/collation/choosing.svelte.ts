@@ -9,14 +9,14 @@ import { choicesFor, keyOf, type Choice } from '$lib/writing/targets.ts';
 import type { Collating } from './collating.svelte.ts';
 import type { PendingValue } from './extent.ts';
 
-/** How long a value that is to be written waits for counts, ms. */
+/** How long a value to be written waits for counts, ms. */
 const PATIENCE = 3000;
 
-/** Where values of what is collated can go, and what each such place matches besides what is selected. */
+/** Where values of the Collation can go, and what each such place matches besides the selection. */
 export class Choosing {
 	readonly #site: SiteState;
 	readonly #collating: Collating;
-	/** What choices match besides what is selected, by their keys, as far as it is counted. */
+	/** What choices match besides the selection, by their keys, as far as counted. */
 	known = $state.raw<ReadonlyMap<string, Others>>(new Map());
 	#conditions: PageConditions | null = null;
 	#paths: readonly ElementPath[] = [];
@@ -27,13 +27,13 @@ export class Choosing {
 		this.#collating = collating;
 	}
 
-	/** The counts that are on their way; null where none are. */
+	/** The pending counts; null where there are none. */
 	get pending(): Promise<void> | null {
 		if (!this.#pending) return null;
 		return Promise.race([this.#pending, new Promise<void>((end) => setTimeout(end, PATIENCE))]);
 	}
 
-	/** The choices for a value at a width, the fairest first as far as they are counted. */
+	/** The choices for a value at a width, the fairest first as far as counted. */
 	choices(width: number, outcome?: Outcome): Result<readonly Choice[]> {
 		const { looked, settled, others } = this.#collating;
 		if (!looked || !settled) return done([]);
@@ -45,32 +45,32 @@ export class Choosing {
 		});
 	}
 
-	/** Those of a value in the hand, the fairest first now that more is counted. */
+	/** The choices for the value being edited, the fairest first by the present counts. */
 	fairest({ choices, cell }: PendingValue): readonly Choice[] {
 		return fairestFirst(choices, this.known, cell.from);
 	}
 
-	/** Those of a value in the hand, new rules at another place. */
+	/** The choices for the value being edited, with new rules at another place. */
 	placed({ choices }: PendingValue, file: string, place: RulePlace): readonly Choice[] {
 		const caret = this.#site.texts.get(file)?.state.selection.main.head ?? 0;
 		const desk = deskOf(this.#site);
 		return choices.map((one) => (one.exists ? one : placed(desk, choices, one, file, place, caret)));
 	}
 
-	/** Counts before a value is taken into the hand. */
+	/** Starts counting before a value is edited. */
 	look(): void {
 		const choices = this.choices(this.#collating.settled?.widths[0] ?? 0);
 		if (choices.ok) void this.count(choices.value);
 	}
 
-	/** Forgets what was counted for another selection, or before the page was changed. */
+	/** Drops the counts for another selection, or from before the page was changed. */
 	#forget(): void {
 		const { page, paths } = this.#collating.looked ?? {};
 		if (this.#conditions === page?.conditions && this.#paths === paths) return;
 		[this.#conditions, this.#paths, this.known] = [page?.conditions ?? null, paths ?? [], new Map()];
 	}
 
-	/** Counts what is not counted yet. */
+	/** Counts what has not been counted yet. */
 	async count(choices: readonly Choice[]): Promise<void> {
 		this.#forget();
 		const { looked } = this.#collating;
@@ -83,7 +83,7 @@ export class Choosing {
 				if (this.#paths === paths && this.#conditions === conditions)
 					this.known = new Map([...this.known, ...found]);
 			},
-			// Without a frame nothing is counted, and nothing comes before what says the value so far.
+			// Without a frame nothing is counted, and the rule that sets the value so far comes first.
 			() => undefined
 		);
 		this.#pending = counted;

@@ -22,57 +22,57 @@ import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 import { valuesIn, type ElementValues } from '$lib/inquiry/elementValues.ts';
 
-/** What is collated, and from where. */
+/** What is collated, and its surroundings. */
 export interface CollationRequest {
 	readonly page: PageState;
 	readonly stages: Stages;
-	/** What is selected: the first is collated, the others are compared with it. */
+	/** The selection: its first element is collated, the others are compared with it. */
 	readonly paths: readonly ElementPath[];
 	readonly lead: SeenVantage;
 	readonly bands: Bands;
-	/** The file in the sheet: where new rules go. */
+	/** The file in the sheet, into which new rules go. */
 	readonly file: string;
 	/** Widths of vantages, at which columns are evaluated where they contain them. */
 	readonly marks: readonly number[];
 	readonly range: readonly [number, number];
-	/** The live frame that shows the page as the lead's vantage at a width; undefined where none does. */
+	/** The live frame that shows the page in the lead's vantage at a width; undefined where none does. */
 	readonly frameAt: (width: number) => string | undefined;
 }
 
-/** A column as it is shown: one band, or several that say the same. */
+/** A column as shown: one band, or several with the same values. */
 export interface ShownColumn extends Column {
-	/** The first and the one after the last of the columns that it stands for. */
+	/** The first of its columns, and the one after the last. */
 	readonly from: number;
 	readonly to: number;
 	/** The width at which it is evaluated. */
 	readonly width: number;
 }
 
-/** The collation of what is selected, as it is seen. */
+/** The Collation of the selection, as shown. */
 export class Collating {
 	looked: CollationRequest | null = null;
-	/** What is to be done once what is seen is up to the texts. */
+	/** What is to be done once the shown state has caught up with the texts. */
 	next: (() => void) | null = null;
-	/** As the sheets say it, without what is tried. */
+	/** By the sheets, without the edit being tried. */
 	settled = $state.raw<Collation | null>(null);
-	/** With what is tried, and what that is. */
+	/** With the edit being tried, and what that is. */
 	tried = $state.raw<{ readonly edit: Edit; readonly found: Collation } | null>(null);
-	/** What is tried by the hand; while something is, columns and rows stay as they are. */
+	/** The edit being tried; while there is one, columns and rows stay the same. */
 	trial = $state.raw<Edit | null>(null);
 	held = $state(false);
-	/** Every column, before those that say the same are joined. */
+	/** Every column, before those with the same values are joined. */
 	all = $state.raw<readonly Column[]>([]);
-	/** Of what else is selected. */
+	/** Of the other selected elements. */
 	others = $state.raw<readonly Collation[]>([]);
 	laid = $state.raw<ReadonlyMap<number, LaidOut>>(new Map());
-	/** What measurements tell of columns, by their widths, and what live frames do, which goes before it. */
+	/** Measurements for columns, by their widths, and the reports of live frames, which take precedence. */
 	#measured = $state.raw<ReadonlyMap<number, ElementValues>>(new Map());
 	#live = $state.raw<ReadonlyMap<number, ElementValues>>(new Map());
-	/** Properties that were asked for by name. */
+	/** Properties requested by name. */
 	also = $state.raw<readonly string[]>([]);
-	/** Whether bands that say the same stand apart. */
+	/** Whether bands with the same values are separate. */
 	parted = $state(false);
-	/** Whether what values compute to is shown beside them. */
+	/** Whether computed values are shown as well. */
 	computing = $state(false);
 
 	readonly #carriage: Carriage;
@@ -95,21 +95,21 @@ export class Collating {
 	});
 	readonly rows: readonly Row[] = $derived.by(() => this.settled?.rows ?? []);
 
-	/** How many columns there is room for, and the first that is shown, on request. */
+	/** The number of columns that fit, and the first one shown, where requested. */
 	fits = $state(1);
 	requested = $state(0);
-	/** The column that is to stay in sight besides the carriage's. */
+	/** The column to be kept in sight besides the carriage's. */
 	kept = $state.raw<ShownColumn | null>(null);
-	/** The index of the column that the carriage stands in. */
+	/** The index of the carriage's column. */
 	readonly here: number = $derived.by(() =>
 		this.columns.findIndex(({ interval }) =>
 			contains(fromInterval(interval), rationalFromNumber(this.#carriage.width))
 		)
 	);
-	/** The index of the first column that is shown. */
+	/** The index of the first column shown. */
 	readonly first: number = $derived.by(() => {
 		const last = Math.max(0, this.columns.length - this.fits);
-		// A column is a new one wherever the carriage goes, from the same place on.
+		// After the carriage has moved, columns may be joined differently, starting from the same place.
 		const kept = this.columns.findIndex(({ from }) => from === this.kept?.from);
 		const sure = kept >= 0 ? kept : this.here;
 		return Math.min(last, Math.max(0, sure - this.fits + 1, Math.min(this.requested, sure)));
@@ -118,12 +118,12 @@ export class Collating {
 		this.columns.slice(this.first, this.first + this.fits)
 	);
 
-	/** The cell of a row in a column that is shown. */
+	/** The cell of a row in a shown column. */
 	cell(row: Row, column: ShownColumn): Cell | undefined {
 		return row.cells[column.from];
 	}
 
-	/** What the other selected elements say where they say something else; none where they agree. */
+	/** The values of the other selected elements that differ; none where they agree. */
 	otherwise(row: Row, column: ShownColumn): string[] {
 		const text = this.cell(row, column)?.text ?? '';
 		const [longhand = ''] = row.longhands;
@@ -134,21 +134,21 @@ export class Collating {
 		});
 	}
 
-	/** Why a row's value does nothing in a column; undefined where it may, or that is not known. */
+	/** Why a row's value has no effect in a column; undefined where it may have one, or that is unknown. */
 	noEffect(row: Row, { width }: ShownColumn): NoEffect | undefined {
 		const values = this.#live.get(width) ?? this.#measured.get(width);
 		const each = row.longhands.map((longhand) => values?.noEffect(longhand));
 		return each.every((one) => one !== undefined) ? each[0] : undefined;
 	}
 
-	/** What a row's value computes to in a column; '' where that is not known. */
+	/** The computed value of a row in a column; '' where that is unknown. */
 	computed(row: Row, { width }: ShownColumn): string {
 		const [live, measured] = [this.#live.get(width), this.#measured.get(width)];
 		const values = row.longhands.map((one) => live?.computed(one) || measured?.computed(one) || '');
 		return [...new Set(values)].join(' ').trim();
 	}
 
-	/** Asks for the collation of the selection; to be called anew whenever something of that changes. */
+	/** Requests the Collation of the selection; to be called again whenever something in it changes. */
 	async look(looked: CollationRequest | null, signal: AbortSignal): Promise<void> {
 		this.looked = looked;
 		if (!looked) {
@@ -160,7 +160,7 @@ export class Collating {
 		if (!found || signal.aborted || this.held) return;
 		await Promise.all([this.#layOut(looked, signal), this.#ask(looked, signal)]);
 		if (signal.aborted) return;
-		// Where containers flip inside of bands, on a finer grid each time, in the end to the pixel.
+		// Where container queries change inside bands, on a finer grid each time, finally to the pixel.
 		const [path] = looked.paths;
 		for (let flips: Flips | undefined; path && found.lineage.asks && flips?.step !== 1;) {
 			const { page, stages, lead, bands } = looked;
@@ -199,7 +199,7 @@ export class Collating {
 		return found;
 	}
 
-	/** Asks how the selection is laid out in the columns that are shown. */
+	/** Requests the layout of the selection in the shown columns. */
 	async #layOut({ page, stages, paths: [path], lead }: CollationRequest, signal: AbortSignal): Promise<void> {
 		if (!path) return;
 		const widths = this.columns.map(({ width }) => width).filter((width) => Number.isInteger(width / FINE));
@@ -213,7 +213,7 @@ export class Collating {
 		this.#measured = measured;
 	}
 
-	/** Asks the frames over columns what values compute to, and what does nothing. */
+	/** Asks the frames above columns for computed values, and for declarations without effect. */
 	async #ask(looked: CollationRequest, signal: AbortSignal): Promise<void> {
 		const live = new Map<number, ElementValues>();
 		for (const { width } of this.columns) {

@@ -15,7 +15,7 @@ import { directionAt, requestOf, withFlag, writeValue, type Desk } from '$lib/wr
 const named = (words: string, names: readonly string[]): string[] =>
 	names.length === 0 ? [] : [`${words}: ${names.join(', ')}.`];
 
-/** Writes into one column what another says, for every property that the element's own declarations set there. */
+/** Writes into one column what another has, for every property that the element's own declarations set there. */
 export function copyColumn(
 	desk: Desk,
 	looked: CollationRequest,
@@ -47,7 +47,7 @@ export function copyColumn(
 	});
 }
 
-/** A stretch of columns in which a row says one thing. */
+/** A run of columns in which a row has one value. */
 interface ColumnRun {
 	readonly columns: readonly Column[];
 	readonly text: string;
@@ -65,7 +65,7 @@ function stretchesOf({ cells }: Row, columns: readonly Column[]): ColumnRun[] {
 	return found;
 }
 
-/** Writes what a row says, band by band, as a sheet of that direction does: each value from where it begins. */
+/** Writes a row, band by band, in a sheet's direction: each value from where it begins. */
 function writeRow(desk: Desk, choice: Choice, name: string, stretches: readonly ColumnRun[]): boolean {
 	const direction = directionAt(desk, choice.target);
 	const ordered = direction === 'up' ? stretches : stretches.toReversed();
@@ -80,7 +80,9 @@ function writeRow(desk: Desk, choice: Choice, name: string, stretches: readonly 
 	});
 }
 
-/** Gives a second element the look of a first, without its place; `choice` is a rule that matches the second alone. */
+/**
+ * Gives a second element the look of a first, except its position; `choice` is a rule that matches only the second.
+ */
 function copyLook(
 	desk: Desk,
 	choice: Choice,
@@ -109,7 +111,7 @@ function copyLook(
 	});
 }
 
-/** Proposes to give the second of what is selected the look of the first, by a rule that does not hit the first. */
+/** Proposes to give the second selected element the look of the first, by a rule that does not match the first. */
 export async function giveLook(
 	site: SiteState,
 	{ looked, settled, others: [second], all }: Collating,

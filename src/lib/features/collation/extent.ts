@@ -17,26 +17,26 @@ import type { RulePlace } from '$lib/writing/choosing.ts';
 import type { Choice } from '$lib/writing/targets.ts';
 import type { Collating, ShownColumn } from './collating.svelte.ts';
 
-/** Over which widths a value is written: seen from a column, or from a width of one's own, which parts a band. */
+/** The widths for which a value is written: relative to a column, or to a chosen width that splits a band. */
 export type Extent = 'here' | 'up' | 'down' | 'everywhere' | 'from' | 'under';
 
-/** A value in the hand. */
+/** A value being edited. */
 export interface PendingValue {
 	readonly row: Row;
 	readonly column: ShownColumn;
 	readonly cell: Cell;
-	/** The property that is written: the row's, or other sides of the box. */
+	/** The property to be written: the row's, or other sides of the box. */
 	readonly property: string;
 	/** The properties that could be written instead; none where there are no sides. */
 	readonly sides: readonly string[];
 	readonly value: string;
 	readonly extent: Extent;
-	/** The width from which on, or under which, it is to hold, CSS px. */
+	/** The chosen width from which up, or under which, it is to hold, CSS px. */
 	readonly at: number;
 	readonly choices: readonly Choice[];
-	/** Which of the choices it goes to. */
+	/** The index of the chosen place. */
 	readonly into: number;
-	/** Whether somebody has chosen that. */
+	/** Whether a person has chosen it. */
 	readonly isChosen: boolean;
 	/** Where new rules go. */
 	readonly place: RulePlace;
@@ -48,7 +48,7 @@ export const once = (all: readonly Candidate[]): Candidate[] =>
 		(one, i) => all.findIndex(({ file, span }) => file === one.file && span.start === one.span.start) === i
 	);
 
-/** Takes the declarations of cells out. */
+/** Removes the declarations of cells. */
 export const withoutCells = (desk: Desk, cells: readonly Cell[]): Result =>
 	takeOutAll(desk, once(cells.flatMap(({ outcome }) => outcome.own.winner ?? [])));
 
@@ -71,7 +71,9 @@ export function widthsOf(extent: Extent, column: Column, at = 1): IntervalSet {
 	return interval ? fromInterval(interval) : EVERYTHING;
 }
 
-/** The extent that a value has so far, where it is one seen from its column; else the sheet's own direction. */
+/**
+ * The extent that a value has so far, where it can be expressed from its column; otherwise the sheet's own direction.
+ */
 export function extentSoFar(
 	{ looked, columns }: Collating,
 	outcome: Outcome,

@@ -28,13 +28,13 @@ import {
 } from '$lib/writing/declaration.ts';
 import { extentSoFar, intervalOf, once, widthsOf, withoutCells, type PendingValue } from './extent.ts';
 
-/** A collation, and the value of it that is in the hand. */
+/** A Collation, and the value in it that is being edited. */
 export interface Table {
 	readonly collating: Collating;
 	readonly hand: Hand;
 }
 
-/** The value of a collation that is being written: tried in all frames until it is kept or discarded. */
+/** The value of a Collation being edited: tried in all frames until it is written or discarded. */
 export class Hand {
 	readonly #site: SiteState;
 	readonly #collating: Collating;
@@ -48,7 +48,7 @@ export class Hand {
 		this.choosing = new Choosing(site, collating);
 	}
 
-	/** Takes a value into the hand; where the texts are ahead of what is seen, as soon as that is up to them. */
+	/** Starts editing a value, once the shown state has caught up with the texts. */
 	begin(row: Row, column: ShownColumn): void {
 		this.drop();
 		const { looked, settled } = this.#collating;
@@ -89,7 +89,7 @@ export class Hand {
 		void this.choosing.count(choices.value).then(() => this.#putFairestFirst());
 	}
 
-	/** Now that more is counted, the value goes to the fairest choice, unless one was chosen. */
+	/** With the new counts, the value moves to the fairest choice, unless one was chosen. */
 	#putFairestFirst(): void {
 		const { held } = this;
 		if (!held || held.isChosen) return;
@@ -99,7 +99,7 @@ export class Hand {
 		if (this.#collating.trial) this.#try(this.held);
 	}
 
-	/** Has new rules go to another place, or file. */
+	/** Moves new rules to another place, or file. */
 	placeNew(file: string, place: RulePlace): void {
 		if (!this.held) return;
 		const choices = this.choosing.placed(this.held, file, place);
@@ -108,8 +108,8 @@ export class Hand {
 	}
 
 	/**
-	 * How a length is put for one side, by its physical property, of what is in the hand: a shorthand of the rule itself
-	 * stays one; else the side's own property, by the flow where the sheet names sides so.
+	 * How a length is written for one side, by its physical property: a shorthand in the rule itself stays one;
+	 * otherwise the side's own property is used, flow-relative where the sheet names sides so.
 	 */
 	forSide(property: string): (length: string) => void {
 		const { held } = this;
@@ -134,7 +134,7 @@ export class Hand {
 		return (length) => this.put({ property: named, value: `${length}${flag}` });
 	}
 
-	/** Changes what is in the hand, and tries it in all frames. */
+	/** Changes the value being edited, and tries it in all frames. */
 	put(
 		change: Partial<Pick<PendingValue, 'value' | 'extent' | 'into' | 'property' | 'at' | 'choices' | 'place'>>
 	): void {
@@ -143,7 +143,10 @@ export class Hand {
 		this.#try(this.held);
 	}
 
-	/** The longhands that what is in the hand sets, by their physical names; null for what the browser does not take. */
+	/**
+	 * The longhands that the value being edited sets, by their physical names; null where the browser does not accept
+	 * it.
+	 */
 	readonly #sets: readonly string[] | null = $derived.by(() => {
 		if (!this.held) return null;
 		const own = this.#collating.settled?.lineage.at(this.held.column.width)[0];
@@ -198,10 +201,10 @@ export class Hand {
 		tryEdit(this.#site.texts, edit);
 	}
 
-	/** The lines that what is in the hand changes, by file. */
+	/** The lines that the edit changes, by file. */
 	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.#site, this.#collating.trial));
 
-	/** Cells of what is in the hand before it is tried and with it; undefined until that is known. */
+	/** The edited row's cells without the edit and with it; undefined until they are known. */
 	readonly #change: { readonly before: readonly Cell[]; readonly now: readonly Cell[] } | undefined =
 		$derived.by(() => {
 			const [longhand] = this.#sets ?? [];
@@ -212,11 +215,11 @@ export class Hand {
 			return { before: cells(settled?.rows), now: cells(tried.found.rows) };
 		});
 
-	/** The widths at which what is in the hand changes the value. */
+	/** The widths at which the edit changes the value. */
 	readonly reach: IntervalSet = $derived.by(() => {
 		const change = this.#change;
 		const { held } = this;
-		// A width of one's own lies within a column, where its ends are not looked at.
+		// A chosen width lies within a column, whose ends are not evaluated.
 		if (held && (held.extent === 'from' || held.extent === 'under'))
 			return change ? widthsOf(held.extent, held.column, held.at) : NOTHING;
 		return this.#collating.all.reduce<IntervalSet>(
@@ -226,7 +229,7 @@ export class Hand {
 		);
 	});
 
-	/** The declaration that keeps what is in the hand from holding in its own column; undefined where it holds. */
+	/** The declaration that overrides the value being edited in its own column; undefined where it holds. */
 	readonly stronger: Candidate | undefined = $derived.by(() => {
 		const { held } = this;
 		const now = held && this.#change?.now[held.column.from];
@@ -237,7 +240,7 @@ export class Hand {
 		return now.text === value || now.from.written === value ? undefined : now.from;
 	});
 
-	/** Takes the selector, and the flag, of the declaration that is stronger: what would win at the least cost. */
+	/** Takes the selector and flag of the stronger declaration: what would win at the least cost. */
 	asStrong(): void {
 		const { held, stronger } = this;
 		if (!held || !stronger?.hit) return;
@@ -257,7 +260,7 @@ export class Hand {
 		});
 	}
 
-	/** Writes what is in the hand into the sheet; one that the browser does not take only where that is insisted on. */
+	/** Writes the value being edited into the sheet; one that the browser does not accept only on insistence. */
 	async keep(insist = false): Promise<void> {
 		const { pending } = this.choosing;
 		if (pending && this.held?.isChosen === false) {
@@ -270,7 +273,7 @@ export class Hand {
 		this.#site.history.make(edit);
 	}
 
-	/** Lets go of what is in the hand; the frames are as before. */
+	/** Discards the edit; the frames are as before. */
 	drop(): void {
 		this.refusal = null;
 		if (!this.held) return;
@@ -280,7 +283,7 @@ export class Hand {
 		this.#setTrial(null);
 	}
 
-	/** Takes the declarations of cells out, as one step. */
+	/** Removes the declarations of cells, as one step. */
 	takeOut(cells: readonly Cell[]): void {
 		this.drop();
 		const desk = deskOf(this.#site);

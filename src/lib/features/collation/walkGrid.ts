@@ -1,8 +1,8 @@
-/** What has the focus in a cell. */
+/** The element of a cell that takes the focus. */
 const VALUE = 'button.value';
 
 /**
- * Goes from cell to cell with arrow keys; Home and End go along the row, with Ctrl to the first and the last
+ * Moves between cells with arrow keys; Home and End move along the row, with Ctrl to the first and the last cell
  * (WAI-ARIA Authoring Practices, Data Grid).
  */
 export function walkGrid(table: HTMLTableElement | undefined, event: KeyboardEvent): void {
@@ -27,8 +27,8 @@ export function walkGrid(table: HTMLTableElement | undefined, event: KeyboardEve
 }
 
 /**
- * Puts the focus on a property's cell: in the column of a letter where there is one, else in the carriage's, else in the
- * first. False where the property has no cell.
+ * Focuses a property's cell: in the column with a letter where there is one, otherwise in the carriage's, otherwise
+ * in the first. False where the property has no cell.
  */
 export function focusCell(table: HTMLTableElement | undefined, property: string, letter?: string): boolean {
 	const cells = [

@@ -8,14 +8,14 @@
 
 	interface Props {
 		page: PageState;
-		/** Why a value changes; null while that is tried. */
+		/** Why a value changes; null while that is being found out. */
 		cause: Cause | null;
 		onplace: (place: FilePlace) => void;
 	}
 
 	let { page, cause, onplace }: Props = $props();
 
-	// The first declaration to blame is shown in the sheet.
+	// Shows the first declaration to blame in the sheet.
 	$effect(() => {
 		const [first] = cause?.blamed ?? [];
 		if (first) onplace({ path: first.from.file, offset: first.from.span.start, aside: true });

@@ -17,7 +17,7 @@
 		page: PageState;
 		following: Following;
 		explaining: Explaining;
-		/** As what it is followed; null before it is. */
+		/** The vantage in which it is followed; null before that begins. */
 		as: SeenVantage | null;
 		onplace: (place: FilePlace) => void;
 	}
@@ -35,7 +35,7 @@
 		kind === 'knee'
 			? `${printValue(from)}: ${grows(slopes[0])}, then ${grows(slopes[1])}`
 			: `${printValue(from)} → ${printValue(to)}`;
-	/** Why a change is, in a few words. */
+	/** The cause of a change, in a few words. */
 	function shortly(change: Change): string {
 		const { blamed, broken, sites } = explaining.causes.get(change.before) ?? {
 			blamed: [],
@@ -51,7 +51,7 @@
 		return site ? site.text : change.kind === 'knee' ? 'a knee' : 'within a band';
 	}
 
-	/** Shows a change: the carriage at its first px. */
+	/** Shows a change by moving the carriage to its first px. */
 	function show(change: Change): void {
 		const same = following.chosen === change.before;
 		following.chosen = same ? null : change.before;

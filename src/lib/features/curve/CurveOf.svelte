@@ -22,7 +22,7 @@
 		page: PageState;
 		following: Following;
 		bands: Bands;
-		/** What is selected. */
+		/** The selection. */
 		path: ElementPath;
 		trace: (path: ElementPath) => Promise<Trace | null>;
 		onplace: (place: FilePlace) => void;
@@ -31,7 +31,7 @@
 	let { site, page, following, bands, path, trace, onplace }: Props = $props();
 	const { carriage } = getSite();
 
-	/** Properties that are declared on what is selected. */
+	/** Properties declared on the selected element. */
 	const asked = later({
 		question: () => path,
 		about: (of) => of.join(),
@@ -45,7 +45,7 @@
 	const box = $derived(BOX.find(({ property }) => property === following.property));
 	const called = $derived(box?.name ?? following.property);
 	const count = $derived(Math.max(0, ...following.pieces.map(([{ value }]) => value.numbers.length)));
-	/** So many numbers of a value are drawn at most: more cannot be told apart. */
+	/** At most so many numbers of a value are drawn: more cannot be distinguished. */
 	const MOST = 6;
 	const lines = $derived(
 		Array.from({ length: Math.min(MOST, count) }, (_, i) =>
@@ -67,7 +67,7 @@
 	function follow(event: SubmitEvent): void {
 		event.preventDefault();
 		const named = entered.trim();
-		// Custom properties alone are told apart by case.
+		// Only custom properties are case-sensitive.
 		const property = named.startsWith('--') ? named : named.toLowerCase();
 		if (property !== '') following.property = property;
 		entered = '';

@@ -11,15 +11,15 @@ import type { InquiredPage } from '$lib/inquiry/page.ts';
 
 /** Why a value changes between two widths. */
 export interface Cause {
-	/** The declarations without one of which it does not, proven by taking them out. */
+	/** The declarations whose removal, as tried, prevents the change. */
 	readonly blamed: readonly Blame[];
-	/** The conditions that begin or end to hold there. */
+	/** The conditions that begin or cease to hold there. */
 	readonly sites: readonly MediaSite[];
-	/** What takes more or fewer lines there, by paths: inside it, else around it, else elsewhere. */
+	/** What takes more or fewer lines there, by paths: inside it, otherwise around it, otherwise elsewhere. */
 	readonly broken: readonly BrokenAt[];
 }
 
-/** What is followed, on what page. */
+/** What is followed, and on which page. */
 export interface Followed extends Trial {
 	readonly page: PageState;
 	readonly layout: Stages;
@@ -27,10 +27,10 @@ export interface Followed extends Trial {
 	readonly property: string;
 }
 
-/** How far on both sides a knee is examined, CSS px, where it has so much room. */
+/** How far on both sides a knee is examined, CSS px, where there is enough room. */
 const BESIDE = 32;
 
-/** The conditions that begin or end to hold between the widths on both sides of a change. */
+/** The conditions that begin or cease to hold between the widths on both sides of a change. */
 export function conditionsAt(
 	{ page, as }: Pick<Followed, 'page' | 'as'>,
 	change: Change
@@ -45,7 +45,7 @@ export function conditionsAt(
 		.flatMap(({ causes }) => causes);
 }
 
-/** The widths at which a change shows, and how much of it there is in what is read there; over 0 it is there. */
+/** The widths at which a change shows, and its size in what is read there; above 0 there is a change. */
 function shownBy(
 	change: Change,
 	changes: readonly Change[],
@@ -84,7 +84,7 @@ function shownBy(
 const isInside = (path: ElementPath, outer: ElementPath): boolean =>
 	outer.every((index, i) => path[i] === index);
 
-/** Why a value changes where it does: tried and measured on a stage. */
+/** Why a value changes: tried and measured on a stage. */
 export async function causeOf(
 	followed: Followed,
 	change: Change,
@@ -105,7 +105,7 @@ export async function causeOf(
 	const sites = conditionsAt(followed, change);
 	const asked = { path: page.path, texts: page.texts, as };
 	const broken = sites.length > 0 ? [] : await layout.measurer.broken(asked, path, change, signal);
-	// What takes other lines or rows inside it is why it is as high as it is.
+	// Other lines or rows inside an element explain its height.
 	if (broken.some((one) => isInside(one.path, path))) return { blamed: [], sites, broken };
 	const blamed = await blameOf(
 		followed,

@@ -6,19 +6,22 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import { causeOf, type Cause, type Followed } from './causes.ts';
 import type { Following } from './following.svelte.ts';
 
-/** So many changes are explained without being asked. */
+/** So many changes are explained unasked. */
 const EXPLAINED = 12;
 
-/** What is explained: the changes of what is followed, as a vantage. */
+/** What is explained: the changes of what is followed, in a vantage. */
 interface Explained {
 	readonly site: SiteState;
 	readonly following: Following;
 	readonly as: () => SeenVantage | null;
 }
 
-/** Why what is followed changes where it does: the first changes, and the selected one. To be made while a component is set up. */
+/**
+ * Why what is followed changes: the first changes, and the selected one. To be created during component
+ * initialisation.
+ */
 export class Explaining {
-	/** By the width before each change, as far as that is known; of what is followed now. */
+	/** By the width before each change, as far as known; for what is followed now. */
 	causes = $state.raw<ReadonlyMap<number, Cause>>(new Map());
 	trouble = $state('');
 
@@ -27,7 +30,7 @@ export class Explaining {
 			void following.of;
 			this.causes = new Map();
 		});
-		/** Where the changes are: the same while widths between them are measured. */
+		/** The positions of the changes, which stay the same while widths between them are measured. */
 		const placed = $derived(following.changes.map(({ kind, before }) => `${kind} ${before}`).join());
 		const isExact = $derived(following.phase !== 'quick');
 		$effect(() => {

@@ -12,7 +12,7 @@ import { edgesOf, type FollowReport } from '$lib/inquiry/follow.ts';
 import type { Phase } from '$lib/inquiry/rounds.ts';
 import { STRETCH, sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
 
-/** What of a box is followed, with what it is called. */
+/** The parts of a box that can be followed, with their names. */
 export const BOX = [
 	{ property: 'box:width', name: 'width of the box' },
 	{ property: 'box:height', name: 'height of the box' },
@@ -20,7 +20,7 @@ export const BOX = [
 	{ property: 'box:top', name: 'upper edge' }
 ] as const;
 
-/** What following has come to before it has begun. */
+/** The state before following begins. */
 const NOTHING_YET: Omit<FollowReport, 'values'> = {
 	pieces: [],
 	changes: [],
@@ -30,17 +30,17 @@ const NOTHING_YET: Omit<FollowReport, 'values'> = {
 
 /** A value of an element at every width, and where it changes. */
 export class Following {
-	/** What is followed: a property, or what of the box. */
+	/** What is followed: a property, or a part of the box. */
 	property = $state('box:width');
-	/** What is followed, as what. */
+	/** What is followed, and in which vantage. */
 	#key = '';
-	/** What it has come to. */
+	/** The progress. */
 	#report = $state.raw<Omit<FollowReport, 'values'>>(NOTHING_YET);
 	known = $state.raw<KnownValues>(new Map());
 	trouble = $state('');
-	/** Which change is selected, by the width before it; null for none. */
+	/** The selected change, by the width before it; null for none. */
 	chosen = $state<number | null>(null);
-	/** What is followed, as what; null before it first is. */
+	/** What is followed, and in which vantage; null at first. */
 	of = $state.raw<{ readonly swept: Swept; readonly path: ElementPath; readonly property: string } | null>(
 		null
 	);
@@ -57,7 +57,7 @@ export class Following {
 	get phase(): Phase {
 		return this.#report.phase;
 	}
-	/** Where it changes, as stretches from the px before to the px after. */
+	/** Where it changes, as ranges from the px before to the px after. */
 	readonly widths: IntervalSet = $derived.by(() =>
 		this.changes.reduce((set, { at, after, kind }) => {
 			const on = rationalFromNumber(kind === 'knee' ? Math.round(at) : after);
@@ -86,7 +86,7 @@ export class Following {
 		let isFirst = true;
 		const take = ({ values, ...report }: FollowReport): void => {
 			if (signal.aborted) return;
-			// The first report has all that is known.
+			// The first report contains everything known.
 			this.known = new Map([...(isFirst ? [] : this.known), ...values]);
 			this.#report = report;
 			isFirst = false;

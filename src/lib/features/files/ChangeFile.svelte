@@ -14,12 +14,12 @@
 		site: SiteState;
 		/** The file that is renamed, copied or deleted. */
 		path: string;
-		/** There is a copy of it now. */
+		/** Called when a copy was made. */
 		oncopied: (path: string) => void;
 		onclose: () => void;
 	}
 
-	/** How long the path rests before it is looked up what follows, ms. */
+	/** The pause in typing the path before the consequences are looked up, ms. */
 	const REST = 150;
 
 	let { site, path, oncopied, onclose }: Props = $props();
@@ -32,9 +32,9 @@
 
 	const isSame = $derived(entered.trim().replace(/^\/+/, '') === path);
 	const to = $derived(isSame ? null : pathFor(site, path, entered));
-	/** The path that is asked for; null for none, undefined where it cannot be had. */
+	/** The requested path; null for none, undefined where it is not available. */
 	const next = $derived(isDeleting ? null : to?.ok ? to.value : undefined);
-	/** What follows, in the texts as they are. */
+	/** The consequences, for the present texts. */
 	const follows = later({
 		question: () =>
 			next === undefined ? undefined : { to: next, texts: [...site.texts.values()].map(({ text }) => text) },

@@ -11,9 +11,9 @@
 
 	interface Props {
 		site: SiteState;
-		/** The page that is looked at. */
+		/** The page being viewed. */
 		page: PageState;
-		/** A file was made: a page, or something that the sheet can show. */
+		/** Called when a file was made: a page, or something that the sheet can show. */
 		onmade: (path: string, kind: 'page' | 'file') => void;
 		onclose: () => void;
 	}
@@ -23,7 +23,7 @@
 	const pathsOf = (kind: string): string[] =>
 		site.files.filter((file) => file.kind === kind).map(({ path }) => path);
 	const pages = $derived(pathsOf('page'));
-	/** The sheets of this page, in its order. */
+	/** The sheets of this page, in order. */
 	const sheets = $derived([
 		...new Set(page.conditions.places.map(({ file }) => file).filter((file) => file !== page.path))
 	]);
@@ -32,7 +32,7 @@
 	const sheetName = (): string => `${mostFrequent(pathsOf('sheet').map(folderOf)) ?? ''}new.css`;
 	let name = $state(sheetName());
 	let into = $state<'all' | 'this' | 'some' | 'none'>('all');
-	/** The pages that are chosen singly. */
+	/** The pages that are chosen one by one. */
 	let some = $state<string[]>([]);
 	let place = $state<string>('last');
 	let isCopy = $state(false);

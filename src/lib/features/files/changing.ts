@@ -5,24 +5,27 @@ import { reader } from '$lib/session/reader.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { add, newPath } from './newFile.ts';
 
-/** What a change of a file means for others. */
+/** What renaming or deleting a file means for others. */
 export interface Following {
-	/** What is written in them, by the paths before. */
+	/** The changes in them, by their paths before. */
 	readonly edit: Edit;
-	/** Those that go on asking for the file as it was. */
+	/** Files that will still refer to the old path. */
 	readonly left: readonly string[];
-	/** Whether the texts are still what this was read from. */
+	/** Whether the texts are still those that this was read from. */
 	readonly isAsRead: () => boolean;
 }
 
 /** The ending of a path, with its dot; '' where it has none. */
 const endingOf = (path: string): string => /\.[^./]+$/.exec(path)?.[0].toLowerCase() ?? '';
 
-/** A path that is entered for a file, with the file's ending; refused where another file has it. */
+/** A path entered for a file, with the file's ending; refused where another file has it. */
 export const pathFor = (site: SiteState, path: string, entered: string): Result<string> =>
 	newPath(site, entered, endingOf(path), path);
 
-/** What follows where a file gets another path or is deleted, in the texts as they are now; `isMade` where that is done already. */
+/**
+ * The consequences of giving a file another path or deleting it, for the present texts; `isMade` where that is done
+ * already.
+ */
 export async function following(site: SiteState, move: FileMove, isMade = false): Promise<Following> {
 	const files = [...site.texts.values()].map((file) => {
 		file.settle();
@@ -51,14 +54,14 @@ export async function following(site: SiteState, move: FileMove, isMade = false)
 }
 
 /**
- * Gives a file another path or deletes it, with every address that leads to it or stands in it changed, as one step;
- * false where that was refused.
+ * Renames or deletes a file, with every address that leads to it or is in it updated, as one step; false where that
+ * was refused.
  */
 export async function change(site: SiteState, move: FileMove): Promise<boolean> {
 	let { edit, isAsRead } = await following(site, move);
 	const made = await site.saving.change(move);
 	if (!made) return false;
-	// Another tab may have written meanwhile.
+	// Another tab may have edited meanwhile.
 	while (!isAsRead()) ({ edit, isAsRead } = await following(site, move, true));
 	const files = edit.files.map(({ path, changes }) => ({
 		path: path === move.from ? (move.to ?? path) : path,
@@ -68,7 +71,7 @@ export async function change(site: SiteState, move: FileMove): Promise<boolean> 
 	return true;
 }
 
-/** Copies a file as it is now to another path; its addresses lead where they led. */
+/** Copies the present file to another path; its addresses keep their targets. */
 export async function copy(site: SiteState, from: string, to: string): Promise<Result<string>> {
 	try {
 		const file = site.texts.get(from);

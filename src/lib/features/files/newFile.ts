@@ -7,7 +7,7 @@ import type { Picked } from '$lib/session/bring.ts';
 import { deskOf } from '$lib/session/desk.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 
-/** Where a sheet is linked among those of a page: at an end, or after the sheet of a path. */
+/** Where a sheet is linked among those of a page: at an end, or after the sheet with a path. */
 export type LinkPlace = 'first' | 'last' | { readonly after: string };
 
 /** The folder of a path, with a slash at its end; '' for the root. */
@@ -16,7 +16,7 @@ export const folderOf = (path: string): string => path.slice(0, path.lastIndexOf
 const tagOf = (path: string, page: string): string =>
 	`<link rel="stylesheet" href="${relativeAddress(path, page)}">`;
 
-/** A path that a file can have, with its ending; refused where the site has such a file other than its own, or where it names none. */
+/** A valid path for a file with an ending; refused where the site has another such file, or where it names none. */
 export function newPath(site: SiteState, entered: string, ending: string, own = ''): Result<string> {
 	const name = entered.trim().replace(/^\/+/, '');
 	if (name === '' || name.endsWith('/')) return refuse('Give the file a name.');
@@ -26,7 +26,7 @@ export function newPath(site: SiteState, entered: string, ending: string, own = 
 		: done(path);
 }
 
-/** The place of a link in one page; at the end where the page lacks the sheet that it is to stand after. */
+/** The place of a link in one page; at the end where the page does not use the sheet that it is to follow. */
 function placeIn(page: Page, path: string, place: LinkPlace): SheetPlace {
 	if (typeof place === 'string') return place;
 	const use = sheetsOfPage(page, path).findLast(
@@ -36,7 +36,7 @@ function placeIn(page: Page, path: string, place: LinkPlace): SheetPlace {
 	return after ? { after } : 'last';
 }
 
-/** Writes an element into pages; a page that is given is left alone. */
+/** Adds an element to pages, except those that are given. */
 function withElement(
 	site: SiteState,
 	pages: readonly string[],
@@ -51,7 +51,7 @@ function withElement(
 	return desk.working.edit(ours.length > 0 ? `${what} in ${counted(ours.length, 'page')}` : what);
 }
 
-/** Adds a file to the site, as a step; `edit` gives what else the step does, with the path that the file has. */
+/** Adds a file to the site, as a step; `edit` returns what else the step does, given the file's path. */
 export async function add(
 	site: SiteState,
 	path: string,
@@ -67,7 +67,7 @@ export async function add(
 	}
 }
 
-/** Adds an empty sheet and links it in pages; gives its path. */
+/** Adds an empty sheet and links it in pages; returns its path. */
 export async function addSheet(
 	site: SiteState,
 	entered: string,
@@ -111,7 +111,7 @@ ${sheets.join('')}</head>
 `;
 }
 
-/** Adds a page: empty, or a copy of another, whose addresses lead where they led. */
+/** Adds a page: empty, or a copy of another, whose addresses keep their targets. */
 export async function addPage(
 	site: SiteState,
 	entered: string,
@@ -130,7 +130,7 @@ export async function addPage(
 	return add(site, path.value, new Blob([text]));
 }
 
-/** Exchanges a page's sheet of an index, in the page's order, with the one before it, as one step. */
+/** Exchanges a page's sheet at an index, in the page's order, with the previous one, as one step. */
 export function exchangeSheets(site: SiteState, path: string, index: number): void {
 	const desk = deskOf(site);
 	const page = parsePage(desk.working.text(path) ?? '');
@@ -141,7 +141,7 @@ export function exchangeSheets(site: SiteState, path: string, index: number): vo
 	site.history.make(desk.working.edit('Two sheets exchanged'));
 }
 
-/** Adds files of this computer to a folder of the site (`img/`; '' for the root); gives their paths. */
+/** Adds files of this computer to a folder of the site (`img/`; '' for the root); returns their paths. */
 export async function addFiles(
 	site: SiteState,
 	folder: string,

@@ -8,7 +8,7 @@
 	interface Props {
 		site: SiteState;
 		page: PageState;
-		/** All findings; those that are accepted anywhere are listed. */
+		/** All findings; those accepted at any width are listed. */
 		rows: readonly FindingRow[];
 	}
 

@@ -18,10 +18,10 @@
 		page: PageState;
 		swept: Swept;
 		as: SeenVantage;
-		/** The stretch between px, and the conditions on both sides of it. */
+		/** The gap between px, and the conditions on both sides of it. */
 		closes: NonNullable<FindingRow['closes']>;
 		onplace: (place: FilePlace) => void;
-		/** The stretch is to be closed. */
+		/** Closes the gap. */
 		onjoin: (stretch: Interval) => void;
 	}
 
@@ -32,7 +32,7 @@
 	const widths = $derived(widthsAround(interval));
 	const between = $derived(widths?.[1]);
 
-	/** What is otherwise there than on both sides; null while it is measured. */
+	/** What differs there from both sides; null while it is measured. */
 	const answer = later<readonly [number, number, number], Unlike | undefined>({
 		question: () => widths,
 		about: String,

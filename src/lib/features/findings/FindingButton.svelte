@@ -8,9 +8,9 @@
 		widths: IntervalSet;
 		/** Whether its ends are exact. */
 		isExact?: boolean;
-		/** Whether it is selected; undefined where it is no finding of its own. */
+		/** Whether it is selected; undefined for a group. */
 		isCurrent?: boolean;
-		/** Whether what it stands for is listed below it; undefined where it stands for nothing. */
+		/** Whether its group is expanded; undefined for a single finding. */
 		isOpen?: boolean;
 		onclick: () => void;
 		children: Snippet;

@@ -35,18 +35,20 @@
 
 	let { site, page, sweeping, swept, row, onplace, onpropose, onjoin }: Props = $props();
 
-	/** What is to blame, each with what would mend it beside it; and what is too wide whatever is declared. */
+	/**
+	 * The declarations to blame, each with a remedy besides removing it; and what is too wide whatever is declared.
+	 */
 	type Blamed = Blame & { readonly remedy: Awaited<ReturnType<typeof remedyFor>> };
 	interface Explained {
 		readonly blamed: readonly Blamed[];
-		/** Undefined where nothing is; null while that is tried. */
+		/** Undefined where there is none; null while it is being tried. */
 		readonly wide: TooWide | undefined | null;
 	}
 	const isAbout = $derived(row.paths.length > 0 && row.kind.name !== 'row');
 	const answer = later({
 		question: () => (isAbout ? row : undefined),
 		about: ({ key }) => key,
-		// While every width is measured a row is made anew again and again.
+		// While every width is measured, rows are recreated again and again.
 		again: ({ key, worst, widths }) => `${key} ${worst} ${printIntervalSet(widths)}`,
 		ask: async (asked, signal, report: (sofar: Explained) => void): Promise<Explained> => {
 			const of = { ...swept, layout: swept.stages, as: sweeping.as, settings: site.kept.finding.list };

@@ -14,12 +14,12 @@
 	let { site, sweeping }: Props = $props();
 
 	const { finding } = $derived(site.kept);
-	/** How far apart the halves of breakpoints usually are on the page: that is no finding. */
+	/** How far apart the halves of breakpoints usually are on the page, which is not a finding. */
 	const usual = $derived(sweeping.swept ? usualGap(sweeping.swept.page.bands(sweeping.as)) : 0);
 	const settingOf = (name: string): KindSetting =>
 		finding.list.find(({ kind }) => kind === name) ?? { kind: name, on: true, limit: null };
 
-	/** Keeps what is wanted of a kind; what is as the kind comes is not kept. */
+	/** Stores the settings of a kind, unless they are the defaults. */
 	function put(name: string, change: Partial<KindSetting>, title: string): void {
 		void finding.keep((list) => {
 			const next = { ...(list.find(({ kind }) => kind === name) ?? settingOf(name)), ...change };

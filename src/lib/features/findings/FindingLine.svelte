@@ -22,7 +22,7 @@
 		onselect: (paths: readonly ElementPath[]) => void;
 		onplace: (place: FilePlace) => void;
 		onpropose: () => Promise<{ readonly proposal: Proposal }>;
-		/** A stretch in which neither half of a breakpoint holds is to be closed. */
+		/** Closes a gap in which neither half of a breakpoint holds. */
 		onjoin: (stretch: Interval) => void;
 		/** Whether it is one of a group. */
 		inner?: boolean;
@@ -44,13 +44,13 @@
 
 	const isCurrent = $derived(sweeping.chosen === row.key);
 
-	/** The first whole px of a finding, or the one between px where it has no other. */
+	/** The first whole px of a finding, or a width between px where it has no whole one. */
 	function firstWidth({ widths, worst }: FindingRow): number {
 		const [first] = intervals(widths);
 		return (first && wholePixels(first, [0, Infinity])?.[0]) ?? worst;
 	}
 
-	/** Shows a finding where it begins: the carriage there, its elements selected and in sight. */
+	/** Shows a finding where it begins: with the carriage there, and its elements selected and in sight. */
 	function show(): void {
 		sweeping.chosen = isCurrent ? '' : row.key;
 		carriage.width = firstWidth(row);

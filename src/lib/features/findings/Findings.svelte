@@ -28,7 +28,7 @@
 		onselect: (paths: readonly ElementPath[]) => void;
 		onplace: (place: FilePlace) => void;
 		onpropose: () => Promise<{ readonly proposal: Proposal }>;
-		/** A stretch in which neither half of a breakpoint holds is to be closed. */
+		/** Closes a gap in which neither half of a breakpoint holds. */
 		onjoin: (stretch: Interval) => void;
 	}
 
@@ -37,7 +37,7 @@
 	const left = $derived(sweeping.rows.filter(({ widths }) => !isEmpty(widths)));
 	const groups = $derived(groupFindings(left, sweeping.order));
 
-	/** What each line of the list is made with. */
+	/** Properties of each line of the list. */
 	const parts = $derived({ site, page, sweeping, swept, onselect, onplace, onpropose, onjoin });
 
 	/** Groups that are open, by their keys. */
@@ -52,7 +52,7 @@
 			? `All ${of} widths measured.`
 			: `${measured} of ${of} widths measured${measured === 0 ? '' : `; ${sweeping.phase === 'quick' ? 'the exact ends are still being looked for' : `each end is exact to the px, nothing new in the last ${sweeping.sinceNew}`}`}${sweeping.left === '' ? '' : `; ${sweeping.left} left`}.`
 	);
-	/** Gives what was found, and what of it is accepted, to be kept as a file. */
+	/** Downloads the findings, and those that are accepted, as a file. */
 	function exportJson(): void {
 		const at = new Date().toISOString();
 		const { as, coverage, rows } = sweeping;

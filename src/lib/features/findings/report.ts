@@ -3,11 +3,11 @@ import type { SeenVantage } from '$lib/core/vantage/index.ts';
 import type { FindingRow } from '$lib/inquiry/findings.ts';
 import type { coverage, WidthRange } from '$lib/core/sweep/index.ts';
 
-/** What a report of findings says, as it is sent on. Widths are written as people read them: `700–<1000`. */
+/** The content of a report of findings, as it is passed on. Widths are in the usual notation: `700–<1000`. */
 export interface FindingsReport {
 	readonly page: string;
 	readonly as: { readonly vantage: string; readonly height: number; readonly density: number };
-	/** How much was measured, CSS px; what was not may have more. */
+	/** How much was measured, CSS px; there may be more findings at unmeasured widths. */
 	readonly looked: {
 		readonly from: number;
 		readonly to: number;
@@ -30,7 +30,7 @@ export interface FindingsReport {
 	}[];
 }
 
-/** The report on what was found on a page, and on what of it is accepted. */
+/** The report on the findings of a page, and on those that are accepted. */
 export const findingsReport = (
 	page: string,
 	vantage: SeenVantage,

@@ -20,34 +20,34 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 
-/** As what a lead is swept, and over which widths. */
+/** The vantage of a sweep, and the widths. */
 export const sweptAs = (lead: SeenVantage): { readonly as: SeenVantage; readonly stretch: WidthRange } => ({
 	as: { ...lead, width: WIDTH },
 	stretch: STRETCH
 });
 
-/** What is swept: a page as a vantage at all its widths. */
+/** What is swept: a page in a vantage at all its widths. */
 export interface Swept {
 	readonly page: PageState;
 	readonly stages: Stages;
 	readonly lead: SeenVantage;
-	/** What the lead is made of: its window, and what is switched for all frames. */
+	/** What determines the lead: its window, and the switches for all frames. */
 	readonly made: { readonly window: Vantage; readonly switches: Switches };
 }
 
-/** The width that a vantage has while its page is swept, CSS px. */
+/** The width of a vantage while its page is swept, CSS px. */
 const WIDTH = 1280;
 
 const PLAIN_AT = seenVantage(PLAIN, NO_SWITCHES);
 
-/** The widths that are swept unless others are set, CSS px. */
+/** The default widths of a sweep, CSS px. */
 export const STRETCH: WidthRange = { from: 240, to: 2560 };
-/** The widest that is swept, CSS px; and where widths other than the usual are kept. */
+/** The greatest width of a sweep, CSS px; and where widths other than the default are stored. */
 const WIDEST = 8000;
 const WIDTHS_KEPT = 'vantaggio-swept-widths';
 const KEPT_STRETCH = z.object({ from: z.int().check(z.minimum(1)), to: z.int().check(z.maximum(WIDEST)) });
 
-/** The widths that were swept last in this browser; the usual ones where none were set. */
+/** The last widths set in this browser; the default ones where none were set. */
 function keptStretch(): WidthRange {
 	try {
 		return KEPT_STRETCH.parse(JSON.parse(store.get(WIDTHS_KEPT) ?? ''));
@@ -56,17 +56,17 @@ function keptStretch(): WidthRange {
 	}
 }
 
-/** A time in words, as exactly as it can be told. */
+/** A duration in words, as precise as it is known. */
 function inWords(ms: number): string {
 	const seconds = Math.ceil(ms / 1000);
 	if (seconds < 100) return `about ${seconds} s`;
 	return `about ${Math.ceil(seconds / 60)} min`;
 }
 
-/** In so many stretches between the px it is looked what is seen there. */
+/** At most so many gaps between px are examined for what is visible there. */
 const MOST_LOOKED_AT = 24;
 
-/** What a sweep has come to before it has begun. */
+/** The state before a sweep begins. */
 const NOTHING_YET: SweepReport = {
 	found: [],
 	measured: 0,
@@ -79,12 +79,12 @@ const NOTHING_YET: SweepReport = {
 	given: []
 };
 
-/** What is wrong with a page, width by width: measured on stages that nobody sees, quick first, then every px. */
+/** What is wrong with a page, width by width: measured on invisible stages, quickly first, then at every px. */
 export class Sweeping {
-	/** What it has come to. */
+	/** The progress. */
 	#report = $state.raw<SweepReport>(NOTHING_YET);
 	paused = $state(false);
-	/** Whether nothing is measured, quick or not. */
+	/** Whether measuring is stopped altogether. */
 	stopped = $state(false);
 	/** The widths that are swept, CSS px. */
 	#stretch = $state.raw<WidthRange>(keptStretch());
@@ -93,7 +93,7 @@ export class Sweeping {
 		return this.#stretch;
 	}
 
-	/** Sweeps other widths from now on: whole px, the first less than the last, within what a sweep can have. */
+	/** Sweeps other widths from now on: whole px, the first less than the last, within the limits of a sweep. */
 	set stretch({ from, to }: WidthRange) {
 		const [a, b] = [from, to].map((px) => Math.min(WIDEST, Math.max(1, Math.round(px))));
 		if (a === undefined || b === undefined || !(a < b)) return;
@@ -101,25 +101,25 @@ export class Sweeping {
 		store.set(WIDTHS_KEPT, JSON.stringify(this.#stretch));
 	}
 
-	/** As which vantage the page is swept; null for as the lead is. */
+	/** The vantage in which the page is swept; null for the lead's. */
 	vantage = $state<string | null>(null);
 	/** The key of the selected finding; '' for none. */
 	chosen = $state('');
-	/** Why measuring ended before its end; '' where it did not. */
+	/** Why measuring ended early; '' where it did not. */
 	trouble = $state('');
-	/** How findings are ordered in the list. */
+	/** The order of findings in the list. */
 	order = $state<Order>('severity');
-	/** What is swept, and as what vantage. */
+	/** What is swept, and in which vantage. */
 	swept = $state.raw<Swept | null>(null);
 	as = $state.raw<SeenVantage>(PLAIN_AT);
-	/** Stretches between the px of a page in which something is seen that is otherwise on both sides, by their keys. */
+	/** Gaps between the px of a page in which something visible differs from both sides, by their keys. */
 	#seen = $state.raw<{ readonly path: string; readonly keys: ReadonlySet<string> }>({
 		path: '',
 		keys: new Set()
 	});
 	readonly #site: SiteState;
 
-	/** What is found, as it is listed, but for what is accepted everywhere. */
+	/** The listed findings, without those accepted everywhere. */
 	readonly rows: readonly FindingRow[] = $derived.by(() => {
 		const { swept } = this;
 		if (!swept) return [];
@@ -143,31 +143,33 @@ export class Sweeping {
 		this.#site = site;
 	}
 
-	/** How much is measured, of how many widths, and the longest run that is not. */
+	/** How many of the widths are measured, and the longest unmeasured run. */
 	get coverage(): Pick<SweepReport, 'measured' | 'of' | 'unseen'> {
 		return this.#report;
 	}
-	/** The runs of widths that are not measured. */
+	/** The runs of unmeasured widths. */
 	get unmeasured(): readonly WidthRange[] {
 		return this.#report.unmeasured;
 	}
 	get phase(): Phase {
 		return this.#report.phase;
 	}
-	/** How many widths have been measured since anything new was found, or an end was moved. */
+	/** How many widths have been measured since something new was found, or an end moved. */
 	get sinceNew(): number {
 		return this.#report.sinceNew;
 	}
-	/** Widths at which the page hangs: they were given up. */
+	/** Widths at which the page hangs, which were given up. */
 	get given(): readonly number[] {
 		return this.#report.given;
 	}
-	/** How long what is left takes, as far as it went so far, in words; '' where that is not known. */
+	/** How long the rest takes at the present pace, in words; '' where that is unknown. */
 	get left(): string {
 		return this.#report.left === null ? '' : inWords(this.#report.left);
 	}
 
-	/** Sweeps a page, until it is done or the signal ends it; what is known of the same texts is not measured again. */
+	/**
+	 * Sweeps a page, until it is done or the signal ends it; known widths of the same texts are not measured again.
+	 */
 	async sweep(swept: Swept, signal: AbortSignal): Promise<void> {
 		const { page, stages, lead } = swept;
 		const { as } = sweptAs(lead);
@@ -188,7 +190,7 @@ export class Sweeping {
 		}
 	}
 
-	/** Finds out in which stretches between the px something is seen: what is otherwise than on both sides. */
+	/** Finds out in which gaps between the px something visible differs from both sides. */
 	async #look({ page, stages }: Swept, signal: AbortSignal): Promise<void> {
 		const keys = new Set<string>();
 		const asked = { path: page.path, texts: page.texts, as: this.as };
@@ -202,7 +204,7 @@ export class Sweeping {
 		if (!signal.aborted) this.#seen = { path: page.path, keys };
 	}
 
-	/** Goes by other settings of kinds of finding from now on; whoever calls this follows nothing by it. */
+	/** Applies other settings of kinds of finding from now on, without making the caller depend on them. */
 	setKinds(settings: readonly KindSetting[]): void {
 		untrack(() => this.swept)
 			?.stages.measurer.setKinds(settings)

@@ -18,14 +18,14 @@ import { writeValue, type Desk } from '$lib/writing/declaration.ts';
 import type { Proposed } from '$lib/writing/proposed.ts';
 import { choicesFor, ownFiles, type Choice } from '$lib/writing/targets.ts';
 
-/** What is wide by itself: rows of cells, lines that are not broken, a word that is not. */
+/** What can be too wide in itself: rows of cells, unbroken lines, an unbreakable word. */
 export type Content = 'table' | 'code' | 'words';
 
-/** What mends it, tried in real layout. */
+/** A remedy, tried in real layout. */
 export interface WidthRemedy {
-	/** What is done, for a button. */
+	/** Its name, for a button. */
 	readonly title: string;
-	/** What it costs, as a sentence; '' for nothing. */
+	/** Its cost, as a sentence; '' for none. */
 	readonly cost: string;
 	readonly write: (desk: Desk) => Proposed;
 }
@@ -34,19 +34,19 @@ export interface WidthRemedy {
 export interface TooWide {
 	readonly content: Content;
 	readonly name: string;
-	/** How wide it is at least, CSS px. */
+	/** Its minimum width, CSS px. */
 	readonly needs: number;
-	/** What mends the finding, the fittest first. */
+	/** Remedies for the finding, the most suitable first. */
 	readonly remedies: readonly WidthRemedy[];
 }
 
 /** The class of what scrolls sideways, where the markup gets a wrapper. */
 const SCROLLS = 'scrolls-sideways';
-/** So many are looked at in an element, and so many elements around it. */
+/** At most so many descendants of an element, and so many ancestors, are examined. */
 const MOST = 6;
 const CONTENT_OF: Readonly<Record<string, Content>> = { table: 'table', pre: 'code' };
 
-/** What may be too wide by itself of an element: the table or code around it, those in it, or its own words. */
+/** What about an element may be too wide in itself: the table or code around it, those in it, or its own words. */
 function suspects(
 	page: Page,
 	path: ElementPath
@@ -69,7 +69,7 @@ function suspects(
 	];
 }
 
-/** A page after what is written on a desk. */
+/** A page after the edits on a desk. */
 function written(page: InquiredPage, desk: Desk): InquiredPage {
 	let after = page;
 	for (const { path, changes } of desk.working.edit('').files)
@@ -77,7 +77,7 @@ function written(page: InquiredPage, desk: Desk): InquiredPage {
 	return after;
 }
 
-/** A page on which elements are as narrow as their content lets them be. */
+/** A page on which elements are as narrow as their content allows. */
 const narrowest = (page: InquiredPage, paths: readonly ElementPath[]): InquiredPage =>
 	page.changed(page.path, (text) =>
 		applyChanges(
@@ -90,7 +90,7 @@ const narrowest = (page: InquiredPage, paths: readonly ElementPath[]): InquiredP
 		)
 	);
 
-/** Where elements stand once some have a wrapper each: what is in one lies a level deeper. */
+/** The paths of elements once some have a wrapper each: their content is one level deeper. */
 const inWrappers =
 	(wrapped: readonly ElementPath[]) =>
 	(path: ElementPath): ElementPath => {
@@ -110,7 +110,7 @@ interface Setting {
 	readonly value: string;
 }
 
-/** Finds what of a finding is too wide by itself, and tries what may mend that, in order of fitness. */
+/** Finds what in a finding is too wide in itself, and tries remedies, in order of suitability. */
 export async function tooWideFor(
 	swept: Tried,
 	row: FindingRow,
@@ -171,7 +171,7 @@ async function settingsOn(
 	};
 }
 
-/** What mends content that is too wide by itself. */
+/** The remedies for content that is too wide in itself. */
 async function mending(
 	swept: Tried,
 	width: number,
@@ -191,7 +191,7 @@ async function mending(
 		return element ? nameOfElement(element) : 'it';
 	};
 
-	/** Keeps what mends the finding; whether it does. */
+	/** Records a remedy if it fixes the finding; returns whether it does. */
 	async function attempt(one: WidthRemedy, moved?: (path: ElementPath) => ElementPath): Promise<boolean> {
 		const desk = deskNow();
 		if (signal.aborted || !one.write(desk).ok) return false;

@@ -9,9 +9,9 @@
 	interface Props {
 		site: SiteState;
 		inStep: boolean;
-		/** Where the vantages of the site are kept. */
+		/** The address where the site's vantages are. */
 		vantagesHref: string;
-		/** What is held, where that is told on the screen. */
+		/** The menu of Holds, where the screen has one. */
 		holds: Snippet | undefined;
 		onholds: () => void;
 	}

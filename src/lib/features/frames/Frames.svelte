@@ -14,7 +14,7 @@
 
 	interface Props {
 		view: FramesView;
-		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
+		/** Words about a frame of some width, in full and in short, in place of its size and band. */
 		said?: ((width: number) => { readonly whole: string; readonly short: string }) | undefined;
 	}
 
@@ -24,13 +24,13 @@
 	const { page } = $derived(workbench);
 	const { frames } = $derived(framing);
 
-	/** How wide a frame is drawn beside which all that is said of it has room, px. */
+	/** The width of a drawn frame beside which the full words fit, px. */
 	const WORDS = 440 * textScale;
 
 	interface Tool {
 		readonly sign: string;
 		readonly words: string;
-		/** Keys that do it, with the focus on the frame's name or tools. */
+		/** Keys for this, with the focus on the frame's name or tools. */
 		readonly keys: readonly string[];
 		readonly act: (name: string) => void;
 	}
@@ -44,14 +44,14 @@
 
 	let chorus = $state<Record<string, HTMLButtonElement>>({});
 
-	/** Puts the focus on the first frame beside the lead, or on the next where it is on one. */
+	/** Focuses the first frame beside the lead, or the next one where one has the focus. */
 	export function focus(): void {
 		const buttons = frames.flatMap(({ frame }) => chorus[frame] ?? []);
 		const at = buttons.findIndex((one) => one === document.activeElement);
 		buttons[(at + 1) % buttons.length]?.focus();
 	}
 
-	/** The frame that a key was for last: moving it takes the focus from it. */
+	/** The frame that the last key was for: moving it takes the focus away. */
 	let held: string | undefined;
 	$effect(() => {
 		void frames;
@@ -71,7 +71,7 @@
 
 	const KEY_NAMES: Readonly<Record<string, string>> = { ArrowLeft: '←', ArrowRight: '→' };
 
-	/** How wide what is said under a frame can be: to the next one in its row, px. */
+	/** The room for words under a frame: up to the next one in its row, px. */
 	const wordsRoom = (left: number, top: number): number =>
 		Math.min(
 			...frames.filter((one) => one.top === top && one.left > left).map((one) => one.left),
@@ -147,7 +147,7 @@
 {/each}
 
 <style>
-	/* As high as a button, so that names in a row stand on one line. */
+	/* As high as a button, so that names in a row are on one line. */
 	b {
 		font-weight: 700;
 		line-height: 1.5rem;
@@ -183,7 +183,7 @@
 		text-decoration: underline;
 	}
 
-	/* At the foot of the frame: what is said needs all its room. */
+	/* At the foot of the frame, because the words need all its room. */
 	.tools {
 		position: absolute;
 		bottom: 100%;

@@ -18,13 +18,13 @@
 
 	interface Props {
 		view: FramesView;
-		/** What is said of what a frame of some width shows, and in few words, in place of its size and band. */
+		/** Words about a frame of some width, in full and in short, in place of its size and band. */
 		said?: (width: number) => { readonly whole: string; readonly short: string };
-		/** The Original at the lead's width, and a request to lay it otherwise. */
+		/** The Original at the lead's width, and a request to align it differently. */
 		laid?: { readonly original: Original | undefined; readonly onalign: (alignment: Alignment) => void };
-		/** What stands around the frames where they are over the columns of a collation. */
+		/** The content around the frames while they are above the columns of a Collation. */
 		below?: Snippet;
-		/** What is held, in a menu; and a request to see it. */
+		/** The menu of Holds, and a request to see them. */
 		holds?: Snippet;
 		onholds?: () => void;
 		/** The last edit, with the texts before it; null where there was none. */
@@ -46,7 +46,7 @@
 	const staged = $derived(states.changes(site.kept.staged.list, page.path));
 	const pictures = $derived(site.kept.original.list);
 
-	/** What stands around the frames comes after them. */
+	/** Everything around the frames comes after them. */
 	const turn = turns(1);
 	let failure = $state<string | null>(null);
 	let foot: FootBar;
@@ -64,7 +64,7 @@
 		onpan: (by) => framing.pan(by)
 	});
 
-	/** Shows the stages over an element, for as long as it is there. */
+	/** Shows the stages over an element, as long as it is there. */
 	function table(parent: HTMLElement): () => void {
 		let gone = false;
 		untrack(() => site.stageKeeper.take(parent, workbench.config, talk)).then(
@@ -101,23 +101,23 @@
 		if (selectionView.reveal) stages?.reveal('lead', selectionView.reveal);
 	});
 
-	/** The frames over the columns of a collation that have been brought to what is selected. */
+	/** The frames above the columns of a Collation that were scrolled to the selection. */
 	let over = '';
 	let wasShown = false;
 
-	/** Brings the frames to what is written and where the carriage stands. */
+	/** Updates the frames to the texts and the carriage. */
 	export function show(): void {
 		if (!stages) return;
 		const { prefix } = stages;
 		const from = viewing.before ? earlier : page;
-		// Read now, not when the stage is ready for it: what is read here is what brings the next scene.
+		// Read now, not when the stage is ready: this makes the next scene depend on it.
 		const contents = new Map(
 			framing.frames.map(({ frame, vantage }) => [frame, from.content(prefix, vantage, staged)])
 		);
 		const frames = framing.frames.map(({ frame }) => frame);
 		const shown = stages.live.show({ placements: framing.frames.map(placementOf), contents });
 		const now = viewing.wide ? frames.join() : '';
-		// Over columns as beside the lead, frames that are new begin at what is selected.
+		// New frames, above columns as beside the lead, begin at the selection.
 		const isNew = now !== over;
 		over = now;
 		shown.then(
@@ -135,7 +135,7 @@
 
 	$effect.pre(show);
 
-	/** What comes of a long text that is being typed is worked out beforehand, so that it holds nobody up when it is shown. */
+	/** The contents for a long text being typed are computed in advance, so that showing them blocks nothing. */
 	$effect(() => {
 		if (!stages) return;
 		const { prefix } = stages;

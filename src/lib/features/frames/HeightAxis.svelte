@@ -13,7 +13,7 @@
 
 	interface Props {
 		view: FramesView;
-		/** The lead, at whose right side it stands. */
+		/** The lead, on whose right side it is. */
 		lead: Laid;
 	}
 
@@ -22,7 +22,7 @@
 
 	const height = $derived(lead.viewport.height);
 	const thresholds = $derived(heightThresholds(page.conditions.media, view.lead));
-	/** Sheets are looked through once they rest: it takes time from the typing. */
+	/** Sheets are searched when idle, because it would slow down typing. */
 	const REST = 400;
 	const rested = later({
 		question: () => page.conditions,
@@ -38,14 +38,14 @@
 	);
 	const marks = $derived(heightMarks(thresholds, uses, vantages, view.placeOf));
 
-	/** The axis's end when it was taken hold of: it stays while the carriage is dragged. */
+	/** The axis's end at the start of a drag, during which it stays. */
 	let held = $state<{ readonly end: number; readonly grip: number } | null>(null);
 	const end = $derived(held?.end ?? axisEnd(height, marks));
 	const y = (at: number): number => (Math.min(at, end) / end) * lead.drawnHeight;
 
-	/** Room for the words of a mark, px. */
+	/** Space for the words of a mark, px. */
 	const WORDS = 15 * textScale;
-	/** Words stand where no more important ones stand already. */
+	/** Words are shown where no more important ones are. */
 	const shown = $derived.by(() => {
 		const taken = [y(height)];
 		return marks

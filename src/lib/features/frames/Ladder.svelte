@@ -16,7 +16,7 @@
 		page: PageState;
 		/** The selected element. */
 		path: ElementPath;
-		/** The lead, in whose margin it stands. */
+		/** The lead, in whose margin it is. */
 		lead: Laid;
 		onselect: (paths: readonly ElementPath[]) => void;
 	}
@@ -28,7 +28,7 @@
 	const [BAR, WORDED, SELF, ROOM] = [8, 24, 10, 58];
 
 	const edges = $derived(selectionView.boxes.find(({ frame }) => frame === 'lead')?.ladder ?? []);
-	/** The ancestors from the body, or whatever stands in the root, down. */
+	/** The ancestors from the body, or from another child of the root, down. */
 	const around = $derived(path.length > 1 ? path.slice(1).map((_, i) => path.slice(0, i + 1)) : []);
 	const worded = $derived(
 		around.length * BAR + 2 * (WORDED - BAR) + SELF <= ROOM
@@ -39,7 +39,9 @@
 	);
 	const pitch = $derived(worded > 0 ? BAR : Math.min(BAR, (ROOM - SELF) / Math.max(1, around.length)));
 
-	/** Where an element stands in the lead as drawn, px from its top; a stub at its edge where that is out of sight. */
+	/**
+	 * The position of an element in the lead as drawn, px from its top; a stub at its edge where that is out of sight.
+	 */
 	function stretch(up: number): { top: number; height: number } | undefined {
 		const found = edges[up];
 		if (!found) return undefined;
@@ -74,7 +76,7 @@
 	const self = $derived(stretch(0) ?? { top: 0, height: 4 });
 	const element = $derived(elementAt(page.page, path));
 
-	/** The deepest place that was gone up from: Down goes back the same way. */
+	/** The deepest place from which it was left upwards: Down returns the same way. */
 	let trail: ElementPath = [];
 	function go(to: ElementPath | undefined): void {
 		if (!to || to.length === 0 || !elementAt(page.page, to)) return;
@@ -103,7 +105,7 @@
 
 	let own: HTMLButtonElement;
 	export const focus = (): void => own.focus();
-	/** What is selected is drawn in every frame; what is under the pointer is outlined there. */
+	/** The selection is drawn in every frame; what is under the pointer is outlined there. */
 	const outline = (at: ElementPath | null): void => page.answers.outline(at ? selectorOfPath(at) : '');
 </script>
 

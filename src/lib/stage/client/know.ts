@@ -1,9 +1,9 @@
 import type { Stage } from './stage.ts';
 
-/** Characters of page texts that are handed over at one go: a message holds its sender while it is copied. */
+/** Characters of page texts sent at a time: a message blocks its sender while it is copied. */
 const PORTION = 300_000;
 
-/** Hands texts of pages to a stage, in portions between which the sender is free. */
+/** Sends texts of pages to a stage, in portions between which other work gets its turn. */
 export async function know({ host }: Stage, pages: ReadonlyMap<string, string>): Promise<void> {
 	let portion = new Map<string, string>();
 	let size = 0;

@@ -2,7 +2,7 @@ import type { PageContent, Painted, Placement } from '../protocol.ts';
 import type { StyleText } from '../../core/page/index.ts';
 import type { Stage } from './stage.ts';
 
-/** What the live frames are to show: each in its place, each its page as its vantage reads it. */
+/** What the live frames are to show: the place of each, and its page as its vantage reads it. */
 export interface Scene {
 	readonly placements: readonly Placement[];
 	readonly contents: ReadonlyMap<string, PageContent>;
@@ -10,26 +10,26 @@ export interface Scene {
 
 const sameElement = (a: StyleText, b: StyleText): boolean => a.element.join() === b.element.join();
 
-/** Whether two values are one; lists, which are made anew each time, by what is in them. */
+/** Whether two values are equal; lists, which are made again each time, by their content. */
 const sameValue = (a: unknown, b: unknown): boolean =>
 	a === b || (typeof a === 'object' && JSON.stringify(a) === JSON.stringify(b));
 
-/** Whether two pages are one but for the texts of their sheets. */
+/** Whether two pages are equal except for the texts of their sheets. */
 const samePage = (a: PageContent, b: PageContent): boolean =>
 	(Object.keys(a) as (keyof PageContent)[]).every((key) => key === 'sheets' || sameValue(a[key], b[key]));
 
-/** The sheets of `next` whose text is another than before; null where the sheets are not the same ones. */
+/** The sheets of `next` whose text has changed; null where the sheets are not the same ones. */
 function changedSheets(before: readonly StyleText[], next: readonly StyleText[]): StyleText[] | null {
 	if (before.length !== next.length || !next.every((sheet, i) => sameElement(sheet, before[i] as StyleText)))
 		return null;
 	return next.filter((sheet, i) => sheet.text !== before[i]?.text);
 }
 
-/** Whether two lists are of the same sheets with the same texts. */
+/** Whether two lists contain the same sheets with the same texts. */
 const sameSheets = (a: readonly StyleText[], b: readonly StyleText[]): boolean =>
 	changedSheets(a, b)?.length === 0;
 
-/** Frames that are to be given the same, so that it is sent once. */
+/** Frames that get the same, so that it is sent once. */
 class Groups<X> {
 	readonly all: { readonly frames: string[]; readonly of: X }[] = [];
 	readonly #isSame: (a: X, b: X) => boolean;
@@ -46,8 +46,8 @@ class Groups<X> {
 }
 
 /**
- * Keeps a stage's frames as a scene says, with the least that does it: a changed sheet replaces that sheet, a
- * changed page is written anew. While the stage is busy only the latest scene waits.
+ * Keeps a stage's frames in step with a scene, with the least effort: a changed sheet replaces that sheet, a changed
+ * page is rewritten. While the stage is busy only the latest scene waits.
  */
 export function liveFrames(stage: Stage) {
 	const shown = new Map<string, PageContent>();
@@ -59,9 +59,9 @@ export function liveFrames(stage: Stage) {
 		const { host } = stage;
 		const ids = placements.map(({ frame }) => frame);
 		for (const id of shown.keys()) if (!ids.includes(id)) shown.delete(id);
-		// Messages arrive in order, so that one wait for the last is enough.
+		// Messages arrive in order, so that waiting for the last is enough.
 		const work: Promise<Painted>[] = [];
-		/** What did not come about is not taken for shown. */
+		/** What failed does not count as shown. */
 		const begin = (begun: Promise<Painted>, undo: () => void): void => {
 			begun.catch(undo);
 			work.push(begun);
@@ -101,14 +101,17 @@ export function liveFrames(stage: Stage) {
 				failure = { why };
 			}
 		}
-		// At once: a scene that comes when the last is done begins anew.
+		// Synchronously: a scene that comes when the last is done starts at once.
 		running = undefined;
 		if (failure) throw failure.why;
 		return painted;
 	}
 
 	return {
-		/** Resolves when the frames show this scene, or a later one, on the screen. What fails is written again with the next scene. */
+		/**
+		 * Resolves when the frames show this scene, or a later one, on the screen. What fails is written again with the
+		 * next scene.
+		 */
 		show(scene: Scene): Promise<Painted> {
 			waiting = scene;
 			return (running ??= drain());

@@ -1,20 +1,22 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
 import { ASK_READY, READY, type StageHost } from '../protocol.ts';
 
-/** How stages are reached: a pattern of hosts in which `{n}` and `{site}` stand for the stage's and the site's number. */
+/**
+ * How stages are reached: a pattern of hosts in which `{n}` and `{site}` stand for the stage's and the site's number.
+ */
 export interface StageConfig {
 	readonly pattern: string;
 }
 
-/** The frame of a stage, and the port by which it is asked. */
+/** The frame of a stage, and its port. */
 export interface StageFrame {
 	readonly port: MessagePort;
 	readonly iframe: HTMLIFrameElement;
-	/** What addresses of the site's files begin with on this stage; ends in a slash. */
+	/** The prefix of addresses of the site's files on this stage; ends in a slash. */
 	readonly prefix: string;
 	/** False where the stage had to be opened at the application's own origin. */
 	readonly apart: boolean;
-	/** Takes it away; whoever has the port closes that. */
+	/** Removes the frame; the owner of the port closes that. */
 	close(): void;
 }
 
@@ -68,8 +70,8 @@ function fail(): never {
 }
 
 /**
- * The stage that the server's own page has begun to load (`server/stage`) is taken where the browser can move
- * a frame without loading it anew.
+ * The stage that the server's own page has begun to load (`server/stage`) is used where the browser can move a frame
+ * without reloading it.
  */
 function connect(
 	parent: HTMLElement,
@@ -111,7 +113,7 @@ function connect(
 			iframe.removeAttribute('data-ahead');
 			iframe.hidden = false;
 			parent.moveBefore(iframe, null);
-			// It may have said so before anybody listened; if it has not loaded yet, it will.
+			// Its message may have come before anybody listened; if it has not loaded yet, it will send it.
 			iframe.contentWindow?.postMessage(ASK_READY, '*');
 		} else {
 			iframe.src = address;

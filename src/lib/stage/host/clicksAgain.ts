@@ -6,10 +6,10 @@ export interface Click {
 	readonly at: number;
 }
 
-/** So far apart clicks are at the same place, CSS px; and so long after another one is still the next of a row, ms. */
+/** Clicks no further apart count as at the same place, CSS px; and with no longer a pause as a series, ms. */
 const [NEAR, SOON] = [4, 10_000];
 
-/** Tells of each click whether it is at the place of the one before, and soon after it. */
+/** Tells for each click whether it is at the same place as the previous one, and soon after it. */
 export function clicksAgain(): (click: Click) => boolean {
 	let last: Click | undefined;
 	return (click) => {

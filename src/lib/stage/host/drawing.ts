@@ -13,7 +13,9 @@ const NS = 'http://www.w3.org/2000/svg';
 const INK = '#231e17';
 const PAPER = '#fffdf8';
 const RUBRIC = '#b0281a';
-/** Under this many px of the screen a dimension line bears no figure, lest figures lie on one another in small frames. */
+/**
+ * Dimension lines shorter than this have no figure, so that figures do not overlap in small frames, px of the screen.
+ */
 const legible = (scale: number): number => (scale < 0.4 ? 18 : 5);
 const FONT = 11;
 
@@ -26,7 +28,7 @@ const element = (name: string, attributes: Attributes, ...children: readonly Nod
 	return made;
 };
 
-/** A line twice, wide and light beneath, thin and dark above: seen on any ground. */
+/** A line drawn twice, wide and light below, thin and dark above: visible on any background. */
 const line = (d: string, colour = INK, dash = ''): SVGElement[] => [
 	element('path', { d, fill: 'none', stroke: PAPER, 'stroke-width': 3, 'stroke-opacity': 0.8 }),
 	element('path', { d, fill: 'none', stroke: colour, 'stroke-width': 1, 'stroke-dasharray': dash })
@@ -35,7 +37,7 @@ const line = (d: string, colour = INK, dash = ''): SVGElement[] => [
 const boxPath = ({ left, top, width, height }: Rect): string =>
 	`M${left} ${top}h${width}v${height}h${-width}z`;
 
-/** Words on a paper ground, with their middle at a place. */
+/** Words on a paper background, centred at a place. */
 function words(text: string, x: number, y: number, colour = INK): SVGElement[] {
 	const width = text.length * FONT * 0.61 + 6;
 	return [
@@ -55,7 +57,7 @@ function words(text: string, x: number, y: number, colour = INK): SVGElement[] {
 	];
 }
 
-/** A dimension line between two points, with short strokes at its ends and its figure where there is room. */
+/** A dimension line between two points, with short strokes at its ends, and its figure where there is room. */
 function dimension(
 	from: { x: number; y: number },
 	to: { x: number; y: number },
@@ -122,7 +124,7 @@ function padding(box: ElementBox, scale: number): SVGElement[] {
 	];
 }
 
-/** The size of a box at its lower right corner, within the frame; not where it would lie on that of another box. */
+/** The size of a box at its lower right corner, within the frame; not where it would overlap that of another box. */
 function size(box: ElementBox, scale: number, frame: Rect, alone: boolean): SVGElement[] {
 	const short = frame.width < 200 ? (length: number) => String(Math.round(length)) : figure;
 	const text = `${short(box.width)} × ${short(box.height)}`;
@@ -134,7 +136,7 @@ function size(box: ElementBox, scale: number, frame: Rect, alone: boolean): SVGE
 	return words(text, x, y);
 }
 
-/** A drawing that lies over a frame and lets the pointer through. */
+/** A drawing above a frame that lets the pointer through. */
 const overlay = ({ width, height }: Rect, children: readonly Node[]): SVGElement =>
 	element(
 		'svg',
@@ -143,8 +145,9 @@ const overlay = ({ width, height }: Rect, children: readonly Node[]): SVGElement
 	);
 
 /**
- * Boxes as a working drawing: the border in ink, padding hatched, each margin as a dimension line with its figure,
- * the size at the corner; what is not rendered as a broken line where it would be; and distances, in rubric. `scale` is px of the screen for a px of the page.
+ * Boxes as a working drawing: borders in ink, padding hatched, each margin as a dimension line with its figure, the
+ * size at the corner; a broken line where an element that is not rendered would be; and distances, in rubric. `scale`
+ * is px of the screen per px of the page.
  */
 export function drawBoxes(
 	boxes: readonly ElementBox[],
@@ -165,7 +168,7 @@ export function drawBoxes(
 	]);
 }
 
-/** Points as crosses, with a line between each two that follow one another: its length, and how far it goes across and down. */
+/** Points as crosses, with a line between consecutive ones: its length, and how far it goes across and down. */
 export function drawPoints(
 	points: readonly { x: number; y: number }[],
 	scale: number,

@@ -1,7 +1,7 @@
 import { own } from '../../probe/own.ts';
 import type { FrameKey } from '../protocol.ts';
 
-/** Whether keys go into something of a page. */
+/** Whether keys go to something in a page. */
 export const isField = (target: EventTarget | null): boolean => {
 	const element = target as Element | null;
 	return (
@@ -11,11 +11,11 @@ export const isField = (target: EventTarget | null): boolean => {
 };
 
 /**
- * Tells every key that is pressed or let go in a document, and of those that are down when it loses the focus that they
- * are let go; the browser's own saving is prevented.
+ * Reports every key pressed or released in a document; those that are down when it loses the focus count as released.
+ * The browser's own saving is prevented.
  */
 export function forwardKeys(document: Document, report: (key: FrameKey) => void): void {
-	/** The keys that are down, by what they are called. */
+	/** The keys that are down, by name. */
 	const down = new Map<string, FrameKey>();
 	for (const type of ['keydown', 'keyup'] as const) {
 		own(document).addEventListener(

@@ -2,7 +2,7 @@ import { own } from '../../probe/own.ts';
 import { elementByPath, pathOf } from '../../probe/path.ts';
 import type { PageFrame } from './pageFrame.ts';
 
-/** How far down the screen the place lies by which frames are kept in step, px; less on a low screen. */
+/** How far down the screen the line is by which frames are kept in step, px; less on a low screen. */
 const EYE = 120;
 
 const eyeLine = (window: Window): number => Math.min(EYE, window.innerHeight / 4);
@@ -15,10 +15,10 @@ function isPinned(element: Element, window: Window): boolean {
 	return false;
 }
 
-/** Where along the eye's line it is looked for elements, shares of the width. */
+/** Where elements are looked for along that line, as fractions of the width. */
 const ACROSS = [0.1, 0.3, 0.5, 0.7, 0.9];
 
-/** The lowest element under the eye in a frame, and how far down it the eye is, from 0 to 1. */
+/** The innermost element at the line in a frame, and how far down it the line is, from 0 to 1. */
 function underEye(window: Window): { path: number[]; share: number } | null {
 	const y = eyeLine(window);
 	let found: { element: Element; box: DOMRect } | undefined;
@@ -35,7 +35,7 @@ function underEye(window: Window): { path: number[]; share: number } | null {
 	return { path: pathOf(found.element), share: height > 0 ? (y - top) / height : 0 };
 }
 
-/** The element at a path, or the nearest one around it that has a box. */
+/** The element at a path, or its nearest ancestor with a box. */
 function shownAt(document: Document, path: readonly number[]): Element | null {
 	let element = elementByPath(document, path);
 	while (element && own(element).getClientRects().length === 0) element = own(element).parentElement;
@@ -43,11 +43,11 @@ function shownAt(document: Document, path: readonly number[]): Element | null {
 }
 
 /**
- * Keeps frames in step: when one is scrolled, the others scroll so that the same element stands at the same
- * height of the screen. A frame that follows leads nobody.
+ * Keeps frames in step: when one is scrolled, the others scroll so that the same element is at the same height of the
+ * screen. A frame that follows leads no other.
  */
 export function inStep(frames: () => Iterable<PageFrame>) {
-	/** Where a frame was put by us: its scroll event is an echo. */
+	/** Where we scrolled a frame to: its scroll event is an echo. */
 	const put = new Map<PageFrame, number>();
 	let waiting: PageFrame | null = null;
 	let on = true;

@@ -1,6 +1,6 @@
 import { own } from '../../probe/own.ts';
 
-/** Attributes that would load, connect or start something, by element; they are set aside under another name. */
+/** Attributes that would load, connect or start something, by element; they are renamed. */
 const SET_ASIDE: Readonly<Record<string, readonly string[]>> = {
 	iframe: ['src', 'srcdoc'],
 	frame: ['src'],
@@ -9,15 +9,15 @@ const SET_ASIDE: Readonly<Record<string, readonly string[]>> = {
 	object: ['data'],
 	meta: ['http-equiv'],
 	link: ['rel'],
-	// A title makes a sheet one of several that a reader chooses among.
+	// A title makes a sheet one of several that a reader can choose.
 	style: ['title']
 };
 const SET_ASIDE_OF_ALL = ['autofocus', 'ping', 'attributionsrc'];
 
-/** Attributes of a `<link>` to a sheet that say nothing of a `<style>` in its place. */
+/** Attributes of a `<link>` to a sheet that mean nothing on a `<style>` in its place. */
 const OF_LINKS = new Set(['rel', 'href', 'title', 'type', 'disabled']);
 
-/** A page as it may be put into a frame, with the shadow trees in it. */
+/** A page in a form that may be put into a frame, with its shadow trees. */
 export interface InertPage {
 	readonly document: Document;
 	readonly shadows: readonly ShadowRoot[];
@@ -33,11 +33,11 @@ function setAside(element: Element, name: string): void {
 const isSheet = (element: Element): boolean =>
 	own(element).localName === 'link' && /(^|\s)stylesheet(\s|$)/i.test(own(element).getAttribute('rel') ?? '');
 
-/** Whether an element is a sheet whose text is given to it afterwards. */
+/** Whether an element is a sheet whose text is set afterwards. */
 const isFilled = (element: Element): boolean =>
 	own(element).localName === 'style' && /^(text\/css)?$/i.test(own(element).getAttribute('type') ?? '');
 
-/** An empty `<style>` in the place of a `<link>` to a sheet, so that its text can be given and paths stay. */
+/** An empty `<style>` in place of a `<link>` to a sheet, so that its text can be set and paths stay the same. */
 function asStyle(link: Element): void {
 	const style = own(own(link).ownerDocument).createElement('style');
 	for (const { name, value } of own(link).attributes)
@@ -45,7 +45,7 @@ function asStyle(link: Element): void {
 	own(link).replaceWith(style);
 }
 
-/** Whether a sheet of a shadow tree, which the frame loads by itself, is of the same host. */
+/** Whether a sheet of a shadow tree, which the frame loads by itself, is on the same host. */
 function isOwn(link: Element): boolean {
 	try {
 		return new URL(own(link).getAttribute('href') ?? '', location.href).origin === location.origin;
@@ -54,13 +54,16 @@ function isOwn(link: Element): boolean {
 	}
 }
 
-/** Gives the parent of a `<template shadowrootmode>` its shadow tree (HTML §4.12.3); undefined where it is none. */
+/**
+ * Gives the parent of a `<template shadowrootmode>` its shadow tree (HTML §4.12.3); undefined where it is no such
+ * template.
+ */
 function shadowOf(template: HTMLTemplateElement): ShadowRoot | undefined {
 	const host = own(template).parentElement;
 	const mode = template.getAttribute('shadowrootmode')?.toLowerCase();
 	if (!host || !/^(open|closed)$/.test(mode ?? '') || own(host).shadowRoot) return undefined;
 	try {
-		// Open, so that it can be looked into.
+		// Open, so that its content can be read.
 		const shadow = own(host).attachShadow({
 			mode: 'open',
 			delegatesFocus: template.hasAttribute('shadowrootdelegatesfocus')
@@ -69,15 +72,15 @@ function shadowOf(template: HTMLTemplateElement): ShadowRoot | undefined {
 		template.remove();
 		return shadow;
 	} catch {
-		// An element that can have none; the template stays one.
+		// An element that cannot have one; the template stays one.
 		return undefined;
 	}
 }
 
 /**
- * A page's source as the browser itself reads it, in a document in which nothing loads, connects or runs (HTML §8.5.1),
- * with all that would do so in a frame set aside: nested documents, meta policies, refreshes, links that are no sheets;
- * in shadow trees and templates too. Sheets are empty `<style>` elements in their places.
+ * A page's source as parsed by the browser itself, in a document in which nothing loads, connects or runs (HTML
+ * §8.5.1), with everything that would do so in a frame disabled: nested documents, meta policies, refreshes, links
+ * other than sheets; in shadow trees and templates too. Sheets are empty `<style>` elements in their places.
  */
 export function inertPage(source: string): InertPage {
 	const document = new DOMParser().parseFromString(source, 'text/html');
@@ -106,7 +109,7 @@ export function inertPage(source: string): InertPage {
 	return { document, shadows };
 }
 
-/** The doctype of a document as its source would have it; '' without one. It alone decides the mode of a document. */
+/** The doctype of a document as in a source; '' without one. It alone decides the mode of a document. */
 export function doctypeOf({ doctype }: Document): string {
 	if (!doctype) return '';
 	const { name, publicId, systemId } = doctype;

@@ -6,7 +6,7 @@ const EDGES = `*, *::before, *::after { outline: 1px solid rgb(31 100 136 / 0.75
 
 const HIT = 'outline: 2px solid #b0281a !important; outline-offset: -2px !important;';
 
-/** How an element is called: its tag with id and classes. */
+/** The name of an element: its tag with id and classes. */
 const nameOf = (element: Element): string =>
 	[
 		own(element).localName,
@@ -14,14 +14,14 @@ const nameOf = (element: Element): string =>
 		...[...own(element).classList].map((name) => `.${name}`)
 	].join('');
 
-/** The edges of all boxes in every frame, and whose box is under the pointer, while it is on. */
+/** Shows the edges of all boxes in every frame, and the name of the box under the pointer, while switched on. */
 export function keylines(frames: () => Iterable<PageFrame>) {
 	const label = document.createElement('div');
 	label.setAttribute('aria-hidden', 'true');
 	label.style.cssText =
 		'position:fixed;z-index:9;display:none;padding:2px 6px;background:#fffdf8;color:#231e17;border:1px solid #231e17;font:13px/1.4 monospace;pointer-events:none;white-space:nowrap';
 	let on = false;
-	/** A selector whose hits are outlined; '' for none. */
+	/** A selector whose matches are outlined; '' for none. */
 	let outlined = '';
 
 	function draw(): void {

@@ -3,7 +3,10 @@ import { isElement, own } from '../../probe/own.ts';
 const MATHML = 'http://www.w3.org/1998/Math/MathML';
 const XLINK = 'http://www.w3.org/1999/xlink';
 
-/** The link that an event goes to, also one of SVG or MathML or in a shadow tree; undefined where there is none. */
+/**
+ * The link at the target of an event, including links of SVG or MathML or in a shadow tree; undefined where there is
+ * none.
+ */
 function linkAt(event: Event): { readonly link: Element; readonly href: string } | undefined {
 	for (const link of event.composedPath()) {
 		if (!isElement(link)) continue;
@@ -15,10 +18,10 @@ function linkAt(event: Event): { readonly link: Element; readonly href: string }
 	return undefined;
 }
 
-/** The address of the link that an event goes to, as written; undefined where there is none. */
+/** The address of the link at the target of an event, as written; undefined where there is none. */
 export const hrefAt = (event: Event): string | undefined => linkAt(event)?.href;
 
-/** An address that is none, and as like a given one as may be: no host can have `^` in its name (URL §3.1). */
+/** An invalid address as similar as possible to a given one: no host can have `^` in its name (URL §3.1). */
 function unreadable(href: string, base: string): string {
 	const text = href.replace(/^\s*([a-z][a-z0-9+.-]*:)?[\\/]*/i, '$&^');
 	return URL.canParse(text, base) ? 'http://^' : text;
@@ -31,8 +34,8 @@ const isForeign = (href: string, base: string): boolean => {
 };
 
 /**
- * Browsers connect to where a link leads as soon as it is pressed, before any listener hears of that. So a link to another
- * host has no address that could be read for as long as the pointer is on it.
+ * Browsers connect to a link's host as soon as the link is pressed, before any listener is called. So a link to
+ * another host has no valid address while the pointer is on it.
  */
 export function hushLinks(document: Document): void {
 	let hushed: { readonly link: Element; readonly href: string } | undefined;

@@ -35,7 +35,7 @@ import { otherPages } from './reach.ts';
 import { selection } from './selection.ts';
 import { using } from './use.ts';
 
-/** A stage: page frames laid out and filled as the application says. */
+/** A stage: page frames laid out and filled as the application requests. */
 
 const frames = new Map<string, PageFrame>();
 const step = inStep(() => frames.values());
@@ -63,7 +63,7 @@ const use = using(
 	(href) => listener?.open(href)
 );
 
-/** Keys of a page in use are the page's, but for Escape and what goes with Ctrl or Cmd. */
+/** Keys of a page in use belong to the page, except Escape and those with Ctrl or Cmd. */
 function tellKey(key: FrameKey): void {
 	if (!inUse || key.key === 'Escape' || key.ctrl || key.meta) listener?.key(key);
 }
@@ -110,7 +110,7 @@ const hooks: FrameHooks = {
 // The stage around the frames may have the focus too.
 forwardKeys(document, tellKey);
 
-/** Resolves once what was changed is on the screen: a message sent while a frame is made comes after it. */
+/** Resolves once the changes are on the screen: a message sent while a frame is made arrives after it. */
 const painted = (): Promise<Painted> =>
 	new Promise((resolve) =>
 		requestAnimationFrame(() => {
@@ -120,18 +120,18 @@ const painted = (): Promise<Painted> =>
 		})
 	);
 
-/** The frames that are there: a view that has just been left may still ask about its own. */
+/** The present frames: a view that has just been left may still ask about its own. */
 const framesOf = (ids: readonly string[]): PageFrame[] => ids.flatMap((id) => frames.get(id) ?? []);
 
-/** A page with nothing in it: that of a frame that is gone. */
+/** An empty page: that of a frame that has gone. */
 const NO_PAGE = new Document();
 const documentOf = (id: string): Document => frames.get(id)?.document() ?? NO_PAGE;
 
-/** An element of a frame; null where the page has none there, and where the frame is gone. */
+/** An element of a frame; null where the page has none there, or the frame has gone. */
 const elementIn = (id: string, path: readonly number[]): Element | null =>
 	elementByPath(documentOf(id), path);
 
-/** As many elements as one steps through. */
+/** At most so many elements are stepped through. */
 const MOST_FOUND = 5000;
 
 const host: StageHost = {
@@ -167,7 +167,7 @@ const host: StageHost = {
 		const restyled = framesOf(ids);
 		for (const frame of restyled) frame.restyle(sheets);
 		selected.changed();
-		// Layout begins now, rather than with the screen's next update.
+		// Starts layout now, rather than with the screen's next update.
 		for (const frame of restyled) void own(own(frame.document()).documentElement).offsetHeight;
 		return painted();
 	},

@@ -12,7 +12,7 @@ import { followedIn } from '../../probe/followed.ts';
 import { valuesOf } from '../../probe/values.ts';
 import { fineness, pageFrame, type PageFrame } from './pageFrame.ts';
 
-/** What would falsify a measurement: movement, and content that waits to be seen. */
+/** What would falsify a measurement: motion, and content that is only rendered when in sight. */
 const STILL = `*, ::before, ::after {
 	animation: none !important;
 	transition: none !important;
@@ -22,7 +22,7 @@ const STILL = `*, ::before, ::after {
 
 const PATIENCE = 5000;
 
-/** Waits until the page's pictures and fonts have come or failed, 5 s at most. */
+/** Waits until the page's pictures and fonts have loaded or failed, 5 s at most. */
 async function loaded(document: Document): Promise<void> {
 	for (const image of own(document).images) image.loading = 'eager';
 	const window = own(document).defaultView;
@@ -43,27 +43,27 @@ async function loaded(document: Document): Promise<void> {
 }
 
 /**
- * Has pictures chosen anew among their sources, as the width is now, and waits for them: in a frame that nobody sees the
- * engine does not do so by itself.
+ * Makes the browser choose pictures among their sources for the present width, and waits for them: in an invisible
+ * frame the engine does not do so by itself.
  */
 async function chosenAnew(document: Document): Promise<void> {
 	const sources = own(document).querySelectorAll<HTMLSourceElement | HTMLImageElement>(
 		'picture > source[srcset], img[srcset]'
 	);
 	if (sources.length === 0) return;
-	// Setting what is set already asks for a choice (HTML §4.8.4.3.11, relevant mutations).
+	// Setting the same value already triggers a choice (HTML §4.8.4.3.11, relevant mutations).
 	for (const source of sources) source.setAttribute('srcset', source.getAttribute('srcset') ?? '');
 	await Promise.resolve();
 	if ([...own(document).images].some(({ complete }) => !complete)) await loaded(document);
 }
 
-/** What selectors and conditions are asked about. */
+/** The selectors and conditions to evaluate. */
 interface Asking {
 	readonly index: SelectorIndex;
 	readonly containers: readonly string[];
 }
 
-/** What is asked about an element of a document that is laid out. */
+/** The answer to a question about an element of a laid-out document. */
 function answersTo(document: Document, content: PageContent, asking: Asking): Partial<Measured> {
 	const { elementQuery: query } = content;
 	if (!query) return {};
@@ -75,7 +75,7 @@ function answersTo(document: Document, content: PageContent, asking: Asking): Pa
 	return { held, facts, computed: computedValues(element) };
 }
 
-/** The sheets in which one page differs from another, where it is the same else; undefined where it is another page. */
+/** The sheets that differ between two otherwise equal pages; undefined where more differs. */
 function changedSheets(before: PageContent, after: PageContent): StyleText[] | undefined {
 	const besides = (page: PageContent): string =>
 		JSON.stringify({
@@ -91,7 +91,7 @@ function changedSheets(before: PageContent, after: PageContent): StyleText[] | u
 
 const { port1: turn, port2: next } = new MessageChannel();
 
-/** Lets the stage do what else it is asked, and comes back without the least delay that a timer has. */
+/** Yields to other messages of the stage, without the minimum delay of a timer. */
 const nextTurn = (): Promise<void> =>
 	new Promise((resolve) => {
 		turn.addEventListener('message', () => resolve(), { once: true });
@@ -102,7 +102,7 @@ const nextTurn = (): Promise<void> =>
 let frame: PageFrame | undefined;
 let last: PageContent | undefined;
 
-/** Lays a page out at each width in a frame that nobody sees. */
+/** Lays a page out at each width in an invisible frame. */
 async function layOut(
 	content: PageContent,
 	viewport: Viewport,
@@ -147,7 +147,10 @@ export const measure = (
 		report(transfer({ width, snapshot, ...answers, ...values }, buffersOf(snapshot)));
 	});
 
-/** Lays a page out at each width, and reports what kinds of findings read in it, or the values of what is followed. */
+/**
+ * Lays a page out at each width, and reports what the kinds of findings read in it, or the values of what is
+ * followed.
+ */
 export const read = (
 	content: PageContent,
 	viewport: Viewport,

@@ -40,7 +40,7 @@ export function originals(frames: () => ReadonlyMap<string, PageFrame>) {
 			width: `${width * scale}px`,
 			height: `${height * scale}px`,
 			opacity: mode === 'over' ? String(strength) : '',
-			// The picture is to the right of the line, which goes with the frame rather than with the picture.
+			// The picture is shown to the right of the line, which moves with the frame rather than with the picture.
 			clipPath:
 				mode === 'wipe'
 					? `inset(${-top}px ${left + width * scale - drawn}px ${top + height * scale - high}px ${strength * drawn - left}px)`

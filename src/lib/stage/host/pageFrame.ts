@@ -10,58 +10,58 @@ import type { StyleText } from '../../core/page/index.ts';
 
 export interface PageFrame {
 	readonly box: HTMLElement;
-	/** What of the box holds the page. */
+	/** The part of the box that contains the page. */
 	readonly page: HTMLElement;
 	readonly document: () => Document;
 	readonly window: () => Window;
-	/** Whether it is touched rather than pointed at: a tap holds the hover. */
+	/** Whether it is touched rather than pointed at, so that a tap keeps the hover state. */
 	readonly taps: boolean;
 	write(content: PageContent): void;
-	/** Rules over all others, for a while; empty for none. */
+	/** Temporary rules above all others; empty for none. */
 	overlay(rules: string): void;
 	restyle(sheets: readonly StyleText[]): void;
 	/**
-	 * Has the page laid out from nothing, as if it were opened at the present size: what engines keep of the layout
-	 * before can lead to another one.
+	 * Lays the page out from scratch, as if opened at the present size: what engines keep of earlier layout can lead to
+	 * different results.
 	 */
 	layOutAnew(): void;
 	/**
-	 * Sets the viewport, drawn at `scale` px of the stage for a px of the page. With a `fineness` the frame is
-	 * zoomed further, so that widths between pixels can be had; resolution queries then see the zoom.
+	 * Sets the viewport, drawn at `scale` px of the stage per px of the page. With a `fineness` the frame is zoomed
+	 * further for widths between pixels; resolution queries then see the zoom.
 	 */
 	size(viewport: Viewport, scale: number, fineness?: number): void;
-	/** Puts it, or the part of it that is drawn, in its place on the stage. */
+	/** Puts it, or its visible part, in its place on the stage. */
 	place(placement: Placement): void;
-	/** Where it was put last. */
+	/** Its last place. */
 	readonly placement: Placement;
-	/** What of it is drawn, px of the stage. */
+	/** Its visible part, px of the stage. */
 	seen(): DOMRect;
 	remove(): void;
 }
 
-/** What a page must not do by itself: links, sending, dragging out and dropping in. */
+/** What a page must not do by itself: follow links, send forms, drag out and drop in. */
 const PREVENTED = ['click', 'auxclick', 'submit', 'dragstart', 'drop', 'dragover', 'mousedown'] as const;
 
-/** Rules for every page frame: what a visitor with scripting does not see. */
+/** Rules for every page frame: hide what a visitor with scripting does not see. */
 const ADOPTED = `noscript { display: none !important; }
 video:not([controls])::-webkit-media-controls { display: none !important; }`;
-/** Wins over a page's own rules about its root, but for important ones in a layer. */
+/** Beats a page's own rules about its root, except important ones in a layer. */
 const BOXLESS = ':root:root:root:root { display: none !important; }';
 const SHARP = ':root { text-rendering: geometricPrecision; }';
 
-/** The zoom at which a width between pixels can be had exactly: a frame's width is whole device pixels. */
+/** The zoom at which a width between pixels is exact: a frame's width is whole device pixels. */
 export function fineness(width: number, density: number): number {
 	for (const factor of [1, 2, 4, 8]) if (Number.isInteger(width * density * factor)) return factor;
 	return 16;
 }
 
-/** What a frame tells its host. */
+/** What a frame reports to its host. */
 export interface FrameHooks {
 	key?(key: FrameKey): void;
 	scrolled?(frame: PageFrame): void;
 	/** The pointer is over something of the page. */
 	pointed?(frame: PageFrame, event: MouseEvent): void;
-	/** Whether an event that a page must not act on is its own affair now. */
+	/** Whether an event that is normally prevented is the page's own at present. */
 	allows?(event: Event): boolean;
 	/** Something of the page was clicked on. */
 	clicked?(frame: PageFrame, event: MouseEvent): void;
@@ -69,11 +69,11 @@ export interface FrameHooks {
 	clickedTwice?(frame: PageFrame, event: MouseEvent): void;
 	/** A page was written. */
 	written?(frame: PageFrame): void;
-	/** Something took the page out of its frame; it was written anew. */
+	/** Something removed the page from its frame; it was rewritten. */
 	lost?(frame: PageFrame): void;
 }
 
-/** How often a page is written anew that loses its frame. */
+/** How often a page that is removed from its frame is rewritten. */
 const MOST_LOSSES = 5;
 
 function emptyFrame(): HTMLIFrameElement {
@@ -85,7 +85,7 @@ function emptyFrame(): HTMLIFrameElement {
 	return frame;
 }
 
-/** A page in an inner frame: no scripts, no navigation; `rules` are in force on every page. */
+/** A page in an inner frame: no scripts, no navigation; `rules` apply to every page. */
 export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): PageFrame {
 	/** What of the box is drawn. */
 	const opening = document.createElement('div');
@@ -101,14 +101,14 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 	parent.append(opening);
 
 	const choosePictures = pictureChoice();
-	/** The viewport for which the pictures of the page were chosen. */
+	/** The viewport for which the page's pictures were chosen. */
 	let chosenFor = '';
 	let density = 1;
-	/** The rules of the page that was written; null before. */
+	/** The rules of the present page; null before the first. */
 	let pageRules: string | null = null;
 	let over = '';
 	let taps = false;
-	/** The page that was written, the document that has it, and its shadow trees. */
+	/** The present page, its document, and its shadow trees. */
 	let last: PageContent | undefined;
 	let written: Document | undefined;
 	let shadows: readonly ShadowRoot[] = [];
@@ -121,10 +121,10 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		return frame.contentDocument;
 	};
 
-	/** Whether the frame has another document than the one that was written. */
+	/** Whether the frame's document is not the one that was written. */
 	const isLost = (): boolean => written !== undefined && frame.contentDocument !== written;
 
-	/** Makes the frame anew, with its page, where something has taken that away. */
+	/** Makes the frame again, with its page, where something has removed that. */
 	function renew(): void {
 		written = undefined;
 		const next = emptyFrame();
@@ -189,7 +189,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 		const prevent = (event: Event): void => {
 			if (!hooks.allows?.(event)) event.preventDefault();
 		};
-		// The sending of a form in a shadow tree is not told outside of it.
+		// Submitting a form in a shadow tree fires no event outside of it.
 		for (const tree of [own(document), ...shadows]) {
 			for (const type of PREVENTED) tree.addEventListener(type, prevent, { capture: true, passive: false });
 		}
@@ -219,7 +219,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			const page = inertPage(content.html);
 			own(document).open();
 			own(document).write(`${doctypeOf(page.document)}<html>`);
-			// Before the page comes into the frame, so that no other picture is asked for.
+			// Before the page is moved into the frame, so that no other picture is requested.
 			shadows = page.shadows;
 			choosePictures([page.document, ...shadows], self.window(), density);
 			own(document).documentElement.replaceWith(own(document).adoptNode(own(page.document).documentElement));
@@ -236,7 +236,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			show(content.films);
 			hooks.written?.(self);
 			if (content.rightToLeft) own(own(document).documentElement).dir = 'rtl';
-			// Not needlessly: it lays the page out at once.
+			// Only where necessary: it forces layout.
 			if (x > 0 || y > 0) frame.contentWindow?.scrollTo({ left: x, top: y, behavior: 'instant' });
 		},
 		get taps() {
@@ -251,7 +251,7 @@ export function pageFrame(parent: HTMLElement, hooks: FrameHooks, rules = ''): P
 			const document = inner();
 			const sheets = [...own(document).adoptedStyleSheets];
 			own(document).adoptedStyleSheets = [...sheets, ...sheetOf(BOXLESS)];
-			// Asking for a size is what makes the engine do it.
+			// Reading a size forces layout.
 			void own(document).documentElement.clientWidth;
 			own(document).adoptedStyleSheets = sheets;
 		},

@@ -2,11 +2,13 @@ import { own } from '../../probe/own.ts';
 import { isField } from './forwardKeys.ts';
 import type { PageFrame } from './pageFrame.ts';
 
-/** Px of a line and share of what is drawn of a page, for wheels that turn by those (UI Events, `deltaMode`). */
+/**
+ * Px per line, and the fraction of the visible part per page, for wheels that report those (UI Events, `deltaMode`).
+ */
 const LINE = 40;
 const PAGE = 0.9;
 
-/** Whether something of the page under the pointer scrolls by itself that way. */
+/** Whether something in the page under the pointer scrolls in that direction by itself. */
 function scrollsInside(frame: PageFrame, target: EventTarget | null, down: boolean): boolean {
 	const document = own(frame.document());
 	for (let at = target as Element | null; at && at !== document.documentElement; at = own(at).parentElement) {
@@ -19,8 +21,8 @@ function scrollsInside(frame: PageFrame, target: EventTarget | null, down: boole
 }
 
 /**
- * How far the part of a viewport that is drawn is to be moved, CSS px, where something would scroll the page so far: as
- * with a pinch-zoomed page, it moves over the viewport first. 0 where the page is to scroll.
+ * How far the visible part of a viewport is to be moved, CSS px, where something would scroll the page so far: as
+ * with a pinch-zoomed page, that part moves over the viewport first. 0 where the page is to scroll.
  */
 function panInstead(frame: PageFrame, event: Event, by: number, always: boolean): number {
 	const { part, pans, viewport } = frame.placement;
@@ -29,7 +31,7 @@ function panInstead(frame: PageFrame, event: Event, by: number, always: boolean)
 	return Math.min(Math.max(by, -part.top), viewport.height - part.height - part.top);
 }
 
-/** How far a key scrolls, as a share of what is seen, or of a line. */
+/** How far a key scrolls, as a fraction of what is visible, or of a line. */
 const KEYS: Readonly<Record<string, (seen: number) => number>> = {
 	ArrowDown: () => LINE,
 	ArrowUp: () => -LINE,
@@ -40,7 +42,7 @@ const KEYS: Readonly<Record<string, (seen: number) => number>> = {
 	End: () => Infinity
 };
 
-/** Tells how far the part of a frame that is drawn is to be moved when wheel or keys would scroll its page. */
+/** Reports how far the visible part of a frame is to be moved when wheel or keys would scroll its page. */
 export function listenForPans(frame: PageFrame, report: (by: number) => void): void {
 	const seen = (): number => frame.placement.part?.height ?? 0;
 	function instead(event: Event, by: number, always: boolean): void {
@@ -66,7 +68,7 @@ export function listenForPans(frame: PageFrame, report: (by: number) => void): v
 	});
 }
 
-/** How far the part of a viewport that is drawn is to be moved, CSS px, so that a stretch of it is in that part. */
+/** How far the visible part of a viewport is to be moved, CSS px, to include a stretch of it. */
 export function panTo({ placement: { part, pans } }: PageFrame, top: number, height: number): number {
 	if (!part || !pans || (top >= part.top && top + height <= part.top + part.height)) return 0;
 	return top - Math.max(0, (part.height - height) / 2) - part.top;

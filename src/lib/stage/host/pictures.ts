@@ -4,11 +4,13 @@ import { own } from '../../probe/own.ts';
 type Offering = HTMLImageElement | HTMLSourceElement;
 type Tree = Document | ShadowRoot;
 
-/** The width of pictures that `sizes` says, px, as the page's window is now; undefined where layout decides it. */
+/**
+ * The width of pictures according to `sizes`, px, for the page's present window; undefined where layout decides it.
+ */
 function sizeOf(sizes: string, window: Window): number | undefined {
 	const document = own(window.document);
 	const ruler = document.createElement('i');
-	// Without a box lengths are computed nevertheless, and nothing is laid out. Fonts are the initial ones (HTML §4.8.4.2.2).
+	// Lengths are computed even without a box, so nothing is laid out. Fonts are the initial ones (HTML §4.8.4.2.2).
 	ruler.style.cssText = 'all: initial !important; display: none !important';
 	(document.head ?? document.documentElement).append(ruler);
 	try {
@@ -26,7 +28,7 @@ function sizeOf(sizes: string, window: Window): number | undefined {
 	}
 }
 
-/** The `src` that an element offers beside its `srcset`: where no candidate of that has a width. */
+/** The `src` that an element offers besides its `srcset`, where no candidate there has a width. */
 function besides(element: Offering, candidates: readonly Candidate[]): Candidate[] {
 	const src = own(element).localName === 'img' ? element.getAttribute('src')?.trim() : undefined;
 	return src && candidates.every(({ width }) => width === undefined) ? [{ address: src }] : [];
@@ -36,11 +38,11 @@ const written = ({ address, width, density = 1 }: Candidate): string =>
 	`${address} ${width === undefined ? `${density}x` : `${width}w`}`;
 
 /**
- * Chooses the pictures of a page as a browser does that opens it without any in store. An engine that has a sharper one
- * already, as from another frame or a greater width, takes that; so an element is left only the candidate that counts.
+ * Chooses the pictures of a page like a browser with an empty cache. An engine that already has a sharper one, from
+ * another frame or a greater width, would take that; so each element is left only the candidate that counts.
  */
 export function pictureChoice(): (trees: readonly Tree[], window: Window, density: number) => void {
-	/** The `srcset` of elements as the page has it, and as it was left. */
+	/** The `srcset` of elements as on the page, and as it was left. */
 	const given = new WeakMap<Offering, { readonly srcset: string; readonly left: string }>();
 	return (trees, window, density) => {
 		const sizes = new Map<string, number | undefined>();
@@ -68,7 +70,7 @@ export function pictureChoice(): (trees: readonly Tree[], window: Window, densit
 				given.set(element, { srcset, left: next });
 				element.setAttribute('srcset', next);
 			}
-			// Engines go on with the density of the `<source>` that they took at another width.
+			// Engines keep the density of the `<source>` that they took at another width.
 			for (const image of own(tree).querySelectorAll('picture > img:not([srcset])')) {
 				image.setAttribute('srcset', '');
 				image.removeAttribute('srcset');

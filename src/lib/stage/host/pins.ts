@@ -3,7 +3,7 @@ import { elementByPath } from '../../probe/path.ts';
 import type { Pin } from '../protocol.ts';
 import type { PageFrame } from './pageFrame.ts';
 
-/** The attributes that stand for a state on an element and on those around it, in a sheet read for a vantage. */
+/** The attributes that stand for a state on an element and on its ancestors, in a sheet rewritten for a vantage. */
 const ATTRIBUTES: Readonly<Record<Pin['state'], { own: readonly string[]; around: readonly string[] }>> = {
 	hover: { own: ['data-vantaggio-hover'], around: ['data-vantaggio-hover'] },
 	active: { own: ['data-vantaggio-active'], around: ['data-vantaggio-active'] },
@@ -13,10 +13,10 @@ const ATTRIBUTES: Readonly<Record<Pin['state'], { own: readonly string[]; around
 	}
 };
 
-/** Holds states on elements of frames, whatever the pointer and the focus do. */
+/** Pins states on elements of frames, whatever pointer and focus do. */
 export function pinning(frames: () => ReadonlyMap<string, PageFrame>) {
 	let pins: readonly Pin[] = [];
-	/** What was set here, to be taken away again. */
+	/** What was set here, to be removed again. */
 	let set: { element: Element; attribute: string }[] = [];
 
 	function put(element: Element, attribute: string): void {

@@ -2,7 +2,7 @@ import type { PagePoint } from '../protocol.ts';
 import { drawPoints } from './drawing.ts';
 import type { PageFrame } from './pageFrame.ts';
 
-/** Points that were clicked on a page, shown in their frame with the distances between each and the next. */
+/** Points that were clicked on a page, shown in their frame with the distances between consecutive ones. */
 export function pointing(frames: () => ReadonlyMap<string, PageFrame>, report: (point: PagePoint) => void) {
 	let on = false;
 	let points: readonly PagePoint[] = [];
@@ -23,13 +23,13 @@ export function pointing(frames: () => ReadonlyMap<string, PageFrame>, report: (
 	}
 
 	return {
-		/** Whether clicks are points, and which are shown. */
+		/** Whether clicks are points, and which points are shown. */
 		set(nowOn: boolean, shown: readonly PagePoint[]): void {
 			on = nowOn;
 			points = shown;
 			draw();
 		},
-		/** Takes a click as a point; false where it is none. */
+		/** Takes a click as a point; false where clicks are not points. */
 		take(frame: PageFrame, event: MouseEvent): boolean {
 			if (!on) return false;
 			const { scrollX, scrollY } = frame.window();

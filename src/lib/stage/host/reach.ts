@@ -1,16 +1,16 @@
 import { hits } from '../../probe/match.ts';
 
-/** Pages of a site that are in no frame: parsed as they are, without scripts, pictures or layout. */
+/** Pages of a site outside of frames: only parsed, without scripts, pictures or layout. */
 export function otherPages() {
 	const documents = new Map<string, Document>();
 	return {
-		/** Takes in texts of pages. */
+		/** Adds texts of pages. */
 		know(changed: ReadonlyMap<string, string>): void {
 			for (const [path, text] of changed) {
 				documents.set(path, new DOMParser().parseFromString(text, 'text/html'));
 			}
 		},
-		/** How many elements of each of the pages each selector matches; null for what is no selector. */
+		/** How many elements of each of the pages each selector matches; null for an invalid selector. */
 		reach: (paths: readonly string[], selectors: readonly string[]): (number | null)[][] =>
 			paths.map((path) => {
 				const document = documents.get(path);

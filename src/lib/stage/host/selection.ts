@@ -9,10 +9,10 @@ import type { PageFrame } from './pageFrame.ts';
 
 type Paths = readonly (readonly number[])[];
 
-/** What of a page may change where its boxes stand, besides what the application does. */
+/** What in a page may move its boxes, besides the application. */
 const MOVES = ['scroll', 'load', 'toggle', 'input', 'change', 'transitionend', 'animationend'] as const;
 
-/** The upper and lower edges of an element and of all around it. */
+/** The upper and lower edges of an element and of all its ancestors. */
 function extents(element: Element | null | undefined): SelectedIn['ladder'] {
 	const found: (readonly [number, number] | null)[] = [];
 	for (let at = element ?? null; at; at = own(at).parentElement) {
@@ -22,7 +22,7 @@ function extents(element: Element | null | undefined): SelectedIn['ladder'] {
 	return found;
 }
 
-/** The selected elements, drawn in every frame and told to the application whenever their boxes are others. */
+/** The selected elements, drawn in every frame and reported to the application whenever their boxes change. */
 export function selection(
 	frames: () => ReadonlyMap<string, PageFrame>,
 	report: (boxes: readonly SelectedIn[]) => void
@@ -89,14 +89,14 @@ export function selection(
 		reported = next;
 	}
 
-	/** Draws with the screen's next update, once for all that has changed until then. */
+	/** Draws with the screen's next update, once for all changes until then. */
 	function soon(): void {
 		if (waiting) return;
 		waiting = true;
 		requestAnimationFrame(drawAll);
 	}
 
-	/** Follows the sizes of what is selected in a frame, and of its page. */
+	/** Observes the sizes of the selected elements in a frame, and of its page. */
 	function follow(frame: PageFrame): void {
 		observers.get(frame)?.disconnect();
 		observers.delete(frame);

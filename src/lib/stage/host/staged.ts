@@ -1,7 +1,7 @@
 import { own } from '../../probe/own.ts';
 import type { StagedChange } from '../../core/staged/index.ts';
 
-/** Makes the changes of staged states on a page; a selector that cannot be read hits nothing. */
+/** Makes the changes of staged states on a page; an invalid selector matches nothing. */
 export function stage(document: Document, changes: readonly StagedChange[]): void {
 	for (const change of changes) {
 		let elements: readonly Element[];

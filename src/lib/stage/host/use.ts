@@ -3,26 +3,28 @@ import { elementByPath, pathOf } from '../../probe/path.ts';
 import { hrefAt } from './links.ts';
 import type { PageFrame } from './pageFrame.ts';
 
-/** The attribute that stands for a hover in a sheet read for a vantage (core/simulate). */
+/** The attribute that stands for hover in a sheet rewritten for a vantage (core/simulate). */
 const HOVER = 'data-vantaggio-hover';
 
-/** A tap leaves its element and those around it hovered until the next tap elsewhere, as touch browsers do. */
+/** A tap leaves its element and its ancestors hovered until the next tap elsewhere, as in touch browsers. */
 function tap(document: Document, target: Element): void {
 	for (const element of own(document).querySelectorAll(`[${HOVER}]`)) own(element).removeAttribute(HOVER);
 	for (let at: Element | null = target; at; at = own(at).parentElement) own(at).setAttribute(HOVER, '');
 }
 
-/** What a frame does while its page is used: links tell where they lead, nothing is sent, other frames follow. */
+/**
+ * What a frame does while its page is in use: links report where they lead, nothing is sent, other frames follow.
+ */
 export interface Using {
-	/** Whether an event is the page's own affair now. */
+	/** Whether an event is the page's own at present. */
 	allows(event: Event): boolean;
 	/** A page was written: listens to it. */
 	listen(frame: PageFrame): void;
-	/** What was left by use is taken away where it ends. */
+	/** The traces of use are removed where it ends. */
 	end(): void;
 }
 
-/** The state of a control that a person has set, and how it is set again. */
+/** The state of a control that a person has changed, and how to set it. */
 const STATES = ['open', 'checked', 'value'] as const;
 
 export function using(
@@ -44,7 +46,7 @@ export function using(
 		}
 	}
 
-	/** Goes where a link leads: on the same page by its fragment, else the application is told. */
+	/** Follows a link: on the same page to its fragment, otherwise the application is told. */
 	function lead(frame: PageFrame, href: string): void {
 		const document = frame.document();
 		const { baseURI, URL: here } = own(document);

@@ -2,21 +2,21 @@
 	import { scaleLinear, scaleLog } from 'd3-scale';
 
 	interface Props {
-		/** Lines of figures over widths, ascending, CSS px; a line a figure, broken where it has none. */
+		/** Figures over widths, ascending, CSS px; a line for each figure, broken where it is missing. */
 		lines: readonly (readonly (readonly (readonly [width: number, figure: number])[])[])[];
 		range: readonly [number, number];
 		/** Where bands meet, CSS px. */
 		cuts: readonly number[];
-		/** Where the carriage stands, and a request to have it elsewhere. */
+		/** The position of the carriage, and a request to move it. */
 		width: number;
 		onwidth: (width: number) => void;
-		/** What is drawn, in words. */
+		/** A description of the drawing. */
 		label: string;
 	}
 
 	let { lines, range, cuts, width, onwidth, label }: Props = $props();
 
-	/** Room above and below the lines, and for figures at the right, px. */
+	/** Space above and below the lines, and for figures on the right, px. */
 	const [EDGE, FIGURES] = [8, 52];
 	const HEIGHT = 96;
 	let room = $state(0);

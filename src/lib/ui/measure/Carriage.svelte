@@ -7,7 +7,7 @@
 	interface Props {
 		width: number;
 		range: readonly [number, number];
-		/** Where the stop stands on the bar, px. */
+		/** The position of the stop on the bar, px. */
 		at: number;
 		toWidth: (px: number) => number;
 		band: Band;

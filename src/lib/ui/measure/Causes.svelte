@@ -18,17 +18,17 @@
 		thresholds: readonly Threshold[];
 		/** Those of the whole page. */
 		all: readonly Threshold[];
-		/** To which side the card hangs, where there is no room for it in the middle. */
+		/** The side to which the card extends, where there is no room for centring it. */
 		shift: 'none' | 'left' | 'right';
 		/** What can be done with them; undefined where nothing can. */
 		onshift?: Shift | undefined;
-		/** Something is done: the card is in the way. */
+		/** Called when something was done, and the card is in the way. */
 		onchosen: () => void;
 	}
 
 	let { thresholds, all, placeOf, onplace, shift, onshift, onchosen }: Props = $props();
 
-	/** The breakpoints that they are, each once with its halves. */
+	/** Their breakpoints, each once with its halves. */
 	const points = $derived.by(() => {
 		const sorted = breakpointsOf(all);
 		const own = new Map(thresholds.map((one) => [printRational(breakpointOf(one, all)), one]));
@@ -48,7 +48,7 @@
 		});
 	});
 
-	/** Takes what was typed into a field for a breakpoint. */
+	/** Reads what was typed into a field for a breakpoint. */
 	function go(event: SubmitEvent & { currentTarget: HTMLFormElement }, threshold: Threshold): void {
 		event.preventDefault();
 		const typed = String(new FormData(event.currentTarget).get('to') ?? '')

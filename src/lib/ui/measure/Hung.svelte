@@ -4,15 +4,15 @@
 
 	interface Props {
 		stretches: Stretches;
-		/** Where a width is, px. */
+		/** The position of a width, px. */
 		x: (width: number) => number;
-		/** How wide the Measure is, px. */
+		/** The width of the Measure, px. */
 		room: number;
 	}
 
 	let { stretches, x, room }: Props = $props();
 
-	/** Stretches: a bar at an end that belongs to it, a ring at one that does not. */
+	/** Ranges: a bar at an end that is included, a ring at one that is not. */
 	const drawn = (set: IntervalSet | null) =>
 		(set ? intervals(set) : []).map(({ lo, hi, loClosed, hiClosed }) => ({
 			from: x(toNumber(lo)),

@@ -17,16 +17,16 @@
 		bands: Bands;
 		/** Conditions that are no thresholds of viewport width. */
 		others: readonly (Stated & { readonly kind: string })[];
-		/** Where the carriage stands, CSS px. */
+		/** The position of the carriage, CSS px. */
 		width: number;
 		range: readonly [number, number];
 		vantages: readonly { name: string; width: number }[];
 		onwidth: (width: number) => void;
-		/** What is done at the places of conditions. */
+		/** Actions at the places of conditions. */
 		places: MeasuredPlaces;
-		/** Widths that stand out. */
+		/** Highlighted widths. */
 		stretches?: Stretches;
-		/** What hangs under it. */
+		/** Content below the bar. */
 		children?: Snippet;
 	}
 
@@ -46,21 +46,23 @@
 	);
 	const here = $derived(bandAt(bands.bands, width));
 
-	/** Room that a band's letter and its words need, px. */
+	/** Space for a band's letter and its words, px. */
 	const LETTER = 18 * textScale;
 	const WORDS = 96 * textScale;
-	/** Room that the axis's own words need at its end, with half a threshold's, px. */
+	/** Space for the words at the end of the axis, with half of a threshold's, px. */
 	const AXIS = 225 * textScale;
-	/** How long the lines of thresholds are, px. */
+	/** The length of threshold lines, px. */
 	const LINE = 35 * textScale;
-	/** Whether no threshold stands where the axis's own words do. */
+	/** Whether no threshold is where the words of the axis are. */
 	const isAxisFree = $derived(seen.every((threshold) => x(at(threshold)) < room - AXIS));
-	/** Text of so many times its usual size leaves no room for the axis's own words. */
+	/** Text larger than this leaves no room for the words of the axis. */
 	const LARGE = 1.4;
-	/** All lines in one drawing: a sheet can have hundreds of thresholds, which as elements slow every frame. */
+	/**
+	 * All lines in one drawing: a sheet can have hundreds of thresholds, which would slow down every frame as elements.
+	 */
 	const lines = $derived(seen.map((threshold) => `M${x(at(threshold)).toFixed(2)} 0v${LINE}`).join(''));
 
-	/** Which band is under the pointer. */
+	/** The band under the pointer. */
 	let pointed = $state('');
 	function point({ clientX, currentTarget }: PointerEvent & { currentTarget: HTMLElement }): void {
 		const band = bandAt(bands.bands, scale.invert(clientX - currentTarget.getBoundingClientRect().left));

@@ -6,12 +6,12 @@
 	import { apart, clusters, middle, type Cluster, type Mark } from './ticks.ts';
 
 	interface Props extends Places {
-		/** Thresholds with their places on the bar, px. */
+		/** Thresholds with their positions on the bar, px. */
 		marks: readonly { readonly at: number; readonly of: Threshold }[];
 		room: number;
-		/** The width at a place on the bar, CSS px. */
+		/** The width at a position on the bar, CSS px. */
 		toWidth: (px: number) => number;
-		/** A request to move thresholds that stand together to a width; undefined where none can be moved. */
+		/** Called to move a group of thresholds to a width; undefined where none can be moved. */
 		onshift?: Shift | undefined;
 	}
 
@@ -19,7 +19,7 @@
 
 	let open = $state<number | null>(null);
 
-	/** What the numbers of a group are, without repeating one that stands there with both sides. */
+	/** The numbers of a group, without repeating one that occurs with both sides. */
 	const numbers = (group: Cluster<Threshold>): string => {
 		const texts = [...new Set(group.map(({ of }) => printRational(of.cut.at)))];
 		return texts.length <= 2 ? texts.join(' | ') : `${texts[0]} … ${texts.at(-1)}`;
@@ -27,14 +27,14 @@
 
 	const groups = $derived(apart(clusters(marks, 30), numbers));
 
-	/** How far the pointer goes before a press is a drag, px. */
+	/** How far the pointer moves before a press becomes a drag, px. */
 	const SLACK = 4;
 	let drag: { readonly x: number; readonly mark: Mark<Threshold>; moved: boolean } | null = null;
 
 	function take(event: PointerEvent & { currentTarget: HTMLElement }, group: Cluster<Threshold>): void {
 		if (!onshift || event.button !== 0) return;
 		event.currentTarget.setPointerCapture(event.pointerId);
-		// Of words that stand for several thresholds the nearer half is the one that is meant.
+		// Of words for several thresholds, the nearer half is meant.
 		const { left, width } = event.currentTarget.getBoundingClientRect();
 		const mark = group.at(event.clientX < left + width / 2 ? 0 : -1);
 		if (mark) drag = { x: event.clientX, mark, moved: false };
@@ -50,7 +50,7 @@
 		onshift?.put(Math.round(toWidth(drag.mark.at + by)));
 	}
 
-	/** The click that ends a drag is none. */
+	/** The click that ends a drag does not count. */
 	let dragged = false;
 	function release(): void {
 		dragged = drag?.moved ?? false;

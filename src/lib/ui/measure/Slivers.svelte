@@ -5,13 +5,13 @@
 	import { clusters, middle } from './ticks.ts';
 
 	interface Props {
-		/** Bands with where they are drawn, px; none for pixels that they do not have. */
+		/** Bands with their positions, px; none for pixels that they do not have. */
 		bands: readonly { band: Band; from: number; to: number; pixels: readonly [number, number] | null }[];
 		/** Widths at which both halves of a breakpoint hold. */
 		overlaps: readonly Rational[];
 		/** How far apart the halves of breakpoints may be, CSS px. */
 		meant: number;
-		/** A request to close a stretch that is narrower than a pixel. */
+		/** Called to close a gap narrower than a pixel. */
 		onjoin?: ((stretch: Interval) => void) | undefined;
 	}
 
@@ -19,10 +19,13 @@
 
 	const isOverlap = ({ lo, hi }: Interval): boolean =>
 		hi !== null && compare(lo, hi) === 0 && overlaps.some((at) => compare(at, lo) === 0);
-	/** So far apart marks can be told apart under a pointer, px. */
+	/** Marks further apart than this can be distinguished with a pointer, px. */
 	const TOUCHED = 24;
 
-	/** Bands in which no whole pixel lies, or both halves hold, but for those that are meant: a mark each, words on pointing. */
+	/**
+	 * Bands without a whole pixel, or in which both halves hold, except intended ones: a mark each, with words on
+	 * hover.
+	 */
 	const slivers = $derived(
 		clusters(
 			bands

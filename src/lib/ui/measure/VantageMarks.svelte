@@ -3,7 +3,7 @@
 
 	interface Props {
 		vantages: readonly { name: string; width: number }[];
-		/** Where a width is, px. */
+		/** The position of a width, px. */
 		x: (width: number) => number;
 		onwidth: (width: number) => void;
 	}

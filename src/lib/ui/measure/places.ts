@@ -4,44 +4,44 @@ import { type Threshold, type MediaSite } from '$lib/core/media/index.ts';
 /** A place in the sources. */
 export type Place = Pick<MediaSite, 'file' | 'span'>;
 
-/** A condition where it stands. */
+/** A condition with its place. */
 export interface Stated extends Place {
 	readonly text: string;
 }
 
-/** How places are named and gone to. */
+/** How places are named and shown. */
 export interface Places {
 	readonly placeOf: (place: Place) => string;
 	readonly onplace: (place: Place) => void;
 }
 
-/** How a threshold is moved, with its other half, brought together with others, and named. */
+/** How a threshold is moved with its other half, merged with others, and named. */
 export interface Shift {
 	begin(threshold: Threshold): void;
-	/** To a width, CSS px. */
+	/** Moves it to a width, CSS px. */
 	put(px: number): void;
-	/** Breakpoints are to be one, at a width. */
+	/** Merges breakpoints at a width. */
 	gather(froms: readonly Rational[], to: Rational): void;
-	/** A breakpoint is to have a name; '' for none. */
+	/** Names a breakpoint; '' removes the name. */
 	name(at: Rational, name: string): void;
 }
 
-/** What is done at the places of conditions on the Measure. */
+/** Actions at the places of conditions on the Measure. */
 export interface MeasuredPlaces extends Places {
-	/** How thresholds are moved, where they can be. */
+	/** How thresholds are moved, where that is possible. */
 	readonly onshift?: Shift | undefined;
-	/** A request to close a stretch that is narrower than a pixel. */
+	/** Closes a gap narrower than a pixel. */
 	readonly onjoin?: ((stretch: Interval) => void) | undefined;
 	/** How far apart the halves of breakpoints may be without a mark, CSS px. */
 	readonly meantGap?: number;
 }
 
-/** Widths that stand out on the Measure. */
+/** Highlighted widths on the Measure. */
 export interface Stretches {
-	/** What is in the hand reaches them. */
+	/** Widths that the value being edited reaches. */
 	readonly reach?: IntervalSet | null;
-	/** Something is held there. */
+	/** Widths where something is held. */
 	readonly held?: IntervalSet | null;
-	/** Something was found there. */
+	/** Widths where something was found. */
 	readonly found?: IntervalSet | null;
 }

@@ -1,15 +1,15 @@
 import { textScale } from '../textScale.ts';
 
-/** Something at one place of the Measure that wants words beside it, px from its left end. */
+/** Something at one position of the Measure that needs words, px from its left end. */
 export interface Mark<X> {
 	readonly at: number;
 	readonly of: X;
 }
 
-/** Marks that stand so close that they share their words. */
+/** Marks so close together that they share their words. */
 export type Cluster<X> = readonly Mark<X>[];
 
-/** Gathers marks, ascending, into clusters whose neighbours are at least `room` px apart. */
+/** Groups marks, ascending, into clusters whose neighbours are at least `room` px apart. */
 export function clusters<X>(marks: readonly Mark<X>[], room: number): Cluster<X>[] {
 	const found: Mark<X>[][] = [];
 	for (const mark of marks) {
@@ -21,7 +21,7 @@ export function clusters<X>(marks: readonly Mark<X>[], room: number): Cluster<X>
 	return found;
 }
 
-/** Something with a name and a figure at one place of the Measure. */
+/** Something with a name and a figure at one position of the Measure. */
 export interface Named {
 	readonly name: string;
 	readonly figure: string;
@@ -29,17 +29,17 @@ export interface Named {
 	readonly at: number;
 }
 
-/** Px that a character takes at the size of such words, about. */
+/** The approximate width of a character of such words, px. */
 const CHARACTER = 7.6 * textScale;
 
-/** What is kept free at each side of words, px. */
+/** Space around words, px. */
 const EDGE = 4;
 
-/** Where the words of a cluster stand: in the middle of it. */
+/** The position of a cluster's words: its middle. */
 export const middle = (cluster: Cluster<unknown>): number =>
 	((cluster[0]?.at ?? 0) + (cluster.at(-1)?.at ?? 0)) / 2;
 
-/** Puts clusters together whose words, centred on them, would overlap. */
+/** Merges clusters whose words, centred on them, would overlap. */
 export function apart<X>(found: readonly Cluster<X>[], words: (cluster: Cluster<X>) => string): Cluster<X>[] {
 	const half = (cluster: Cluster<X>): number => (words(cluster).length * CHARACTER) / 2 + 2;
 	const all: Cluster<X>[] = [];
@@ -58,7 +58,7 @@ export function apart<X>(found: readonly Cluster<X>[], words: (cluster: Cluster<
 	return all;
 }
 
-/** The words at each place, ascending: name and figure, the name alone, or none, so that no two overlap. */
+/** The words at each position, ascending: name and figure, the name alone, or none, so that no two overlap. */
 export function fitWords(
 	marks: readonly Named[]
 ): { readonly mark: Named; readonly words: 'whole' | 'name' | 'none' }[] {

@@ -20,23 +20,23 @@ import { indentAt } from './line.ts';
 import { reindentedLines } from './lines.ts';
 import { plain, type Written } from './rule.ts';
 
-/** A rule, or an at-rule that holds rules. */
+/** A rule, or an at-rule that contains rules. */
 type Holder = Rule | AtRule;
 
 const isHolder = (node: Node): node is Holder =>
 	node.kind === 'rule' || (node.kind === 'at-rule' && node.block !== null && !node.opaque);
 
-/** The text from a block's selector or condition to its brace. */
+/** From a block's selector or condition to its opening brace. */
 const headOf = (source: string, { span, block }: Holder): string =>
 	source.slice(span.start, (block?.start ?? span.start) + 1);
 
-/** What stands between a block's braces. */
+/** The text between a block's braces. */
 const innerOf = ({ block }: Holder): Span => ({
 	start: (block?.start ?? 0) + 1,
 	end: (block?.end ?? 1) - 1
 });
 
-/** A text with every line after the first moved from one indentation to another, in steps as they are there. */
+/** A text with every line after the first moved from one indentation to another, keeping its own steps. */
 const reindented = (text: string, from: string, to: string, was: string, step: string): string =>
 	reindentedLines(text, (indent) => {
 		if (!indent.startsWith(from)) return indent;
@@ -46,7 +46,7 @@ const reindented = (text: string, from: string, to: string, was: string, step: s
 		return to + further + rest;
 	});
 
-/** The nodes around an offset, the innermost first. */
+/** The nodes around an offset, innermost first. */
 function around(sheet: Sheet, offset: number): Node[] {
 	const found: Node[] = [];
 	for (const node of walk(sheet)) {
@@ -58,7 +58,10 @@ function around(sheet: Sheet, offset: number): Node[] {
 
 const openBlock = (block: Holder) => refuse('The block that begins here is never closed.', block.span.start);
 
-/** Writes a comment over the rules that a selection touches, at their indentation; none where it stands there already. */
+/**
+ * Writes a comment over the rules that a selection touches, at their indentation; does nothing where the same comment
+ * is already there.
+ */
 export function commentOver(sheet: Sheet, from: number, to: number, words: string): Written {
 	const { source } = sheet;
 	const run = runAt(sheet, from, to);
@@ -72,8 +75,8 @@ export function commentOver(sheet: Sheet, from: number, to: number, words: strin
 }
 
 /**
- * Parts a block in two of the same selector or condition: before the declaration at an offset, or before the rule
- * around it where that is the first of its block.
+ * Splits a block in two with the same selector or condition: before the declaration at an offset, or before its rule
+ * where it is the first declaration.
  */
 export function partBlock(sheet: Sheet, offset: number): Written {
 	const { source } = sheet;
@@ -96,22 +99,22 @@ export function partBlock(sheet: Sheet, offset: number): Written {
 	return refuse('Nothing stands before this place in its block: there is nothing to part.', offset);
 }
 
-/** Whether two blocks, side by side, are of the same selector or condition. */
+/** Whether two adjacent blocks have the same selector or condition. */
 function isAlike({ source }: Sheet, a: Holder, b: Holder, same: (a: string, b: string) => boolean): boolean {
 	if (a.kind !== b.kind || (a.kind === 'at-rule' && b.kind === 'at-rule' && a.name !== b.name)) return false;
 	const [first, second] = [plain(sliceOf(source, a.prelude)), plain(sliceOf(source, b.prelude))];
 	return first === second || (a.kind === 'at-rule' && a.name === 'media' && same(first, second));
 }
 
-/** Blocks that were joined: the changes, how many there were, and how many rules stand between them. */
+/** Merged blocks: the changes, how many there were, and how many rules stand between them. */
 export type Joined = Result<
 	{ readonly changes: Change[]; readonly count: number; readonly between: number },
 	number
 >;
 
 /**
- * Brings all blocks of the same selector or condition beside the one at an offset into that one, in their order, with
- * their comments. `same` tells whether two media queries are one, however they are written.
+ * Merges all blocks with the same selector or condition into the one at an offset, in order, with their comments.
+ * `same` decides whether two media queries are equivalent, however they are written.
  */
 export function joinBlocks(sheet: Sheet, offset: number, same: (a: string, b: string) => boolean): Joined {
 	const { source } = sheet;
@@ -150,7 +153,7 @@ export function joinBlocks(sheet: Sheet, offset: number, same: (a: string, b: st
 				})
 			)
 			.map((change) => {
-				// Of two neighbours both may take the empty line between them.
+				// Two neighbours may both claim the empty line between them.
 				const start = Math.max(change.start, taken);
 				taken = change.end;
 				return { ...change, start };
@@ -163,21 +166,21 @@ export function joinBlocks(sheet: Sheet, offset: number, same: (a: string, b: st
 	return refuse('No other block beside this one has its selector or condition.', offset);
 }
 
-/** Rules on their way to another place: their text with their comments, and the conditions that they stand under. */
+/** Rules being moved: their text with comments, and the conditions around them. */
 export interface Taken {
 	readonly text: string;
-	/** What its first line was indented by. */
+	/** The indentation of the first line. */
 	readonly indent: string;
-	/** A step of indentation where they came from. */
+	/** One step of indentation at their old place. */
 	readonly step: string;
-	/** From the outermost in. */
+	/** From the outermost inwards. */
 	readonly under: readonly { readonly name: string; readonly prelude: string }[];
 	readonly count: number;
 }
 
 /**
- * Takes the rules that a selection touches out of a sheet, with their comments; the blocks around them go with them
- * where they held nothing else.
+ * Cuts the rules that a selection touches out of a sheet, with their comments; blocks around them that become empty
+ * are removed too.
  */
 export function takeRules(
 	sheet: Sheet,
@@ -215,8 +218,8 @@ export function takeRules(
 }
 
 /**
- * Puts rules at the end of a sheet, under their conditions: into the last block of these where there is one. With a
- * layer they go into that, and out of the one that they were in.
+ * Adds rules at the end of a sheet under their conditions: in the last block with these conditions, where there is
+ * one. With a layer they go into that layer instead of their former one.
  */
 export function putRules(sheet: Sheet, { text, indent, step: was, under }: Taken, layer?: string): Written {
 	const { source } = sheet;

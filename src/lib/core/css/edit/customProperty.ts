@@ -2,7 +2,7 @@ import type { Change } from '../../text/index.ts';
 import { sliceOf, walk, type Declaration, type Sheet } from '../node.ts';
 import { isSpace, T, textOf, tokensOf, type Tokens } from '../tokens.ts';
 
-/** A name of a custom property as CSS Variables 1 §2 has it: two dashes and an identifier. */
+/** A valid name of a custom property (CSS Variables 1 §2): two dashes and an identifier. */
 export const isCustomName = (name: string): boolean => {
 	const tokens = tokensOf(name);
 	return name.startsWith('--') && name.length > 2 && tokens.count === 1 && tokens.types[0] === T.Ident;
@@ -12,7 +12,7 @@ const declarations = function* (sheet: Sheet): Generator<Declaration> {
 	for (const node of walk(sheet)) if (node.kind === 'declaration') yield node;
 };
 
-/** The tokens of a value that say something, as texts: hex colours and units in one case. */
+/** The significant tokens of a value, as texts: hex colours and units in one case. */
 const wordsOf = (tokens: Tokens): { readonly text: string; readonly i: number }[] =>
 	Array.from({ length: tokens.count }, (_, i) => i)
 		.filter((i) => !isSpace(tokens, i))
@@ -24,7 +24,7 @@ const wordsOf = (tokens: Tokens): { readonly text: string; readonly i: number }[
 					: textOf(tokens, i).toLowerCase()
 		}));
 
-/** The stretches of a value that are another value, token by token, and not part of a longer word or function. */
+/** The places in a value where another value occurs, token by token, but not inside a longer word or function. */
 function stretchesOf(value: string, sought: readonly string[]): { start: number; end: number }[] {
 	const tokens = tokensOf(value);
 	const words = wordsOf(tokens);
@@ -39,7 +39,7 @@ function stretchesOf(value: string, sought: readonly string[]): { start: number;
 	return found;
 }
 
-/** What a value is made of; one bracket that is left open makes it none. */
+/** The parts of a value; a value with an open bracket has none. */
 function soughtOf(value: string): string[] {
 	const tokens = tokensOf(value);
 	return tokens.close.some((close, i) => isOpener(tokens, i) && close >= tokens.count)
@@ -51,8 +51,9 @@ const OPENERS: readonly number[] = [T.Function, T.LeftParen, T.LeftSquare, T.Lef
 const isOpener = (tokens: Tokens, i: number): boolean => OPENERS.includes(tokens.types[i] ?? 0);
 
 /**
- * Puts `var(name)` wherever a value stands in a sheet's declarations, whole or as a part of another value; what gives
- * the custom property itself stays. None in conditions, where `var()` is nothing (CSS Variables 1 §3).
+ * Replaces a value by `var(name)` wherever it occurs in a sheet's declarations, alone or as part of another value,
+ * except where the custom property itself is defined, and in conditions, where `var()` is invalid (CSS Variables 1
+ * §3).
  */
 export function useCustomProperty(sheet: Sheet, name: string, value: string): Change[] {
 	const sought = soughtOf(value);
@@ -69,11 +70,11 @@ export function useCustomProperty(sheet: Sheet, name: string, value: string): Ch
 	return changes;
 }
 
-/** What gives a custom property in a sheet. */
+/** The definitions of a custom property in a sheet. */
 export const givenBy = (sheet: Sheet, name: string): Declaration[] =>
 	[...declarations(sheet)].filter(({ property }) => property === name);
 
-/** Puts a value wherever a sheet asks for a custom property, fallbacks and all. */
+/** Replaces every use of a custom property in a sheet by a value, including its fallback. */
 export function inlineCustomProperty(sheet: Sheet, name: string, value: string): Change[] {
 	const changes: Change[] = [];
 	for (const { value: span } of declarations(sheet)) {

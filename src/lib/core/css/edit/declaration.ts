@@ -16,30 +16,30 @@ import { commentsAfter, indentAt, isFirstOnLine } from './line.ts';
 import { neighbourOf } from './order.ts';
 import { spelled } from './value.ts';
 
-/** A declaration as it is to be. */
+/** A declaration to be written. */
 export interface DeclarationRequest {
 	readonly property: string;
 	readonly value: string;
 	readonly important?: boolean;
 }
 
-/** A custom property keeps its case (CSS Variables 1 §2). */
+/** Names of custom properties are case-sensitive (CSS Variables 1 §2). */
 const nameOf = (property: string): string => (property.startsWith('--') ? property : property.toLowerCase());
 
-/** The last declaration of a property straight in a block: the one that counts there. */
+/** The last declaration of a property directly in a block: the one that counts there. */
 export const declarationIn = (block: Rule | AtRule, property: string): Declaration | undefined =>
 	block.children.filter(isDeclaration).findLast((one) => one.property === nameOf(property));
 
 const written = ({ value, important = false }: DeclarationRequest): string =>
 	important ? `${value} !important` : value;
 
-/** A new declaration in a sheet's hand, without its semicolon. */
+/** A new declaration in the sheet's own style, without a semicolon. */
 export function declarationText(sheet: Sheet, requested: DeclarationRequest): string {
 	const value = spelled(sheet, requested.value);
 	return `${requested.property}:${handOf(sheet).afterColon}${written({ ...requested, value })}`;
 }
 
-/** A new declaration, after the one that it is at home beside, or at the head of its block. */
+/** A new declaration, after the one that it belongs beside, or at the start of its block. */
 function inserted(sheet: Sheet, block: Rule | AtRule, requested: DeclarationRequest): Change[] {
 	const { source } = sheet;
 	const hand = handOf(sheet);
@@ -49,7 +49,7 @@ function inserted(sheet: Sheet, block: Rule | AtRule, requested: DeclarationRequ
 		const close = closeOf(source, beside);
 		const end = beside.span.end + close + commentsAfter(source, beside.span.end + close);
 		const space = isFirstOnLine(source, beside.span.start) ? `\n${indentAt(source, beside.span.start)}` : ' ';
-		// A last declaration without a semicolon stays one: the new one takes its place.
+		// A last declaration without a semicolon stays so: the new one goes before it.
 		if (close > 0) return [{ start: end, end, text: `${space}${text};` }];
 		return [
 			{ start: beside.span.end, end: beside.span.end, text: ';' },
@@ -70,8 +70,8 @@ function inserted(sheet: Sheet, block: Rule | AtRule, requested: DeclarationRequ
 }
 
 /**
- * Sets a property straight in a rule (or in a condition within one): the value of the declaration that counts there is
- * replaced; where none is, one is added. No changes where it is so already, or where the block is left open.
+ * Sets a property directly in a rule (or in a condition within one): replaces the value of the declaration that
+ * counts there, or adds one. No changes where the value is already set, or where the block is not closed.
  */
 export function setDeclaration(sheet: Sheet, block: Rule | AtRule, request: DeclarationRequest): Change[] {
 	const { source } = sheet;
@@ -87,7 +87,7 @@ export function setDeclaration(sheet: Sheet, block: Rule | AtRule, request: Decl
 	return [{ start: known.value.start, end, text }];
 }
 
-/** Takes a declaration out; its line with it, where nothing else stands on it. Comments stay. */
+/** Removes a declaration, and its line where nothing else is on it. Comments stay. */
 export function removeDeclaration({ source }: Sheet, declaration: Declaration): Change[] {
 	const { start } = declaration.span;
 	const [after = ''] = /^\s*;/.exec(source.slice(declaration.span.end)) ?? [];
@@ -104,8 +104,8 @@ export function removeDeclaration({ source }: Sheet, declaration: Declaration): 
 }
 
 /**
- * Takes a declaration out, and with it the rule and the conditions around it that nothing is left of. What holds or
- * has comments stays.
+ * Removes a declaration, together with the rule and conditions around it that become empty. Blocks with other content
+ * or comments stay.
  */
 export function removeWithEmptied(sheet: Sheet, declaration: Declaration): Change[] {
 	const { source } = sheet;
@@ -117,21 +117,21 @@ export function removeWithEmptied(sheet: Sheet, declaration: Declaration): Chang
 	return emptied ? removeBlock(sheet, emptied.span) : removeDeclaration(sheet, declaration);
 }
 
-/** Takes a rule or at-rule out with its line, and one of the empty lines around it. */
+/** Removes a rule or at-rule with its line, and one of the empty lines around it. */
 export function removeBlock({ source }: Sheet, { start, end }: Span): Change[] {
 	const [rest = ''] = /^[^\S\n]*(?:\n(?:[^\S\n]*\n)?|$)/.exec(source.slice(end)) ?? [];
 	if (rest === '' || !isFirstOnLine(source, start)) {
 		const [space = ''] = /^[^\S\n]*/.exec(source.slice(end)) ?? [];
 		return [{ start, end: end + space.length, text: '' }];
 	}
-	// Of the empty lines around it one is left before what follows, and none before a block's end.
+	// One of the empty lines is kept before a following rule, none before the end of a block.
 	const line = lineStart(source, start);
 	const isLast = /^\s*(\}|$)/.test(source.slice(end + rest.length));
 	const [above = '\n'] = isLast ? (/\n(?:[^\S\n]*\n)*$/.exec(source.slice(0, line)) ?? []) : [];
 	return [{ start: line - above.length + 1, end: end + rest.length, text: '' }];
 }
 
-/** Gives a declaration another property; nothing else of it changes. */
+/** Changes the property of a declaration, and nothing else. */
 export const renameDeclaration = ({ name }: Declaration, property: string): Change[] => [
 	{ ...name, text: property }
 ];

@@ -3,31 +3,31 @@ import { rememberedWith } from '../../remember/index.ts';
 import type { Block, Declaration, Node, Sheet } from '../node.ts';
 import { indentAt, isFirstOnLine } from './line.ts';
 
-/** How a sheet sets its rules and declarations out, read from the sheet itself. */
+/** How a sheet formats its rules and declarations, read from the sheet itself. */
 export interface Hand {
 	/** One step of indentation. */
 	readonly indent: string;
-	/** What stands between a property's colon and its value. */
+	/** The text between a property's colon and its value. */
 	readonly afterColon: string;
-	/** Whether a rule of one declaration stands on one line. */
+	/** Whether a rule with one declaration is written on one line. */
 	readonly oneLine: boolean;
-	/** Whether the last declaration of a block is closed by a semicolon. */
+	/** Whether the last declaration of a block ends with a semicolon. */
 	readonly lastSemicolon: boolean;
-	/** What stands between a selector and its brace. */
+	/** The text between a selector and its brace. */
 	readonly beforeBrace: string;
-	/** Whether an empty line stands between rules. */
+	/** Whether an empty line separates rules. */
 	readonly apart: boolean;
-	/** Where conditions stand: in the rule that they are about, after it, or together after all rules. */
+	/** Where conditions are written: within their rule, after it, or together after all rules. */
 	readonly media: 'nested' | 'beside' | 'end';
 }
 
-/** Counts answers to a question. */
+/** Counts the answers to a question. */
 class Votes {
 	#yes = 0;
 	#no = 0;
 	readonly #otherwise: boolean;
 
-	/** `otherwise` is the answer where none is given, or both are as many. */
+	/** `otherwise` is the answer where there are none, or as many of both. */
 	constructor(otherwise: boolean) {
 		this.#otherwise = otherwise;
 	}
@@ -42,14 +42,16 @@ class Votes {
 	}
 }
 
-/** How long what closes a declaration is: its semicolon, with the space and comments before that; 0 where none does. */
+/**
+ * The length of what ends a declaration: its semicolon, with the space and comments before it; 0 where there is none.
+ */
 export const closeOf = (source: string, { span, parent }: Declaration): number =>
 	/^(?:\s|\/\*[\s\S]*?\*\/)*;/.exec(source.slice(span.end, parent.span.end))?.[0].length ?? 0;
 
-/** Of a longer block so many runs of so many pieces are read, evenly over all of it. */
+/** From a longer block, so many runs of so many pieces are read, spread evenly. */
 const [RUNS, RUN] = [10, 6];
 
-/** The places of what is read of a block with so many pieces. */
+/** The indexes that are read in a block with so many pieces. */
 function placesRead(count: number): number[] {
 	if (count <= RUNS * RUN) return Array.from({ length: count }, (_, i) => i);
 	return Array.from({ length: RUNS * RUN }, (_, i) => {
@@ -58,7 +60,7 @@ function placesRead(count: number): number[] {
 	});
 }
 
-/** How a sheet sets its rules out; as is usual where it does not tell. Read once. */
+/** How a sheet formats its rules; the usual style where the sheet does not show one. Read once. */
 export const handOf = rememberedWith((sheet: Sheet) => sheet, readHand);
 
 function readHand(sheet: Sheet): Hand {
@@ -69,7 +71,10 @@ function readHand(sheet: Sheet): Hand {
 	const [nested, followed] = [new Votes(false), new Votes(false)];
 	const indents: string[] = [];
 
-	/** The space between two that stand side by side; a comment belongs to what is before it on its line, and else to what follows. */
+	/**
+	 * The space between two neighbours; a comment belongs to what precedes it on its line, and otherwise to what
+	 * follows.
+	 */
 	function between(node: Node, next: Node): void {
 		if (node.kind === 'declaration' || next.kind === 'declaration') return;
 		const space = source.slice(node.span.end, next.span.start);

@@ -4,10 +4,10 @@ import { lineStart } from '../../text/index.ts';
 export const indentAt = (source: string, offset: number): string =>
 	/^[^\S\n]*/.exec(source.slice(lineStart(source, offset), offset))?.[0] ?? '';
 
-/** Whether nothing but white space stands before an offset on its line. */
+/** Whether only white space precedes an offset on its line. */
 export const isFirstOnLine = (source: string, offset: number): boolean =>
 	source.slice(lineStart(source, offset), offset).trim() === '';
 
-/** How long the comments are that stand after an offset on its line, with the space before them. */
+/** The length of the comments that follow an offset on its line, with the space before them. */
 export const commentsAfter = (source: string, offset: number): number =>
 	/^(?:[^\S\n]*\/\*(?:(?!\*\/)[^\n])*\*\/)*/.exec(source.slice(offset))?.[0].length ?? 0;

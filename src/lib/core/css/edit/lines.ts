@@ -1,8 +1,8 @@
 import { T, tokensOf } from '../tokens.ts';
 
 /**
- * A text of a sheet with the indentation of every line but the first changed; lines that begin inside a string stay as they
- * are, for there a line's beginning is part of what the string says.
+ * A text of a sheet with the indentation of every line but the first changed; lines that begin inside a string are
+ * left alone, since their white space belongs to the string.
  */
 export function reindentedLines(text: string, change: (indent: string) => string): string {
 	const tokens = tokensOf(text);

@@ -10,7 +10,7 @@ interface RuleExtent {
 	readonly end: number;
 }
 
-/** The innermost rule or at-rule that an offset lies in, its comments counted; undefined where it lies in none. */
+/** The innermost rule or at-rule around an offset, including its comments; undefined where there is none. */
 function pieceAt(sheet: Sheet, offset: number): MovableRule | undefined {
 	let found: MovableRule | undefined;
 	for (const node of walk(sheet)) {
@@ -30,9 +30,10 @@ const pieces = (block: Block): MovableRule[] =>
 	block.children.filter((node): node is MovableRule => node.kind === 'rule' || node.kind === 'at-rule');
 
 /**
- * Moves the rule or at-rule at an offset, with its comments, so many places up (under 0) or down in its block; what stands
- * between the pieces of the block stays where it is. Goes as far as there are pieces that it may change places with. Gives the changes, how many places it
- * went, and where the offset then is; or the place at which it goes nowhere.
+ * Moves the rule or at-rule at an offset, with its comments, so many places up (under 0) or down in its block; the
+ * white space between the block's pieces stays where it is. Stops where it may not change places with the next piece.
+ * Returns the changes, how many places it moved, and the new offset; or, where it cannot move at all, the place that
+ * prevents it.
  */
 export function moveRule(
 	sheet: Sheet,
@@ -60,7 +61,7 @@ export function moveRule(
 	const slots = siblings
 		.slice(Math.min(from, to), Math.max(from, to) + 1)
 		.map((one) => stretchOf(sheet, one));
-	// A statement that the end of the sheet closes needs its `;` elsewhere.
+	// A statement that ends with the sheet needs its `;` elsewhere.
 	const isOpen = (end: number): boolean =>
 		siblings.some((one) => one.kind === 'at-rule' && !one.block && one.span.end === end) &&
 		source[end - 1] !== ';';
@@ -70,7 +71,8 @@ export function moveRule(
 	const [first, last] = [slots[0] ?? own, slots.at(-1) ?? own];
 	const up = to < from;
 	const closing = !up && isOpen(last.end) ? ';' : '';
-	// Where all stand apart alike, the piece alone is written elsewhere; else each place takes the text of the next.
+	// Where all pieces are equally far apart, only the moved one is rewritten; otherwise each place takes the text of
+	// the next.
 	const changes = between.every((one) => one === gap)
 		? up
 			? [

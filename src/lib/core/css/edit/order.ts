@@ -1,17 +1,17 @@
 import { rememberedWith } from '../../remember/index.ts';
 import { isDeclaration, type AtRule, type Declaration, type Node, type Rule, type Sheet } from '../node.ts';
 
-/** The first part of a property's name, by which neighbours are of its kind: `margin`, `grid`, `flex`. */
+/** The first part of a property's name, which identifies related properties: `margin`, `grid`, `flex`. */
 const familyOf = (property: string): string => /^(--|-\w+-)?[^-]*/.exec(property)?.[0] ?? property;
 
-/** As many rules are read, evenly over the sheet. */
+/** So many rules are read, spread evenly over the sheet. */
 const MOST_READ = 50;
-/** Fewer pairs tell nothing; of so many parts of them so many must be in the order of the alphabet. */
+/** Fewer pairs prove nothing; this share of them must be in alphabetical order. */
 const [LEAST_PAIRS, ORDERLY] = [8, 0.95];
 
 interface Order {
 	readonly alphabetical: boolean;
-	/** The properties of rules, each in their order. */
+	/** The properties of rules, each rule's in order. */
 	readonly lists: readonly (readonly string[])[];
 }
 
@@ -29,7 +29,7 @@ function rulesOf(sheet: Sheet): Rule[] {
 	return all;
 }
 
-/** In which order a sheet has the properties of its rules. Read once. */
+/** The order in which a sheet writes the properties of its rules. Read once. */
 const orderOf = rememberedWith((sheet: Sheet) => sheet, readOrder);
 
 function readOrder(sheet: Sheet): Order {
@@ -53,14 +53,17 @@ function readOrder(sheet: Sheet): Order {
 const FLOW_RELATIVE = /(^|-)(inline|block)(-(start|end))?(-|$)/;
 const PHYSICAL = /(^|-)(top|right|bottom|left)(-|$)/;
 
-/** Whether a sheet names sides by the flow (`margin-inline-start`) rather than by the screen (`margin-left`). */
+/** Whether a sheet uses flow-relative sides (`margin-inline-start`) rather than physical ones (`margin-left`). */
 export function isFlowRelative(sheet: Sheet): boolean {
 	const names = orderOf(sheet).lists.flat();
 	const count = (pattern: RegExp): number => names.filter((name) => pattern.test(name)).length;
 	return count(FLOW_RELATIVE) > count(PHYSICAL);
 }
 
-/** How many of some properties stand before another, by what the sheet's rules have it before and after; undefined where they say nothing. */
+/**
+ * How many of some properties come before another, judged by what the sheet's rules have before and after it;
+ * undefined where they do not tell.
+ */
 function learned({ lists }: Order, property: string, known: readonly string[]): number | undefined {
 	const having = lists.filter((names) => names.includes(property));
 	const votes = known.map((one) =>
@@ -80,9 +83,9 @@ function learned({ lists }: Order, property: string, known: readonly string[]): 
 }
 
 /**
- * The declaration of a block after which another of a property is at home: where the sheet has its properties in the
- * order of the alphabet, by that; else after the last of its family, by the order that the sheet's other rules have
- * it in, or after the last one. Null for a place before all of them, undefined where there are none.
+ * The declaration of a block after which another property belongs: by alphabet where the sheet orders its properties
+ * so; otherwise after the last one of its family, in the order of the sheet's other rules, or after the last
+ * declaration. Null for the start of the block, undefined where the block has no declarations.
  */
 export function neighbourOf(
 	sheet: Sheet,

@@ -17,24 +17,24 @@ import { commentsAfter, indentAt } from './line.ts';
 /** A condition of widths, as the sheet would write it. */
 export interface RequestedCondition {
 	readonly text: string;
-	/** Whether another, as it is written, holds at the same widths. */
+	/** Whether another condition, as written, holds at the same widths. */
 	same(prelude: string): boolean;
-	/** Whether a block of it stands before a block of another, by the sheet's order: what is finer overrides. */
+	/** Whether its block comes before another's in the sheet's order: the narrower condition overrides. */
 	before(prelude: string): boolean;
 }
 
-/** Where a value is to go. */
+/** Where a value is to be written. */
 export interface Into {
 	readonly selector: string;
 	/** Null for every width. */
 	readonly condition: RequestedCondition | null;
-	/** The rule that is to be overridden, or that says it so far; what is new comes after it, in the same layer. */
+	/** The rule to be overridden, or that sets the value so far; what is new comes after it, in the same layer. */
 	readonly base?: Rule;
-	/** Whether a rule that is not there yet comes before all others. */
+	/** Whether a new rule comes before all others. */
 	readonly first?: boolean;
 }
 
-/** What is done to a text, or why it cannot be, with the place. */
+/** The changes of a text, or why there are none, with the place. */
 export type Written = Result<{ readonly changes: Change[] }, number>;
 
 /** A selector or condition with single spaces. */
@@ -46,11 +46,11 @@ const isBlock = (node: Node): boolean =>
 const isMedia = (node: Node): node is AtRule =>
 	node.kind === 'at-rule' && node.name === 'media' && node.block !== null && !node.opaque;
 
-/** A rule's only declaration in a sheet's hand, with its semicolon where that has one. */
+/** A rule's only declaration in the sheet's style, with a semicolon where the sheet writes one. */
 const onlyDeclaration = (sheet: Sheet, requested: DeclarationRequest): string =>
 	declarationText(sheet, requested) + (handOf(sheet).lastSemicolon ? ';' : '');
 
-/** A rule as a sheet's hand sets it, every line after the first indented by `outer`. */
+/** A rule in the sheet's style, every line after the first indented by `outer`. */
 function ruleText(sheet: Sheet, selector: string, requested: DeclarationRequest, outer: string): string {
 	const hand = handOf(sheet);
 	const declaration = onlyDeclaration(sheet, requested);
@@ -62,7 +62,7 @@ function ruleText(sheet: Sheet, selector: string, requested: DeclarationRequest,
 
 const gapOf = (hand: Hand): string => (hand.apart ? '\n\n' : '\n');
 
-/** Puts a text at the end of a block, one step further in than the block itself. */
+/** Adds a text at the end of a block, indented one step more than the block itself. */
 function atEndOf(sheet: Sheet, block: Rule | AtRule, text: (outer: string) => string, hand: Hand): Change[] {
 	const { source } = sheet;
 	const [start, end] = [(block.block?.start ?? 0) + 1, (block.block?.end ?? 0) - 1];
@@ -79,32 +79,32 @@ function atEndOf(sheet: Sheet, block: Rule | AtRule, text: (outer: string) => st
 		return [{ start, end, text: filled }];
 	}
 	if (!inner.includes('\n')) return [...closing, { start: last, end: last, text: ` ${text(outer)}` }];
-	// In a rule, what follows its declarations stands apart from them as rules do.
+	// In a rule, whatever follows its declarations is separated from them as rules are.
 	const added = `${gapOf(hand)}${outer}${hand.indent}${text(outer + hand.indent)}`;
 	return [...closing, { start: last, end: last, text: added }];
 }
 
-/** Puts a text after a node of a block. */
+/** Adds a text after a node of a block. */
 function after(sheet: Sheet, node: Node, text: (outer: string) => string, hand: Hand): Change[] {
 	const outer = indentAt(sheet.source, node.span.start);
 	const at = node.span.end + commentsAfter(sheet.source, node.span.end);
 	return [{ start: at, end: at, text: `${gapOf(hand)}${outer}${text(outer)}` }];
 }
 
-/** Puts a text before a node of a block, and before the comments that belong to it. */
+/** Adds a text before a node of a block, and before the node's comments. */
 function ahead(sheet: Sheet, node: Node, text: (outer: string) => string, hand: Hand): Change[] {
 	const at = startWithComments(sheet.source, node);
 	const outer = indentAt(sheet.source, at);
 	return [{ start: at, end: at, text: `${text(outer)}${gapOf(hand)}${outer}` }];
 }
 
-/** Changes within a block, unless that is left open. */
+/** Changes within a block, unless the block is not closed. */
 const ifClosed = ({ source }: Sheet, block: Rule | AtRule, changes: () => Change[]): Written =>
 	isClosed(source, block)
 		? done({ changes: changes() })
 		: refuse('The block that begins here is never closed.', block.span.start);
 
-/** Puts a text at the end of a block or sheet. */
+/** Adds a text at the end of a block or sheet. */
 function last(sheet: Sheet, block: Block, text: (outer: string) => string, hand: Hand): Written {
 	if (block.kind !== 'sheet') {
 		return ifClosed(sheet, block, () => atEndOf(sheet, block, text, hand));
@@ -128,7 +128,7 @@ const isFor = ({ source }: Sheet, rule: Rule, selector: string): boolean =>
 const found = (sheet: Sheet, block: Block, selector: string): Rule | undefined =>
 	block.children.findLast((node): node is Rule => node.kind === 'rule' && isFor(sheet, node, selector));
 
-/** The conditions straight after a rule that are about its selector: a further one comes after or among them. */
+/** The conditions directly after a rule that contain its selector: a further one comes after or among them. */
 function besides(sheet: Sheet, rule: Node, selector: string): AtRule[] {
 	const siblings = rule.parent.children;
 	const all: AtRule[] = [];
@@ -140,7 +140,7 @@ function besides(sheet: Sheet, rule: Node, selector: string): AtRule[] {
 	return all;
 }
 
-/** The layer, `@scope` or sheet that a rule is in, and what of that holds the rule. */
+/** The layer, `@scope` or sheet around a rule, and the node of it that contains the rule. */
 function homeOf(
 	sheet: Sheet,
 	base: Rule | undefined
@@ -157,14 +157,14 @@ function homeOf(
 }
 
 /**
- * Writes a value into a sheet in the sheet's own hand: into the rule of that selector (in the block of that condition,
- * after what it overrides) where there is one, else into a new rule in that block, else into a new block where this
- * sheet has its conditions, before those that are finer. Nothing that stands there is set otherwise, and no comment
- * is lost.
+ * Writes a value into a sheet in the sheet's own style: into the rule with that selector (in the block with that
+ * condition, after what it overrides) where there is one; otherwise into a new rule in that block; otherwise into a
+ * new block where this sheet has its conditions, before narrower ones. Existing code is not reformatted, and no
+ * comment is lost.
  */
 export function writeInto(sheet: Sheet, into: Into, requested: DeclarationRequest): Written {
 	const { selector, condition } = into;
-	// Under a condition it overrides what its own rule says for every width.
+	// Under a condition it overrides its own rule for every width.
 	const base = into.base ?? found(sheet, sheet, selector);
 	const hand = handOf(sheet);
 	const { home, anchor } = homeOf(sheet, base);
@@ -174,7 +174,7 @@ export function writeInto(sheet: Sheet, into: Into, requested: DeclarationReques
 		ifClosed(sheet, block, () => setDeclaration(sheet, block, requested));
 	const rule = (outer: string): string => ruleText(sheet, selector, requested, outer);
 	if (!condition) {
-		// Under a condition it says it for some widths only; the rule for all of them is another.
+		// A rule under a condition covers some widths only, so it is not the one for all.
 		const known = isOwn && anchor === base ? base : found(sheet, home, selector);
 		if (known) return set(known);
 		const first = into.first ? home.children.find(isBlock) : undefined;
@@ -217,10 +217,13 @@ export function writeInto(sheet: Sheet, into: Into, requested: DeclarationReques
 		: last(sheet, home, media(rule), hand);
 }
 
-/** A new rule without declarations, and where its first one is to be written: an offset of the text after the changes. */
+/** A new rule without declarations, and the offset, after the changes, at which its first declaration goes. */
 export type NewRule = Result<{ readonly changes: Change[]; readonly caret: number }, number>;
 
-/** Puts a rule without declarations after another, in the same layer, or at the end of a sheet, in the sheet's own hand. */
+/**
+ * Adds a rule without declarations after another, in the same layer, or at the end of a sheet, in the sheet's own
+ * style.
+ */
 export function newRule(sheet: Sheet, selector: string, base?: Rule): NewRule {
 	const hand = handOf(sheet);
 	const text = (outer: string): string =>

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { parseSheet, sliceOf, walk, type Block, type Declaration } from '../index.ts';
 
-/** Every declaration with all around it, in order, and the comments. */
+/** Every declaration with its surroundings, in order, and the comments. */
 export function said(source: string): { declarations: string[]; comments: string[] } {
 	const sheet = parseSheet(source);
 	const around = (block: Block): string =>
@@ -46,5 +46,5 @@ const block = fc
 	.map(([query, rules]) => `@media ${query} {\n${rules.join('\n')}\n}`);
 const piece = fc.oneof(rule, block, fc.constantFrom('/* c */', '', '@import "x";'));
 
-/** Sheets of rules, conditions, comments and statements, set in several hands. */
+/** Sheets of rules, conditions, comments and statements, in several styles. */
 export const SHEETS = fc.array(piece, { maxLength: 6 }).map((all) => all.join('\n'));

@@ -22,9 +22,9 @@ const mediaIn = (block: Block): AtRule[] =>
 	);
 
 /**
- * Gives `@media` blocks a copy straight after them, with what they hold, under another condition; `headsOf` tells by a
- * block's queries which it keeps and which its copy has, null where it has none. Where the two hold together no longer
- * than the block did, nothing changes of what is in force. Blocks in blocks go with the outer one.
+ * Copies `@media` blocks with their content to directly after them, under another condition; `headsOf` decides by a
+ * block's queries which it keeps and which its copy gets, null for no copy. Where both together hold exactly when
+ * the block did, nothing in force changes. Nested blocks are copied with the outer one.
  */
 export function copyBlocks(sheet: Sheet, headsOf: (queries: string) => Heads | null): Split {
 	const { source } = sheet;

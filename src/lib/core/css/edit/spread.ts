@@ -3,10 +3,10 @@ import { isClosed, sliceOf, type Rule, type Sheet } from '../node.ts';
 import { handOf } from './hand.ts';
 import { indentAt } from './line.ts';
 
-/** A rule that is longer than this stands over lines, whatever the sheet's hand, characters. */
+/** A longer rule is written on several lines, whatever the sheet's style, characters. */
 const LONGEST = 100;
 
-/** Puts the declarations of a rule that stands on one line, and is too long for one, on lines of their own. */
+/** Puts each declaration of a rule on a line of its own where the rule is on one line and too long for that. */
 export function spreadRule(sheet: Sheet, rule: Rule): Change[] {
 	const { source } = sheet;
 	const text = sliceOf(source, rule.span);

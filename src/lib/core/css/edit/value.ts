@@ -4,7 +4,7 @@ import { T, textOf, tokensOf } from '../tokens.ts';
 
 /** How a sheet writes what can be written in two ways. */
 interface Spelling {
-	/** Letters of hex colours; null where the sheet does not tell. */
+	/** The case of hex colours; null where the sheet has none. */
 	readonly hex: 'upper' | 'lower' | null;
 	readonly quote: '"' | "'" | null;
 }
@@ -18,7 +18,7 @@ const COLOURS = new RegExp(`[:\\s,(]${HEX}(?=[\\s;,)}])`, 'gi');
 
 const count = (text: string, pattern: RegExp): number => text.match(pattern)?.length ?? 0;
 
-/** How a sheet spells hex colours and strings. Read once. */
+/** How a sheet writes hex colours and strings. Read once. */
 const spellingOf = rememberedWith((sheet: Sheet) => sheet, readSpelling);
 
 function readSpelling(sheet: Sheet): Spelling {
@@ -35,8 +35,8 @@ function readSpelling(sheet: Sheet): Spelling {
 }
 
 /**
- * A value as a sheet would spell it: hex colours in its case, strings in its quotes, where it tells and nothing in
- * them would have to be escaped. All else stays to the letter.
+ * A value as the sheet would write it: hex colours in its case, strings in its quotes, where the sheet shows a
+ * preference and nothing needs escaping. Everything else is kept to the letter.
  */
 export function spelled(sheet: Sheet, value: string): string {
 	if (!/[#"']/.test(value)) return value;

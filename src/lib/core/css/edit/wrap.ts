@@ -8,10 +8,10 @@ import { runAt } from '../run.ts';
 const indented = (text: string, indent: string): string => reindentedLines(text, (own) => indent + own);
 
 /**
- * Wraps the rules that a selection touches, with their comments, into `@media` of a condition, at their place and
- * one step further in. With `join` they go to the end of the last block after them, side by side with them, for
- * which `same` is true of its condition, where there is one. No changes where the selection touches no rule, or a
- * statement that counts only straight in a sheet (`@import`).
+ * Wraps the rules that a selection touches, with their comments, in `@media` with a condition, in place and
+ * one step further in. With `join` they are moved to the end of the next adjacent block whose condition
+ * `same` accepts, where there is one. No changes where the selection touches no rule, or a
+ * statement that only counts at the top level of a sheet (`@import`).
  */
 export function wrapRules(
 	sheet: Sheet,
@@ -46,7 +46,7 @@ export function wrapRules(
 	const at = target.block.end - (isClosed(source, target) ? 1 : 0);
 	const before = source.slice(0, at).trimEnd().length;
 	const inserted = `\n\n${outer}${indent}${indented(text, indent)}\n${outer}`;
-	// What is left where the rules were: their line's indentation, and one of the empty lines around them.
+	// What remains where the rules were: their line's indentation, and one of the empty lines around them.
 	const rest = /^[^\S\n]*\n(?:[^\S\n]*\n)?/.exec(source.slice(run.end))?.[0].length ?? 0;
 	return [
 		{ start: run.start - outer.length, end: run.end + rest, text: '' },
@@ -54,7 +54,7 @@ export function wrapRules(
 	];
 }
 
-/** Takes what stands in the innermost `@media` around an offset out of it, one step back. No changes where there is none. */
+/** Unwraps the content of the innermost `@media` around an offset, one step back. No changes where there is none. */
 export function unwrapRules(sheet: Sheet, offset: number, indent: string): Change[] {
 	const { source } = sheet;
 	let found: AtRule | undefined;

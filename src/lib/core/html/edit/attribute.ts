@@ -3,12 +3,12 @@ import { classesOf } from '../classes.ts';
 import { attribute, type Page, type PageElement } from '../page.ts';
 import { escapedValue } from './escape.ts';
 
-/** What can be written as the name of an attribute (HTML §13.1.2.3). */
+/** A valid attribute name (HTML §13.1.2.3). */
 export const ATTRIBUTE_NAME = /^[^\s"'<>/=\p{Cc}]+$/u;
 
 /**
- * Gives an attribute of an element a value, or takes it away (null): within its quotes where it has some, else in
- * double ones; a new one at the end of the start tag. No changes where it is so already, or where no tag stands there.
+ * Sets or removes (null) an attribute of an element: within its quotes where it has some, otherwise in double ones; a
+ * new one at the end of the start tag. No changes where it is already so, or where the element has no tag.
  */
 export function setAttribute(
 	{ source }: Page,
@@ -39,7 +39,7 @@ export function setAttribute(
 	return [{ start: start + head.length + 1, end: end - 1, text: escapedValue(value, quote) }];
 }
 
-/** Takes a class away from an element; the attribute with it, where that was its only one. */
+/** Removes a class from an element, and the attribute where that was its only class. */
 export function takeClass(page: Page, element: PageElement, name: string): Change[] {
 	const left = classesOf(element).filter((one) => one !== name);
 	if (left.length === 0) return setAttribute(page, element, 'class', null);
@@ -48,7 +48,7 @@ export function takeClass(page: Page, element: PageElement, name: string): Chang
 	const written = page.source.slice(span.start, span.end);
 	const from = written.indexOf('=') + 1;
 	const at = [...written.slice(from).matchAll(/[^\s"']+/g)].filter(([word]) => word === name);
-	// Written with character references it is not found as it is.
+	// Written with character references it cannot be found as it is.
 	if (at.length === 0) return setAttribute(page, element, 'class', left.join(' '));
 	return at.map(({ index }) => {
 		const start = span.start + from + index;
@@ -59,7 +59,7 @@ export function takeClass(page: Page, element: PageElement, name: string): Chang
 	});
 }
 
-/** Ids of a page that begin with some words, and that no element has. */
+/** Unused ids on a page that begin with some words. */
 export function freeId({ elements }: Page, like: string): string {
 	const taken = new Set(elements.map((element) => attribute(element, 'id')));
 	for (let n = 2; ; n++) if (!taken.has(`${like}-${n}`)) return `${like}-${n}`;

@@ -1,7 +1,10 @@
 import type { Span } from '../../css/index.ts';
 import { innerSpan, type Page, type PageElement } from '../page.ts';
 
-/** How many UTF-16 units a character reference stands for, and how long it is written; undefined where there is none. */
+/**
+ * The number of UTF-16 units that a character reference stands for, and its length as written; undefined where there
+ * is none.
+ */
 function referenceAt(
 	source: string,
 	at: number
@@ -14,8 +17,8 @@ function referenceAt(
 }
 
 /**
- * Where a stretch of an element's text (offsets in UTF-16 units of its `textContent`) stands in the page's source.
- * Undefined where it is not plain words there: over a tag or comment, or past the text's end.
+ * Where a stretch of an element's text (offsets in UTF-16 units of its `textContent`) is in the page's source.
+ * Undefined where it is not plain text there: across a tag or comment, or past the end.
  */
 export function sourceOfText(
 	{ source }: Page,

@@ -3,11 +3,11 @@ import { applyChanges, type Change } from '../../text/index.ts';
 import { parsePage, type Page, type PageElement } from '../page.ts';
 import { stepOf } from './wrap.ts';
 
-/** Where something is added, seen from an element: beside it, or in it before or after all that it holds. */
+/** Where something is added, relative to an element: beside it, or in it before or after its content. */
 export const INSERT_PLACES = ['before', 'after', 'first', 'last'] as const;
 export type InsertPlace = (typeof INSERT_PLACES)[number];
 
-/** A place in words, before what it is seen from. */
+/** A place in words, to precede the element's name. */
 export const PLACE_WORDS: Readonly<Record<InsertPlace, string>> = {
 	before: 'before',
 	after: 'after',
@@ -18,15 +18,15 @@ export const PLACE_WORDS: Readonly<Record<InsertPlace, string>> = {
 /** Whether a place is beside an element, not in it. */
 export const isBeside = (place: InsertPlace): boolean => place === 'before' || place === 'after';
 
-/** Elements that hold nothing, or text alone that is no HTML (HTML §13.1.2). */
+/** Elements without content, or with text only (HTML §13.1.2). */
 const HOLDS_NONE =
 	/^(area|base|br|col|embed|hr|img|input|link|meta|param|source|track|wbr|script|style|textarea|title|iframe)$/;
-/** What stands in these comes with the page itself. */
+/** Parts of the page itself, which only exist once. */
 const OUTERMOST = /^(html|head|body)$/;
 
 /**
- * Adds HTML beside an element or in it, on lines of its own where the element has such, indented as they are. No changes
- * where nothing can stand there.
+ * Adds HTML beside an element or in it, on lines of its own where the element has such, with the same indentation. No
+ * changes where nothing can be added.
  */
 export function insertHtml(
 	{ source }: Page,
@@ -38,7 +38,7 @@ export function insertHtml(
 	if (!span || !startTag || html.trim() === '') return [];
 	const isOwnLine = isFirstOnLine(source, span.start);
 	const outer = indentAt(source, span.start);
-	/** On a line of its own at an indentation; its further lines keep theirs from there. */
+	/** On a line of its own with an indentation; further lines keep theirs relative to it. */
 	const on = (indent: string): string => html.trim().split('\n').join(`\n${indent}`);
 	const at = (offset: number, text: string): Change[] => [{ start: offset, end: offset, text }];
 	if (isBeside(place)) {
@@ -60,7 +60,7 @@ export function insertHtml(
 	return at(place === 'first' ? startTag.end : startTag.end + held.trimEnd().length, text);
 }
 
-/** Where the parser alone decides what may stand. */
+/** Where the parser alone decides what is allowed. */
 const TABLE = /^(html|body|table|thead|tbody|tfoot|tr|colgroup|select|svg|math)$/;
 
 /** Why HTML cannot be added to elements; null where it can. */

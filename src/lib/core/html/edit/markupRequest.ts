@@ -7,14 +7,14 @@ import { duplicate, moveAmong } from './place.ts';
 import { setWords } from './text.ts';
 import { unwrap, wrapElements, wrapWords, type Wrapper } from './wrap.ts';
 
-/** What is to be done to the HTML of elements. */
+/** A change to the HTML of elements. */
 export type MarkupRequest =
 	| { readonly kind: 'attribute'; readonly name: string; readonly value: string | null }
-	/** A class is taken away. */
+	/** A class is removed. */
 	| { readonly kind: 'class'; readonly name: string }
 	| { readonly kind: 'give-class'; readonly name: string }
 	| { readonly kind: 'words'; readonly words: string }
-	/** Each by itself, or all of them, side by side, as one. */
+	/** Each element by itself, or adjacent ones together. */
 	| { readonly kind: 'wrap'; readonly wrapper: Wrapper; readonly together: boolean }
 	/** The words chosen in the source. */
 	| { readonly kind: 'wrap-words'; readonly wrapper: Wrapper; readonly start: number; readonly end: number }
@@ -24,7 +24,7 @@ export type MarkupRequest =
 	/** HTML is added beside it or in it. */
 	| { readonly kind: 'insert'; readonly html: string; readonly place: InsertPlace };
 
-/** The changes of a page's source that a request for some of its elements comes to. */
+/** The changes of a page's source that a request for some of its elements amounts to. */
 export function markupChanges(
 	page: Page,
 	elements: readonly PageElement[],
@@ -57,7 +57,7 @@ export function markupChanges(
 	}
 }
 
-/** Why a request for elements cannot be met, however it is carried out; null where it can. */
+/** Why a request for elements cannot be met, by any means; null where it can. */
 export const whyRefused = (
 	page: Page,
 	elements: readonly PageElement[],

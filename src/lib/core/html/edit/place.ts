@@ -3,7 +3,7 @@ import { applyChanges, shifted, type Change } from '../../text/index.ts';
 import { attribute, type Page, type PageElement } from '../page.ts';
 import { freeId, setAttribute } from './attribute.ts';
 
-/** Exchanges an element with the sibling before (`-1`) or after it (`1`); what stands between both stays. */
+/** Exchanges an element with its previous (`-1`) or next (`1`) sibling; what is between them stays. */
 export function moveAmong(page: Page, element: PageElement, by: -1 | 1): Change[] {
 	const siblings = element.parent?.children ?? [];
 	const other = siblings[siblings.indexOf(element) + by];
@@ -11,7 +11,7 @@ export function moveAmong(page: Page, element: PageElement, by: -1 | 1): Change[
 	return by < 0 ? exchange(page, other, element) : exchange(page, element, other);
 }
 
-/** Exchanges two elements of a page, neither in the other; what stands between them stays. */
+/** Exchanges two elements of a page, neither in the other; what is between them stays. */
 export function exchange({ source }: Page, first: PageElement, second: PageElement): Change[] {
 	if (!first.span || !second.span) return [];
 	return [
@@ -20,10 +20,10 @@ export function exchange({ source }: Page, first: PageElement, second: PageEleme
 	];
 }
 
-/** Attributes that name ids: one, or several with spaces between. */
+/** Attributes that refer to ids: one, or several separated by spaces. */
 const REFERS = /^(for|form|list|headers|usemap|popovertarget|aria-\w+)$/;
 
-/** A copy of an element's source in which every id is another, and what in it refers to one refers to the new one. */
+/** A copy of an element's source in which every id is new, along with its references to them. */
 function withOtherIds(page: Page, element: PageElement): string {
 	const span = element.span;
 	if (!span) return '';
@@ -52,7 +52,7 @@ function withOtherIds(page: Page, element: PageElement): string {
 	return applyChanges(page.source.slice(span.start, span.end), shifted(changes, -span.start));
 }
 
-/** Puts a copy of an element after it, on lines of its own where the element has such; ids in it are made others. */
+/** Adds a copy of an element after it, on lines of its own where the element has such; ids in it are renamed. */
 export function duplicate(page: Page, element: PageElement): Change[] {
 	const { span } = element;
 	if (!span || !element.parent || /^(html|head|body)$/.test(element.tag)) return [];

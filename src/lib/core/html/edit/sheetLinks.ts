@@ -3,12 +3,12 @@ import type { Change } from '../../text/index.ts';
 import { isSheetLink } from '../sheetLink.ts';
 import type { Page, PageElement } from '../page.ts';
 
-/** Where a sheet goes among a page's others: before the first, after the last, or after one of them. */
+/** Where a sheet goes among a page's sheets: before the first, after the last, or after one of them. */
 export type SheetPlace = 'first' | 'last' | { readonly after: PageElement };
 
 const isSheet = (element: PageElement): boolean => isSheetLink(element) || element.tag === 'style';
 
-/** What stands on a line of its own, before or after what is at an offset, as that is indented. */
+/** A new line before or after what is at an offset, with its indentation. */
 function beside(source: string, offset: number, after: boolean, at: number, markup: string): Change {
 	const space = isFirstOnLine(source, offset) ? `\n${indentAt(source, offset)}` : '';
 	const lines = markup.replaceAll('\n', space || '\n');
@@ -16,8 +16,8 @@ function beside(source: string, offset: number, after: boolean, at: number, mark
 }
 
 /**
- * Puts an element that brings a sheet (`<link>` or `<style>`) into a page among those that it has; into the end of its
- * head where it has none, and at the start of the page where no head stands in its source.
+ * Adds an element for a sheet (`<link>` or `<style>`) among those of a page; at the end of its head where it has
+ * none, and at the start of the page where its source has no head.
  */
 export function insertSheet(page: Page, markup: string, place: SheetPlace): Change[] {
 	const { source, elements } = page;

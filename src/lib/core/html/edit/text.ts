@@ -2,7 +2,7 @@ import type { Change } from '../../text/index.ts';
 import { innerSpan, type Page, type PageElement } from '../page.ts';
 import { escapedText } from './escape.ts';
 
-/** Whether an element's words can be written anew: nothing but words is in it, and they are no program. */
+/** Whether an element's text can be rewritten: it contains nothing but text, and no code. */
 export const hasOnlyWords = (element: PageElement): boolean =>
 	element.children.length === 0 &&
 	innerSpan(element) !== null &&
@@ -10,7 +10,7 @@ export const hasOnlyWords = (element: PageElement): boolean =>
 		element.tag
 	);
 
-/** Writes other words into an element; the white space at their ends stays. */
+/** Replaces the text of an element; white space at its ends stays. */
 export function setWords({ source }: Page, element: PageElement, words: string): Change[] {
 	const inner = innerSpan(element);
 	if (!inner || !hasOnlyWords(element)) return [];

@@ -3,7 +3,7 @@ import { indentAt, isFirstOnLine } from '../../css/edit/line.ts';
 import { lineStart, type Change } from '../../text/index.ts';
 import type { Page, PageElement } from '../page.ts';
 
-/** A tag that elements are wrapped into. */
+/** A tag for wrapping elements. */
 export interface Wrapper {
 	readonly tag: string;
 	/** Without it no class is written. */
@@ -13,18 +13,18 @@ export interface Wrapper {
 const opening = ({ tag, className = '' }: Wrapper): string =>
 	className === '' ? `<${tag}>` : `<${tag} class="${className}">`;
 
-/** Text whose lines are not to be moved: white space counts in it. */
+/** Elements whose lines must not be moved, because their white space counts. */
 const KEPT = /<(pre|textarea|script|style)\b/i;
 
-/** One step of indentation of a page's source, by the first line that has one. */
+/** One step of indentation of a page's source, from the first indented line. */
 export const stepOf = (source: string): string =>
 	/\n([ \t]+)(?=<)/.exec(source)?.[1]?.match(/^\t|^ +/)?.[0] ?? '\t';
 
 const endsLine = (source: string, offset: number): boolean => /^[^\S\n]*(\n|$)/.test(source.slice(offset));
 
 /**
- * Wraps elements that stand side by side into a tag. Where they have lines of their own the tags get theirs, and what
- * is within goes one step in; else the tags are put straight around. No changes where no source stands for them.
+ * Wraps adjacent elements in a tag. Where they have lines of their own, so have the tags, and the content is indented
+ * one step more; otherwise the tags go directly around them. No changes where the elements are not in the source.
  */
 export function wrapElements({ source }: Page, elements: readonly PageElement[], wrapper: Wrapper): Change[] {
 	const [first, last] = [elements[0], elements.at(-1)];
@@ -48,7 +48,7 @@ export function wrapElements({ source }: Page, elements: readonly PageElement[],
 	];
 }
 
-/** Wraps words of a source, without the white space at their ends, into a tag; none where tags are among them. */
+/** Wraps words of a source, without the white space at their ends, in a tag; not where they contain tags. */
 export function wrapWords({ source }: Page, span: Span, wrapper: Wrapper): Change[] {
 	const text = source.slice(span.start, span.end);
 	const start = span.start + (text.length - text.trimStart().length);
@@ -60,7 +60,7 @@ export function wrapWords({ source }: Page, span: Span, wrapper: Wrapper): Chang
 	];
 }
 
-/** Takes an element's own tags away, with their lines where they have some; what is within goes one step back. */
+/** Removes an element's own tags, with their lines where they have some; its content is indented one step less. */
 export function unwrap({ source }: Page, { startTag, endTag, span }: PageElement): Change[] {
 	if (!startTag || !span) return [];
 	const inner = source.slice(startTag.end, endTag?.start ?? span.end);

@@ -1,6 +1,6 @@
 import type { MediaFeature } from '../feature.ts';
 
-/** Media Queries 4 §7.3: the accuracy of any pointing device; several can hold. */
+/** Media Queries 4 §7.3: the accuracy of any pointing device; several can apply. */
 export const anyPointer: MediaFeature = {
 	name: 'any-pointer',
 	kind: 'keyword',

@@ -1,7 +1,7 @@
 import { ZERO } from '../../interval/index.ts';
 import type { MediaFeature } from '../feature.ts';
 
-/** Media Queries 4 §6.3: bits of grey; 0, for every vantage has colour. */
+/** Media Queries 4 §6.3: bits of grey; 0, since every vantage has colour. */
 export const monochrome: MediaFeature = {
 	name: 'monochrome',
 	kind: 'integer',

@@ -1,6 +1,6 @@
 import type { MediaFeature } from '../feature.ts';
 
-/** Media Queries 5 §12.6: not asked for on any vantage. */
+/** Media Queries 5 §12.6: not requested in any vantage. */
 export const prefersReducedData: MediaFeature = {
 	name: 'prefers-reduced-data',
 	kind: 'keyword',

@@ -1,6 +1,6 @@
 import type { MediaFeature } from '../feature.ts';
 
-/** Media Queries 5 §12.1: whether less motion is asked for. */
+/** Media Queries 5 §12.1: whether less motion is requested. */
 export const prefersReducedMotion: MediaFeature = {
 	name: 'prefers-reduced-motion',
 	kind: 'keyword',

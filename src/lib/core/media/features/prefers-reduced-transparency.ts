@@ -1,6 +1,6 @@
 import type { MediaFeature } from '../feature.ts';
 
-/** Media Queries 5 §12.2: not asked for on any vantage. */
+/** Media Queries 5 §12.2: not requested in any vantage. */
 export const prefersReducedTransparency: MediaFeature = {
 	name: 'prefers-reduced-transparency',
 	kind: 'keyword',
