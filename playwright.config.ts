@@ -4,10 +4,10 @@ import { LAUNCH, VIEWPORT } from './tests/launch.ts';
 export default defineConfig({
 	testDir: 'tests',
 	outputDir: '.cache/test-results',
-	// Limits are there to end what hangs, not to judge how fast a machine is.
+	// The limits end what hangs; they do not judge a machine's speed.
 	timeout: 900_000,
 	expect: { timeout: 180_000 },
-	// One more than the cores that there are at least: tests wait for what they have asked for.
+	// One more than the minimum number of cores, because tests wait for what they have asked for.
 	workers: 3,
 	fullyParallel: false,
 	forbidOnly: true,

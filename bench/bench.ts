@@ -1,4 +1,4 @@
-/** A ratio measured in one run against a baseline that the bench names. */
+/** A ratio measured in one run against a baseline named by the bench. */
 export interface Bench {
 	/** What is measured against what. */
 	readonly name: string;

@@ -9,7 +9,7 @@ import { median } from './bench.ts';
 
 export type Files = Record<string, string | Uint8Array>;
 
-/** A browser and a server with one site, for as long as the work takes. */
+/** Runs work with a browser and a server with one site. */
 export async function withSite<X>(
 	files: Files,
 	work: (page: Page, server: Server, site: number) => Promise<X>,
@@ -20,7 +20,7 @@ export async function withSite<X>(
 		const browser = await chromium.launch({ ...LAUNCH, args: [...(LAUNCH.args ?? []), ...args] });
 		try {
 			const page = await browser.newPage({ viewport: VIEWPORT });
-			// What runs a bench's own functions names them by a helper that pages lack.
+			// Bundled functions refer to a helper that pages lack.
 			await page.addInitScript('globalThis.__name = (named) => named');
 			return await work(page, server, site);
 		} finally {
@@ -42,7 +42,7 @@ export async function keystroke(page: Page): Promise<number> {
 	return toPainted(page);
 }
 
-/** Median time from another digit put into what has the focus, an editor or a field, to all frames painted, ms. */
+/** Median time from another digit in the focused editor or field to all frames painted, ms. */
 export async function toPainted(page: Page): Promise<number> {
 	const times = await page.evaluate(async (mark) => {
 		const put = (i: number): void => {
@@ -152,7 +152,7 @@ export const fluidFiles = (files: Readonly<Record<string, string>>): Record<stri
 	'look.css': `${files['look.css'] ?? ''}\nh1 { font-size: clamp(2rem, 1rem + 3vw, 4rem); }\n`
 });
 
-/** On Type: takes the size of `h1` up; gives what drags the upper end of it so many times. */
+/** On Type: starts editing the size of `h1`; returns a function that drags its upper end so many times. */
 export async function toDrag(
 	page: Page,
 	server: Server,

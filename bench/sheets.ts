@@ -1,4 +1,4 @@
-/** A sheet of about so many characters, of the usual mixture; its classes begin with a name. */
+/** A sheet of about so many characters, with a typical mixture of rules; its classes begin with a name. */
 export function largeSheet(size: number, name = 'part'): string {
 	let text = '';
 	for (let i = 0; text.length < size; i++) {
@@ -7,7 +7,7 @@ export function largeSheet(size: number, name = 'part'): string {
 	return text;
 }
 
-/** Such sheets, no rule of one in another: what was read of one tells nothing of the next. */
+/** Such sheets without a rule in common, so that caches of one do not help with the next. */
 export function differentSheets(size: number): () => string {
 	const sheets = Array.from({ length: 12 }, (_, i) => largeSheet(size, `p${i}art`));
 	let next = 0;

@@ -1,5 +1,5 @@
 /**
- * Makes the demo's raster pictures and its film from the drawings, by a browser's canvas. Run by hand when a
+ * Makes the demo's raster pictures and its film from the drawings, on a browser's canvas. To be run by hand when a
  * drawing changes: `npx tsx demo/draw.ts`.
  */
 import { readFile, writeFile } from 'node:fs/promises';
@@ -74,7 +74,7 @@ const film = await page.evaluate(
 	},
 	await drawing('sea.svg')
 );
-// The browser names itself twice as what made the film; another word of that length leaves every offset in it right.
+// The browser names itself twice as the film's encoder; a word of the same length keeps every offset right.
 const anonymous = Buffer.from(film, 'base64').toString('latin1').replaceAll('Chrome', 'canvas');
 await writeFile(join(site, 'film', 'sea.webm'), Buffer.from(anonymous, 'latin1'));
 

@@ -13,7 +13,7 @@ await mkdir(folder, { recursive: true });
 await server.start();
 const browser = await chromium.launch(LAUNCH);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-// A limit for what hangs, not for a machine that is busy.
+// A limit for what hangs, not for a busy machine.
 page.setDefaultTimeout(300_000);
 
 const painted = () =>

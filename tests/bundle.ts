@@ -6,7 +6,7 @@ declare global {
 	var stageClient: typeof client;
 }
 
-/** A module with all that it needs as a script for a page, which puts what it exports on `globalThis` by a name. */
+/** A module with everything it needs as a script for a page, which puts its exports on `globalThis` under a name. */
 export async function pageBundle(file: string, name: string): Promise<string> {
 	const { outputFiles } = await build({
 		entryPoints: [file],

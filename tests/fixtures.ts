@@ -8,14 +8,14 @@ import { keepAccount, painted } from './rest.ts';
 
 export { bring, expect, freshDemo, Server, type Page };
 
-/** What a page may say that is no fault of the application: what a site lacks, and what the policy keeps from it. */
+/** Console messages that are no fault of the application: what a site lacks, and what the policy blocks. */
 const EXPECTED = [
 	/^Failed to load resource/,
 	/Content Security Policy|Content-Security-Policy/,
 	/sandboxed|'allow-scripts'|'allow-forms'|^Unsafe attempt to load URL/
 ];
 
-/** Errors on any page of a context, unhandled rejections and what is said to the console as one: none is let pass. */
+/** Collects errors on any page of a context, unhandled rejections and console errors: none is allowed. */
 export function errorsOf(context: BrowserContext): string[] {
 	const errors: string[] = [];
 	context.on('weberror', (found) => {
@@ -39,19 +39,22 @@ async function clear({ url }: Server): Promise<void> {
 }
 
 interface ForOne {
-	/** A server with the demo as its site 1, with nothing unsaved in it when the test begins. */
+	/** A server with the demo as its site 1, with nothing unsaved in it at the start of the test. */
 	readonly server: Server;
-	/** A server that has no site when the test begins. */
+	/** A server without sites at the start of the test. */
 	readonly empty: Server;
-	/** A server that is this test's alone: it may be ended, and what it keeps be counted. */
+	/** A server for this test alone: it may be ended, and its data be counted. */
 	readonly alone: Server;
 }
 
 interface ForWorker {
-	/** A server with the demo as its site 1, as the test before has left it. */
+	/** A server with the demo as its site 1, as the previous test has left it. */
 	readonly demo: Server;
 	readonly bare: Server;
-	/** One browser profile for all tests of a worker, which compiles the application once; and errors on its pages. */
+	/**
+	 * One browser profile for all tests of a worker, so that the application is compiled once; and the errors on its
+	 * pages.
+	 */
 	readonly profile: { readonly context: BrowserContext; readonly errors: string[] };
 }
 
@@ -75,7 +78,7 @@ export const test = base.extend<ForOne, ForWorker>({
 	context: async ({ profile: { context, errors } }, use) => {
 		errors.length = 0;
 		await use(context);
-		// Whatever a test has opened, kept and been allowed ends with it.
+		// Everything that a test has opened, stored and been allowed ends with it.
 		const pages = context.pages();
 		const origins = new Set(pages.map((page) => new URL(page.url()).origin));
 		const blank = await context.newPage();

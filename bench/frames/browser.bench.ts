@@ -25,7 +25,7 @@ async function letters(page: Page): Promise<number> {
 	const times = await page.evaluate(async () => {
 		const found: number[] = [];
 		for (let i = 0; i < 20; i++) {
-			// At every phase of the screen's updates alike, which come each 17 ms: none is favoured.
+			// Evenly at every phase of the screen's updates, which come every 17 ms.
 			await new Promise((resolve) => setTimeout(resolve, 120 + ((i * 7) % 17)));
 			const begun = performance.now();
 			document.execCommand('insertText', false, 'x');
@@ -101,7 +101,7 @@ const sixFrames: Bench = {
 	}
 };
 
-/** Bytes that scripts of the application and of its stages hold, after what is not needed is let go. */
+/** Bytes that scripts of the application and of its stages use, after garbage collection. */
 async function held(sessions: readonly CDPSession[]): Promise<number> {
 	let sum = 0;
 	for (const session of sessions) {
@@ -155,7 +155,7 @@ const secondOpening: Bench = {
 			const times: number[] = [];
 			const bare: number[] = [];
 			await bareFrames(files, 'home.html', SIX_FRAMES, async (address) => {
-				// By turns, since the machine is faster at one time than at another.
+				// Alternately, because the machine's speed varies.
 				for (let i = 0; i < 12; i++) {
 					await page.goto(`${server.url}/site/${site}/bench?page=home.html`);
 					await painted(page);
@@ -196,7 +196,7 @@ const typing: Bench = {
 					LONG
 				);
 				await atTheEnd(other);
-				// By turns, since the machine is faster at one time than at another.
+				// Alternately, because the machine's speed varies.
 				const ratios: number[] = [];
 				for (let round = 0; round < 13; round++) {
 					const [ours, bare] = [await letters(page), await letters(other)];

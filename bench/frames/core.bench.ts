@@ -6,7 +6,7 @@ import { differentSheets } from '../sheets.ts';
 
 const SIZE = 200_000;
 
-/** Sheets in which every kind of rewriting has something to do. */
+/** Sheets in which every kind of rewriting is needed. */
 function rewritten(): () => string {
 	const next = differentSheets(SIZE);
 	return () => next().replaceAll('1px +', '10svh + env(safe-area-inset-top, 1px) +');

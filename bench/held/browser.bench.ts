@@ -9,7 +9,7 @@ import { largeSheet } from '../sheets.ts';
 interface Scene {
 	readonly name: string;
 	readonly files: Files;
-	/** What comes before, unwatched; it may have what the work needs. */
+	/** Preparation, not watched. */
 	readonly before?: (page: Page, server: Server, site: number) => Promise<void>;
 	readonly work: (page: Page) => Promise<void>;
 }
@@ -22,7 +22,7 @@ const parts = Array.from(
 	(_, i) => `<div class="part-${i}"><p class="inner">Words ${i}</p></div>`
 ).join('\n');
 
-/** Some letters, one after the other, at the beginning of the sheet; then what follows from them. */
+/** Types some letters at the beginning of the sheet, and waits for the consequences. */
 async function type(page: Page, letters: number): Promise<void> {
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+Home');
@@ -88,13 +88,13 @@ const SCENES: readonly Scene[] = [
 	dragging
 ];
 
-/** In the page: counts what holds its main thread for more than 50 ms. */
+/** In the page: records tasks that block its main thread for more than 50 ms. */
 const WATCH = `globalThis.held = [];
 new PerformanceObserver((list) => {
 	for (const { duration } of list.getEntries()) globalThis.held.push(duration);
 }).observe({ type: 'longtask', buffered: true });`;
 
-/** In the page: what would be a thread of its own runs in a frame of the same origin, and so on the main thread. */
+/** In the page: runs the code of worker threads in a frame of the same origin, and so on the main thread. */
 const UNTHREADED = `if (top === self) globalThis.Worker = class extends EventTarget {
 	constructor(url) {
 		super();
@@ -122,7 +122,7 @@ const UNTHREADED = `if (top === self) globalThis.Worker = class extends EventTar
 	terminate() { this.frame.remove(); }
 };`;
 
-/** How long tasks of more than 50 ms held the main thread, all and the longest, ms. */
+/** How long tasks of more than 50 ms blocked the main thread, in total and the longest, ms. */
 async function heldBy({ files, before, work }: Scene, isThreaded: boolean): Promise<[number, number]> {
 	return withSite(files, async (page, server, site) => {
 		await page.addInitScript(WATCH);
@@ -135,7 +135,7 @@ async function heldBy({ files, before, work }: Scene, isThreaded: boolean): Prom
 		}
 		await work(page);
 		const held = await page.evaluate<number[]>('globalThis.held');
-		// A comparison with nothing is none.
+		// Without any questions there is nothing to compare.
 		if (!isThreaded && !(await page.evaluate<number>('globalThis.asked ?? 0')))
 			throw new Error('Nothing was asked of what stands for a thread.');
 		return [held.reduce((sum, one) => sum + one, 0), Math.max(0, ...held)];
@@ -149,14 +149,14 @@ export const benches: readonly Bench[] = SCENES.flatMap((scene) => {
 			name: `${scene.name}: main thread held / the same without threads`,
 			goal: { atMost: 0.1 },
 			run: async () => {
-				// In turn, and the least of each: other processes hold it too.
+				// Alternately, and the least of each: other processes use the machine too.
 				const runs: (readonly [threaded: [number, number], whole: [number, number]])[] = [];
 				for (let i = 0; i < 3; i++) runs.push([await heldBy(scene, true), await heldBy(scene, false)]);
 				if (process.env.VERBOSE) console.log(runs);
 				const [all, most] = [0, 1].map((i) => Math.min(...runs.map(([one]) => one[i] ?? NaN)));
 				const whole = Math.min(...runs.map(([, [one]]) => one));
 				longest = most ?? NaN;
-				// Where nothing holds it there is nothing to compare.
+				// Where nothing blocks it there is nothing to compare.
 				return all === 0 ? 0 : (all ?? NaN) / whole;
 			}
 		},

@@ -11,7 +11,10 @@ interface SiteReply {
 	readonly files: readonly { readonly path: string; readonly hash: string; readonly text: string | null }[];
 }
 
-/** Saves a site again and again while its server is killed at random moments; how many saves that were answered are gone. */
+/**
+ * Saves a site again and again while its server is killed at random moments; returns how many acknowledged saves are
+ * lost.
+ */
 async function lost(): Promise<number> {
 	const data = await mkdtemp(join(tmpdir(), 'vantaggio-bench-'));
 	const server = new Server(data);
@@ -54,7 +57,7 @@ async function lost(): Promise<number> {
 			if (!committed) continue;
 			const now = await read();
 			const text = now.files.find(({ path }) => path === 'a.css')?.text;
-			// One more may have been kept than was answered.
+			// One more may have been stored than was acknowledged.
 			if (
 				now.revision < committed.revision ||
 				(now.revision === committed.revision && text !== committed.text)

@@ -9,7 +9,7 @@ import { encodeText } from '../../src/lib/core/text/index.ts';
 import { median, onceOf, type Bench } from '../bench.ts';
 import { withSite } from '../browser.ts';
 
-/** Texts that are hard for a reader that is not careful, of a size. */
+/** Texts that are hard for careless parsers, by size. */
 type Hard = (size: number) => string;
 
 const list = (size: number, of: (i: number) => string, between = ', '): string =>
@@ -55,8 +55,8 @@ const SAVED: readonly Hard[] = [
 ];
 
 /**
- * How much longer twice as much takes, in the worst of some texts: over three doublings, by the fastest of runs in turn,
- * so that no collection of garbage and no other process decides.
+ * How much longer a doubled text takes, in the worst of some texts: over three doublings, by the fastest of
+ * alternating runs, so that neither garbage collection nor other processes decide.
  */
 const doubled = (texts: readonly Hard[], work: (text: string) => unknown) => (): Promise<number> => {
 	const ratios = texts.map((of) => {

@@ -24,7 +24,7 @@ const typing = (what: string, files: () => Promise<Files>, path: string): Bench 
 	}
 });
 
-/** How long the application's main thread is held at the longest while a page is measured at 60 widths, ms. */
+/** The longest time that the application's main thread is blocked while a page is measured at 60 widths, ms. */
 async function heldFor(args: readonly string[]): Promise<number> {
 	return withSite(
 		largePage(6000),
@@ -101,7 +101,7 @@ export const benches: readonly Bench[] = [
 				});
 				await page.goto(`${server.url}/site/${site}/bench`);
 				await painted(page);
-				// What comes once the frames are painted is not waited for.
+				// What is loaded after the frames are painted does not count.
 				const later = await page.evaluate((mark) => {
 					const painted = performance.getEntriesByName(mark)[0]?.startTime ?? 0;
 					return performance

@@ -21,7 +21,7 @@ function faultyPage(elements: number): Record<string, string> {
 
 type Evaluate = <X>(work: (given: inPage.Given) => Promise<X>) => Promise<X>;
 
-/** A page of a site, with the bench's own functions in the page that asks. */
+/** A page of a site, with the bench's own functions loaded. */
 const onPage = <X>(
 	files: Files,
 	path: string,
@@ -51,7 +51,7 @@ type Swept = Awaited<ReturnType<typeof inPage.sweep>>;
 
 const sweeps = new Map<string, Promise<Swept>>();
 
-/** One sweep a page, for all that is told of it. */
+/** One sweep per page, for all results. */
 function sweepOf(
 	what: string,
 	files: () => Promise<Files>,
@@ -114,7 +114,9 @@ function sweeping(
 	];
 }
 
-/** How long an outside driver takes for a width: it sets the viewport and reads all boxes; median over some, ms. */
+/**
+ * The time that an external driver needs for a width: setting the viewport and reading all boxes; median of some, ms.
+ */
 const driven = (files: Files, path: string): Promise<number> =>
 	withSite(files, (page) =>
 		bareFrames(files, path, [], async (address) => {
@@ -139,7 +141,7 @@ const WIDTHS = 2321;
 export const benches: readonly Bench[] = [
 	...sweeping('demo', async () => text(await demoFiles()), 'home.html'),
 	...sweeping('1,500 elements', () => Promise.resolve(faultyPage(1500)), 'index.html'),
-	// Every width of so large a page takes a quarter of an hour: what is found is held against a quarter of them.
+	// Every width of so large a page would take a quarter of an hour: findings are compared at a quarter of them.
 	...sweeping('6,000 elements from 240 to 800', () => Promise.resolve(faultyPage(6000)), 'index.html', {
 		from: 240,
 		to: 800
@@ -220,7 +222,7 @@ export const benches: readonly Bench[] = [
 					await page.keyboard.press('Backspace');
 					await page.keyboard.insertText(String(round % 10));
 					for (let on = 0; on < 4; on++) await page.keyboard.press('ArrowRight');
-					// The quick sweep and the Wake come to an end, and every width is begun with.
+					// The quick sweep and the Wake finish, and the complete sweep begins.
 					await page.waitForTimeout(4000);
 					if (round % 15 === 0) after.push(await used());
 				}

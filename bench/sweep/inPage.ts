@@ -32,7 +32,7 @@ export interface Given {
 	readonly site: number;
 	readonly path: string;
 	readonly texts: Readonly<Record<string, string>>;
-	/** The widths that are swept, CSS px; all where that is left out. */
+	/** The widths to be swept, CSS px; all where omitted. */
 	readonly stretch?: Stretch | undefined;
 }
 
@@ -45,7 +45,7 @@ const pageOf = ({ path, texts }: Given) => {
 };
 
 const APART = 'stage-{n}-s{site}.localhost';
-/** Hosts that no browser finds: stages are opened at the application's own origin then. */
+/** Hosts that no browser resolves: stages are then opened at the application's own origin. */
 const OWN = 'stage-{n}-s{site}.invalid';
 
 async function queueOf(given: Given, stages: number, pattern = APART) {
@@ -81,7 +81,7 @@ async function queueOf(given: Given, stages: number, pattern = APART) {
 
 type Reader = (widths: readonly number[], into: Map<number, Readings>) => Promise<void>;
 
-/** A quick sweep; how many widths it began with. */
+/** A quick sweep; returns the number of widths that it began with. */
 async function quickly(
 	read: Reader,
 	cuts: readonly Cut[],
@@ -105,7 +105,7 @@ const said = ({ key, widths, turns }: Found): string =>
 			.filter(([from = 0, to = 0]) => turns.length > 0 || to - from > GRID)
 	)}`;
 
-/** A quick sweep held against every width, in the same stages. */
+/** A quick sweep compared with every width, on the same stages. */
 export async function sweep(given: Given) {
 	const { cuts } = pageOf(given);
 	const { stretch = STRETCH } = given;
@@ -145,7 +145,7 @@ export async function sweep(given: Given) {
 	};
 }
 
-/** How long some widths take on so many stages, ms. */
+/** The time for some widths on so many stages, ms. */
 export async function timed(given: Given, stages: number, widths: readonly number[]): Promise<number> {
 	const { read, close } = await queueOf(given, stages);
 	// Every stage has the page before it counts.
@@ -157,7 +157,7 @@ export async function timed(given: Given, stages: number, widths: readonly numbe
 	return time;
 }
 
-/** How long a quick sweep takes on so many stages, ms. */
+/** The time of a quick sweep on so many stages, ms. */
 export async function quickOn(given: Given, stages: number): Promise<number> {
 	const { read, close } = await queueOf(given, stages);
 	await read(
@@ -171,7 +171,10 @@ export async function quickOn(given: Given, stages: number): Promise<number> {
 	return time;
 }
 
-/** The longest that the application's main thread is held while some widths are read, apart and at its own origin, ms. */
+/**
+ * The longest time that the application's main thread is blocked while some widths are read, on a stage and at its
+ * own origin, ms.
+ */
 export async function held(given: Given, widths: readonly number[]): Promise<{ apart: number; own: number }> {
 	const longest = async (pattern: string): Promise<number> => {
 		const { read, close } = await queueOf(given, 1, pattern);

@@ -15,7 +15,7 @@ import { Problem } from '../../src/lib/server/problem.ts';
 import type { Bench } from '../bench.ts';
 
 const EACH = 5000;
-/** Processor time that an answer may take, ms. */
+/** The limit of processor time for an answer, ms. */
 const LATE = 2000;
 
 const SITE = join(import.meta.dirname, '../../demo/site');
@@ -26,19 +26,19 @@ const texts = async (ending: string): Promise<string[]> =>
 			.map((name) => readFile(join(SITE, name), 'utf8'))
 	);
 
-/** A zip with some bytes overwritten, by a seed. */
+/** A zip with some bytes overwritten, determined by a seed. */
 function damagedZip(zip: Uint8Array, seed: number): Uint8Array {
 	const bytes = zip.slice(0, seed % 7 === 0 ? (seed * 7919) % zip.length : zip.length);
 	for (let i = 0; i < 1 + (seed % 9); i++) {
 		const at = (seed * 104729 + i * 1299709) % Math.max(1, bytes.length);
-		// Mostly where the directory is, which decides on all else.
+		// Mostly in the directory, on which everything else depends.
 		const place = i % 2 === 0 ? Math.max(0, bytes.length - 1 - (at % 400)) : at;
 		bytes[place] = (seed * 31 + i * 17) % 256;
 	}
 	return bytes;
 }
 
-/** How many of the damaged ones threw, or were answered late. */
+/** How many of the damaged ones threw, or were answered too late. */
 async function failures(name: string, answer: (seed: number) => unknown): Promise<number> {
 	let failed = 0;
 	for (let seed = 1; seed <= EACH; seed++) {

@@ -11,7 +11,7 @@ declare global {
 	var typeBench: typeof inPage;
 }
 
-/** 400 rules that give sizes, a third of them in bands, and the values that they give. */
+/** 400 rules with sizes, a third of them in bands, and their values. */
 export function sized(): { readonly files: Record<string, string>; readonly values: readonly string[] } {
 	const forms = [
 		(i: number) =>

@@ -8,8 +8,8 @@ import { sizedIn } from '../../tests/engine/type/sized.ts';
 import { median, timeOf } from '../bench.ts';
 
 /**
- * Time of evaluating every declaration of a size at every px, each parsed once, over that of the curves and knees of all
- * elements of the page it runs in: cascade, parents and all.
+ * The time for evaluating every declaration of a size at every px, each parsed once, divided by that for the curves
+ * and knees of all elements of the present page, including cascade and inheritance.
  */
 export function curves(files: Readonly<Record<string, string>>, values: readonly string[]) {
 	const { elements, stretches, heights } = sizedIn(document, 'index.html', files, 720);
@@ -32,7 +32,7 @@ export function curves(files: Readonly<Record<string, string>>, values: readonly
 			for (const form of forms) sum += Number(valueAt(form, at).n);
 		}
 	};
-	// By turns, since the machine is faster at one time than at another.
+	// Alternately, because the machine's speed varies.
 	const rounds = Array.from({ length: 7 }, () => {
 		const [ours, every] = [timeOf(read, 9, 3), timeOf(evaluate, 1, 0)];
 		return { ratio: every / ours, ours, every };

@@ -9,7 +9,7 @@ declare global {
 	var why: typeof inPage;
 }
 
-/** A page of 6,000 elements and a sheet of 5,000 rules of the usual mixture, the same at each run. */
+/** A page of 6,000 elements and a sheet of 5,000 rules with a typical mixture, the same in each run. */
 function page6000(): { html: string; css: string } {
 	const item = (i: number): string =>
 		`<li class="card k${i % 900} t${i % 40}" id="i${i}"><h3 class="k${(i * 7) % 900}">Sailing ${i}</h3><p class="w${i % 60}">From <b class="k${(i * 3) % 900}">Tern Quay</b> to <i>Serk</i> <a href="#">at ${i % 24}:15</a></p></li>`;

@@ -28,7 +28,7 @@ let asking: Asking;
 let index: SelectorIndex;
 let caseOf: (answer: Pick<ElementAnswer, 'matches'>) => Case;
 
-/** Reads the cascade of the page it runs in, whose own source and sheet these are. */
+/** Reads the cascade of the present page, given its source and sheet. */
 export function read(html: string, css: string): void {
 	const sources = sourcesOf((path) => (path === 'look.css' ? css : html));
 	cascade = cascadeOf(parsePage(html), 'index.html', sources);
@@ -46,7 +46,7 @@ export function read(html: string, css: string): void {
 	});
 }
 
-/** How many selectors and elements there are, and how many times one matches another. */
+/** The number of selectors and elements, and of matches between them. */
 export const counted = (): readonly [selectors: number, elements: number, hits: number] => {
 	const elements = [...document.querySelectorAll('*')];
 	return [
@@ -56,14 +56,17 @@ export const counted = (): readonly [selectors: number, elements: number, hits: 
 	];
 };
 
-/** Time of finding what matches every element and of deciding all that is set on it, over testing every selector on every element. */
+/**
+ * The time for finding what matches every element and deciding all values set on it, divided by that for testing
+ * every selector on every element.
+ */
 export function everyElement(): number {
 	const elements = [...document.querySelectorAll('*')];
 	const decide = (element: Element): void => {
 		const one = caseOf({ matches: index.matches(element) });
 		for (const property of propertiesSet(one)) verdictOf(property, one);
 	};
-	// By turns, since the machine is faster at one time than at another.
+	// Alternately, because the machine's speed varies.
 	const ratios = [0, 1, 2].map(() => {
 		const ours = timeOf(() => elements.forEach(decide), 3, 1);
 		const bare = timeOf(
@@ -77,12 +80,13 @@ export function everyElement(): number {
 	return median(ratios);
 }
 
-/** As many elements as a selector may hit to be judged. */
+/** At most so many elements may match a selector for it to be judged. */
 const MOST = 60;
 
 /**
- * Time of all that selecting an element asks of its frame (what matches it and all around it with their computed values,
- * its containing block, what moves on it, what is in it) and of its verdicts, over a layout of the page.
+ * The time for everything that selecting an element asks of its frame (what matches it and its ancestors with their
+ * computed values, its containing block, animations, its children) and for its verdicts, divided by that for a layout
+ * of the page.
  */
 export function oneElement(): number {
 	const elements = [...document.querySelectorAll('b')];

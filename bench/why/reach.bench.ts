@@ -6,7 +6,7 @@ import { largePage } from '../pages.ts';
 
 const PAGES = 100;
 
-/** A hundred pages of 1,000 elements, each with words of its own. */
+/** A hundred pages of 1,000 elements, each with different words. */
 const texts = (): [path: string, text: string][] => {
 	const [page = ''] = Object.values(largePage(1000));
 	return Array.from({ length: PAGES }, (_, i) => [`p${i}.html`, page.replaceAll('Sailing', `Sailing ${i}.`)]);
@@ -16,10 +16,13 @@ const texts = (): [path: string, text: string][] => {
 const TYPED = '.cards > .card h3'.split('').map((_, i, all) => all.slice(0, i + 1).join(''));
 
 interface Times {
-	/** From the first letter to the last answer, pages not known before: on a stage, and with each in a frame. */
+	/**
+	 * The time from the first letter to the last answer, for pages not known before: on a stage, and with a frame for
+	 * each.
+	 */
 	readonly stage: number;
 	readonly frames: number;
-	/** For how long the application's main thread is held at the longest: meanwhile, and by doing it there. */
+	/** The longest time that the application's main thread is blocked: meanwhile, and by doing it there. */
 	readonly held: number;
 	readonly inIt: number;
 }

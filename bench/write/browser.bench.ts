@@ -13,7 +13,7 @@ declare global {
 	var write: typeof inPage;
 }
 
-/** Properties with two values each, so that a band may say another. */
+/** Properties with two values each, so that a band can have another. */
 const VALUES: readonly (readonly [string, string, string])[] = [
 	...['top', 'left', 'right', 'bottom', 'width', 'height', 'min-width', 'max-width', 'min-height'].map(
 		(name) => [name, '10px', '20px'] as const
@@ -73,7 +73,7 @@ const collation: Bench = {
 	}
 };
 
-/** Median time from another width of a threshold in the hand to all frames painted, ms. */
+/** Median time from moving a threshold to another width to all frames painted, ms. */
 async function shifted(page: Page): Promise<number> {
 	await page.getByRole('button', { name: /^Threshold .*700/ }).focus();
 	await page.getByLabel('Width to which 700 goes everywhere, px').fill('701');
@@ -96,12 +96,12 @@ function inSixtyPlaces(): Record<string, string> {
 }
 
 /**
- * Time from a press, of a key or of the pointer, to all frames painted, ms. What the press before had measured has ended
- * by then, so that each is measured in the same quiet.
+ * Time from a press, of a key or of the pointer, to all frames painted, ms. Measurements for the previous press have
+ * ended by then, so that conditions are the same for each.
  */
 async function fromPress(page: Page, press: () => Promise<void>): Promise<number> {
 	await page.waitForTimeout(3000);
-	// Listens before the press is sent: one that comes sooner would never be heard.
+	// Listens before the press is sent, because an earlier one would be missed.
 	const heard = await page.evaluateHandle((mark) => {
 		let begun = 0;
 		for (const kind of ['keydown', 'click'])
@@ -177,7 +177,7 @@ const minified: Bench = {
 				await page.locator('.cm-line').nth(5).waitFor();
 				return keystroke(page);
 			});
-		const [packed, laid] = [await edited(sheet), await edited(layOut(sheet).text)];
+		const [packed, laid] = [await edited(sheet), await edited(layOut(sheet, 'sheet').text)];
 		if (process.env.VERBOSE) console.log({ characters: sheet.length, packed, laid });
 		return packed / laid;
 	}

@@ -9,7 +9,10 @@ import { selectorIndex } from '../../src/lib/probe/cascade.ts';
 import { engineOf } from '../../src/lib/session/engine.ts';
 import { median, timeOf } from '../bench.ts';
 
-/** Time of collating the element `#x` at these widths, as after every change of a sheet, over a layout of the page. */
+/**
+ * The time for collating the element `#x` at these widths, as after every change of a sheet, divided by that for a
+ * layout of the page.
+ */
 export function collated(
 	html: string,
 	css: string,
@@ -48,7 +51,7 @@ export function collated(
 		return collate({ columns, sameAsParent: () => false, registered: cascade.registered }).rows;
 	};
 	let n = 0;
-	// By turns, since the machine is faster at one time than at another.
+	// Alternately, because the machine's speed varies.
 	const ratios = Array.from({ length: 5 }, () => {
 		const ours = timeOf(rowsNow, 9);
 		const layout = timeOf(() => {

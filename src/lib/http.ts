@@ -1,6 +1,6 @@
 import type { StaleFile } from './api.ts';
 
-/** A reply that was not a success, with the sentence the server gave. */
+/** A reply without success, with the server's sentence. */
 export class Refused extends Error {
 	constructor(
 		readonly status: number,
@@ -14,9 +14,9 @@ export class Refused extends Error {
 const UNREACHED = 'The server cannot be reached. Nothing here is lost; it is tried again.';
 
 /**
- * Asks the server something.
+ * Sends a request to the server.
  *
- * @throws {Refused} where it cannot be reached, or does not do it
+ * @throws {Refused} where it cannot be reached, or refuses
  */
 export async function ask(path: string, init: RequestInit = {}): Promise<Response> {
 	let response: Response;
@@ -34,7 +34,7 @@ export async function ask(path: string, init: RequestInit = {}): Promise<Respons
 	);
 }
 
-/** What is sent along with a question, as JSON. */
+/** The JSON body of a request. */
 export const sending = (method: string, value: unknown): RequestInit => ({
 	method,
 	headers: { 'content-type': 'application/json' },

@@ -10,9 +10,9 @@ const FILES = {
 	'b.css': 'p { color: #0a7; }\n'
 };
 
-/** Puts the caret before some words of the sheet, and asks what is to be done there. */
+/** Puts the caret before some words of the sheet, and opens the panel of what can be done there. */
 async function at(page: Page, words: string): Promise<void> {
-	// An editor that has just taken the focus may still put its own selection in place: it is set again then.
+	// An editor that has just received the focus may still restore its own selection: then it is set again.
 	await expect(async () => {
 		await page.locator('.cm-content').focus();
 		await page
@@ -65,7 +65,7 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 		/b \{ color: #0a7; \}\n\n@media \(width >= 700px\) \{\n\t\.x \{ top: 1px; \}[^@]*\tb \{ top: 3px; \}\n\}\n$/
 	);
 
-	// Into another file and folder: its picture is found from there too, and one undo brings both files back.
+	// Into another file and folder: its picture is still found from there, and one undo restores both files.
 	await at(page, 'color');
 	await page.getByRole('button', { name: 'Move' }).first().click();
 	await expect(proposed(page)).toContainText('It reaches 2 pages: index.html, other.html.');
@@ -82,7 +82,7 @@ test('rules at the caret are parted, joined, commented and carried, each shown b
 		'.x { color: #0a7; background: url("sea.png"); }'
 	);
 
-	// A band is parted in all rules of it; what is in force stays so.
+	// A band is split in all of its rules; what is in force stays the same.
 	await at(page, 'color');
 	await page.getByLabel('Split the band at, px').fill('850');
 	await page.keyboard.press('Enter');
@@ -111,7 +111,7 @@ test('a value gets a name wherever it is known, and goes back', async ({ page, s
 	await at(page, 'color');
 	await page.getByLabel('#0a7 everywhere as').fill('--sea');
 	await page.keyboard.press('Enter');
-	// Not in b.css: another page has that without this file.
+	// Not in b.css, which another page uses without this file.
 	await expect(proposed(page)).toContainText('#0a7 is --sea, in 2 places.');
 	await expect(proposed(page)).toContainText(':root { --sea: #0a7; }');
 	await page.keyboard.press('Enter');
@@ -184,7 +184,7 @@ test('breakpoints are brought together, joined, named and closed; one block’s 
 	await page.keyboard.press('Enter');
 	expect(await settled(page, () => shownText(page))).toContain('(min-width: 700px) { p { top: 4px }');
 
-	// The end of the first bar: this block alone, drawn to what is there.
+	// The end of the first bar: only this block, snapping to other thresholds.
 	const bar = page.getByTitle('in force: ≤699.98').first();
 	const stretch = await bar.locator('i').boundingBox();
 	if (!stretch) throw new Error('The bar is not shown.');

@@ -2,7 +2,7 @@ import type { Locator } from '@playwright/test';
 import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 
-/** What is said of the space at each side: its length, what it ends at, and what it is made up of. */
+/** The texts about the space at each side: its length, what it ends at, and its parts. */
 const spaces = async (page: Page): Promise<string[]> => {
 	const table = page.getByRole('table').filter({ has: page.getByRole('columnheader', { name: 'space' }) });
 	const rows = await table.locator('tbody tr').all();
@@ -13,7 +13,7 @@ const spaces = async (page: Page): Promise<string[]> => {
 	);
 };
 
-/** Pulls a part of a bar by so many px, and lets it go. */
+/** Pulls a part of a bar by so many px, and releases it. */
 async function pull(page: Page, part: Locator, by: number): Promise<void> {
 	const bar = await part.boundingBox();
 	if (!bar) throw new Error('The part is not drawn.');
@@ -100,7 +100,7 @@ test('a bar is pulled: tried in the frames at once, written on Enter; percentage
 	await page.locator('td.here button.value').and(page.locator('[data-cell^="margin-bottom, "]')).click();
 	await expect(panel).toContainText('p.y stands 20 px off at the bottom by it.');
 	await page.keyboard.press('Escape');
-	// Taking it out names that too, before anything is written.
+	// Removing it also names that, before anything is written.
 	const cell = page.locator('td.here button.value').and(page.locator('[data-cell^="margin-bottom, "]'));
 	await cell.press('Delete');
 	const card = page.getByRole('dialog', { name: 'What would be written' });
@@ -129,7 +129,7 @@ test('the height is pulled like the width; padding and gap name what stands off 
 	expect(parseFloat(tried)).toBeGreaterThan(60);
 	await page.keyboard.press('Enter');
 	expect(await settled(page, () => shownText(page))).toContain(`height: ${tried};`);
-	// By the flow, as the sheet names its sides.
+	// Flow-relative, as the sheet names its sides.
 	await pull(page, panel.locator('figure', { hasText: 'width' }).locator('.border'), 10);
 	await expect(panel.locator('.hand')).toContainText('border-inline-start-width');
 	await page.keyboard.press('Enter');

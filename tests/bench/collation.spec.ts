@@ -34,7 +34,7 @@ const field = (page: Page, name: string, column: string) =>
 const into = (page: Page) => page.locator('.into');
 const over = (page: Page) => into(page).getByRole('combobox', { name: 'over' });
 
-/** Has a value go to the rule of its class, which matches others too. */
+/** Sends a value to the rule of its class, which matches others too. */
 async function toCard(page: Page): Promise<void> {
 	const wider = into(page).locator('.wider');
 	await expect(wider).toHaveText('or .card in a.css also matches 1 here, 1 on 1 other page');
@@ -119,7 +119,7 @@ test('a value is tried in all frames and goes into its band alone; Escape discar
 	await expect(cell(page, 'padding', 'B')).toContainText('45px');
 	expect(await settled(page, () => padding(page))).toBe('45px');
 
-	// Everywhere: what says otherwise goes.
+	// Everywhere: overrides are removed.
 	await cell(page, 'padding', 'A').click();
 	await toCard(page);
 	await over(page).selectOption('everywhere');
@@ -132,7 +132,7 @@ test('a value is tried in all frames and goes into its band alone; Escape discar
 	await page.keyboard.press('Control+z');
 	expect(await settled(page, () => shownText(page))).toBe(written);
 
-	// An override is taken out with the block that held it alone.
+	// An override is removed together with the block that contained only it.
 	await expect(cell(page, 'padding', 'B')).toContainText('45px');
 	await cell(page, 'padding', 'B').focus();
 	await page.keyboard.press('Delete');
@@ -153,7 +153,7 @@ test('a value goes to what matches nothing else, beside the rules that match it;
 	await page.keyboard.press('Shift+C');
 	const input = page.locator('input.field');
 	const write = async (property: string, value: string): Promise<void> => {
-		// Bands that say the same are one column, told by its first letter and its last.
+		// Bands with the same values are one column, labelled with its first letter and its last.
 		await page.getByRole('button', { name: new RegExp(`^${property}, A`) }).click();
 		await over(page).selectOption('everywhere');
 		await input.fill(value);
@@ -166,7 +166,7 @@ test('a value goes to what matches nothing else, beside the rules that match it;
 	await page.getByRole('tab', { name: 'a.css' }).click();
 	const sheet = SHEET.replace('\n@media', '\n#one {\n  color: navy;\n}\n\n@media');
 	expect(await settled(page, () => shownText(page))).toBe(sheet);
-	// The rule that is there for it now takes the next value.
+	// The rule that now exists for it takes the next value.
 	await write('padding', '3px');
 	await input.press('Enter');
 	expect(await settled(page, () => shownText(page))).toBe(sheet.replace('navy;', 'navy;\n  padding: 3px;'));
@@ -201,7 +201,7 @@ test('what cannot be taken says so: a value, a broken place, a stronger rule, a 
 	await into(page).getByRole('button', { name: 'as strong: .card (0, 1, 0)' }).click();
 	await expect(into(page)).toContainText('changes <700');
 	await page.keyboard.press('Escape');
-	// A flag is part of the value in the hand, and stays unless it is taken away.
+	// A flag is part of the value being edited, and stays unless it is removed.
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+End');
 	await page.keyboard.insertText('.card { gap: 1px !important }\n');
@@ -469,7 +469,7 @@ test('with twenty bands at 1024 px the band in hand stays in sight, with its fra
 	await field(page, 'padding', 'L').fill('77px');
 	await over(page).selectOption('here only');
 	await expect(into(page)).toContainText('changes 1300–<1400');
-	// Whatever moves the others, the band in hand is neither lost nor another one.
+	// Whatever moves the others, the band being edited is neither lost nor exchanged.
 	await width.fill('450');
 	await width.press('Enter');
 	await expect(page.getByRole('columnheader', { name: /^L/ })).toBeVisible();
@@ -477,8 +477,8 @@ test('with twenty bands at 1024 px the band in hand stays in sight, with its fra
 	await expect(field(page, 'padding', 'L')).toHaveValue('77px');
 	await width.fill('1350');
 	await width.press('Enter');
-	// Each frame that is shown has what is selected in it.
-	// (Columns come and go with the carriage: the frames are asked for anew each time.)
+	// Each visible frame contains the selection. (Columns change with the carriage, so the frames are looked up each
+	// time.)
 	await expect(async () => {
 		const frames = pageFrames(page);
 		expect(frames.length).toBeGreaterThan(1);

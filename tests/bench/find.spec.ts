@@ -13,7 +13,7 @@ test('anything is found by its words and gone to; back and forward walk the same
 	};
 	const selected = page.getByLabel('What is selected').locator('.name b');
 
-	// An element, which then is selected and in sight.
+	// An element, which is then selected and in sight.
 	await find('sails between');
 	const [lead] = pageFrames(page);
 	const name = (await found.first().locator('.name').textContent()) ?? '';
@@ -28,7 +28,7 @@ test('anything is found by its words and gone to; back and forward walk the same
 	await expect(found.first()).toContainText('css/sailings.css:16');
 	await page.keyboard.press('Enter');
 	await expect(page.locator('.cm-activeLine')).toContainText('.sail .words h2');
-	// Single keys go on acting beside the text; Enter goes in, Escape comes out.
+	// Single keys keep working beside the text; Enter goes in, Escape comes out.
 	const beside = page.getByRole('button', { name: 'Enter or E: edit here' });
 	await expect(beside).toBeFocused();
 	await page.keyboard.press('Enter');

@@ -32,7 +32,7 @@ test('what is wrong is listed with its widths, shown where it begins, and gone o
 	await expect(page).toHaveURL(/at=1\.1\.0(%2C|,)1\.1/);
 	await expect(page.locator('.stretch.found')).toHaveCount(1);
 
-	// The declaration to blame is proved by taking it out, what mends it by trying it.
+	// The declaration to blame is proved by removing it, remedies by trying them.
 	await expect(panel).toContainText('Without width: 200px a.css:4 on div.box it is not there at 240.');
 	await expect(page.locator('.cm-activeLine')).toContainText('.box');
 	await panel.getByRole('button', { name: 'Or add max-width: 100%, which mends it' }).click();
@@ -61,7 +61,7 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 		/240–699\s*The page scrolls sideways: p.lone “Quay”/,
 		/240–512\s*2 × p.wide: the page scrolls sideways/
 	]);
-	// What the page looks like where neither holds is told, and seen.
+	// The page where neither half holds is described, and shown.
 	await panel.getByRole('button', { name: /Neither/ }).click();
 	await expect(panel).toContainText('At 599.5 3 elements are as on neither side: p.wide, p.lone');
 	await panel.getByRole('button', { name: 'See it at 599.5' }).click();
@@ -113,7 +113,7 @@ test('a finding’s edges are stops, one px beside them is seen, and it is accep
 	await page.keyboard.press('Tab');
 	await expect(panel.getByRole('status')).toContainText('2 found.');
 	await page.getByRole('checkbox', { name: 'the page scrolls sideways' }).uncheck();
-	// Other widths can be swept, and are when it is opened again.
+	// Other widths can be swept, and are again after reopening.
 	await page.getByLabel('Swept to, px').fill('340');
 	await page.keyboard.press('Tab');
 	await expect(panel.getByRole('status').first()).toContainText('All 101 widths measured.');
@@ -141,7 +141,7 @@ test('a stage that hangs in the middle of a sweep is opened again, and the sweep
 		})
 		.catch(() => undefined);
 	const seen = /(\d+) of 2321/.exec(await panel.getByRole('status').first().innerText())?.[1];
-	// Until it is opened again what is not measured is not said to be.
+	// Until it is reopened, unmeasured widths are not said to be measured.
 	await expect(panel.getByRole('status').first()).toContainText('1 found.');
 	await expect(panel.getByRole('status').first()).not.toContainText(`${seen} of 2321`);
 	await expect(panel.getByRole('listitem')).toHaveText([/240–2512\s*The page scrolls sideways/]);
@@ -155,7 +155,7 @@ test('a page whose font is missing, whose containers ask each other and whose pi
 	const site = await bring(server, {
 		'index.html':
 			'<!doctype html><link rel=stylesheet href=a.css><body><div class=a><div class=b><p>Sea</p></div></div><i class=c></i>',
-		// A box that grows makes its container's condition fail, by which it would shrink again; sizes inside go by it.
+		// A growing box makes its container's condition fail, whereby it would shrink again; sizes inside depend on it.
 		'a.css': `@font-face { font-family: Gone; src: url(gone.woff2); font-display: block }
 body { margin: 0; font: 16px/1.5 Gone, monospace }
 .a { container: a / inline-size; width: 50vw }

@@ -95,7 +95,7 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
 	await expect(row(page, '.strip').getByRole('cell').nth(1)).toHaveText('1');
 	await expect(page.locator('.cm-content')).not.toContainText('strip');
-	// What is given is locked: nothing that is typed or replaced gets into it.
+	// Given files are locked: nothing typed or replaced changes them.
 	await expect(page.getByText('given: locked')).toBeVisible();
 	await page.locator('.cm-content').click();
 	await page.keyboard.insertText('typed');

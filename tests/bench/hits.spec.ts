@@ -38,7 +38,7 @@ test('the rule at the caret tells what it hits here and on every page, steps thr
 	await expect(hits(page)).toContainText('nothing here');
 	await expect(hits(page)).toContainText('only on more.html 1');
 
-	// A near miss is shown by a click, and then written.
+	// A similar selector is shown by a click, and then written.
 	await page.locator('.cm-line', { hasText: '.crad' }).click();
 	await expect(hits(page)).toContainText('.card would match 2 elements: no page has .crad');
 	await hits(page).getByRole('button', { name: '.card', exact: true }).click();
@@ -49,7 +49,7 @@ test('the rule at the caret tells what it hits here and on every page, steps thr
 	await expect(page.locator('.cm-content')).toContainText('.card { color: blue }');
 	await expect(card).toHaveCSS('color', 'rgb(0, 0, 255)');
 
-	// A selector that is being typed is tried letter by letter, and outlined.
+	// A selector being typed is tried letter by letter, and outlined.
 	await page.keyboard.press('Control+End');
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+End');
@@ -109,7 +109,7 @@ test('a sheet that is not on the page stands apart, and its rules match nothing 
 	await expect(page.getByRole('button', { name: 'page10.css, not on this page' })).toBeVisible();
 	await page.keyboard.press('Escape');
 
-	// The panel below takes the sheet's height, until somebody goes to the sheet.
+	// The panel below takes the sheet's height, until the sheet is focused.
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('-');
 	await expect(page.locator('.cm-content')).toBeHidden();

@@ -23,7 +23,7 @@ test('attributes, classes, words, wrappers and copies are shown before they are 
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+I');
 
-	// A class that a sheet has rules for is taken away: tried in the frames, and let go.
+	// A class with rules in the sheets is removed: tried in the frames, and discarded.
 	await page.getByRole('button', { name: 'day ×' }).click();
 	await expect(card).toContainText('a.css has rules for .day.');
 	expect(await settled(page, () => lead?.locator('.day').count())).toBe(0);
@@ -60,7 +60,7 @@ test('attributes, classes, words, wrappers and copies are shown before they are 
 		'<li class="fare day" lang="en">only 3 &lt; 4</li>\n    <li class="fare" id="night">'
 	);
 
-	// HTML that would close what it is to stand in is refused; other HTML gets lines of its own.
+	// HTML that would close its parent is refused; other HTML gets lines of its own.
 	await page.getByLabel('Where to add it').selectOption('inside, last');
 	await page.getByLabel('HTML to add').fill('</li><li>x');
 	await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -101,7 +101,7 @@ test('words are chosen in a frame, rules that hit otherwise are named, pictures 
 	if (!lead) throw new Error('There is no lead.');
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Shift+I');
-	/** Where a word stands in the lead’s frame, by the place of its first letter there. */
+	/** The position of a word in the lead’s frame, by its first letter. */
 	const twice = async (word: string, shift: boolean): Promise<void> => {
 		const at = await lead.evaluate((sought) => {
 			const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);

@@ -75,7 +75,7 @@ test('a frame whose bands are not the Measure’s says so', async ({ page }) => 
 	const condition = handset.getByRole('button', {
 		name: /\(hover: hover\) and \(min-width: 1000px\) layout\.css:\d+/
 	});
-	// Pointing at the mark tells them, until the pointer goes; a click keeps them.
+	// Hovering the mark shows them, until the pointer leaves; a click keeps them.
 	const mark = handset.getByText(/^≠ \d+$/);
 	await mark.hover();
 	await expect(condition).toBeVisible();

@@ -21,7 +21,7 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 		page.locator('.cm-line', { hasText: words }).getByText(words, { exact: true }).click();
 	await all('color', 'rgb(1, 2, 3)');
 
-	// The declaration at the caret, by the sheet’s key; what is typed elsewhere moves it along.
+	// The declaration at the caret, by the sheet’s key; typing elsewhere moves it along.
 	await caretIn('color');
 	await page.keyboard.press('Alt+m');
 	await all('color', 'rgb(0, 0, 0)');
@@ -33,7 +33,7 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 	await all('color', 'rgb(0, 0, 0)');
 	await expect(page.locator('.cm-muted')).toHaveText('color: rgb(1, 2, 3)');
 
-	// The block around, by the menu; both are listed, and brought back one by one and together.
+	// The block around it, by the menu; both are listed, and unmuted one by one and together.
 	await caretIn('word-spacing');
 	await page.getByText('Mute', { exact: true }).click();
 	await page.getByRole('button', { name: 'The rule or block around that' }).click();
@@ -61,7 +61,7 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 	await page.keyboard.press('Shift+m');
 	await all('color', 'rgb(1, 2, 3)');
 
-	// Everything but the rule at the caret, which stands in a block.
+	// Everything but the rule at the caret, which is in a block.
 	await caretIn('word-spacing');
 	await page.getByText('Mute', { exact: true }).click();
 	await page.getByRole('button', { name: 'All sheets but the rule at the caret' }).click();
@@ -72,7 +72,7 @@ test('a declaration, rule, block, file or class is out of force in every frame, 
 	await page.keyboard.press('Shift+m');
 	await all('color', 'rgb(1, 2, 3)');
 
-	// A whole file, and a class of an element; a reload keeps no mute, and what was saved is whole.
+	// A whole file, and a class of an element; a mute does not survive a reload, and what was saved is complete.
 	await page.getByText('Mute', { exact: true }).click();
 	await page.getByRole('button', { name: 'All of this file' }).click();
 	await all('margin-top', '16px');

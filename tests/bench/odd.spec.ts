@@ -1,7 +1,7 @@
 import { bring, expect, framesShown, openBench, pageFrames, test } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 
-/** Types at the end of the sheet that is shown, and waits until the lead's first paragraph has the width. */
+/** Types at the end of the shown sheet, and waits until the lead's first paragraph has the width. */
 const WIDTH = '321px';
 
 test('a sheet of a megabyte on one line, and one of ten thousand open braces, are shown and can be typed in', async ({

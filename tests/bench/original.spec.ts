@@ -6,7 +6,7 @@ import { settled } from '../rest.ts';
 
 const PICTURE = join(import.meta.dirname, '../../demo/site/img/ramp-480.webp');
 
-/** Where the picture lies in the lead, px of the lead's page. */
+/** The position of the picture in the lead, px of the lead's page. */
 async function lies(page: Page, lead: Frame): Promise<number[]> {
 	const width = await lead.evaluate(() => innerWidth);
 	return page
@@ -44,7 +44,7 @@ test('an Original is dropped in, shown, lined up by points and by an element, me
 	// Other widths have none.
 	await expect(page.frameLocator('.table iframe').first().locator('img')).toHaveCount(1);
 
-	// Two points 200 px apart in the picture come to lie 400 px apart on the page.
+	// Two points 200 px apart in the picture are brought to 400 px apart on the page.
 	const before = 812 / 480;
 	await page.getByRole('button', { name: 'Line up by two points' }).click();
 	for (const point of ['#a', '#c', '#b', '#d']) {
@@ -57,14 +57,14 @@ test('an Original is dropped in, shown, lined up by points and by an element, me
 	expect(Math.abs(width - 480 * before * 2)).toBeLessThan(10);
 	expect(Math.abs(x - (21 - 101 * 2))).toBeLessThan(6);
 
-	// By an element: two corners in the picture come to lie on its box.
+	// By an element: two corners in the picture are brought to its box.
 	await clickIn(page, 'Carriage', lead, '#e');
 	await page.getByRole('button', { name: 'Line up with the selection' }).click();
 	await clickIn(page, 'Carriage', lead, '#a');
 	await clickIn(page, 'Carriage', lead, '#d');
 	expect(await settled(page, async () => (await lies(page, lead))[2])).toBeLessThan(1400);
 
-	// It goes with the page's scrolling; a figure can be typed.
+	// It scrolls with the page; a figure can be typed.
 	await page.getByLabel('from the left, px').fill('40');
 	await page.keyboard.press('Tab');
 	expect(await settled(page, async () => (await lies(page, lead))[0])).toBe(40);

@@ -117,7 +117,7 @@ test('the ladder climbs by click and by keys, and back the same way; Back finds 
 	expect(bar?.height).toBeCloseTo((height * (drawn?.width ?? 0)) / width, 0);
 
 	await page.keyboard.press('z');
-	// The key is pressed in a frame, which tells it; the next is pressed when the ladder has the focus.
+	// The key is pressed in a frame, which reports it; the next is pressed when the ladder has the focus.
 	await expect(ladder.locator(':focus')).toHaveCount(1);
 	await page.keyboard.press('ArrowUp');
 	await expect(selectedName(page)).toHaveText('div.row');

@@ -66,7 +66,7 @@ test('a new rule is written beside those that hit the selection, by a selector o
 	await page.keyboard.insertText('order: 1;');
 	const written = (rule: string): string => sheet.replace('}\n\np {', `}\n\n${rule}\n\np {`);
 	expect(await settled(page, () => shownText(page))).toBe(written('.cards > .card {\n  order: 1;\n}'));
-	// The rule is a step, and so is what was typed in it.
+	// The rule is a step, and so is what is typed in it.
 	await page.keyboard.press('Control+z');
 	await page.keyboard.press('Control+z');
 	expect(await settled(page, () => shownText(page))).toBe(sheet);
@@ -76,7 +76,7 @@ test('a new rule is written beside those that hit the selection, by a selector o
 	await page.getByRole('button', { name: 'New rule here' }).click();
 	await expect(page.locator('.cm-content')).toBeFocused();
 	const rule = /\}\n\n(.+) \{\n {2}\n\}\n\np \{/.exec(await settled(page, () => shownText(page)))?.[1] ?? '';
-	// Of the selectors that last it is one that matches fewest: here and on the other pages.
+	// Of the steady selectors it is the one with the fewest matches: here and on the other pages.
 	const hits = await pageFrames(page)[0]?.evaluate(
 		(selector) => document.querySelectorAll(selector).length,
 		rule

@@ -32,7 +32,7 @@ test('a click selects, the same element is drawn in every frame with its figures
 	await expect(selectedName(page)).toHaveText('p#a.card.one');
 	await clickIn(page, 'Carriage', lead, '#a b', 'Shift');
 	await expect(selectedName(page)).toHaveText('b');
-	// At the same place, but after something else was selected by other means.
+	// At the same place, but after something else was selected in another way.
 	await page.goBack();
 	await expect(selectedName(page)).toHaveText('p#a.card.one');
 	await clickIn(page, 'Carriage', lead, '#a b');

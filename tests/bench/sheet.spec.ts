@@ -202,7 +202,7 @@ test('long lines are wrapped until that is switched off; a new line is indented 
 	await page.getByRole('button', { name: 'Do not wrap long lines' }).click();
 	expect(await settled(page, rows)).toHaveLength(1);
 	expect(await isScrolled()).toBe(true);
-	// A place is gone to without the sheet being left at the side, but for one that is out of sight there.
+	// Going to a place does not leave the sheet scrolled sideways, unless the place is out of sight otherwise.
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+f');
 	const find = page.getByRole('textbox', { name: 'Find', exact: true });
@@ -268,7 +268,7 @@ test('a text is searched in a panel over it: places are counted, gone through an
 	await panel.getByRole('textbox', { name: 'Replace with' }).fill('$1em');
 	await panel.getByRole('button', { name: 'Replace all here' }).click();
 	expect(await shownText(page)).toBe('a { gap: 1rem }\nb { gap: 20em; top: 3em }\n');
-	// All of it is one step, as is what was replaced before.
+	// All of it is one step, and so was the earlier replacement.
 	await find.focus();
 	await page.keyboard.press('Escape');
 	await expect(panel).toHaveCount(0);
@@ -300,7 +300,7 @@ test('a minified sheet is laid out while it is read and edited; its file gets no
 	await expect(saved(page)).toHaveText('✓ Saved · revision 2');
 	const after = source.replace('color:rgb(1,1,1);', 'color:rgb(1,1,1);outline:0;order:1;');
 	expect(text((await exported(empty, site))['yard/a.css'])).toBe(after);
-	// What stood on one line has lines of its own now, here and after a reload.
+	// What was on one line now has lines of its own, here and after a reload.
 	const shown = async (): Promise<string> => (await shownText(page)).replace(/\s*‸.*$/gm, '');
 	expect(await shown()).toContain('#x{\n  color:rgb(1,1,1);\n  outline:0;\n  order:1;\n  margin:0\n}');
 	await page.reload();
@@ -321,7 +321,7 @@ test('what is minified in a page, or pasted into a sheet, is laid out, and place
 	const source = `<!doctype html>\n<link rel=stylesheet href="a.css"><style>${inPage}</style><p id=x>x</p>\n`;
 	const site = await bring(empty, { 'yard/index.html': source, 'yard/a.css': '/* ours */\n' });
 	await openBench(page, empty, site);
-	// What is pasted stays as it was pasted until it is saved.
+	// Pasted text stays as it was pasted until it is saved.
 	const pasted = `#x{order:3}${rules('g')}`;
 	await typeAt(page, 'end', pasted);
 	await expect(page.getByText('laid out to be read')).toHaveCount(0);
@@ -330,7 +330,7 @@ test('what is minified in a page, or pasted into a sheet, is laid out, and place
 	expect(await shownText(page)).toContain('#x{\n  order:3\n}\n.g0{\n');
 	await expect(page.getByText('laid out to be read')).toBeVisible();
 	expect(text((await exported(empty, site))['yard/a.css'])).toBe(`/* ours */\n${pasted}`);
-	// The page's own sheet: a line a declaration, in the frames and in the file as it was but for what is changed.
+	// The page's own sheet: one declaration per line, in the frames, and in the file with only the changes.
 	const [lead] = pageFrames(page);
 	if (!lead) throw new Error('There is no lead.');
 	await clickIn(page, 'Carriage', lead, '#x');

@@ -84,7 +84,7 @@ test('hover, focus and active are pinned on an element, in all frames or one', a
 	await expect(handset.locator('nav')).toHaveCSS('left', '3px');
 	await expect(lead.locator('nav')).not.toHaveCSS('top', '7px');
 	await expect(page.getByText('focus, active pinned')).toBeVisible();
-	// A page that is written anew is held too.
+	// States are also pinned on a page that is rewritten.
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	await page.locator('.cm-line').first().click();
 	await page.keyboard.press('Control+End');

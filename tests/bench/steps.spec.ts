@@ -1,7 +1,7 @@
 import { bring, expect, openBench, pageFrames, shownText, test, type Page } from '../fixtures.ts';
 import { settled } from '../rest.ts';
 
-/** What is left alone after the first line. */
+/** Text after the first line that is left alone. */
 const REST = '\n\n/* sea */\n\n';
 const SITE = {
 	'index.html':
@@ -34,7 +34,7 @@ test('the newest step is taken back in whichever file it is, listed, gone to, an
 	await write(page, 'b.css', '; left: 2px');
 	await page.getByRole('tab', { name: 'a.css' }).click();
 
-	// With the keys in no file at all: sheet and frames go to where the newest step was.
+	// With the focus in no file: sheet and frames go to the place of the newest step.
 	await page.getByText('Vantaggio', { exact: true }).click();
 	await page.keyboard.press('Control+z');
 	await expect(active(page)).toHaveText(/b.css/);
@@ -143,7 +143,7 @@ test('a second tab says what the first has unsaved; texts that part are settled 
 	await expect(other.getByText('unsaved in another tab')).toBeVisible();
 	await other.getByRole('tab', { name: 'b.css' }).click();
 	await expect(other.getByText('unsaved in another tab')).toHaveCount(0);
-	// A third tab that crashes says nothing any more, and has nothing any more.
+	// A third tab that crashes no longer counts.
 	const third = await context.newPage();
 	await openBench(third, server, site, '?page=index.html&file=b.css');
 	await write(third, 'b.css', '; left: 1px');

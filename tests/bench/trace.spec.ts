@@ -60,7 +60,7 @@ test('the Trace says where each value comes from, at every band, and why each ot
 	await openRow('color');
 	await expect(row('color').locator('.kept')).toContainText('color: maroon');
 
-	// What does nothing where it stands has the dele, with its reason.
+	// A declaration without effect has the dele, with its reason.
 	await panel.getByLabel('Property').fill('top');
 	await openRow('top');
 	await expect(row('top')).toContainText('₰ It does nothing here. top acts on positioned elements');
@@ -111,7 +111,7 @@ test('beside the line of what does nothing stands the dele, for as long as it do
 	const line = (n: number) => page.locator('.cm-line').nth(n);
 	await expect(line(0).locator('.cm-dele')).toHaveText('₰ does nothing here');
 	await expect(line(0).locator('.cm-dele')).toHaveAttribute('title', /with flex-wrap: nowrap it has one/);
-	// On the items of the row both do something; on what stands outside neither does.
+	// On the items of the row both have an effect; elsewhere neither does.
 	await expect(line(2).locator('.cm-dele')).toHaveCount(2);
 	await expect(line(1).locator('.cm-dele')).toHaveCount(0);
 	await expect(line(3).locator('.cm-dele')).toHaveCount(0);

@@ -83,7 +83,7 @@ test('what an edit changed beyond the band that was meant comes first, and it is
 		/\.note \{ width: 300px; \}[^]*width >= 1000px[^]*width: 400px/
 	);
 	await expect(wake(page)).toContainText('p.note, 240–<1000');
-	// What changes nothing says so, with how many widths were looked at.
+	// What changes nothing is reported so, with the number of widths measured.
 	await after(page, 'color: ');
 	await page.keyboard.insertText('/* as ever */ ');
 	await expect(wake(page)).toContainText('Nothing could change.');
@@ -114,7 +114,7 @@ test('what is held is checked after every edit; a breach is said, allowed, taken
 	expect(text).toContain('<h1>Unchanged: index.html, ≥1000</h1>');
 	expect(text).toContain('1000 px, 1008 px, 1136 px, 1264 px');
 
-	// Another band may change; what is held may not.
+	// Another band may change; what is held must not.
 	await page.keyboard.press('Escape');
 	await after(page, 'padding: 2');
 	await page.keyboard.insertText('4');
@@ -131,7 +131,7 @@ test('what is held is checked after every edit; a breach is said, allowed, taken
 	await page.locator('.cm-content').click();
 	await page.keyboard.press('Control+Shift+Z');
 	await expect(wake(page)).toContainText('Hold broken: 1000–2560, p.note.');
-	// After a reload it is held still; what is there then can be held instead.
+	// After a reload it is still held; the new state can be held instead.
 	await page.keyboard.press('Control+s');
 	await page.reload();
 	await expect(wake(page)).toContainText('Hold broken: 1000–2560, p.note.');
@@ -156,7 +156,7 @@ test('findings that an edit makes are told, and those that it mends, with their 
 	await page.keyboard.press('Control+z');
 	await expect(wake(page)).toContainText(/Mended: The page scrolls sideways: p\.note .*, 300–2560\./);
 
-	// So are those of an edit of the markup; what only stands elsewhere now is as it was.
+	// The same for an edit of the markup; what only moved is unchanged.
 	await page.getByRole('tab', { name: 'index.html' }).click();
 	const body = page.locator('.cm-line').first();
 	await body.click();

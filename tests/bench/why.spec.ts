@@ -49,7 +49,7 @@ test('the Trace tells of what a share is, what a variable comes to, what is on t
 	const [lead] = pageFrames(page);
 	await expect(lead?.locator('#x') ?? page.locator('x')).toHaveCSS('margin', '40px 0px 40px 24px');
 
-	// A registered property is not inherited; what is put in must fit.
+	// A registered property is not inherited; substituted values must fit.
 	await openRow(page, 'padding-top');
 	await expect(row(page, 'padding-top')).not.toContainText('--still: 9px');
 	await expect(row(page, 'padding-top')).toContainText('computed: 3px');
@@ -64,7 +64,7 @@ test('the Trace tells of what a share is, what a variable comes to, what is on t
 	await openRow(page, 'border-top-width');
 	await expect(row(page, 'border-top-width')).toContainText('the animation pale is on top now');
 
-	// A shorthand as what it sets, and what of it does not stand.
+	// A shorthand as its longhands, and those of them that do not hold.
 	await panel(page).getByLabel('Property').fill('margin');
 	await expect(row(page, 'margin')).toContainText('5% 0 sets 4 longhands; margin-left set elsewhere');
 });

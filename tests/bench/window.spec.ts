@@ -63,7 +63,7 @@ test('a plain window has a height of its own, whatever its place is, which is ty
 	await page.reload();
 	await expect(height(page)).toHaveValue(String(dragged));
 
-	// A vantage has its own height; a plain window is as it was.
+	// A vantage has its own height; a plain window keeps its former one.
 	await page.getByLabel('Lead as').selectOption('Handset');
 	await expect(height(page)).toHaveValue('800');
 	await page.getByLabel('Lead as').selectOption('plain window');
@@ -105,7 +105,7 @@ test('a lead higher than its place is cut, panned before its page scrolls, or sh
 	await more.click();
 	await expect(above).toBeVisible();
 
-	// What is selected elsewhere is brought into the part that is seen.
+	// What is selected elsewhere is scrolled into the visible part.
 	await page.keyboard.press('Shift+PageUp');
 	await page.keyboard.press('Shift+Z');
 	await page.getByRole('treeitem').filter({ hasText: 'div#end' }).first().click();

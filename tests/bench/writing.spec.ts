@@ -78,7 +78,7 @@ test('a number is nudged by keys and pointer, frames follow, and Escape puts it 
 	await page.keyboard.up('Alt');
 	await expect(lines(page).first()).toContainText('width: 115px');
 
-	// In no number the editor moves the line.
+	// Outside of numbers the editor moves the line.
 	await caretAfter(page, 3, '.b');
 	await page.keyboard.press('Alt+ArrowUp');
 	await expect(lines(page).nth(2)).toContainText('.b { color: red }');
@@ -310,7 +310,7 @@ test('rules are gone to, moved with their comments and folded by what is in forc
 	await page.keyboard.press('r');
 	await expect(active).toContainText('.x { color: var(--c) }');
 
-	// What is not in force is passed over.
+	// Rules not in force are skipped.
 	await page.keyboard.press('Alt+.');
 	await expect(active).toContainText('p { margin: 0 }');
 	await page.keyboard.press('Alt+.');
@@ -367,7 +367,7 @@ test('a search that cannot be read, or does not end, is said, and the next one f
 	await words.fill('^p|t.p');
 	await expect(page.getByText('3 places in 2 files')).toBeVisible();
 	await expect(page.getByRole('dialog').getByRole('alert')).toHaveCount(0);
-	// One that does not end is given up for the next one, which does not wait for it.
+	// A search that does not end is abandoned for the next one, which does not wait for it.
 	await words.fill('(a+)+!');
 	await words.fill('^p|t.p');
 	await expect(page.getByText('3 places in 2 files')).toBeVisible();

@@ -48,7 +48,7 @@ async function protocolOrders(page: Page, path: string, marks: readonly string[]
 		const { matchedCSSRules = [] } = await session.send('CSS.getMatchedStylesForNode', { nodeId });
 		const rules = matchedCSSRules.flatMap(({ rule }) => {
 			const { range, styleSheetId, cssText = '' } = rule.style;
-			// A rule that holds nothing but other rules decides nothing.
+			// A rule that only contains other rules decides nothing.
 			const empty = cssText.replace(/\/\*.*?\*\//gs, '').trim() === '' || /^[^:;]*\{/.test(cssText);
 			if (rule.origin !== 'regular' || !range || !styleSheetId || empty) return [];
 			return `${sheets.get(styleSheetId)} ${range.startLine}:${range.startColumn}`;
@@ -74,7 +74,8 @@ for (const [name, folder, every] of [
 			(one) => one.endsWith('.html') && (!process.env.ONLY || one === process.env.ONLY)
 		);
 		for (const [i, path] of pages.entries()) {
-			// Pages share their sheets or their kinds of rules: each is asked at three of the widths, in turn, fixtures at 812 too.
+			// Pages share their sheets or their kinds of rules: each is asked at three of the widths, in turn, fixtures at
+			// 812 too.
 			for (const width of WIDTHS.filter((at, n) => (every && at === 812) || (n + i) % 5 < 3)) {
 				await page.setViewportSize({ width, height: 700 });
 				await page.goto(`${originOf(server)}/${path}`);

@@ -3,7 +3,10 @@ import { canHold, damaged, declaredIn, WHOLE, type Declared } from './damaged.ts
 
 /** How many sheets are damaged. */
 const COUNT = 3000;
-/** Sheets that the engine reads otherwise, by their seed: parentheses that are not closed before the braces around them end. */
+/**
+ * Sheets that the engine reads differently, by their seed: with parentheses not closed before the end of the braces
+ * around them.
+ */
 const KNOWN = [1742, 3000];
 
 /**
@@ -53,7 +56,7 @@ function engineReads({
 		// As keyframes, in a rule, or straight in a sheet.
 		if (text.startsWith('%'))
 			return parsed(`@keyframes x { ${prelude} {} }`)[0]?.cssText.includes('%') === true;
-		// What the engine would read as more than a prelude, or pass over at the head of a sheet.
+		// What the engine would read as more than a prelude, or skip at the start of a sheet.
 		const bare = prelude.replace(/\/\*[\s\S]*?\*\/|"[^"]*"/g, '');
 		if (/;|(^|\s)(<!--|-->)/.test(bare)) return false;
 		const rules = text.startsWith('&')

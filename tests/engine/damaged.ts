@@ -58,7 +58,7 @@ function random(seed: number): () => number {
 	};
 }
 
-/** The sheet with one to three damages: something put in, taken out or doubled. */
+/** The sheet with one to three damages: something inserted, removed or doubled. */
 export function damaged(seed: number, whole = WHOLE): string {
 	const next = random(seed);
 	let text = whole;
@@ -74,7 +74,10 @@ export function damaged(seed: number, whole = WHOLE): string {
 	return text;
 }
 
-/** Where a custom property is declared: the at-rules and selectors around it as written, from the outermost; its name and value. */
+/**
+ * Where a custom property is declared: the at-rules and selectors around it as written, outermost first; its name and
+ * value.
+ */
 export interface Declared {
 	readonly around: readonly string[];
 	readonly name: string;
@@ -89,7 +92,7 @@ function markOf({ parent }: Rule): string {
 	return '.';
 }
 
-/** What of custom properties core reads in a sheet. */
+/** What core reads of custom properties in a sheet. */
 export function declaredIn(source: string): Declared[] {
 	const sheet = parseSheet(source);
 	const found: Declared[] = [];
@@ -105,10 +108,10 @@ export function declaredIn(source: string): Declared[] {
 	return found;
 }
 
-/** At-rules in which rules stand that match elements. */
+/** At-rules that contain rules for elements. */
 const GROUPS = /^@(media|supports|layer|container|scope)\b/;
 
-/** Whether what stands in these at-rules and rules can have an effect at all, if each of them is what it should be. */
+/** Whether declarations in these at-rules and rules can have an effect, assuming each of them is valid. */
 export function canHold(around: readonly string[]): boolean {
 	const frames = around.findIndex((one) => /^@keyframes\b/.test(one));
 	const outer = frames < 0 ? around : around.slice(0, frames);

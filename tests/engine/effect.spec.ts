@@ -13,7 +13,7 @@ const within = (parent: string, child: string): string =>
 	`<div style="width: 300px; ${parent}">${child}<p>next</p></div>`;
 const PICTURE = `<img style="width: 40px; height: 20px" src="data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='9' height='9'/%3E">`;
 
-/** A longhand on the marked element, where it does nothing. */
+/** A longhand on the marked element, where it has no effect. */
 const NOTHING: readonly (readonly [longhand: string, html: string])[] = [
 	['align-items', it('height: 90px; align-items: center')],
 	['justify-content', it('justify-content: flex-end')],
@@ -54,7 +54,7 @@ const NOTHING: readonly (readonly [longhand: string, html: string])[] = [
 	['font-size', it('font-size: 40px', '<p style="font-size: 1.2rem">a</p>')]
 ];
 
-/** The like of it where it does something. */
+/** The same where it has one. */
 const SOMETHING: typeof NOTHING = [
 	['align-items', it('display: flex; height: 90px; align-items: center')],
 	['align-items', it('display: inline-grid; height: 90px; align-items: end')],

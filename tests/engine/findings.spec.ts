@@ -31,7 +31,7 @@ declare global {
 	var stageOf: (site: number, n: number) => ReturnType<typeof globalThis.stageClient.openStage>;
 }
 
-/** Has a page measure as the application does. */
+/** Has a page measured as the application does. */
 async function measuring(page: Page, server: Parameters<typeof bring>[0], html: string): Promise<number> {
 	const site = await bring(server, { 'index.html': html });
 	await page.goto(`${server.url}/site/${site}/site`);
@@ -115,7 +115,7 @@ test('faults of a page are found with the widths that arithmetic has, by a quick
 	console.log(`${counts.quick} of ${counts.whole} widths, ${counts.first} of them at first`);
 });
 
-/** What lies over text `b`, and under it: `i` is the box, each in a place of its own. */
+/** What covers text `b`, and what lies under it: `i` is the box, in a place of its own each time. */
 const LAYERS = [
 	'<b>x</b><i></i>',
 	'<b>x</b><i style="position:relative"></i>',
@@ -180,7 +180,7 @@ test('what lies over what is as the engine has it when it is asked what is at a 
 	);
 });
 
-/** Pages in which something reaches beyond the window's edge, or seems to, by what is odd in them. */
+/** Pages in which something reaches beyond the window's edge, or seems to, because of something odd. */
 const REACHING: Readonly<Record<string, string>> = {
 	'a body that hides': '<style>body{overflow-x:hidden}</style><p style="width:500px">wide</p>',
 	'a root that hides': '<style>html{overflow:clip}</style><p style="width:500px">wide</p>',
@@ -216,7 +216,7 @@ function parted(page: string): { css: string; body: string } {
 	};
 }
 
-/** In the browser: the widths to which a quick reading says that a page scrolls sideways. */
+/** In the browser: the widths at which a quick reading says that a page scrolls sideways. */
 async function saidSideways({
 	site,
 	css,
@@ -239,7 +239,7 @@ async function saidSideways({
 	return found.sort((a, b) => a - b);
 }
 
-/** In the browser: whether a person can scroll the page sideways now; what is hidden only a script can scroll to. */
+/** In the browser: whether a person can scroll the page sideways now; only a script can scroll to hidden content. */
 function isScrolled(): boolean {
 	const roots = [document.documentElement, document.body];
 	if (roots.some((one) => /hidden|clip/.test(getComputedStyle(one).overflowX))) return false;

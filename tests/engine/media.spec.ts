@@ -85,7 +85,7 @@ const fractional = FRACTIONS.map(([width, height, zoom]): Case => ({
 
 const CASES = [...plain, ...varied, ...fractional];
 
-/** Where the engine is known to answer otherwise, and why. */
+/** Where the engine is known to answer differently, and why. */
 const EXCEPTIONS: readonly {
 	readonly name: string;
 	readonly applies: (query: string, of: Case) => boolean;
@@ -116,7 +116,7 @@ const EXCEPTIONS: readonly {
 	{ name: 'ex in a media query is that of the default font', applies: (query) => query.includes('ex)') }
 ];
 
-/** The engine takes lengths within 1/64 px for equal in <=, >=, = and their prefixes. */
+/** The engine treats lengths within 1/64 px as equal in <=, >=, = and their prefixes. */
 const TOLERANCE = 1 / 64;
 
 function withinTolerance(

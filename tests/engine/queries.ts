@@ -196,7 +196,7 @@ const deviceRatios = [
 	'(device-height < 50em)'
 ];
 
-/** Functions that are no straight lines, what is infinite or no number, units of containers. */
+/** Non-linear functions, infinity and NaN, container units. */
 const functions = [
 	'round(599.6px, 1px)',
 	'round(up, 599.2px, 1px)',
@@ -235,7 +235,7 @@ const functions = [
 	'calc('.repeat(101) + '1px' + ')'.repeat(101)
 ].flatMap((length) => [`(width >= ${length})`, `(max-width: ${length})`]);
 
-/** Ways of writing that are seldom seen. */
+/** Rare notations. */
 const written = [
 	'(width >/**/= 600px)',
 	'(width > = 600px)',

@@ -9,8 +9,8 @@ test('a quick sweep is right wherever it has measured, and names every stretch i
 	const site = await bring(server, { 'index.html': '<p>x' });
 	await page.goto(`${server.url}/site/${site}/site`);
 	await page.evaluate(await clientBundle());
-	// The fourth and the tenth have stretches of a few px that a quick sweep does not see; the last is laid out in two ways
-	// by an engine that comes from another width.
+	// The fourth and the tenth have ranges of a few px that a quick sweep misses; the last is laid out in two ways by
+	// an engine that comes from another width.
 	const found = await compareSweeps(page, site, [0, 1, 3, 9, 14, 144]);
 	console.log(
 		`${found.length} pages, ${found.reduce((sum, { findings }) => sum + findings, 0)} findings, ${found.reduce((sum, { different }) => sum + different, 0)} of them seen otherwise by a quick sweep, each within a stretch that it names.`

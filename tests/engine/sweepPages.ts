@@ -1,4 +1,7 @@
-/** Pages made up by a seed, of what makes layouts change from width to width: texts, shares, wrapping, conditions, pictures. */
+/**
+ * Pages generated from a seed, with what makes layouts change from width to width: texts, percentages, wrapping,
+ * conditions, pictures.
+ */
 function random(seed: number): (below: number) => number {
 	let state = seed * 2654435761;
 	return (below) => {

@@ -1,16 +1,16 @@
 import type { Page } from '@playwright/test';
 import { madePage } from './sweepPages.ts';
 
-/** How a quick sweep of a made page and a whole one compare. */
+/** How a quick and a complete sweep of a generated page compare. */
 export interface Compared {
 	readonly seed: number;
 	readonly findings: number;
 	/** How many widths the quick one measured, and there are. */
 	readonly quick: number;
 	readonly whole: number;
-	/** Findings that the two have at different whole px. */
+	/** Findings whose whole px differ between the two. */
 	readonly different: number;
-	/** Those of them at a width that the quick one has measured, or says is measured: there must be none. */
+	/** Those of them at a width that the quick one has measured, or says it has: there must be none. */
 	readonly untold: readonly string[];
 }
 
@@ -57,7 +57,7 @@ async function sweepBoth({
 	await measured(all, client.remainingWidths(known, stretch, 5000));
 	const whole = client.foundIn(all, cuts);
 	const untold: string[] = [];
-	// What was read at a width is read there again, whatever was laid out between.
+	// What was read at a width is read there again, whatever was laid out in between.
 	const again = new Map<number, Readings>();
 	await measured(
 		again,
@@ -78,7 +78,7 @@ async function sweepBoth({
 			if (a !== b) wrong.push(width);
 		}
 		if (wrong.length > 0) different++;
-		// A change between two px is told of both, of which the outer one may be measured.
+		// A change between two px is reported for both, of which the outer one may be measured.
 		const near = isState ? 1 : 0;
 		const told = (width: number): boolean =>
 			hidden.some(({ from, to }) => from - near <= width && width <= to + near);
@@ -91,7 +91,7 @@ declare global {
 	var fuzzQueue: ReturnType<typeof globalThis.stageClient.measuringQueue> | undefined;
 }
 
-/** Compares sweeps of made pages; the page has the stage's client (`clientBundle`). */
+/** Compares sweeps of generated pages; the page has the stage's client (`clientBundle`). */
 export async function compareSweeps(page: Page, site: number, seeds: readonly number[]): Promise<Compared[]> {
 	const found: Compared[] = [];
 	for (const seed of seeds) found.push(await page.evaluate(sweepBoth, { site, seed, ...madePage(seed) }));

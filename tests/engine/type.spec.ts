@@ -12,7 +12,7 @@ declare global {
 	var typeCheck: { checkSizes: typeof checkSizes };
 }
 
-/** Widths between 240 and 2,560 in quarters of a px, the same at each run. */
+/** Widths between 240 and 2,560 in quarters of a px, the same in each run. */
 function widths(count: number): number[] {
 	let seed = 7;
 	return Array.from({ length: count }, () => {

@@ -12,7 +12,7 @@ const DEMO = join(import.meta.dirname, '../../demo/site');
 const STILL = { top: 0, bottom: 0, state: 'out' } as const;
 const AREAS = { top: 0, right: 0, bottom: 0, left: 0 };
 
-/** Bars and safe areas no browser of this machine has: those are proved by arithmetic below. */
+/** No browser on this machine has bars and safe areas: these are proved by arithmetic below. */
 const bare = (vantage: Vantage): Vantage => ({ ...vantage, bars: STILL, safeAreas: AREAS });
 const [, handset, slate, , desk] = SHIPPED as [Vantage, Vantage, Vantage, Vantage, Vantage];
 
@@ -24,7 +24,7 @@ const VANTAGES: readonly Vantage[] = [
 	{ ...desk, name: 'Zoomed', width: 1280, zoom: 2, scrollbar: 0 }
 ];
 
-/** A difference that is known: on what, in what, and why (docs/frames.md). */
+/** A known difference: on which elements, in what, and why (docs/frames.md). */
 interface Exception {
 	readonly why: string;
 	readonly holds: (at: {
@@ -39,7 +39,7 @@ interface Exception {
 const BASELINE =
 	'a baseline lies one device pixel off: text is rounded otherwise under text-rendering; a line of several fonts is that much higher';
 
-/** Which numbers of a value lie across lines, so that the height of a line leaves them as they are. */
+/** Which numbers of a value lie across lines, so that line heights do not affect them. */
 const ACROSS: Readonly<Record<string, readonly number[]>> = {
 	box: [0, 2],
 	view: [0, 1, 2],
@@ -113,7 +113,7 @@ async function framesOf(page: Page, server: Server, site: number, path: string, 
 	return pageFrames(page).slice(1);
 }
 
-/** Differences by what they are, with how often. */
+/** Differences by description, with their number. */
 type Differences = Map<string, number>;
 
 const unknown = (differences: Differences): string[] =>
@@ -133,7 +133,7 @@ function compare(here: Reading, real: Reading, vantage: Vantage): Differences {
 	if (here.view.join() !== real.view.join()) differ('page', 'view', here.view.join(), real.view.join());
 	real.elements.forEach(({ tag, box, values }, i) => {
 		const other = here.elements[i];
-		// What was linked is in a style element here, in the same place; neither is shown.
+		// A link has become a style element here, in the same place; neither is shown.
 		if (!other || (tag === 'link' && other.tag === 'style')) return;
 		if (tag !== other.tag) differ(tag, 'tag', other.tag, tag);
 		if (box.some((side, j) => Math.abs(side - (other.box[j] ?? NaN)) > 1 / 64)) {
@@ -179,7 +179,7 @@ test('a frame is laid out and styled as a page of its own in a browser started a
 				const frame = frames[i];
 				if (!frame) throw new Error('A frame is missing.');
 				const asked = { longhands: LONGHANDS, every };
-				// A page in a frame hears no event, and has no promise of its films.
+				// A page in a frame receives no events, and has no promise of its films.
 				await expect.poll(() => frame.evaluate(isReady)).toBe(true);
 				const here = JSON.parse(await frame.evaluate(readPage, asked)) as Reading;
 				const real = reals[i] as Page;

@@ -7,15 +7,15 @@ import { SCREEN_NAMES, type ScreenName } from './names.ts';
 /** `view` is what all screens with frames share. */
 type ScreenComponent = Component<{ workbench: Workbench; view: FramesView }>;
 
-/** A screen of the application: the spine, addresses and Find have it from here. */
+/** A screen of the application, for the spine, addresses and Find. */
 export interface Screen {
 	/** Its name in addresses. */
 	readonly screen: ScreenName;
 	/** Its name for people. */
 	readonly name: string;
-	/** Whether it has frames, in which something is selected. */
+	/** Whether it has frames, with a selection. */
 	readonly hasFrames: boolean;
-	/** What shows it: that itself where it came with the application, else what brings it. */
+	/** Its component, or what loads it where it did not come with the application. */
 	readonly shown:
 		{ readonly component: ScreenComponent } | { readonly load: () => Promise<{ default: ScreenComponent }> };
 }
@@ -27,7 +27,7 @@ const screen = (of: ScreenName, name: string, shown: Screen['shown']): Screen =>
 	shown
 });
 
-/** What an address without a known screen leads to. */
+/** The screen for an address without a known one. */
 const FIRST = screen('bench', 'Bench', { component: Bench });
 
 /** Every screen, in the order of the spine. */

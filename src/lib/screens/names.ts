@@ -1,4 +1,4 @@
-/** Names of screens in addresses, and whether they have frames in which a page is shown. */
+/** Names of screens in addresses, and whether they show a page in frames. */
 export const SCREEN_NAMES = { bench: true, type: true, site: false } as const;
 
 export type ScreenName = keyof typeof SCREEN_NAMES;

@@ -1,6 +1,6 @@
 import { SCREENS } from './index.ts';
 
-/** Every part of the application that comes when it is first wanted. */
+/** Every part of the application that is loaded on demand. */
 export const PARTS: readonly (() => Promise<unknown>)[] = [
 	() => import('$lib/core/grammar/index.ts'),
 	() => import('@codemirror/lang-html'),

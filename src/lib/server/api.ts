@@ -5,10 +5,10 @@ import * as z from 'zod';
 
 const id = z.coerce.number('a site is named by its number').int().positive();
 
-/** The number of the site that a route names. */
+/** The number of a route's site. */
 export const siteId = (event: RequestEvent): number => checked(id, event.params.site);
 
-/** A handler whose problems become replies; anything unexpected is a 500 with a sentence. */
+/** A handler whose problems become replies; unexpected errors become a 500 with a sentence. */
 export const handler =
 	(work: (event: RequestEvent) => Promise<Response>): RequestHandler =>
 	async (event) => {

@@ -1,17 +1,17 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { change, database } from './database.ts';
 
-/** How long a blob that nothing names stays, ms: what was taken away may be brought back in a tab that is open. */
+/** How long an unreferenced blob is kept, ms: an open tab may restore what was deleted. */
 const GRACE = 24 * 3600 * 1000;
 
-/** Every blob that something names, with the site: files, revisions, Originals and what was measured for holds. */
+/** Every reference to a blob, with the site: of files, revisions, Originals and measurements for Holds. */
 const NAMED = `
 	SELECT siteId, hash FROM file
 	UNION SELECT siteId, value FROM revision, json_each(revision.manifest)
 	UNION SELECT siteId, json_extract(fields, '$.hash') FROM kept WHERE kind = 'original'
 	UNION SELECT siteId, json_extract(fields, '$.measurement') FROM kept WHERE kind = 'hold'`;
 
-/** The hashes of the blobs that a site names. */
+/** The hashes of the blobs that a site refers to. */
 export async function blobsOf(site: number, transaction: Transaction): Promise<string[]> {
 	const sequelize = await database();
 	const rows = await sequelize.query<{ hash: string }>(
@@ -21,7 +21,7 @@ export async function blobsOf(site: number, transaction: Transaction): Promise<s
 	return rows.map(({ hash }) => hash);
 }
 
-/** Lets go of those of some blobs that nothing names any more. */
+/** Marks those of some blobs that are no longer referenced. */
 export async function dropUnnamed(hashes: readonly string[], transaction: Transaction): Promise<void> {
 	const sequelize = await database();
 	await sequelize.query(
@@ -30,7 +30,7 @@ export async function dropUnnamed(hashes: readonly string[], transaction: Transa
 	);
 }
 
-/** Lets go of blobs that nothing has named for a day; `now` in ms since 1970. */
+/** Deletes blobs that have been unreferenced for a day; `now` in ms since 1970. */
 export const sweepBlobs = (now = Date.now()): Promise<void> =>
 	change(async (transaction) => {
 		const sequelize = await database();

@@ -1,4 +1,4 @@
 import { resolve } from 'node:path';
 
-/** The folder that holds everything that people made: `VANTAGGIO_DATA`, else `./data`. */
+/** The folder for everything that people made: `VANTAGGIO_DATA`, otherwise `./data`. */
 export const dataFolder = (): string => resolve(process.env.VANTAGGIO_DATA ?? 'data');

@@ -10,10 +10,10 @@ import { isSound, salvage, setAside } from './salvage.ts';
 
 let opening: Promise<Sequelize> | undefined;
 
-/** What is to be said of the database on the first screen; null where there is nothing. */
+/** A message about the database for the first screen; null for none. */
 export const databaseNotice: { sentence: string | null } = { sentence: null };
 
-/** The database, opened and migrated once a process; where that failed it is tried again. */
+/** The database, opened and migrated once per process; after a failure it is tried again. */
 export function database(): Promise<Sequelize> {
 	opening ??= open(join(dataFolder(), 'vantaggio.sqlite')).catch((error: unknown) => {
 		opening = undefined;
@@ -25,8 +25,8 @@ export function database(): Promise<Sequelize> {
 const connect = (storage: string): Sequelize => new Sequelize({ dialect: 'sqlite', storage, logging: false });
 
 /**
- * Opens a database. One that is damaged is set aside under another name, and what can be read of it is brought over; one
- * that a later version has written is refused.
+ * Opens a database. A damaged one is renamed, and its readable content is carried over; one written by a later
+ * version is refused.
  */
 async function open(storage: string): Promise<Sequelize> {
 	mkdirSync(dataFolder(), { recursive: true });
@@ -69,7 +69,7 @@ async function migrate(sequelize: Sequelize): Promise<void> {
 
 let last: Promise<unknown> = Promise.resolve();
 
-/** Runs a change in one transaction, after every change begun before it: SQLite has one writer at a time. */
+/** Runs a change in one transaction, after all changes begun before it: SQLite has one writer at a time. */
 export async function change<X>(work: (transaction: Transaction) => Promise<X>): Promise<X> {
 	const sequelize = await database();
 	const turn = last.then(() => sequelize.transaction(work));

@@ -9,20 +9,20 @@ import { Problem } from './problem.ts';
 import { lastRevision, newRevision } from './newRevision.ts';
 import { keep, siteOf } from './sites.ts';
 
-/** The bytes of a request, no more than a file may have. */
+/** The bytes of a request, up to the maximum size of a file. */
 export async function uploaded(request: Request): Promise<Uint8Array> {
 	const length = Number(request.headers.get('content-length') ?? 0);
 	if (length > LIMITS.file) {
 		throw new Problem(413, `The file is larger than ${megabytes(LIMITS.file)}; nothing was imported.`);
 	}
 	const bytes = new Uint8Array(await request.arrayBuffer());
-	// Without a type of content the body is not read.
+	// Without a content type the body is not read.
 	if (bytes.length !== length)
 		throw new Problem(400, 'The upload was cut off or has no content type; nothing was imported.');
 	return bytes;
 }
 
-/** A path that no file of the site has: the requested one, with a number before its ending where it is taken. */
+/** A path that is free on the site: the requested one, with a number before its ending where it is taken. */
 function freePath(requested: string, taken: ReadonlySet<string>): string {
 	const [, stem = requested, ending = ''] = /^(.*?)(\.[^./]*)?$/.exec(requested) ?? [];
 	for (let i = 1; ; i++) {
@@ -32,8 +32,8 @@ function freePath(requested: string, taken: ReadonlySet<string>): string {
 }
 
 /**
- * Adds a file to a site as a revision of its own, under the path that is wanted or one like it that is free; the
- * same file under the same path is there already.
+ * Adds a file to a site as a revision of its own, under the requested path or a similar one that is free; if the
+ * same file is already under that path, nothing is added.
  *
  * @throws {Problem} 400 for a path or a file that no site may have
  */
@@ -59,7 +59,7 @@ export async function addFile(siteId: number, requested: string, bytes: Uint8Arr
 	});
 }
 
-/** Has what is kept with a site name a file by another path. */
+/** Replaces a file's path by another in everything stored with a site. */
 async function renameInKept(
 	siteId: number,
 	from: string,
@@ -78,10 +78,11 @@ async function renameInKept(
 }
 
 /**
- * Gives a file of a site another path (its drafts and what is kept of it go with it), takes it away (`to` is null), or
- * brings back what a revision had (`from` is null), as a revision of its own.
+ * Renames a file of a site (along with its drafts and what is stored about it), deletes it (`to` is null), or
+ * restores what a revision had (`from` is null), as a revision of its own.
  *
- * @throws {Problem} 400 for a path that no site may have, 404 where the file is not there, 409 where it is another or the path is taken
+ * @throws {Problem} 400 for a path that no site may have, 404 where the file does not exist, 409 where it has changed
+ * or the path is taken
  */
 export async function changeFile(siteId: number, { from, to, hash }: FileChange): Promise<AddedFile> {
 	const checked = to === null ? null : checkPath(to);
@@ -113,7 +114,7 @@ export async function changeFile(siteId: number, { from, to, hash }: FileChange)
 	});
 }
 
-/** Adds a file again that a revision of the site had. */
+/** Restores a file that a revision of the site had. */
 async function bringBack(
 	siteId: number,
 	path: string,

@@ -15,14 +15,14 @@ import { Problem } from './problem.ts';
 
 export const keptKind = z.enum(KEPT_KINDS);
 
-/** What is sent to keep a list of a kind. */
+/** A request to store a list of a kind. */
 export const keptBody = <K extends KeptKind>(kind: K) =>
 	z.object({
 		base: z.string().length(64),
 		list: z.array(KEPT[kind].schema as unknown as z.core.$ZodType<KeptFields[K]>).max(KEPT[kind].most)
 	});
 
-/** What is kept of a kind with a site, in order, with a hash of it all. */
+/** A stored list of a site, in order, with its hash. */
 export async function listKept<K extends KeptKind>(
 	siteId: number,
 	kind: K,
@@ -38,16 +38,14 @@ export async function listKept<K extends KeptKind>(
 	return { list, version: createHash('sha256').update(JSON.stringify(list)).digest('hex') };
 }
 
-/** All that is kept with a site, by kind. */
+/** All stored lists of a site, by kind. */
 export async function listAllKept(siteId: number): Promise<SiteRecord['kept']> {
 	const lists = await Promise.all(KEPT_KINDS.map((kind) => listKept(siteId, kind)));
-	// One list a kind, in the order of the kinds.
+	// One list per kind, in the order of the kinds.
 	return Object.fromEntries(KEPT_KINDS.map((kind, i) => [kind, lists[i]])) as unknown as SiteRecord['kept'];
 }
 
-/**
- * Keeps a list in place of the present one. Where it was made from another than that, nothing is changed (409).
- */
+/** Replaces a list. Where the request is based on another list than the present one, nothing is changed (409). */
 export const keepList = <K extends KeptKind>(
 	siteId: number,
 	kind: K,

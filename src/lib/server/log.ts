@@ -3,13 +3,13 @@ import { dirname, join } from 'node:path';
 import pino from 'pino';
 import { dataFolder } from './dataFolder.ts';
 
-/** How long nothing is logged after a line could not be, ms. */
+/** The pause in logging after a failure, ms. */
 const REST = 10_000;
 
-/** How large a log grows, bytes; the one before it is kept beside it as `.1`. */
+/** The maximum size of a log, bytes; the previous one is kept beside it as `.1`. */
 const MOST = 10_000_000;
 
-/** A file of lines that are written when they can be: a log may be lost, a request not. */
+/** A log file, written when possible: a log may be lost, a request not. */
 export function logFile(path: string, most = MOST): { write(line: string): void } {
 	let file: number | undefined;
 	let size = 0;
@@ -41,7 +41,7 @@ export function logFile(path: string, most = MOST): { write(line: string): void 
 	};
 }
 
-/** One line a request, beside the data, so that the console keeps to the one address to open. */
+/** One line per request, beside the data, so that the console only shows the address to open. */
 export const log = pino(
 	{ level: process.env.VANTAGGIO_LOG ?? 'info', base: null },
 	logFile(join(dataFolder(), 'server.log'))

@@ -4,7 +4,7 @@ import { Blob } from './models.ts';
 import { checked, Problem } from './problem.ts';
 import { keep, siteOf } from './sites.ts';
 
-/** Keeps what was measured of a page when something of it was held; known by its hash from then on. */
+/** Stores the measurement of a page for a Hold; identified by its hash from then on. */
 export async function keepMeasurement(siteId: number, measurement: Measurement): Promise<{ hash: string }> {
 	const bytes = new TextEncoder().encode(JSON.stringify(measurement));
 	return change(async (transaction) => {

@@ -14,7 +14,7 @@ import type { Vantage as VantageFields } from '$lib/core/vantage/index.ts';
 export class Site extends Model<InferAttributes<Site>, InferCreationAttributes<Site>> {
 	declare id: CreationOptional<number>;
 	declare name: string;
-	/** The folder that every file lay in, with its slash; files' paths are without it. */
+	/** The folder that contained every file, with its slash; files' paths do not include it. */
 	declare root: string;
 	declare createdAt: CreationOptional<Date>;
 	declare updatedAt: CreationOptional<Date>;
@@ -36,7 +36,7 @@ export class File extends Model<InferAttributes<File>, InferCreationAttributes<F
 	/** Natural size of a picture, px. */
 	declare width: number | null;
 	declare height: number | null;
-	/** Whether it is a sheet that is laid out while it is read; null where nobody has looked yet. */
+	/** Whether it is laid out for reading; null where that has not been determined yet. */
 	declare minified: CreationOptional<boolean | null>;
 }
 
@@ -56,7 +56,7 @@ export class Draft extends Model<InferAttributes<Draft>, InferCreationAttributes
 	declare path: string;
 	/** The browser tab that wrote it. */
 	declare tab: string;
-	/** The hash of the file that the text was made from. */
+	/** The hash of the file on which the text is based. */
 	declare base: string;
 	declare text: string;
 	/** Offset of the caret. */
@@ -68,12 +68,12 @@ export class Vantage extends Model<InferAttributes<Vantage>, InferCreationAttrib
 	declare id: CreationOptional<number>;
 	declare siteId: ForeignKey<number>;
 	declare position: number;
-	/** Among the small frames of the Bench. */
+	/** Whether it is among the small frames of the Bench. */
 	declare chorus: boolean;
 	declare fields: VantageFields;
 }
 
-/** Something small that people keep with a site, in a list of its kind. */
+/** Something small that people store with a site, in a list of its kind. */
 export class Kept extends Model<InferAttributes<Kept>, InferCreationAttributes<Kept>> {
 	declare id: CreationOptional<number>;
 	declare siteId: ForeignKey<number>;
@@ -82,12 +82,12 @@ export class Kept extends Model<InferAttributes<Kept>, InferCreationAttributes<K
 	declare fields: KeptFields[KeptKind];
 }
 
-// Sequelize writes into the attributes it is given: each wants an object of its own.
+// Sequelize modifies the attributes it is given, so each needs an object of its own.
 const id = () => ({ type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true });
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
 const integer = () => ({ type: DataTypes.INTEGER, allowNull: false });
 
-/** Binds the models to a database. The tables themselves are made by the migrations. */
+/** Binds the models to a database. The tables themselves are created by the migrations. */
 export function bindModels(sequelize: Sequelize): void {
 	const plain = { sequelize, timestamps: false } as const;
 	Site.init(

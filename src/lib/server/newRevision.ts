@@ -5,7 +5,7 @@ import { File, Revision, type Site } from './models.ts';
 export const lastRevision = (siteId: number, transaction: Transaction): Promise<number> =>
 	Revision.max<number, Revision>('number', { where: { siteId }, transaction });
 
-/** A further revision of a site, of its files as they are now; its number. */
+/** Adds a revision of a site with its present files; returns its number. */
 export async function newRevision(site: Site, message: string, transaction: Transaction): Promise<number> {
 	const files = await File.findAll({ where: { siteId: site.id }, transaction });
 	const number = 1 + (await lastRevision(site.id, transaction));

@@ -6,7 +6,7 @@ import { Blob } from './models.ts';
 import { Problem } from './problem.ts';
 import { keep, siteOf } from './sites.ts';
 
-/** Pictures of pixels: one of lines may hold script, and is no picture of how a page looked. */
+/** Raster formats only: a vector picture may contain scripts, and is no picture of how a page looked. */
 const RASTER = /^(png|jpg|gif|webp|avif)$/;
 
 function sizeOf(bytes: Uint8Array): { width: number; height: number; type: string } {
@@ -18,7 +18,7 @@ function sizeOf(bytes: Uint8Array): { width: number; height: number; type: strin
 	}
 }
 
-/** Keeps the bytes of an Original. */
+/** Stores the bytes of an Original. */
 export async function keepOriginal(siteId: number, bytes: Uint8Array): Promise<PictureRecord> {
 	const { width, height, type } = sizeOf(bytes);
 	if (!RASTER.test(type)) {

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import * as z from 'zod';
 
-/** An error that a person can act on; its message is the sentence they see. */
+/** An error that a person can act on; its message is shown. */
 export class Problem extends Error {
 	constructor(
 		readonly status: number,
@@ -31,7 +31,7 @@ export const problemReply = ({ status, message, more }: Problem): Response =>
 		{ status, headers: { 'content-type': 'application/problem+json' } }
 	);
 
-/** A value checked against its schema; a misfit is a problem that names the field. */
+/** A value checked against its schema; an invalid one is a problem that names the field. */
 export function checked<X>(schema: z.core.$ZodType<X>, value: unknown): X {
 	const result = z.safeParse(schema, value);
 	if (result.success) return result.data;
@@ -40,7 +40,7 @@ export function checked<X>(schema: z.core.$ZodType<X>, value: unknown): X {
 	throw new Problem(400, `${place} is not as expected: ${issue?.message ?? 'unknown'}.`);
 }
 
-/** Throws a problem where a text anywhere in a value has the character U+0000, which no database text can hold. */
+/** Throws a problem where a text anywhere in a value contains the character U+0000, which databases cannot store. */
 export function withoutNul(value: unknown): void {
 	const waiting = [value];
 	for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {

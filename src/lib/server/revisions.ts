@@ -16,7 +16,7 @@ export async function listRevisions(siteId: number): Promise<RevisionRecord[]> {
 	}));
 }
 
-/** The texts of pages and sheets as a revision has them, by path. */
+/** The texts of pages and sheets in a revision, by path. */
 export async function textsOf(siteId: number, number: number): Promise<Record<string, string>> {
 	await siteOf(siteId);
 	const revision = await Revision.findOne({ where: { siteId, number } });

@@ -3,10 +3,10 @@ import type { Sequelize } from 'sequelize';
 import { ofRows } from './migrations/index.ts';
 import { codeOf } from './trouble.ts';
 
-/** Tables in the order in which rows can stand on one another. */
+/** Tables in order of their dependencies. */
 const TABLES = ['site', 'blob', 'file', 'revision', 'draft', 'vantage', 'kept'] as const;
 
-/** Whether a database can be read from end to end. */
+/** Whether a database can be read completely. */
 export async function isSound(sequelize: Sequelize): Promise<boolean> {
 	try {
 		const [rows] = await sequelize.query('PRAGMA quick_check(1)');
@@ -17,7 +17,7 @@ export async function isSound(sequelize: Sequelize): Promise<boolean> {
 	}
 }
 
-/** Gives a database file, with what belongs to it, another name; the name. */
+/** Renames a database file, with the files that belong to it; returns the new name. */
 export function setAside(storage: string): string {
 	const stamp = new Date().toISOString().replace(/[:.]/g, '-');
 	const to = storage.replace(/\.sqlite$/, `-damaged-${stamp}.sqlite`);
@@ -26,16 +26,16 @@ export function setAside(storage: string): string {
 		try {
 			renameSync(storage + ending, to + ending);
 		} catch {
-			// There need not be one.
+			// It need not exist.
 		}
 	}
 	return to;
 }
 
-/** So many stretches of rows are tried at most, for each table. */
+/** The largest number of ranges of rows tried for each table. */
 const MOST_TRIED = 20_000;
 
-/** Brings the rows of a damaged database over into one that is fresh, as far as they can be read; how many of what. */
+/** Copies the readable rows of a damaged database to a new one; returns how many of each kind. */
 export async function salvage(
 	sequelize: Sequelize,
 	damaged: string
@@ -52,7 +52,7 @@ export async function salvage(
 			await run(`DELETE FROM ${table} WHERE siteId NOT IN (SELECT id FROM site)`);
 		for (const { up } of ofRows) await up(sequelize.getQueryInterface());
 	} catch {
-		// Nothing of it can be read.
+		// Nothing in it can be read.
 	} finally {
 		await run('DETACH DATABASE damaged').catch(() => undefined);
 		await run('PRAGMA foreign_keys = ON');

@@ -14,11 +14,11 @@ import { textOf } from './texts.ts';
 import { listVantages, shipVantages } from './vantages.ts';
 import { hand } from './work/hand.ts';
 
-/** Hex SHA-256 of some bytes, made beside this thread. */
+/** Hex SHA-256 of some bytes, computed in another thread. */
 const hashOf = async (bytes: Uint8Array<ArrayBuffer>): Promise<string> =>
 	Buffer.from(await crypto.subtle.digest('SHA-256', bytes)).toString('hex');
 
-/** Differences of texts are looked for beside this thread. */
+/** Texts are compared in another thread. */
 const write = hand({ megabytes: 1024, seconds: 30 });
 
 export const isText = (kind: string): kind is TextKind => kind === 'page' || kind === 'sheet';
@@ -43,7 +43,7 @@ export async function siteOf(id: number, transaction?: Transaction): Promise<Sit
 	return site;
 }
 
-/** Every site, the one changed last first. */
+/** Every site, the last changed first. */
 export async function listSites(): Promise<SiteSummary[]> {
 	await database();
 	const sites = await Site.findAll({
@@ -55,7 +55,7 @@ export async function listSites(): Promise<SiteSummary[]> {
 	return sites.map(({ id, name }) => ({ id, name }));
 }
 
-/** Stores what was brought as a new site with its first revision and the shipped vantages. */
+/** Stores an import as a new site with its first revision and the shipped vantages. */
 export async function createSite(brought: Brought): Promise<number> {
 	await database();
 	return change(async (transaction) => {
@@ -80,7 +80,7 @@ export async function createSite(brought: Brought): Promise<number> {
 
 const NO_TEXT = { text: null, ownLines: null };
 
-/** Says of pages and sheets that nobody has looked at yet whether they are minified; those with drafts stay as they were drafted. */
+/** Determines whether pages and sheets are minified, once for each; those with drafts stay as they are. */
 async function lookForMinified(
 	files: readonly File[],
 	bytes: ReadonlyMap<string, Uint8Array>,
@@ -148,7 +148,7 @@ export async function deleteSite(id: number): Promise<void> {
 	});
 }
 
-/** What one file holds, by its hash, and its bytes when asked for; a problem where the site has none of that path. */
+/** The hash of a file's content, and its bytes on demand; a problem where the site has no file with that path. */
 export async function readFile(
 	id: number,
 	path: string
@@ -159,13 +159,13 @@ export async function readFile(
 	return { hash: file.hash, bytes: () => bytesOf(file.hash) };
 }
 
-/** The site as a zip: every file under the path it came with, untouched ones byte for byte. */
+/** The site as a zip: every file under its original path, unchanged ones byte for byte. */
 export async function exportSite(id: number): Promise<{ name: string; bytes: Uint8Array }> {
 	const site = await siteOf(id);
 	const files = await File.findAll({ where: { siteId: id }, order: [['path', 'ASC']] });
 	const parts: Uint8Array[] = [];
 	const written = new Promise<void>((resolve, reject) => {
-		// Entry by entry: as members of an object not every name can be had (`__proto__`).
+		// Entry by entry, because members of an object cannot have every name (`__proto__`).
 		const zip = new Zip((error, part, final) => {
 			if (error) return reject(error);
 			parts.push(part);
@@ -194,8 +194,8 @@ export interface Save {
 }
 
 /**
- * Saves texts as one revision. Where a file is no longer the one a text was made from, nothing is saved: the
- * problem (409) names each such file with its present hash and text; the drafts stay.
+ * Saves texts as one revision. Where a file has changed since a text was based on it, nothing is saved: the problem
+ * (409) names each such file with its present hash and text; the drafts stay.
  */
 export async function saveSite(id: number, save: Save): Promise<{ revision: number; files: SavedFile[] }> {
 	await siteOf(id);
@@ -224,7 +224,7 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 			file.size = bytes.length;
 			await file.save({ transaction });
 			await Draft.destroy({ where: { siteId: id, path, tab: save.tab }, transaction });
-			// A layout can lack breaks that it has when it is read again, and what was pasted may be minified.
+			// A layout may lack breaks that it has when it is read again, and pasted text may be minified.
 			const read = file.minified ? textOf(file, file.hash, bytes) : { text, ownLines: null };
 			saved.push({ path, hash: file.hash, ...read, text: read.text === text ? null : read.text });
 		}
@@ -253,7 +253,7 @@ async function listDrafts(id: number): Promise<DraftRecord[]> {
 	}));
 }
 
-/** Keeps the unsaved text of a file in a tab, in place of what was kept before. */
+/** Stores the unsaved text of a file in a tab, in place of its former draft. */
 export async function keepDraft(id: number, draft: Omit<DraftRecord, 'at'>): Promise<void> {
 	await siteOf(id);
 	await change(async (transaction) => {

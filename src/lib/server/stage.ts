@@ -18,7 +18,10 @@ const policy = (script: string, applications: string): string =>
 const script = (): Promise<Buffer> =>
 	readDisk(join(process.env.VANTAGGIO_HOME ?? process.cwd(), 'build', 'stage', 'host.js'));
 
-/** The page that is a stage; it names its script by what is in it, so that the browser keeps that. `Origin-Agent-Cluster` asks for a process of its own where there is a choice. */
+/**
+ * The page of a stage; its script's name contains a hash, so that the browser caches it. `Origin-Agent-Cluster`
+ * requests a process of its own where possible.
+ */
 export async function hostPage(request: Request, url: URL): Promise<Response> {
 	const scheme = url.protocol;
 	const host = request.headers.get('host') ?? url.host;
@@ -50,7 +53,7 @@ export const hostScript = async (): Promise<Response> =>
 		}
 	});
 
-/** A file of the site, as an address in a page names it. Opened by itself it can do nothing (`sandbox`). */
+/** A file of the site, at its address in pages. Opened by itself it has no rights (`sandbox`). */
 export async function siteFile(site: number, path: string, request: Request): Promise<Response> {
 	const { hash, bytes: read } = await readFile(site, path);
 	const headers = new Headers({
@@ -73,8 +76,8 @@ export async function siteFile(site: number, path: string, request: Request): Pr
 }
 
 /**
- * The application's page for a site's screen, with what it will ask for beginning to load beside its scripts:
- * the sites, this one, and a stage where the screen has frames.
+ * The application's page for a site's screen, which preloads what it will request: the sites, this one, and a stage
+ * where the screen has frames.
  */
 export function withSiteAhead(html: string, url: URL, hasFrames: (screen: string) => boolean): string {
 	const [, site, screen] = /^\/site\/(\d{1,9})\/(\w+)$/.exec(url.pathname) ?? [];

@@ -3,7 +3,7 @@ import type { SupportTable } from '$lib/core/support/index.ts';
 
 let table: SupportTable | undefined;
 
-/** Since when every engine has each feature of CSS, from the package `web-features`; read once. */
+/** Since when every engine has supported each feature of CSS, from the package `web-features`; read once. */
 export function supportTable(): SupportTable {
 	if (table) return table;
 	const found: Record<string, string | null> = {};

@@ -4,22 +4,22 @@ import { decodeText } from '$lib/core/text/index.ts';
 import { codec } from './codec.ts';
 import type { File } from './models.ts';
 
-/** A file's text as it is read and written. */
+/** A file's text for reading and editing. */
 export interface FileText {
-	/** With LF line ends; of a minified one, its layout. */
+	/** With LF line ends; the layout of a minified one. */
 	readonly text: string;
-	/** Of a layout, the lines that begin a line of the file, too, from 0; null where every line does. */
+	/** For a layout, the lines that also begin a line of the file, from 0; null where every line does. */
 	readonly ownLines: readonly number[] | null;
 }
 
-/** How much of layouts is remembered, in UTF-16 units. */
+/** The total size of cached layouts, in UTF-16 units. */
 const MOST = 20_000_000;
 const layouts = new LRUCache<string, FileText>({
 	maxSize: MOST,
 	sizeCalculation: ({ text }) => text.length + 1
 });
 
-/** The text of a file that holds some bytes, now or in another revision. */
+/** The text of a file with some bytes, now or in another revision. */
 export function textOf({ kind, minified }: File, hash: string, bytes: Uint8Array): FileText {
 	if (!minified) return { text: decodeText(bytes, codec).text, ownLines: null };
 	const key = `${kind} ${hash}`;

@@ -38,7 +38,7 @@ const SENTENCES: readonly (readonly [codes: RegExp, status: number, sentence: ()
 	]
 ];
 
-/** What a failing disk or database means for a person, as a problem with what to do; null for any other error. */
+/** A failure of the disk or the database in words for people, as a problem with advice; null for any other error. */
 export function troubleOf(error: unknown): Problem | null {
 	const code = codeOf(error);
 	const found = SENTENCES.find(([codes]) => codes.test(code));

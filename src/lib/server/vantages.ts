@@ -34,8 +34,8 @@ export async function shipVantages(siteId: number, transaction: Transaction): Pr
 }
 
 /**
- * Keeps a site's vantages as a list says: those that it names by id are changed, new ones added, others removed.
- * Where the list was made from another than the present one, nothing is changed (409).
+ * Stores a site's vantages from a list: those with an id are changed, new ones added, missing ones removed. Where the
+ * request is based on another list than the present one, nothing is changed (409).
  */
 export async function keepVantages(
 	siteId: number,

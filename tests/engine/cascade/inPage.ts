@@ -19,16 +19,16 @@ import { engineOf } from '../../../src/lib/session/engine.ts';
 import { elementByPath } from '../../../src/lib/probe/path.ts';
 
 export interface Checked {
-	/** Winners put on their elements as important styles, and longhands that nobody sets put back by `revert`. */
+	/** Winners set on their elements as important styles, and longhands that nobody sets reset by `revert`. */
 	readonly winners: number;
 	readonly unset: number;
-	/** What changed where nothing should. */
+	/** What changed although nothing should. */
 	readonly wrong: readonly string[];
 	/** Where an element's rules stand in their texts, in cascade order, by the element's mark. */
 	readonly orders: readonly { readonly mark: string; readonly rules: readonly string[] }[];
 }
 
-/** Checks the cascade of the page it runs in, which has these sources; marks every element. */
+/** Checks the cascade of the present page, given its sources; marks every element. */
 export function checkCascade(path: string, files: Readonly<Record<string, string>>, every: boolean): Checked {
 	const sources = sourcesOf((file) => files[file]);
 	const page = parsePage(files[path] ?? '');
@@ -152,7 +152,7 @@ const SAMPLES =
 			'"wght" 400'
 		]);
 
-/** Longhands that the engine inherits otherwise than core says, and how many could be tried. */
+/** Longhands whose inheritance differs between the engine and core, and how many could be tried. */
 export function checkInherited(): { readonly tried: number; readonly wrong: readonly string[] } {
 	const parent = document.body.appendChild(document.createElement('div'));
 	const child = parent.appendChild(document.createElement('div'));
@@ -166,7 +166,7 @@ export function checkInherited(): { readonly tried: number; readonly wrong: read
 		for (const sample of SAMPLES) {
 			parent.style.cssText = `border-style: solid; outline-style: solid; column-rule-style: solid; position: relative; ${name}: ${sample}`;
 			const value = getComputedStyle(parent).getPropertyValue(name);
-			// A length in the browser's own measure may follow the parent's size without being inherited.
+			// A length in one of the browser's own units may follow the parent's size without being inherited.
 			if (value === initial || /^(width|height|.*-size|.*-origin)$/.test(name) !== /^font-size$/.test(name))
 				continue;
 			tried++;

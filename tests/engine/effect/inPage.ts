@@ -1,6 +1,6 @@
 import { FACT_LONGHANDS, noEffectOf, type Facts } from '../../../src/lib/core/effect/index.ts';
 
-/** An element as core is told of it, its own style attribute standing for the cascade. */
+/** An element in core's form, with its style attribute standing in for the cascade. */
 function factsOf(element: Element): Facts {
 	const style = getComputedStyle(element);
 	const asked = new Set(FACT_LONGHANDS);
@@ -18,7 +18,7 @@ function factsOf(element: Element): Facts {
 	};
 }
 
-/** Every box of the page as it lies, with the page scrolled a little. */
+/** Every box of the page, with the page scrolled a little. */
 function layout(): string {
 	scrollTo(0, 150);
 	return [...document.querySelectorAll('*')]
@@ -29,7 +29,7 @@ function layout(): string {
 		.join(' ');
 }
 
-/** Whether core says that a longhand on the element in a piece of HTML does nothing, and whether it does. */
+/** Whether core says that a longhand on the element in a piece of HTML has no effect, and whether it has one. */
 export function checkEffect(
 	html: string,
 	longhand: string

@@ -64,7 +64,7 @@ const FORMS: readonly string[] = [
 	'max(var(--step), var(--far, 3vw))'
 ];
 
-/** A page with an element for each form, over thresholds that belong to one side or the other, and nested shares. */
+/** A page with an element for each form, across thresholds on one side or the other, and nested relative sizes. */
 export const formsPage = (): Record<string, string> => ({
 	'forms.css': `
 html { font-size: 106.25%; }

@@ -5,10 +5,10 @@ import { sizedIn } from './sized.ts';
 
 export interface SizesChecked {
 	readonly compared: number;
-	/** Elements whose size is left to the engine, with why. */
+	/** Elements whose size is left to the engine, and why. */
 	readonly asked: readonly string[];
 	readonly wrong: readonly string[];
-	/** The widths, CSS px, as the page itself had them. */
+	/** The widths, CSS px, according to the page itself. */
 	readonly fractions: number;
 }
 
@@ -16,8 +16,8 @@ export interface SizesChecked {
 const HEIGHT = 720;
 
 /**
- * Lays a page out in a frame at some widths, fractions of a px as zoom gives them, and compares the size of every element
- * with what its curve has there.
+ * Lays a page out in a frame at some widths, fractions of a px by zooming, and compares the size of every element
+ * with its curve.
  */
 export async function checkSizes(
 	address: string,
@@ -34,7 +34,7 @@ export async function checkSizes(
 	const inner = frame.contentDocument;
 	const view = inner?.defaultView;
 	if (!inner || !view) throw new Error('The frame has no document.');
-	// Bars take width from the viewport in layout, not from its units.
+	// Scrollbars reduce the viewport in layout, not for its units.
 	inner.documentElement.style.overflow = 'hidden';
 
 	const { found, elements, stretches, heights } = sizedIn(inner, path, files, HEIGHT);

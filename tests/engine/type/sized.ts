@@ -18,7 +18,9 @@ import { selectorIndex } from '../../../src/lib/probe/cascade.ts';
 import { elementByPath } from '../../../src/lib/probe/path.ts';
 import { engineOf } from '../../../src/lib/session/engine.ts';
 
-/** The elements of a document, which has these sources, as their sizes are read, in a window so high. */
+/**
+ * The elements of a document with these sources, in the form in which sizes are read, in a window of that height.
+ */
 export function sizedIn(
 	inner: Document,
 	path: string,
@@ -48,7 +50,7 @@ export function sizedIn(
 	});
 	const places = new Map(found.map(({ source }, i) => [source.path.join(), i]));
 	const holding = new Map<number, (condition: Condition) => boolean>();
-	/** Whether conditions hold at a width, each asked once, whichever element asks. */
+	/** Whether conditions hold at a width, each evaluated once. */
 	const holdsAt = (width: number): ((condition: Condition) => boolean) => {
 		const known = holding.get(width);
 		if (known) return known;

@@ -1,4 +1,4 @@
-/** Longhands that are compared on every element: what decides where things are and how they look. */
+/** Longhands that are compared on every element: everything that decides position and looks. */
 export const LONGHANDS = [
 	'display position top right bottom left float clear z-index box-sizing',
 	'width height min-width max-width min-height max-height aspect-ratio',
@@ -24,8 +24,8 @@ export interface Reading {
 }
 
 /**
- * Whether pictures, films and fonts of a page have come or failed; asks for those that wait to be seen. Runs in
- * the page; a frame runs no timers, so that it must be asked again.
+ * Whether pictures, films and fonts of a page have loaded or failed; requests lazy ones. Runs in the page; a frame
+ * runs no timers, so it must be called again.
  */
 export function isReady(): boolean {
 	for (const image of document.images) image.loading = 'eager';
@@ -39,9 +39,9 @@ export function isReady(): boolean {
 }
 
 /**
- * Reads a page as it stands; runs in the page. With `every`, all longhands where there are no more than 150
- * elements. Animations are brought to their end or start. The `Reading` comes as JSON: the driver is slow with
- * large objects.
+ * Reads a page's present state; runs in the page. With `every`, all longhands where there are no more than 150
+ * elements. Animations are brought to their end or start. The `Reading` is returned as JSON, because the driver is
+ * slow with large objects.
  */
 export function readPage({ longhands, every }: { longhands: string[]; every: boolean }): string {
 	for (const animation of document.getAnimations()) {
@@ -51,7 +51,7 @@ export function readPage({ longhands, every }: { longhands: string[]; every: boo
 			animation.currentTime = 0;
 		} else animation.finish();
 	}
-	// Laid out from nothing: what engines keep of another size can lead them to another layout (docs/sweep.md).
+	// Laid out from scratch: what engines keep from another size can lead to another layout (docs/sweep.md).
 	const root = document.documentElement;
 	const styled = root.getAttribute('style');
 	root.style.setProperty('display', 'none', 'important');
@@ -59,7 +59,7 @@ export function readPage({ longhands, every }: { longhands: string[]; every: boo
 	if (styled === null) root.removeAttribute('style');
 	else root.setAttribute('style', styled);
 	scrollTo({ top: 0, left: 0, behavior: 'instant' });
-	// What is in a noscript is text in a page with scripts, elements in a frame; neither is shown.
+	// The content of a noscript is text in a page with scripts, elements in a frame; neither is shown.
 	const elements = [...document.querySelectorAll('*')].filter((element) => !element.closest('noscript'));
 	const names =
 		every && elements.length <= 150 ? [...getComputedStyle(document.documentElement)].sort() : longhands;

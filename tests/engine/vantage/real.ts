@@ -14,7 +14,7 @@ const TYPES: Readonly<Record<string, string>> = {
 	'.webm': 'video/webm'
 };
 
-/** Files as any web server would give them; scripts are refused by a policy, so that pages count as scripted. */
+/** Files as any web server would serve them; scripts are blocked by a policy, so that pages count as scripted. */
 export async function plainServer(read: (path: string) => Promise<Uint8Array | string>): Promise<Server> {
 	const server = createServer((request, response) => {
 		const path = normalize(decodeURIComponent((request.url ?? '/').replace(/[?#].*/, ''))).slice(1);
@@ -41,7 +41,7 @@ export const fromFolder =
 	(path: string): Promise<Uint8Array> =>
 		readFile(join(folder, path));
 
-/** The mouse that the driver gives a browser without a screen, by a switch that can be there only once. */
+/** The pointer type that the driver gives a headless browser, by a switch that can only be given once. */
 const MOUSE = 'primaryHoverType=2,availableHoverTypes=2,primaryPointerType=4,availablePointerTypes=4';
 
 /** A browser started as a device: its density, default text size and scrollbars are its own, not emulated. */

@@ -4,7 +4,7 @@
 
 	interface Props {
 		framing: Framing;
-		/** The lead, of which a part is drawn. */
+		/** The lead, of which a part is visible. */
 		lead: Laid;
 	}
 

@@ -12,7 +12,7 @@ import { textScale } from '$lib/ui/textScale.ts';
 import type { Part, Placement, Viewport } from '$lib/stage/protocol.ts';
 import { extent, layAlone, layColumns, layFrames, type Laid, type Room, type Small } from './layout.ts';
 
-/** A frame with what is seen in it. */
+/** A frame with its vantage. */
 export interface SeenFrame extends Laid {
 	readonly vantage: SeenVantage;
 }
@@ -23,7 +23,7 @@ const viewportOf = (vantage: SeenVantage): Viewport => ({
 	density: vantage.density
 });
 
-/** What a stage is told of a frame: nothing that does not place it. */
+/** What a stage needs to know about a frame's placement. */
 export const placementOf = ({ frame, left, top, scale, viewport, part, pans }: Laid): Placement => ({
 	frame,
 	left,
@@ -34,7 +34,7 @@ export const placementOf = ({ frame, left, top, scale, viewport, part, pans }: L
 	...(pans ? { pans } : {})
 });
 
-/** How much of what is seen a cut lead is panned by at once. */
+/** The fraction of the visible part by which a cut lead is panned at a time. */
 const PAN = 0.8;
 
 const SIZES = 'vantaggio-frame-sizes';
@@ -46,20 +46,20 @@ function readSizes(): Record<string, number> {
 	);
 }
 
-/** A column that a frame stands over. */
+/** A column with a frame above it. */
 export interface FramedColumn {
 	readonly letter: string;
 	/** CSS px. */
 	readonly width: number;
 }
 
-/** How wide the names of rows are in a collation at the whole width, and how much a column needs, rem. */
+/** The width of the names of rows in a Collation at the whole width, and the minimum width of a column, rem. */
 export const [NAMES, LEAST_COLUMN] = [9.5, 9.5];
 
-/** Lower than this frames would lie over one another, px: the room is scrolled then. */
+/** In a lower room frames would overlap, px: it is scrolled instead. */
 const LEAST_ROOM = 290;
 
-/** The frames of the Bench: which there are, as what vantages, and where they lie in their room. */
+/** The frames of the Bench: which ones there are, their vantages, and their places in the room. */
 export class Framing {
 	readonly #site: SiteState;
 	/** The size of the room, px of the screen. */
@@ -67,11 +67,11 @@ export class Framing {
 	height = $state(500);
 	/** Whether one frame beside the lead is enough. */
 	few = $state(false);
-	/** How far down its viewport a cut lead begins, CSS px. */
+	/** How far down its viewport the visible part of a cut lead begins, CSS px. */
 	#pan = $state(0);
 	readonly #room: Room = $derived.by(() => ({
 		width: this.width,
-		// Over columns frames are as low as they have to be.
+		// Above columns, frames are as low as possible.
 		height: this.columns ? this.height : Math.max(LEAST_ROOM, this.height),
 		text: textScale,
 		few: this.few,
@@ -93,7 +93,7 @@ export class Framing {
 			size: this.#site.viewing.beside !== null ? 3 : (this.#sizes[vantage.name] ?? 1)
 		}))
 	);
-	/** What stands beside the lead: the chorus, or the lead itself one px narrower or between px. */
+	/** The frames beside the lead: the chorus, or the lead itself one px narrower or between px. */
 	readonly #others: readonly SeenVantage[] = $derived.by(() => {
 		const { beside } = this.#site.viewing;
 		if (beside === null) return this.#chorus;
@@ -109,9 +109,9 @@ export class Framing {
 	readonly #chosen: Vantage | undefined = $derived.by(() =>
 		this.#site.vantages.named(this.#site.viewing.lead)
 	);
-	/** The lead's zoom: how much larger than a px of the screen a px of it may be drawn. */
+	/** The lead's zoom: the most px of the screen for one of its px. */
 	readonly #zoom: number = $derived.by(() => this.#site.viewing.switches.zoom ?? this.#chosen?.zoom ?? 1);
-	/** The lead's window before anything is switched: that of a vantage, or a plain one. */
+	/** The lead's window without switches: that of a vantage, or a plain one. */
 	readonly window: Vantage = $derived.by(() => ({
 		...(this.#chosen ?? PLAIN),
 		height: this.#site.carriage.heightOf(this.#chosen?.height ?? null)
@@ -121,7 +121,7 @@ export class Framing {
 		name: 'lead',
 		width: this.#site.carriage.width
 	}));
-	/** The columns of a collation at the whole width; null where none is. */
+	/** The columns of a Collation at the whole width; null where there is none. */
 	columns = $state.raw<readonly FramedColumn[] | null>(null);
 	readonly #overColumns: readonly SeenFrame[] = $derived.by(() => {
 		const over = (this.columns ?? []).map(({ letter, width }) => {
@@ -136,7 +136,7 @@ export class Framing {
 		return laid;
 	});
 	readonly frames: readonly SeenFrame[] = $derived.by(() => {
-		// What is asked of the lead is asked of its frame.
+		// Questions about the lead go to its frame.
 		if (this.#overColumns.some(({ frame }) => frame === 'lead')) return this.#overColumns;
 		if (this.#site.viewing.alone) {
 			const alone = layAlone(this.#room, viewportOf(this.lead), this.#zoom);
@@ -149,7 +149,7 @@ export class Framing {
 		];
 	});
 
-	/** What the frames take of the screen: more than the room where they have to be scrolled. */
+	/** The space that the frames take: more than the room where that has to be scrolled. */
 	readonly extent: Room = $derived.by(() => extent(this.#room, this.frames));
 
 	/** Draws a chorus frame larger or smaller, by steps of a quarter. */
@@ -159,24 +159,24 @@ export class Framing {
 		store.set(SIZES, JSON.stringify(this.#sizes));
 	}
 
-	/** Gives the lead's window a height, CSS px as its page has them. */
+	/** Sets the height of the lead's window, in CSS px of its page. */
 	setHeight(to: number): void {
 		const bars = heightsOf(this.lead).dynamic - this.lead.height;
 		this.#site.carriage.setHeight((to - bars) * this.#zoom, this.#chosen === undefined);
 	}
 
-	/** What is drawn of the lead while it is cut. */
+	/** The visible part of the lead while it is cut. */
 	get #cut(): Part | undefined {
 		return this.frames.find(({ frame, pans }) => frame === 'lead' && pans)?.part;
 	}
 
-	/** Shows what is further down a cut lead's viewport, CSS px of it; further up where that is negative. */
+	/** Moves the visible part down a cut lead's viewport, CSS px; up where negative. */
 	pan(by: number): void {
 		const part = this.#cut;
 		if (part) this.#pan = Math.max(0, part.top + by);
 	}
 
-	/** Shows a part more of a cut lead, down or up. */
+	/** Moves the visible part of a cut lead down or up by its own height. */
 	panOn(direction: 1 | -1): void {
 		const part = this.#cut;
 		if (part) this.pan(direction * PAN * part.height);
@@ -187,7 +187,7 @@ export class Framing {
 	}
 }
 
-/** A vantage before switches, with zoom included in its size: as the Measure marks it. */
+/** A vantage before switches, with zoom included in its size: as on the Measure. */
 export const marked = (site: SiteState): { name: string; width: number }[] =>
 	site.vantages.list.map(({ fields }) => {
 		const { name, width } = unzoomed(fields);

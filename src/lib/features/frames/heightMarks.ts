@@ -7,14 +7,14 @@ export interface HeightMark {
 	readonly kind: 'threshold' | 'vantage' | 'length';
 	/** CSS px. */
 	readonly at: number;
-	/** What stands beside it where there is room; '' for what is only pointed at. */
+	/** The words beside it where there is room; '' for something shown on hover only. */
 	readonly words: string;
 	readonly title: string;
-	/** Where it is written; null for a vantage. */
+	/** Its place in the sources; null for a vantage. */
 	readonly place: Pick<MediaSite, 'file' | 'span'> | null;
 }
 
-/** What marks the heights, the most important first: conditions, then lengths, each once, then vantages. */
+/** The marks for heights, the most important first: conditions, then lengths, each once, then vantages. */
 export function heightMarks(
 	thresholds: readonly HeightThreshold[],
 	uses: readonly HeightUse[],
@@ -23,7 +23,7 @@ export function heightMarks(
 ): HeightMark[] {
 	const lengths = new Map<string, HeightUse[]>();
 	for (const use of uses) {
-		// A whole window is its own end.
+		// The whole window ends at its own end.
 		if (use.px > 0) lengths.set(use.length, [...(lengths.get(use.length) ?? []), use]);
 	}
 	return [
@@ -63,7 +63,7 @@ const placed = ({ file, offset }: HeightUse): Pick<MediaSite, 'file' | 'span'> =
 	span: { start: offset, end: offset }
 });
 
-/** The greatest height of an axis on which all marks are that a window may well have, CSS px. */
+/** The greatest height of an axis that includes all marks at plausible heights of a window, CSS px. */
 export function axisEnd(height: number, marks: readonly HeightMark[]): number {
 	const usual = marks.map(({ at }) => at).filter((at) => at <= 1600);
 	return Math.ceil(Math.max(1000, height * 1.15, ...usual.map((at) => at * 1.05)) / 100) * 100;

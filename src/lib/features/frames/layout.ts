@@ -3,13 +3,13 @@ import type { Part, Placement, Viewport } from '$lib/stage/protocol.ts';
 export interface Room {
 	readonly width: number;
 	readonly height: number;
-	/** How many times its usual size text is. */
+	/** The text size as a multiple of the usual one. */
 	readonly text: number;
-	/** Whether one frame beside the lead is enough, where the room is low. */
+	/** Whether one frame beside the lead is enough where the room is low. */
 	readonly few: boolean;
 	/** Whether a lead higher than its place is cut there, at the scale of its width, rather than drawn smaller. */
 	readonly cut: boolean;
-	/** How far down the lead's viewport a cut lead begins, CSS px of it; brought into what there is. */
+	/** How far down the lead's viewport the visible part of a cut lead begins, CSS px; limited to what there is. */
 	readonly pan: number;
 }
 
@@ -26,14 +26,19 @@ export interface Laid extends Placement {
 	readonly drawnHeight: number;
 }
 
-/** Room around frames: for the ladder at the left, the heights at the lead's right, and a line of words under each. */
+/**
+ * Space around frames: for the ladder on the left, the heights on the lead's right, and a line of words under each.
+ */
 const LEFT = 72;
 const SIDE = 28;
 const HEIGHTS = 64;
 const TOP = 20;
 const LABEL = 34;
 const GAP = 30;
-/** The least room for a chorus frame and its words, and the least and (in a small room) most height it is drawn at. */
+/**
+ * The minimum space for a chorus frame and its words, and the minimum and (in a small room) maximum height of its
+ * drawing.
+ */
 const SLOT = 150;
 const LEAST = 72;
 const MOST = 240;
@@ -53,7 +58,7 @@ const laid = (frame: string, left: number, top: number, scale: number, viewport:
 
 const within = (value: number, most: number): number => Math.min(Math.max(0, value), Math.max(0, most));
 
-/** The lead in its place: as large as `zoom` and the place's width let it be, and cut or smaller where it is higher. */
+/** The lead in its place: as large as `zoom` and the place's width allow, and cut or smaller where it is higher. */
 function leadIn(
 	room: Room,
 	place: { readonly left: number; readonly top: number; readonly width: number; readonly height: number },
@@ -74,7 +79,7 @@ function leadIn(
 	};
 }
 
-/** The width that frames have beside one another, and that the lead has: px of the screen. */
+/** The total width of adjacent frames, and that of the lead: px of the screen. */
 const wide = (room: Room): number => Math.max(100, room.width - LEFT - SIDE);
 const leadWide = (room: Room): number => Math.max(100, room.width - LEFT - HEIGHTS * room.text);
 
@@ -84,11 +89,11 @@ const slot = (row: number, one: Small, room: Room): number =>
 const chorusFrame = (row: number, one: Small, left: number, top: number): Laid =>
 	laid(`chorus ${one.name}`, left, top, scaleOf(row, one), one.viewport);
 
-/** The height of a row of frames of which those of size 1 are so high. */
+/** The height of a row of frames in which those of size 1 have some height. */
 const highest = (row: number, chorus: readonly Small[]): number =>
 	row * Math.max(1, ...chorus.map(({ size }) => size));
 
-/** The height at which the chorus is drawn: a quarter of the room or so, less where it would not fit in a row. */
+/** The height of the chorus: about a quarter of the room, less where it would not fit in a row. */
 function rowHeight(room: Room, chorus: readonly Small[]): number {
 	const gaps = GAP * Math.max(0, chorus.length - 1);
 	for (let row = Math.max(LEAST, Math.min(most(room), room.height * 0.27)); row > LEAST; row -= 2) {
@@ -98,7 +103,7 @@ function rowHeight(room: Room, chorus: readonly Small[]): number {
 	return LEAST;
 }
 
-/** How high the lead's page can be, px of the screen. */
+/** The maximum height of the lead's page, px of the screen. */
 const leadRoom = (room: Room, chorus: readonly Small[]): number =>
 	Math.max(
 		120,
@@ -108,18 +113,18 @@ const leadRoom = (room: Room, chorus: readonly Small[]): number =>
 			(chorus.length > 0 ? highest(rowHeight(room, chorus), chorus) + label(room) : 0)
 	);
 
-/** Under which height a room is low: a chorus below would leave the lead little. */
+/** Rooms lower than this are low: a chorus below would leave too little for the lead. */
 const LOW = 460;
 const isLow = (room: Room): boolean => room.few && room.height < LOW * room.text;
 
-/** How high and how wide a lead can be in a low room, px of the screen. */
+/** The maximum height and width of a lead in a low room, px of the screen. */
 function lowRoom(room: Room, chorus: readonly Small[]): { readonly width: number; readonly height: number } {
 	const height = Math.max(60, room.height - TOP - label(room));
 	const [first] = chorus;
 	return { height, width: leadWide(room) - (first ? slot(height, first, room) + GAP : 0) };
 }
 
-/** Lead and the first of the chorus beside it, as high as a low room. */
+/** The lead with the first of the chorus beside it, as high as a low room. */
 function low(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	const { width, height } = lowRoom(room, chorus);
 	const drawn = leadIn(room, { left: LEFT, top: TOP, width, height }, lead, zoom);
@@ -128,7 +133,7 @@ function low(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[])
 	return [drawn, ...(first ? [chorusFrame(height, first, left, TOP)] : [])];
 }
 
-/** The chorus in rows of one height from a place on; undefined where it does not fit so high. */
+/** The chorus in rows of equal height from a place on; undefined where it does not fit at that height. */
 function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[]): Laid[] | undefined {
 	const frames: Laid[] = [];
 	const height = highest(row, chorus);
@@ -144,7 +149,10 @@ function rowsAt(row: number, from: number, room: Room, chorus: readonly Small[])
 	return frames;
 }
 
-/** The chorus under one another from a place on, each as wide as there is room and no higher than the others must be. */
+/**
+ * The chorus in a column from a place on, each frame as wide as there is room and no higher than leaves room for the
+ * others.
+ */
 function columnAt(from: number, room: Room, chorus: readonly Small[]): Laid[] | undefined {
 	const wide = room.width - SIDE - from;
 	if (wide < SLOT * room.text) return undefined;
@@ -168,7 +176,9 @@ function columnAt(from: number, room: Room, chorus: readonly Small[]): Laid[] | 
 const area = (frames: readonly Laid[] = []): number =>
 	frames.reduce((sum, one) => sum + one.drawnWidth * one.drawnHeight, 0);
 
-/** A lead as high as the room, the chorus to its right, as large as it fits; undefined where it does not. */
+/**
+ * A lead as high as the room, with the chorus on its right, as large as possible; undefined where it does not fit.
+ */
 function beside(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] | undefined {
 	const place = { left: LEFT, top: TOP, width: leadWide(room), height: room.height - TOP - label(room) };
 	const drawn = leadIn(room, place, lead, zoom);
@@ -181,7 +191,7 @@ function beside(room: Room, lead: Viewport, zoom: number, chorus: readonly Small
 	return column && [drawn, ...column];
 }
 
-/** Lead above, chorus below. */
+/** The lead above, the chorus below. */
 function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	const row = rowHeight(room, chorus);
 	const place = { left: LEFT, top: TOP, width: leadWide(room), height: leadRoom(room, chorus) };
@@ -196,9 +206,9 @@ function above(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[
 }
 
 /**
- * Lead and chorus, each at the true size of its viewport, drawn smaller where it must be; no px of the lead larger
- * than `zoom`. The chorus lies below the lead, or to its right where more is seen of all of them together.
- * In a low room in which that is enough, the first of the chorus alone stands beside the lead.
+ * The lead and the chorus, each with the true size of its viewport, drawn smaller where necessary; no px of the lead
+ * larger than `zoom`. The chorus is below the lead, or on its right where more of everything is visible. In a low
+ * room where that is enough, only the first of the chorus is beside the lead.
  */
 export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: readonly Small[]): Laid[] {
 	if (isLow(room)) return low(room, lead, zoom, chorus);
@@ -207,14 +217,14 @@ export function layFrames(room: Room, lead: Viewport, zoom: number, chorus: read
 	return right && area(right) > area(below) ? right : below;
 }
 
-/** How much is kept free around a lead that stands alone. */
+/** The space around a lead that stands alone. */
 const ALONE = { side: 12, top: 12 } as const;
 
 const aloneHeight = (room: Room): number => Math.max(120, room.height - ALONE.top - label(room));
 
 /**
- * The lead alone, at full size, in the middle of the room where it is narrower; where it is wider, or higher and not
- * cut, the room is scrolled.
+ * The lead alone, at full size, centred in a wider room; where the lead is wider, or higher and not cut, the room
+ * scrolls.
  */
 export function layAlone(room: Room, lead: Viewport, zoom: number): Laid {
 	const width = lead.width * zoom;
@@ -223,29 +233,29 @@ export function layAlone(room: Room, lead: Viewport, zoom: number): Laid {
 	return leadIn(room, { left, top: ALONE.top, width, height }, lead, zoom);
 }
 
-/** The room that frames take, with their ancestors: px of the screen, no less than the room there is. */
+/** The space that frames with their ladders take: px of the screen, at least the room's. */
 export const extent = (room: Room, frames: readonly Laid[]): Room => ({
 	...room,
 	width: Math.max(room.width, ...frames.map((one) => one.left + one.drawnWidth + ALONE.side)),
 	height: Math.max(room.height, ...frames.map((one) => one.top + one.drawnHeight + label(room)))
 });
 
-/** Room left of the columns of a collation at the whole width, around them, and in each of them beside its frame. */
+/** Space to the left of a whole-width Collation's columns, around them, and in each of them beside its frame. */
 const COLUMNS = { side: 16, inner: 16, top: 8, bottom: 8 } as const;
 
-/** A frame over a column: its id, its viewport, and the box in it that is to be seen, CSS px of the viewport. */
+/** A frame above a column: its id, its viewport, and the box in it to be shown, CSS px of the viewport. */
 export interface Over {
 	readonly frame: string;
 	readonly viewport: Viewport;
 	readonly box: Part | null;
 }
 
-/** How much around a box is drawn with it, as a share of the viewport's width. */
+/** How much around a box is drawn with it, as a fraction of the viewport's width. */
 const AROUND = 0.06;
 
 /**
- * Frames over the columns of a table whose first column is so wide: of each page that part is drawn, as large as its
- * column lets it be, in which what is to be seen lies.
+ * Frames above the columns of a table whose first column has some width: of each page the part around the box is
+ * drawn, as large as its column allows.
  */
 export function layColumns(room: Room, names: number, columns: readonly Over[]): Laid[] {
 	const wide = (room.width - 2 * COLUMNS.side - names) / Math.max(1, columns.length) - COLUMNS.inner;

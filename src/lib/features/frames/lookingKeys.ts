@@ -8,7 +8,7 @@ const step =
 		carriage.width += press.shift ? 10 * by : by;
 	};
 
-/** An action for as long as its key is held; by a click, until the next. */
+/** An action that lasts as long as its key is held; started by a click, until the next click. */
 function held(name: string, set: (on: boolean, shift: boolean) => void, withShift?: string): Action {
 	let on = false;
 	const put = (to: boolean, shift = false): void => {
@@ -23,7 +23,7 @@ function held(name: string, set: (on: boolean, shift: boolean) => void, withShif
 	};
 }
 
-/** Makes the lead the next vantage in the list, after the last the plain window. */
+/** Makes the lead the next vantage in the list, and after the last the plain window. */
 function next({ vantages, viewing }: SiteState, by: number): void {
 	const choices = [null, ...vantages.list.map(({ fields }) => fields)];
 	const at = choices.findIndex((one) => (one?.name ?? null) === viewing.lead);
@@ -41,7 +41,7 @@ const digits = ({ vantages, viewing }: SiteState): [string, Action][] => [
 	['0', { name: 'Lead as a plain window', run: () => viewing.choose(null) }]
 ];
 
-/** Without Shift these keys scroll what has the focus; a click in the list of keys is meant. */
+/** Without Shift these keys scroll the focused element; they act on a click in the list of keys. */
 const isMeant = ({ key, shift }: Press): boolean => shift || key === '';
 
 /** The keys of the Bench that move the carriage and change the lead. */
@@ -96,7 +96,7 @@ export const lookingKeys = (
 	},
 	x: { name: 'All switches off', run: () => site.viewing.allOff() },
 	u: { name: 'Use the page; Escape ends it', run: () => (site.viewing.use = true) },
-	// Elsewhere Escape closes dialogs and menus, which an action of the screen would keep it from.
+	// Elsewhere Escape closes dialogs and menus, which an action of the screen would prevent.
 	...(site.viewing.use
 		? { escape: { name: 'Stop using the page', inFields: true, run: () => (site.viewing.use = false) } }
 		: {}),

@@ -5,6 +5,6 @@ import type { Place } from '$lib/ui/measure/places.ts';
 export const lineOf = (page: PageState, { file, span }: Place): number =>
 	page.shownPlace(file, span.start).line;
 
-/** A place of a page's sources as it is named. */
+/** The name of a place in a page's sources. */
 export const placeName = (page: PageState, { file, span }: Place): string =>
 	page.placeInWords(file, span.start);

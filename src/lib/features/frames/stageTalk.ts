@@ -4,20 +4,20 @@ import { picked } from '$lib/session/selection.svelte.ts';
 import type { ScreenTalk } from '$lib/session/stageKeeper.ts';
 import type { Workbench } from '$lib/session/workbench.ts';
 
-/** Who hears what a stage tells, as they are when it does. */
+/** The receivers of a stage's messages, looked up when a message comes. */
 interface Hearers {
 	readonly workbench: () => Workbench;
 	/** The Original at the lead's width. */
 	readonly original: () => Original | undefined;
 	readonly onalign: (alignment: Alignment) => void;
-	/** The cut lead is to show what is further down, CSS px of its viewport. */
+	/** Moves the visible part of the cut lead, CSS px of its viewport. */
 	readonly onpan: (by: number) => void;
 }
 
-/** What is done with what a stage tells of the frames. */
+/** Handlers for a stage's messages about the frames. */
 export const stageTalk = ({ workbench, original, onalign, onpan }: Hearers): ScreenTalk => ({
 	press: (press) => workbench().press(press),
-	/** Opens the page of a link that was used, where the site has it. */
+	/** Opens the page that a followed link leads to, where the site has it. */
 	open(href) {
 		const { page, site, open } = workbench();
 		const target = resolveAddress(href, page.path);
@@ -26,7 +26,7 @@ export const stageTalk = ({ workbench, original, onalign, onpan }: Hearers): Scr
 	pick(pick) {
 		const { select, selected, site } = workbench();
 		const { selectionView } = site;
-		// With Shift a further word of the same element is chosen too.
+		// With Shift a further word of the same element is selected as well.
 		if (!pick.shift || pick.word) selectionView.chooseWords(pick);
 		if (pick.word) return select([pick.path]);
 		const next = picked(selected, selectionView.left, pick);

@@ -7,23 +7,23 @@ import type { MeasuredPlaces, Place, Stretches } from '$lib/ui/measure/places.ts
 import { Framing } from './framing.svelte.ts';
 import { placeName } from './placeName.ts';
 
-/** What a screen adds to the Measure. */
+/** A screen's additions to the Measure. */
 export interface OnMeasure extends Pick<MeasuredPlaces, 'onshift' | 'onjoin'> {
-	/** Widths that stand out. */
+	/** Highlighted widths. */
 	readonly stretches?: Stretches;
-	/** What hangs under it. */
+	/** Content below the bar. */
 	readonly hung?: Snippet;
 }
 
 const IN_STEP = 'vantaggio-in-step';
 
-/** What all screens with frames look at: the frames, the stages that lay them out, and the Measure over them. */
+/** What all screens with frames share: the frames, their stages, and the Measure. */
 export class FramesView {
 	readonly workbench: Workbench;
 	readonly framing: Framing;
 	/** The stages; null until they are open. */
 	stages = $state.raw<Stages | null>(null);
-	/** What the screen that is shown adds to the Measure; what is read of it is read anew whenever it changes. */
+	/** The present screen's additions to the Measure, with reactive properties. */
 	onMeasure = $state.raw<OnMeasure>({});
 	#inStep = $state(store.get(IN_STEP) !== 'no');
 
@@ -36,7 +36,7 @@ export class FramesView {
 		this.framing = new Framing(workbench.site);
 	}
 
-	/** Whether frames scroll in step; kept with the browser. */
+	/** Whether frames scroll in step; stored in the browser. */
 	get inStep(): boolean {
 		return this.#inStep;
 	}
@@ -46,7 +46,7 @@ export class FramesView {
 		store.set(IN_STEP, on ? 'yes' : 'no');
 	}
 
-	/** Shows a place of the page's sources, which errands of the page may have moved, in its file. */
+	/** Shows a place of the page's sources in its file, taking insertions by errands into account. */
 	toPlace = ({ path, offset, ...how }: FilePlace): void => {
 		const { page, show } = this.workbench;
 		show({ path, offset: page.inFile(path, offset), ...how });

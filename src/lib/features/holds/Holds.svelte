@@ -28,7 +28,7 @@
 		swept: Swept;
 		bands: Bands;
 		selected: readonly ElementPath[];
-		/** What is selected, by name. */
+		/** The name of the selection. */
 		name: string;
 	}
 
@@ -65,7 +65,7 @@
 		void holding.hold(swept, { widths, scope, path: scope === 'all' ? null : path, pages });
 	}
 
-	/** Gives a report on a hold to be kept as a file. */
+	/** Downloads a report on a Hold as a file. */
 	async function save(hold: Hold, kind: 'json' | 'html'): Promise<void> {
 		const report = await holding.report(swept, hold);
 		const text = kind === 'json' ? JSON.stringify(report, null, '\t') : reportPage(report);
@@ -76,7 +76,7 @@
 		);
 	}
 
-	/** What it is compared with: the page as it was then, saved or not. */
+	/** The baseline of a Hold: the page at that time, saved or not. */
 	function since({ at, revision, unsaved }: Hold): string {
 		const time = new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 		return unsaved

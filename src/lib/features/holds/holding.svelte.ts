@@ -11,14 +11,14 @@ import { PageState } from '$lib/session/page.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
 
-/** What of a hold is not as it was. */
+/** What has changed since a Hold was made. */
 export interface Breach {
 	readonly hold: Hold;
 	readonly changed: readonly Changed[];
 	readonly widths: IntervalSet;
 }
 
-/** What a hold is told from others by. */
+/** The identity of a Hold. */
 export const holdKey = ({ page, scope, element, measurement }: Hold): string =>
 	[page, scope, element, measurement].join(' ');
 
@@ -26,15 +26,15 @@ export const holdKey = ({ page, scope, element, measurement }: Hold): string =>
 export interface HoldRequest {
 	readonly widths: IntervalSet;
 	readonly scope: Hold['scope'];
-	/** The element that it is about; null where all is held. */
+	/** The element concerned; null for the whole page. */
 	readonly path: ElementPath | null;
 	readonly pages: readonly string[];
 }
 
-/** What must not change, and what of it did. */
+/** What must not change, and what of it has. */
 export class Holding {
 	readonly #site: SiteState;
-	/** What is known of each hold, by its measurement: the breach, or null where all is as it was. */
+	/** The state of each Hold, by its measurement: the breach, or null where nothing has changed. */
 	#checked = $state.raw<ReadonlyMap<string, Breach | null>>(new Map());
 	busy = $state(false);
 	trouble = $state('');
@@ -47,25 +47,25 @@ export class Holding {
 		return this.#site.kept.hold.list;
 	}
 
-	/** The holds that are broken. */
+	/** The broken Holds. */
 	readonly breaches: readonly Breach[] = $derived.by(() =>
 		this.list.flatMap((hold) => this.#checked.get(holdKey(hold)) ?? [])
 	);
 
-	/** The widths that are held on a page. */
+	/** The held widths of a page. */
 	widthsOn(page: string): IntervalSet {
 		return this.list
 			.filter((hold) => hold.page === page)
 			.reduce((set, { widths }) => union(set, widthsFrom(widths)), NOTHING);
 	}
 
-	/** How a hold stands: broken, as it was, or not measured yet. */
+	/** The state of a Hold: broken, unchanged, or not measured yet. */
 	stateOf(hold: Hold): 'broken' | 'holds' | 'unknown' {
 		const known = this.#checked.get(holdKey(hold));
 		return known === undefined ? 'unknown' : known === null ? 'holds' : 'broken';
 	}
 
-	/** Holds something as it is now: it is measured, and kept with the site. */
+	/** Makes a Hold of the present state, which is measured and stored with the site. */
 	async hold(swept: Swept, { widths, scope, path, pages }: HoldRequest): Promise<void> {
 		this.busy = true;
 		this.trouble = '';
@@ -113,14 +113,14 @@ export class Holding {
 		};
 	}
 
-	/** Holds what is held on every page against what is there now. */
+	/** Compares the Holds of every page with the present state. */
 	async check(swept: Swept, signal: AbortSignal): Promise<void> {
 		this.trouble = '';
 		for (const hold of this.list) {
 			try {
 				const breach = await this.#checkOne(swept, hold, signal);
 				if (signal.aborted) return;
-				// It may have been allowed, or held anew, meanwhile: then this is about what it was.
+				// It may have been allowed, or renewed, meanwhile: then this is outdated.
 				if (!this.#isHeld(hold)) continue;
 				this.#checked = new Map([...this.#checked, [holdKey(hold), breach]]);
 			} catch (error) {
@@ -129,20 +129,20 @@ export class Holding {
 		}
 	}
 
-	/** Whether a hold is still held as it was read. */
+	/** Whether a Hold still exists unchanged. */
 	#isHeld(hold: Hold): boolean {
 		const read = JSON.stringify(hold);
 		return this.list.some((one) => JSON.stringify(one) === read);
 	}
 
-	/** What is swept, as the vantage that a hold was made with. */
+	/** What to measure, in the vantage in which a Hold was made. */
 	#asMade(swept: Swept, { window, switches, height, density }: Hold): Swept {
 		if (!window || !switches) return { ...swept, lead: { ...swept.lead, height, density } };
 		const lead = { ...seenVantage(window, switches), name: swept.lead.name };
 		return { ...swept, lead, made: { window, switches } };
 	}
 
-	/** The page of a hold, as it was measured. */
+	/** The page of a Hold, as it is to be measured. */
 	#asked(swept: Swept, hold: Hold): PageTexts {
 		const { as } = sweptAs(this.#asMade(swept, hold).lead);
 		return { path: hold.page, texts: this.#page(swept, hold.page).texts, as };
@@ -161,14 +161,14 @@ export class Holding {
 		);
 	}
 
-	/** Lets elements of a hold change: those that did. */
+	/** Allows the changed elements of a Hold to differ. */
 	async allow({ hold, changed }: Breach): Promise<void> {
 		const paths = changed.map(({ path }) => path);
 		const { ok } = await this.#change(hold, [{ ...hold, allowed: [...hold.allowed, ...paths] }], 'allowed');
 		if (ok) this.#checked = new Map([...this.#checked, [holdKey(hold), null]]);
 	}
 
-	/** Takes what is there now as what is held. */
+	/** Makes the present state the held one. */
 	async renew(swept: Swept, hold: Hold): Promise<void> {
 		const path = hold.scope === 'all' ? null : readPath(hold.element);
 		try {
@@ -183,14 +183,14 @@ export class Holding {
 
 	drop = (hold: Hold): Promise<Result> => this.#change(hold, [], 'Hold deleted');
 
-	/** What an element of a page is called, by its path. */
+	/** The name of an element of a page, by its path. */
 	nameOf(swept: Swept, page: string, path: string): string {
 		return nameAt(this.#page(swept, page).page, readPath(path), 'something that is gone');
 	}
 
 	async report(swept: Swept, hold: Hold): Promise<HoldReport> {
 		const known = this.#checked.get(holdKey(hold));
-		// Nothing is called unchanged that was not measured.
+		// Nothing counts as unchanged without a measurement.
 		const breach = known === undefined ? await this.#checkOne(swept, hold) : known;
 		return swept.stages.measurer.holdReport(this.#asked(swept, hold), hold, breach?.changed ?? []);
 	}

@@ -3,7 +3,7 @@
 	import { getSite } from '$lib/session/context.ts';
 
 	interface Props {
-		/** What a field names to be offered them. */
+		/** The id by which a field refers to the list. */
 		id: string;
 		/** Undefined until they are known. */
 		names: PageNames | undefined;

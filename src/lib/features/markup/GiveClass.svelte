@@ -9,12 +9,12 @@
 	import ClassList from './ClassList.svelte';
 
 	interface Props {
-		/** What the page and its sheets have names for. */
+		/** The names on the page and in its sheets. */
 		names: Later<PageNames>;
 		page: PageState;
 		/** The selected elements. */
 		paths: readonly ElementPath[];
-		/** Gives elements a class; says what was done. */
+		/** Adds a class to elements; returns what was done, in words. */
 		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
 	}
 
@@ -36,7 +36,7 @@
 			? undefined
 			: 'A class name starts with a letter and contains only letters, digits, - and _.'
 	);
-	/** Who has the class already. */
+	/** The elements that have the class already. */
 	const taken = $derived.by(() => {
 		if (entered === '' || problem) return '';
 		if (!names.value) return names.error;

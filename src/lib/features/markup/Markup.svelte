@@ -43,7 +43,7 @@
 	const chosen = $derived(
 		onto === 'these' || !element ? paths : likeIt(page.page, element, onto).map(({ path }) => path)
 	);
-	/** Whether what is selected stands side by side. */
+	/** Whether the selected elements are adjacent siblings. */
 	const together = $derived.by(() => {
 		const all = paths.map((path) => elementAt(page.page, path));
 		const parent = all[0]?.parent;
@@ -52,18 +52,18 @@
 			all.length > 1 && at.every((index, i) => index >= 0 && (i === 0 || index === (at[i - 1] ?? 0) + 1))
 		);
 	});
-	/** The words chosen in a frame (a double click), else in the page's source. */
+	/** The words selected in a frame (by a double click), otherwise in the page's source. */
 	const words = $derived.by(() => {
 		const inFrame = selectionView.words;
 		if (inFrame && element && inFrame.path.join() === element.path.join())
 			return sourceOfText(page.page, element, inFrame.start, inFrame.end) ?? null;
 		const { text, state } = site.texts.get(page.path) ?? {};
 		const main = state?.selection.main;
-		// With errands in it, the page is not what the sheet's panel shows.
+		// With errands applied, the page differs from what the sheet's panel shows.
 		return main && !main.empty && text === page.source ? { start: main.from, end: main.to } : null;
 	});
 
-	/** What became of a request for markup that is given. */
+	/** The result of a request for given markup. */
 	let heard = $state('');
 	async function propose(request: MarkupRequest): Promise<void> {
 		heard = '';

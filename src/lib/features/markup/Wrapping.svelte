@@ -9,9 +9,9 @@
 		source: string;
 		/** The list of classes that are offered. */
 		classesId: string;
-		/** Whether what is selected stands side by side, so that it can be wrapped as one. */
+		/** Whether the selected elements are adjacent, so that they can be wrapped together. */
 		isRow: boolean;
-		/** Words of the source that are chosen; null for none. */
+		/** Selected words of the source; null for none. */
 		words: { readonly start: number; readonly end: number } | null;
 		onrequest: (request: MarkupRequest) => void;
 	}

@@ -36,10 +36,12 @@ function wordsOf(request: MarkupRequest, count: number): string {
 	}
 }
 
-/** As many rules are told, the others by their number. */
+/** At most so many rules are listed; the others are counted. */
 const MOST_TOLD = 5;
 
-/** Rules of a page's sheets that match other numbers of its elements once it has another text, a sentence each. */
+/**
+ * Rules of a page's sheets that match a different number of its elements once it has another text, one sentence each.
+ */
 async function hitsOtherwise(page: PageState, before: string, after: string): Promise<string[]> {
 	const rules = new Map<string, string>();
 	for (const { file, text } of page.conditions.places) {
@@ -64,7 +66,7 @@ async function hitsOtherwise(page: PageState, before: string, after: string): Pr
 	];
 }
 
-/** The sheets of a page that have rules for a class, as a sentence; none where no sheet has. */
+/** The sheets of a page with rules for a class, as a sentence; none where no sheet has any. */
 async function rulesFor(page: PageState, name: string): Promise<string[]> {
 	const { styled } = await page.names();
 	const sheets = [...(styled.get(name) ?? [])];
@@ -74,8 +76,8 @@ async function rulesFor(page: PageState, name: string): Promise<string[]> {
 }
 
 /**
- * Proposes a change of a page's HTML, with what it means for rules once that is known; where the page is given
- * it becomes errands. The sentence says what became of it; it is '' where the proposal says so itself.
+ * Proposes a change of a page's HTML, with its consequences for rules once they are known; for a given page it
+ * becomes errands. The sentence says what was done; it is '' where the proposal says so itself.
  */
 export async function requestMarkup(
 	site: SiteState,

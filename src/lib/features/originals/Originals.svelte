@@ -11,9 +11,9 @@
 
 	interface Props {
 		page: string;
-		/** The Original that the lead shows, or would; where it has one at its width. */
+		/** The Original for the lead's width, shown or not. */
 		current: Original | undefined;
-		/** The box of what is selected, against the page of the lead. */
+		/** The box of the selection, relative to the page of the lead. */
 		box: ElementBox | undefined;
 		onalign: (alignment: Alignment) => void;
 	}

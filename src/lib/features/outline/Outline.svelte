@@ -22,27 +22,27 @@
 		page: PageState;
 		selected: readonly ElementPath[];
 		onselect: (paths: readonly ElementPath[]) => void;
-		/** What of the lead's page does not show, and why. */
+		/** What on the lead's page does not show, and why. */
 		unseen: () => Promise<ReadonlyMap<string, Unseen>>;
 		lead: SeenVantage;
-		/** A new rule for an element is to be written. */
+		/** Writes a new rule for an element. */
 		onrule: (path: ElementPath) => void;
 	}
 
 	let { page, selected, onselect, unseen, lead, onrule }: Props = $props();
 	const { selectionView } = getSite();
 
-	/** Rows that are drawn at most. */
+	/** The largest number of rows. */
 	const MOST = 1500;
 
-	/** How long everything rests before it is asked what shows, ms. */
+	/** The pause in changes before visibility is determined, ms. */
 	const REST = 250;
 
 	let words = $state('');
 	const unseenNow = later<unknown, ReadonlyMap<string, Unseen>>({
 		question: () => [page.conditions, lead],
 		about: () => page.path,
-		// What the frames are to show now comes first.
+		// What the frames have to show comes first.
 		rest: REST,
 		ask: () => unseen()
 	});
@@ -50,7 +50,7 @@
 
 	let opened = $state.raw<ReadonlySet<string>>(new Set());
 	let active = $state('');
-	/** The selection is in sight: what is around it is open. */
+	/** The ancestors of the selection are expanded, so that it is in sight. */
 	$effect.pre(() => {
 		const [path] = selected;
 		if (!path) return;

@@ -10,11 +10,11 @@
 		isTabbable: boolean;
 		isChosen: boolean;
 		onactive: () => void;
-		/** It is to be selected, alone or with what is selected already. */
+		/** Selects it, alone or in addition. */
 		onselect: (add: boolean) => void;
-		/** What is in it is to be shown, or no more. */
+		/** Expands or collapses it. */
 		onfold: () => void;
-		/** It is to be outlined in the frames; null for nothing. */
+		/** Outlines it in the frames; null for nothing. */
 		onoutline: (row: OutlineRow | null) => void;
 	}
 

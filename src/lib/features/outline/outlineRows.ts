@@ -3,18 +3,20 @@ import { nameOfElement, type Page, type PageElement, printPaths } from '$lib/cor
 /** A row of the outline of a page. */
 export interface OutlineRow {
 	readonly element: PageElement;
-	/** Its path as an address has it. */
+	/** Its path as in addresses. */
 	readonly key: string;
-	/** Undefined for what has nothing in it. */
+	/** Undefined for an element without children. */
 	readonly open: boolean | undefined;
-	/** Which of its parent's rows it is, from 1, and of how many. */
+	/** Its position among its parent's rows, from 1, and their number. */
 	readonly place: number;
 	readonly of: number;
 }
 
 export const keyOf = ({ path }: Pick<PageElement, 'path'>): string => printPaths([path]);
 
-/** The elements that a word matches, by their names or the words straight in them, with all around them; null without a word. */
+/**
+ * The elements that a word matches, by their names or their own text, with all their ancestors; null without a word.
+ */
 function hitBy(page: Page, words: string): ReadonlySet<PageElement> | null {
 	const word = words.trim().toLowerCase();
 	if (word === '') return null;
@@ -28,7 +30,7 @@ function hitBy(page: Page, words: string): ReadonlySet<PageElement> | null {
 	return found;
 }
 
-/** The rows of a page's outline that are to be seen: what is in what is open, or what a word matches; `most` at most. */
+/** The visible rows of a page's outline: the children of expanded rows, or what a word matches; at most `most`. */
 export function outlineRows(
 	page: Page,
 	words: string,

@@ -17,20 +17,20 @@
 
 	interface Props {
 		page: PageState;
-		/** The selected elements: selectors are for all of them. */
+		/** The selected elements: selectors have to match all of them. */
 		paths: readonly ElementPath[];
 		lead: SeenVantage;
-		/** The file in the sheet: where a new rule would stand. */
+		/** The file in the sheet: where a new rule would go. */
 		file: string;
-		/** What the site knows of names. */
+		/** What the site knows about names. */
 		known: Pick<NameFacts, 'unsteady' | 'given'>;
 		questions: ReachQuestions;
-		/** The rule at the caret, and a request to write another selector there. */
+		/** The rule at the caret, and a request to replace its selector. */
 		rule: CaretRule | undefined;
 		onwrite: (selector: string, note: string) => void;
-		/** A new rule with a selector is to be written. */
+		/** Writes a new rule with a selector. */
 		onrule: (selector: string) => void;
-		/** Gives elements a class; says what was done. */
+		/** Adds a class to elements; returns what was done, in words. */
 		give: (paths: readonly ElementPath[], name: string) => Promise<string>;
 	}
 
@@ -76,7 +76,7 @@
 	});
 	const traced = $derived(asked.value ?? null);
 
-	/** Whether a new rule would win the property in question, in words; '' while none is asked about. */
+	/** Whether a new rule would win the property in question, in words; '' while there is none. */
 	function fate({ specificity, rung }: Candidate): string {
 		const name = property.trim().toLowerCase();
 		if (!traced || rung === 'part' || !(traced.longhands.includes(name) || name.startsWith('--'))) return '';

@@ -4,9 +4,9 @@
 	import type { ReachRow } from './reachRows.ts';
 
 	interface Props {
-		/** Selectors by how far they reach; a heading where another reach begins, and whether a rule by each would win. */
+		/** Selectors by reach; a heading where another reach begins, and whether a rule with each would win. */
 		rows: readonly (ReachRow & { readonly heading: string; readonly fate: string })[];
-		/** How many other pages there are. */
+		/** The number of other pages. */
 		others: number;
 		oncopy: (selector: string) => void;
 		/** Outlines what a selector matches in the frames; '' for nothing. */

@@ -3,11 +3,11 @@ import { elementsOf, RUNGS, type Candidate, type Rung } from '$lib/core/selector
 import type { Trace } from '$lib/inquiry/trace.ts';
 import type { Hits } from '$lib/session/reach.ts';
 
-/** A selector for what is selected, with what it matches. */
+/** A selector for the selection, with what it matches. */
 export interface ReachRow extends Candidate {
-	/** How many elements of the page in the frames. */
+	/** The number of elements on the page in the frames. */
 	readonly here: number | null | undefined;
-	/** Other pages that it matches, each with how many. */
+	/** Other pages with matches, and the number on each. */
 	readonly pages: readonly string[];
 }
 
@@ -15,7 +15,7 @@ export interface Reached {
 	readonly rows: readonly ReachRow[];
 	/** Other pages of the site. */
 	readonly others: number;
-	/** The rung on which the rule at the caret stands; undefined where that does not hit what is selected. */
+	/** The rung of the rule at the caret; undefined where that does not match the selection. */
 	readonly rung: Rung | undefined;
 }
 
@@ -28,8 +28,8 @@ export interface ReachQuestions {
 }
 
 /**
- * Tries selectors for elements, and the selector at the caret ('' for none). Of several elements those selectors
- * are left that match them all. The rule at the caret stands on the rung of its selector, or of what matches as many.
+ * Tries selectors for elements, and the selector at the caret ('' for none). For several elements, only selectors
+ * that match them all remain. The rule at the caret is on the rung of its selector, or of one with as many matches.
  */
 export async function reached(
 	candidates: readonly Candidate[],
@@ -55,7 +55,7 @@ export async function reached(
 	return { rows, others: hits.elsewhere.size, rung: hitsIt ? (own ?? like) : undefined };
 }
 
-/** The best selector on the nearest rung that is wider (-1) or narrower (1) than one. */
+/** The best selector on the nearest wider (-1) or narrower (1) rung. */
 export function neighbour(rows: readonly ReachRow[], rung: Rung, by: -1 | 1): ReachRow | undefined {
 	for (let i = RUNGS.indexOf(rung) + by; i >= 0 && RUNGS[i] !== 'part'; i += by) {
 		const found = rows.find((row) => row.rung === RUNGS[i]);

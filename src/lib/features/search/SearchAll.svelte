@@ -14,10 +14,10 @@
 
 	interface Props {
 		files: readonly FileText[];
-		/** What is looked for at first. */
+		/** The initial search words. */
 		words: string;
 		onplace: (place: FilePlace) => void;
-		/** Texts were changed. */
+		/** Called when texts were changed. */
 		onedit: () => void;
 		onclose: () => void;
 	}
@@ -25,7 +25,7 @@
 	let { files, words: first, onplace, onedit, onclose }: Props = $props();
 	const site = getSite();
 
-	/** As many lines as are listed; what is replaced is not bounded by it. */
+	/** The largest number of lines listed; replacing is not limited by it. */
 	const LISTED = 300;
 	// svelte-ignore state_referenced_locally (what it begins with)
 	let words = $state(first);
@@ -61,7 +61,7 @@
 	}
 
 	function undo(): void {
-		// What was done since is not thrown away.
+		// Later edits are not undone with it.
 		if (done?.step === site.history.newest) site.history.undo();
 		done = null;
 		onedit();

@@ -4,18 +4,18 @@ import { sheetParts } from '$lib/writing/sheetParts.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
 import type { FileText } from '$lib/session/texts.svelte.ts';
 
-/** A rule that matches nothing on any page that has its file. */
+/** A rule that matches nothing on any page that uses its file. */
 export interface Leftover {
 	/** Offset in the file. */
 	readonly offset: number;
 	readonly selector: string;
-	/** How sure it is that it is one. */
+	/** How certain that is. */
 	readonly sure: string;
 }
 
 /**
- * The rules of a file that match nothing, on no page that has it, whatever is hovered or focused. A class that no
- * page has may still be set by a script: that is said.
+ * The rules of a file that match nothing, on any page that uses it, in any state. A class that no page has may still
+ * be set by a script, which is then said.
  */
 export async function leftoversOf(file: FileText, { sources, answers }: PageState): Promise<Leftover[]> {
 	const rules = sheetParts(file.text, file.kind).flatMap((part) => {
@@ -33,7 +33,7 @@ export async function leftoversOf(file: FileText, { sources, answers }: PageStat
 	const known = answers.names(file.path);
 	return rules.flatMap(({ offset, selector }, i) => {
 		const counts = [!isOnPage && here[i] ? 0 : here[i], ...[...elsewhere.values()].map((one) => one[i])];
-		// What no engine reads is not asked about.
+		// Selectors that no browser can parse are skipped.
 		if (counts.some((count) => count !== 0)) return [];
 		const { classes, ids } = namesIn(selector);
 		const missing = [

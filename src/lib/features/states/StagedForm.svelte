@@ -7,11 +7,11 @@
 
 	interface Props {
 		state: StagedState;
-		/** The page that is shown. */
+		/** The present page. */
 		page: string;
-		/** Names that others have. */
+		/** Names already in use. */
 		taken: readonly string[];
-		/** Why it was not kept; null where nothing is known against it. */
+		/** Why it was not stored; null for no known reason. */
 		trouble: string | null;
 		onkeep: (state: StagedState) => void;
 		onclose: () => void;

@@ -33,7 +33,7 @@
 		return element ? nameOfElement(element) : 'nothing any more';
 	};
 
-	/** A first selector for a new state: what is selected, by id or as it is called. */
+	/** A first selector for a new state: the selection, by id or name. */
 	function fresh(): StagedState {
 		const selector = path ? nameAt(path).replace(/^[^#]*(#[^.]+).*$/, '$1') : '';
 		return {

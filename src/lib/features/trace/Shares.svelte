@@ -33,7 +33,7 @@
 		}
 	});
 	const lines = $derived(asked.value ?? []);
-	/** Properties that have the same share are one line. */
+	/** Properties with the same percentage share a line. */
 	const said = $derived(
 		[...new Set(lines.map(({ share }) => share))].map((share) => ({
 			share,

@@ -23,21 +23,21 @@
 		/** Asks the lead's frame; null where there are no frames. */
 		trace: (path: ElementPath, pseudo?: string) => Promise<Trace | null>;
 		onplace: (place: FilePlace) => void;
-		/** Takes a declaration out of force in all frames. */
+		/** Mutes a declaration in all frames. */
 		onmute: (path: string, piece: MutablePart) => void;
 		onselect: (paths: readonly ElementPath[]) => void;
 	}
 
 	let { page, path, lead, bands, trace, onplace, onmute, onselect }: Props = $props();
 
-	/** Rows that a typed word may bring. */
+	/** The largest number of rows for a search word. */
 	const MOST = 60;
 
 	let words = $state('');
 	let open = $state('');
-	/** The pseudo-element that is asked about; '' for the element itself. */
+	/** The pseudo-element in question; '' for the element itself. */
 	let chosen = $state('');
-	/** The pseudo-elements of what was asked about last. */
+	/** The pseudo-elements of the last element. */
 	let pseudos = $state.raw<readonly string[]>([]);
 	const pseudo = $derived(pseudos.includes(chosen) ? chosen : '');
 	const answer = later<Question, Trace | null>({
@@ -68,12 +68,12 @@
 		const rank = (name: string): number => (name.startsWith(word) ? 2 : 0) + (set.has(name) ? 1 : 0);
 		return hit.sort((a, b) => rank(b) - rank(a)).slice(0, MOST);
 	});
-	/** Shorthands that the element's own declarations name, each as what it sets. */
+	/** Shorthands in the element's own declarations, with the longhands that they set. */
 	const shorthands = $derived(
 		[...(found?.shorthands ?? [])].filter(([name]) => name.includes(words.trim().toLowerCase()))
 	);
 	const winnerOf = (property: string): Candidate | undefined => found?.at(property, lead.width)?.own.winner;
-	/** What a shorthand sets that stands, and what of it something else decides. */
+	/** The longhands of a shorthand that hold, and those that something else decides. */
 	function standing(
 		shorthand: string,
 		longhands: readonly string[]
@@ -88,7 +88,7 @@
 
 	const show = (one: Candidate): void => onplace({ path: one.file, offset: one.span.start });
 
-	/** Mutes a declaration; the focus goes to its row, since the button may go. */
+	/** Mutes a declaration; the focus moves to its row, since the button may disappear. */
 	function mute({ property, written, file, span }: Candidate, button: HTMLElement): void {
 		button.closest('li')?.querySelector<HTMLElement>('.name')?.focus();
 		onmute(file, { span, words: `${property}: ${written}` });

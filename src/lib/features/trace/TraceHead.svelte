@@ -1,13 +1,13 @@
 <script lang="ts">
 	interface Props {
-		/** What is looked at, by name. */
+		/** The name of the element. */
 		name: string;
 		/** The lead's width, CSS px. */
 		width: number;
-		/** The pseudo-elements that it has, and the one that is looked at; '' for the element itself. */
+		/** The element's pseudo-elements, and the chosen one; '' for the element itself. */
 		pseudos: readonly string[];
 		chosen: string;
-		/** What properties are looked for by. */
+		/** The search word for properties. */
 		words: string;
 	}
 

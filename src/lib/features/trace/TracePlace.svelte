@@ -2,7 +2,7 @@
 	import type { MouseEventHandler } from 'svelte/elements';
 
 	interface Props {
-		/** A file and line, short; or what else a click in the Trace does. */
+		/** A file and line, in short; or another action of the Trace. */
 		name: string;
 		title?: string;
 		onclick: MouseEventHandler<HTMLButtonElement>;

@@ -25,7 +25,7 @@
 		property: string;
 		outcome: Outcome;
 		onshow: (one: Candidate) => void;
-		/** Takes a declaration out of force in all frames; `button` may go with it. */
+		/** Mutes a declaration in all frames; `button` may disappear with it. */
 		onmute: (one: Candidate, button: HTMLElement) => void;
 		onselect: (paths: readonly ElementPath[]) => void;
 	}
@@ -39,13 +39,13 @@
 	const moving = $derived(trace.moving(property));
 	const gone = $derived(trace.computed('display') === 'none');
 
-	/** What decides the property, band by band; neighbours with the same answer together. */
+	/** What decides the property, band by band, with equal neighbours joined. */
 	const stretches = $derived(stretchesOf(trace, property, bands));
 
 	const conditionWidths = (text: string): string =>
 		printIntervalSet(page.widthsOf(page.sources.queries(text), lead));
 
-	/** Whether the state that a selector asks for is one of the element itself, not of something around it. */
+	/** Whether the state in a selector is one of the element itself, not of an ancestor. */
 	const isAboutItself = ({ hit }: Candidate): boolean => /:[-\w]+[^\s>+~]*$/.test(hit?.selector ?? '');
 	const containerWords = (text: string): string => {
 		const container = trace.containerOf(text);
@@ -53,11 +53,11 @@
 	};
 	const asked = $derived(winner?.conditions.filter(({ kind }) => kind === 'container') ?? []);
 
-	/** What the custom properties of the deciding value come to here. */
+	/** The results of the custom properties in the deciding value. */
 	const steps = $derived(
 		winner ? variableSteps(winner.written, up, (name, from) => trace.at(name, lead.width, from)) : []
 	);
-	/** What an `@property` takes for it, where one does. */
+	/** The registered syntax, where there is one. */
 	const syntax = $derived(trace.syntax(property));
 	/** The value with them put in, where it has any. */
 	const whole = $derived(

@@ -4,7 +4,7 @@ import type { PageState } from '$lib/session/page.svelte.ts';
 import type { Trace } from '$lib/inquiry/trace.ts';
 import { lineOf, placeName } from '$lib/features/frames/placeName.ts';
 
-/** How what a trace finds is called on the screen. */
+/** How the results of a trace are named on the screen. */
 export function traceWords(page: PageState, trace: Trace) {
 	const called = (up: number): string => {
 		const around = elementAt(page.page, trace.ancestor(up));
@@ -14,10 +14,10 @@ export function traceWords(page: PageState, trace: Trace) {
 		lineOf: (one: Candidate): number => lineOf(page, one),
 		placeOf: (one: Candidate): string => placeName(page, one),
 		called,
-		/** Whose a declaration is. */
+		/** The owner of a declaration. */
 		owner: ({ hit, attribute }: Candidate): string =>
 			hit ? `of ${hit.selector}` : attribute ? `of the attribute ${attribute}` : 'of the style attribute',
-		/** Where a value comes from that is not the element's own declaration. */
+		/** The origin of a value that is not from the element's own declaration. */
 		source(outcome: Outcome): string {
 			switch (outcome.kind) {
 				case 'own':
@@ -35,10 +35,10 @@ export function traceWords(page: PageState, trace: Trace) {
 	};
 }
 
-/** What is asked about an element, or a pseudo-element of it; '' for none. */
+/** A question about an element, or a pseudo-element of it; '' for none. */
 export interface TraceQuestion {
 	readonly path: ElementPath;
 	readonly pseudo: string;
-	/** What the answer depends on besides. */
+	/** What else the answer depends on. */
 	readonly of: unknown;
 }

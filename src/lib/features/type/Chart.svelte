@@ -11,13 +11,13 @@
 	interface Props {
 		hung: Hung;
 		range: readonly [number, number];
-		/** Where the carriage stands, and a request to have it elsewhere. */
+		/** The position of the carriage, and a request to move it. */
 		width: number;
 		onwidth: (width: number) => void;
-		/** Where bands meet, CSS px; and the band of the carriage. */
+		/** Where bands meet, CSS px; and the carriage's band. */
 		cuts: readonly number[];
 		band: readonly [from: number, to: number];
-		/** Stretches that are marked on a curve: where it cannot be zoomed. */
+		/** Marked ranges of a curve, where it cannot be zoomed. */
 		faults: readonly CurveSegment[];
 		root: number;
 		/** The selected curve. */
@@ -30,14 +30,14 @@
 	let plot = $state<HTMLElement>();
 	let room = $state(0);
 	let height = $state(0);
-	/** Room above and below the curves, px. */
+	/** Space above and below the curves, px. */
 	const EDGE = 18;
-	/** How far apart fields and names are, px. */
+	/** The distance between fields and names, px. */
 	const [FIELDS, NAMES] = [27 * textScale, 17 * textScale];
-	/** Room that fields need beyond an end, px. */
+	/** Space for fields beyond an end, px. */
 	const [NARROW, WIDE] = [160 * textScale, 240 * textScale];
 
-	/** Puts the focus on the first peg's field. */
+	/** Focuses the first peg's field. */
 	export const focus = (): void => plot?.querySelector('input')?.focus();
 
 	const x = $derived(scaleLog([range[0], range[1]], [0, Math.max(1, room)]));
@@ -55,14 +55,14 @@
 		const found = valueOn(curve, rationalFromNumber(at));
 		return found && toNumber(found);
 	};
-	/** Curves with a size each, and where the words for it stand so that none lies over another. */
+	/** Curves with one size each, and positions for their words without overlaps. */
 	function beside(all: readonly { readonly of: Drawn; readonly size: number }[]) {
 		const preferred = all.map(({ size }) => y(size));
 		const places = apart(preferred, NAMES, [8, height - 8]);
 		return all.map((one, i) => ({ ...one, top: places[i] ?? 0 }));
 	}
 
-	/** Sizes read off at the carriage. */
+	/** Sizes at the carriage. */
 	const read = $derived(
 		beside(
 			drawn.flatMap((of) => {
@@ -71,7 +71,7 @@
 			})
 		)
 	);
-	/** Names at the wide edge, where no pegs have them. */
+	/** Names at the wide edge, unless pegs have them. */
 	const named = $derived(
 		beside(
 			drawn
@@ -83,7 +83,7 @@
 		(['narrow', 'wide'] as const).map((end) => {
 			const own = hung.pegs.filter((peg) => peg.end === end);
 			const at = own[0] ? x(within(own[0].width)) : 0;
-			// Fields stand beyond the end where there is room for them.
+			// Fields are beyond the end where there is room for them.
 			const left = end === 'narrow' ? at > NARROW : at > room - WIDE;
 			const preferred = own.map(({ size }) => y(size));
 			const places = apart(preferred, FIELDS, [14, height - 14]);

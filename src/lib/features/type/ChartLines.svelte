@@ -7,7 +7,7 @@
 		chosen: string;
 		colour: (id: string) => string;
 		onchoose: (id: string) => void;
-		/** Something that can be dragged is taken hold of. */
+		/** Called when something draggable is grabbed. */
 		ongrip: (event: PointerEvent, id: string) => void;
 	}
 

@@ -13,7 +13,7 @@
 	interface Props {
 		setting: Typesetting;
 		checked: readonly Checked[];
-		/** What is wrong with the root's own size; undefined where nothing is. */
+		/** What is wrong with the root's own size; undefined for nothing. */
 		root: TypeNote | undefined;
 		onplace: (place: FilePlace) => void;
 		onchoose: (id: string) => void;
@@ -36,7 +36,7 @@
 		setting.reading.now?.sizing.size(0).sources.findLast(({ from, up }) => from && up === 0)?.from
 	);
 
-	/** How each level is broken: lines at the carriage, and where it takes one more. */
+	/** The lines of each level at the carriage, and the width at which it takes one more. */
 	const broken = $derived(
 		levels.flatMap(({ name, path }) => {
 			const known = linesOfText(setting.reading.laid, path);

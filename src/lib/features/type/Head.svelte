@@ -7,7 +7,7 @@
 
 	interface Props {
 		setting: Typesetting;
-		/** Begins with the text size of what is selected. */
+		/** Begins with the text size of the selection. */
 		onlength: () => void;
 	}
 
@@ -31,7 +31,7 @@
 	const put = (end: End, field: 'width' | 'ratio', value: number): void =>
 		setting.put((of) => ({ ...of, [end]: { ...of[end], [field]: value } }));
 
-	/** The vantages at which an end can stand, and where it stands now if that is none of them, by their widths. */
+	/** The vantages at which an end can be, and where it is now if at none of them, by their widths. */
 	function standing(end: End): (readonly [width: number, name: string])[] {
 		const named = vantages.list.map(
 			({ fields }) => [fields.width, `${fields.name} ${fields.width}`] as const
@@ -40,7 +40,7 @@
 		const own = named.some(([at]) => at === width) ? [] : [[width, `${width} px`] as const];
 		return [...new Map([...own, ...named])].sort(([a], [b]) => a - b);
 	}
-	/** What is wrong with where the ends stand, or with body size there. */
+	/** What is wrong with the position of the ends, or with body size there. */
 	const wrong = $derived(
 		setting.problems.flatMap(({ field, sentence }) => (/\.(width|body)$/.test(field) ? [sentence] : []))
 	);

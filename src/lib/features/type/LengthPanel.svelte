@@ -27,7 +27,7 @@
 	const knees = $derived(
 		(setting.lengthCurve ? jointsOf(setting.lengthCurve) : []).filter(({ kind }) => kind === 'knee')
 	);
-	/** What the knees say: where it stays constant. */
+	/** The knees in words: where the length is constant. */
 	const said = $derived.by(() => {
 		if (!setting.lengthCurve) return '';
 		const [low, high] = [knees[0], knees.at(-1)];
@@ -35,7 +35,7 @@
 			return `stays constant under ${printWidth(low.cut.at)} and from ${printWidth(high.cut.at)}`;
 		return curveInWords(within(setting.lengthCurve, SHOWN));
 	});
-	/** Knees that are not where the ends were judged. */
+	/** Knees that are not at the given widths. */
 	const astray = $derived.by(() => {
 		if (!length || length.middle.kind === 'between' || knees.length === 0) return '';
 		const [low, high] = [knees[0], knees.at(-1)].map((one) => (one ? toNumber(one.cut.at) : NaN));

@@ -7,11 +7,11 @@
 		value: string;
 		/** What is wrong with it, if anything. */
 		problem?: string | undefined;
-		/** How much arrow keys change a number by; 0 where it is none. */
+		/** The step of the arrow keys; 0 for none. */
 		step?: number;
-		/** How wide it is, characters. */
+		/** Its width, characters. */
 		size?: number;
-		/** Whether it takes words and ratios, too. */
+		/** Whether it also accepts words and ratios. */
 		words?: boolean;
 		onput: (text: string) => void;
 	}
@@ -20,14 +20,14 @@
 	const site = getSite();
 	const id = $props.id();
 
-	/** What was typed in and is no number. */
+	/** The invalid text that was typed. */
 	let strange = $state('');
 	const why = $derived(strange === '' ? problem : `“${strange}” is no number.`);
 
 	function put(text: string): void {
 		const isNumber = text.trim() !== '' && Number.isFinite(Number(text));
 		strange = isNumber || words ? '' : text.trim() || ' ';
-		// What it shows already says nothing new: it may be rounded.
+		// The displayed text is not news: it may be rounded.
 		if (strange === '' && text.trim() !== value) onput(text);
 	}
 

@@ -35,7 +35,7 @@
 			readonly onselect: (path: ElementPath) => void;
 			/** Begins to set a length. */
 			readonly onlength: (path: ElementPath | undefined, property?: string) => void;
-			/** A place of a file as it is, without what is tried. */
+			/** A place in a file without the edit being tried. */
 			readonly onplace: (place: FilePlace) => void;
 		};
 	}
@@ -47,7 +47,7 @@
 	const tabs = $derived(tabsOf(setting, bad));
 	const shown = $derived(tabs.some(({ id }) => id === tab) ? tab : 'lines');
 
-	/** Sets a size that goes by steps as one line through them. */
+	/** Turns a stepped size into one line through its steps. */
 	function throughSteps({ texts: [text], curve }: TextStyle): void {
 		const found = through(curve, SHOWN);
 		if (!found || !text) return;

@@ -5,12 +5,12 @@
 
 	interface Props {
 		peg: Peg & { readonly top: number };
-		/** Where its end stands, px of the chart; whether its field is left of that. */
+		/** The position of its end, px of the chart; whether its field is on the left of that. */
 		at: number;
 		left: boolean;
 		root: number;
 		colour: string;
-		/** A size is asked for; null for what the scale has. */
+		/** Sets a size; null restores the scale's. */
 		onsize: (id: string, size: number | null, fit?: boolean) => void;
 		onchoose: () => void;
 	}
@@ -30,7 +30,7 @@
 	}
 
 	function put(text: string, fit = false): void {
-		// What it shows already is rounded.
+		// The displayed value is rounded.
 		if (text.trim() === printSize(peg.size) && !fit) return;
 		const [, number, unit] = /^\s*([\d.]+)\s*(px|rem)?\s*$/.exec(text) ?? [];
 		if (number !== undefined && Number.isFinite(Number(number)))

@@ -17,7 +17,7 @@
 	const put = (change: Partial<Scale>): void => setting.put(change);
 	const output = (change: Partial<Scale['output']>): void => put({ output: { ...scale.output, ...change } });
 	const group = $derived(scale.groups[0]);
-	/** Weight and line height of all levels above body, once. */
+	/** The weight and line height of all levels above body, together. */
 	function grouped(change: { weight?: string; line?: readonly [number, number] }): void {
 		const next = { weight: group?.weight ?? '', line: group?.line ?? ([0, 0] as const), ...change };
 		const roles = scale.roles.filter(({ step }) => step > 0).map(({ name }) => name);

@@ -8,11 +8,11 @@
 	let { setting }: Props = $props();
 	const { scale } = $derived(setting);
 
-	/** As many steps as there can be above body size, and below it. */
+	/** The largest number of steps above body size, and below it. */
 	const MOST_STEPS = { up: 12, down: 6 };
-	/** As many rows as are shown while a number of steps is one that cannot be meant. */
+	/** The largest number of rows shown while the number of steps is invalid. */
 	const MOST = 20;
-	/** The steps that there are, from the largest, with what each is called. */
+	/** The steps from the largest, with their names. */
 	const rows = $derived(
 		Array.from({ length: Math.max(0, Math.min(MOST, scale.up + scale.down + 1)) }, (_, i) => {
 			const step = scale.up - i;

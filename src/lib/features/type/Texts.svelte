@@ -19,7 +19,7 @@
 		onchoose: (id: string) => void;
 		onselect: (path: ElementPath) => void;
 		onlength: (path: ElementPath) => void;
-		/** Sets a size that goes by steps as one line through them. */
+		/** Turns a stepped size into one line through its steps. */
 		onthrough: (style: TextStyle) => void;
 		onplace: (place: FilePlace) => void;
 		placeOf: (file: string, offset: number) => string;

@@ -58,7 +58,7 @@
 		display: flex;
 		align-items: center;
 		gap: 1.25rem;
-		/* As high with its buttons as without: the lead's height hangs on it. */
+		/* Equally high with and without buttons, because the lead's height depends on it. */
 		min-height: 2.75rem;
 		margin: 0;
 		padding: 0.25rem 1.25rem 0.25rem 1rem;

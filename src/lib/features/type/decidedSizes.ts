@@ -5,22 +5,22 @@ import type { InquiredPage } from '$lib/inquiry/page.ts';
 import type { ReadSizes, ReadText } from '$lib/inquiry/sizes.ts';
 import { curveKey } from '$lib/inquiry/textStyles.ts';
 
-/** A declaration elsewhere that keeps sizes of the scale from holding. */
+/** A declaration elsewhere that overrides sizes of the scale. */
 export interface Winner {
 	readonly from: Candidate;
 	readonly file: string;
-	/** Offset in the file as it is without what is tried. */
+	/** Offset in the file without the edit being tried. */
 	readonly offset: number;
-	/** For how many elements, the first by its name. */
+	/** The number of elements concerned, and the name of the first. */
 	readonly count: number;
 	readonly name: string;
 }
 
-/** Whether a declaration is of a rule with just this selector. */
+/** Whether a declaration is in a rule with exactly this selector. */
 const isOf = (from: Candidate | undefined, selector: string): boolean =>
 	from?.hit?.selector.replace(/\s+/g, ' ').trim() === selector;
 
-/** Declarations elsewhere that win over some that are tried. */
+/** Declarations elsewhere that beat some that are being tried. */
 export function winnersOver(read: ReadSizes, page: InquiredPage, tried: readonly Declared[]): Winner[] {
 	const found = new Map<string, Winner>();
 	for (const { selector, property } of tried) {
@@ -44,7 +44,9 @@ export function winnersOver(read: ReadSizes, page: InquiredPage, tried: readonly
 	return [...found.values()];
 }
 
-/** The first element whose text size the rules of a selector decide at every width; undefined where there is none. */
+/**
+ * The first element whose text size the rules with a selector decide at every width; undefined where there is none.
+ */
 export function decidedBy(selector: string, read: ReadSizes): ElementPath | undefined {
 	const index = (read.hits.get(selector) ?? []).find((one) =>
 		read.sizing.size(one).sources.every(({ from, up }) => up === 0 && isOf(from, selector))
@@ -52,7 +54,7 @@ export function decidedBy(selector: string, read: ReadSizes): ElementPath | unde
 	return index === undefined ? undefined : read.paths[index];
 }
 
-/** The texts whose size is another than it was before. */
+/** The texts whose size differs from before. */
 export function resized(before: ReadSizes, now: ReadSizes): ElementPath[] {
 	const keyOf = ({ size }: ReadText): string => (size.curve ? curveKey(size.curve) : '');
 	const was = new Map(before.texts.map((text) => [text.path.join('.'), keyOf(text)]));

@@ -1,32 +1,32 @@
 import { toNumber } from '$lib/core/interval/index.ts';
 import type { Curve } from '$lib/core/length/index.ts';
 
-/** A curve as it is drawn. */
+/** A curve to be drawn. */
 export interface DrawnCurve {
 	readonly id: string;
 	readonly name: string;
 	readonly curve: Curve;
-	/** What is being set, what stands in the sheet, or what stands there behind what is being set. */
+	/** Being set, present in the sheet, or present behind what is being set. */
 	readonly look: 'set' | 'now' | 'behind';
-	/** What the engine has, px by width. */
+	/** Sizes in the engine, px by width. */
 	readonly dots: readonly (readonly [width: number, size: number])[];
 }
 
-/** A size at one end that is dragged or typed in. */
+/** A size at one end that is dragged or typed. */
 export interface Peg {
 	readonly id: string;
-	/** The curve it is of. */
+	/** Its curve. */
 	readonly of: string;
 	readonly end: 'narrow' | 'wide';
 	readonly width: number;
 	readonly size: number;
 	/** What it is called. */
 	readonly name: string;
-	/** What the scale would have there, where it has a size of its own; null where it has the scale's. */
+	/** The scale's size, where it has one of its own; null where it has the scale's. */
 	readonly scaled: number | null;
 }
 
-/** A knee that is dragged along. */
+/** A knee that can be dragged. */
 export interface Knee {
 	readonly id: string;
 	readonly width: number;
@@ -38,17 +38,17 @@ export interface Drawn extends DrawnCurve {
 	readonly parts: readonly (readonly (readonly [width: number, size: number])[])[];
 }
 
-/** A stretch of a curve, by its id. */
+/** A range of a curve, by its id. */
 export interface CurveSegment {
 	readonly of: string;
 	readonly from: number;
 	readonly to: number;
 }
 
-/** How far apart points of a drawn line are, px of width. */
+/** The distance between points of a drawn line, px of width. */
 const SAMPLE = 24;
 
-/** A curve as points over some widths: a line a piece, and a break where it leaps. */
+/** A curve as points over some widths: one line per piece, interrupted where it jumps. */
 export function pointsOf(curve: Curve, [from, to]: readonly [number, number]): [number, number][][] {
 	const parts: [number, number][][] = [];
 	let last: readonly [number, number] | undefined;
@@ -69,7 +69,7 @@ export function pointsOf(curve: Curve, [from, to]: readonly [number, number]): [
 	return parts;
 }
 
-/** Where labels are put so that none lies over another: as near to where they belong as a gap allows, in their order. */
+/** Positions for labels without overlaps: as near to their own as a gap allows, in order. */
 export function apart(
 	preferred: readonly number[],
 	gap: number,
@@ -92,17 +92,17 @@ export function apart(
 /** Sizes at which the chart has lines, px. */
 export const GRID = [4, 6, 8, 10, 12, 14, 16, 20, 24, 32, 40, 48, 64, 80, 96, 128, 192, 256, 384];
 
-/** Those of them that are told. */
+/** Those with a label. */
 export const TOLD: readonly number[] = [12, 16, 24, 32, 48, 64, 96, 128];
 
-/** A size as it is shown: to a tenth of a px, further where that is not all. */
+/** A size as displayed: to a tenth of a px, more precisely where necessary. */
 export const printSize = (px: number): string => String(Number(px.toFixed(Math.abs(px) < 10 ? 2 : 1)));
 
-/** What the chart draws, and where. */
+/** What the chart draws, and its geometry. */
 export interface Scene {
 	readonly room: number;
 	readonly height: number;
-	/** Px of the chart for a width, and for a size. */
+	/** Chart px for a width, and for a size. */
 	readonly x: (width: number) => number;
 	readonly y: (size: number) => number;
 	readonly range: readonly [number, number];

@@ -2,7 +2,7 @@ import { reachOf } from '$lib/session/reach.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { SizesRequest } from './typeReading.svelte.ts';
 
-/** How many elements of how many pages rules match. */
+/** The number of elements, and of pages, that rules match. */
 export interface Elsewhere {
 	readonly elements: number;
 	readonly pages: number;

@@ -8,10 +8,12 @@ import { fewestPlaces, fluidText, type Writing } from '$lib/core/scale/index.ts'
 const size = z.number().check(z.gt(0));
 const judged = z.object({ size, width: size });
 
-/** A size with the width at which it was judged, px. */
+/** A size with the width for which it is intended, px. */
 export type Judged = Readonly<z.infer<typeof judged>>;
 
-/** How the middle of a length goes: straight between the ends, by the window, or through a size at a width. */
+/**
+ * The middle of a length: a straight line between the ends, relative to the window, or through a size at a width.
+ */
 const middle = z.discriminatedUnion('kind', [
 	z.object({ kind: z.literal('between') }),
 	z.object({ kind: z.literal('vw'), vw: size }),
@@ -29,7 +31,7 @@ const schema = z.object({
 	comment: z.boolean()
 });
 
-/** One length that is set from three numbers. */
+/** A length defined by three numbers. */
 export interface FluidLength {
 	readonly path: ElementPath;
 	readonly selector: string;
@@ -37,11 +39,11 @@ export interface FluidLength {
 	readonly least: Judged;
 	readonly middle: Middle;
 	readonly most: Judged;
-	/** Whether the widths judged at, and what was tried, go into the sheet as a comment. */
+	/** Whether the intended widths, and what was tried, are written into the sheet as a comment. */
 	readonly comment: boolean;
 }
 
-/** Refuses three numbers that are no length. */
+/** Refuses three numbers that define no length. */
 export function checkLength({ least, middle, most }: FluidLength): Result {
 	if (!(least.size > 0) || !(most.size > 0)) return refuse('A size has to be above 0 px.');
 	if (least.size > most.size)
@@ -63,10 +65,10 @@ export function checkLength({ least, middle, most }: FluidLength): Result {
 	return DONE;
 }
 
-/** So many px may a size be off by the digits that are written. */
+/** The precision of written sizes, px. */
 const OFF = 0.009;
 
-/** A length as it is written. */
+/** A length in CSS. */
 export function lengthText({ least, middle, most }: FluidLength, writing: Writing): string {
 	if (middle.kind === 'between') return fluidText({ from: least, to: most }, writing);
 	const { unit, ends, root } = writing;
@@ -76,7 +78,7 @@ export function lengthText({ least, middle, most }: FluidLength, writing: Writin
 	return `clamp(${end(least)}, ${fewestPlaces(vw, 0.0004)}${unit}, ${end(most)})`;
 }
 
-/** The widths that a length was judged at, and what was tried before it, as a comment. */
+/** The intended widths of a length, and what was tried before it, as a comment. */
 export function judgedWords({ least, middle, most }: FluidLength, tried: readonly string[]): string {
 	const at = ({ size, width }: Judged): string => `${size}px at ${width}`;
 	const between = middle.kind === 'at' ? `, ${at(middle)}` : '';
@@ -86,13 +88,13 @@ export function judgedWords({ least, middle, most }: FluidLength, tried: readonl
 
 const keyOf = (site: number, page: string): string => `vantaggio-length ${site} ${page}`;
 
-/** Keeps what is being set over a reload. */
+/** Stores what is being set, so that it survives a reload. */
 export function keepLength(site: number, page: string, length: FluidLength | null): void {
 	if (length) tabStore.set(keyOf(site, page), JSON.stringify(length));
 	else tabStore.remove(keyOf(site, page));
 }
 
-/** What was being set before a reload; null where nothing was. */
+/** What was being set before a reload; null for nothing. */
 export function keptLength(site: number, page: string): FluidLength | null {
 	try {
 		return schema.parse(JSON.parse(tabStore.get(keyOf(site, page)) ?? ''));

@@ -1,7 +1,7 @@
 /** How many steps are kept. */
 const MOST = 100;
 
-/** What a value was before, and was again before that was undone. */
+/** The earlier values of something, and those that were undone. */
 export class History<T> {
 	#past = $state.raw<readonly T[]>([]);
 	#future: T[] = [];
@@ -10,13 +10,13 @@ export class History<T> {
 		return this.#past.length > 0;
 	}
 
-	/** Keeps a value that is about to change. */
+	/** Records a value that is about to change. */
 	remember(value: T): void {
 		this.#past = [...this.#past.slice(1 - MOST), value];
 		this.#future = [];
 	}
 
-	/** The value before what there is now; undefined where there is none. */
+	/** The value before the present one; undefined where there is none. */
 	undo(now: T | null): T | undefined {
 		const last = this.#past.at(-1);
 		if (last === undefined) return undefined;
@@ -25,7 +25,7 @@ export class History<T> {
 		return last;
 	}
 
-	/** The value that was undone last; undefined where there is none. */
+	/** The value undone last; undefined where there is none. */
 	redo(now: T): T | undefined {
 		const next = this.#future.pop();
 		if (next !== undefined) this.#past = [...this.#past, now];

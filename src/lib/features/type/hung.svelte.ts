@@ -11,19 +11,19 @@ const USUAL = 16;
 
 const places = (size: number): number => Number(Math.max(0.5, size).toFixed(1));
 
-/** What hangs under the Measure: curves, the pegs and knees on them, and what dragging these does. */
+/** The chart below the Measure: curves, their pegs and knees, and the effects of dragging these. */
 export class Hung {
 	readonly #setting: Typesetting;
-	/** The text size set in the browser by which curves are drawn, px. */
+	/** The text size set in the browser for which curves are drawn, px. */
 	browser = $state(USUAL);
-	/** Where a whole curve was when it was last moved; null where it has just been taken hold of. */
+	/** Where a whole curve was when it was last moved; null where it has just been grabbed. */
 	#at: number | null = null;
 
 	constructor(setting: Typesetting) {
 		this.#setting = setting;
 	}
 
-	/** What the engine has of a text, px by width. */
+	/** Sizes of a text in the engine, px by width. */
 	#dotsOf(path: ElementPath | undefined): (readonly [number, number])[] {
 		const { laid } = this.#setting.reading;
 		if (!path) return [];
@@ -33,7 +33,7 @@ export class Hung {
 		});
 	}
 
-	/** What stands in the sheet, behind what is being set. */
+	/** The sizes in the sheet, behind what is being set. */
 	readonly #behind: readonly DrawnCurve[] = $derived.by(() =>
 		this.#setting.reading.stylesBefore.map(({ id, name, curve }) => ({
 			id: `before ${id}`,
@@ -69,7 +69,7 @@ export class Hung {
 			look: 'now',
 			dots: other ? [] : this.#dotsOf(first?.path)
 		}));
-		// What the engine alone knows is what it has, and no line.
+		// For sizes known only to the engine, its measurements replace a line.
 		const asked = (reading.now?.texts ?? []).filter(({ size }) => !size.curve);
 		const others = asked
 			.filter(({ name }, i) => asked.findIndex((one) => one.name === name) === i)
@@ -141,7 +141,7 @@ export class Hung {
 		this.#setting.dragged = false;
 	}
 
-	/** Drags a peg, a knee or (by its id) a whole curve to a width and a size; `fit` by the ratio that leads there. */
+	/** Drags a peg, a knee or (by its id) a whole curve to a width and a size; `fit` adjusts the ratio instead. */
 	drag(id: string, width: number, size: number, fit: boolean): void {
 		const [what = '', of = ''] = id.split(' ');
 		if (this.#setting.work === 'length') this.#dragLength(what, of, width, size);
@@ -149,7 +149,7 @@ export class Hung {
 		else this.#dragStep(Number(of), size);
 	}
 
-	/** Both ends of a step by as much as the pointer goes. */
+	/** Moves both ends of a step as far as the pointer. */
 	#dragStep(step: number, size: number): void {
 		const own = this.#setting.steps.find((one) => one.step === step);
 		if (this.#at !== null && own) {
@@ -169,7 +169,7 @@ export class Hung {
 		if (what === 'narrow') this.#setting.putLength({ least: { size: places(size), width } }, false);
 		else if (what === 'wide') this.#setting.putLength({ most: { size: places(size), width } }, false);
 		else if (what === 'knee') {
-			// Along by the middle's slope, up by the end that it is of.
+			// Sideways by the middle's slope, vertically by its end.
 			const end = places(size);
 			const vw = Number(((100 * end) / width).toFixed(3));
 			const middle = { kind: 'vw' as const, vw };
@@ -185,7 +185,7 @@ export class Hung {
 		}
 	}
 
-	/** Sets a peg's size; null for what the scale has; `fit` by the ratio that leads there. */
+	/** Sets a peg's size; null restores the scale's; `fit` adjusts the ratio instead. */
 	putSize(id: string, size: number | null, fit = false): void {
 		const [end = '', of = ''] = id.split(' ');
 		if (end !== 'narrow' && end !== 'wide') return;
@@ -197,7 +197,10 @@ export class Hung {
 			);
 	}
 
-	/** Sets a step of the scale at an end: body size; by the topmost, or where asked for, the ratio; else a size of its own. */
+	/**
+	 * Sets a step of the scale at an end: for body the body size; for the topmost, or on request, the ratio; otherwise
+	 * a size of its own.
+	 */
 	#put(end: 'narrow' | 'wide', step: number, size: number | null, fit: boolean, undone: boolean): void {
 		this.#setting.put((scale) => {
 			if (step === 0 && size !== null) return { ...scale, [end]: { ...scale[end], body: size } };

@@ -1,8 +1,8 @@
 import type { SiteState } from '$lib/session/site.svelte.ts';
 
 /**
- * Keys by which a field changes the width at which a size is judged: Alt with arrows moves the carriage, Page Up and Page
- * Down go to the next vantage. True where it was one of them.
+ * Keys by which a field changes the width for which a size is intended: Alt with arrows moves the carriage, Page Up
+ * and Page Down go to the next vantage. True where it was one of them.
  */
 export function judging({ carriage, vantages, viewing }: SiteState, event: KeyboardEvent): boolean {
 	const along = event.altKey ? { ArrowLeft: -1, ArrowRight: 1 }[event.key] : undefined;

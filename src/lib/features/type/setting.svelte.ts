@@ -5,13 +5,13 @@ import { History } from './history.svelte.ts';
 import { checkLength, keepLength, lengthText, type FluidLength } from './fluidLength.ts';
 import { TypeReading } from './typeReading.svelte.ts';
 
-/** What is worked on: nothing yet, the scale of the site, or one length of an element. */
+/** What is being set: nothing yet, the scale of the site, or one length of an element. */
 export type Work = 'sizes' | 'scale' | 'length';
 
-/** How long a scale is left alone before it is kept with the site, ms. */
+/** The pause before a changed scale is stored with the site, ms. */
 const QUIET = 500;
 
-/** What is being set on Type: the scale of the site, or one length of an element, with what each was before. */
+/** What is being set on Type: the scale of the site, or one length of an element, with earlier values of each. */
 export abstract class Setting {
 	protected readonly site: SiteState;
 	readonly reading = new TypeReading();
@@ -29,23 +29,23 @@ export abstract class Setting {
 		if (kept) this.scale = kept;
 	}
 
-	/** Puts what is set in force in all frames. */
+	/** Tries what is set in all frames. */
 	abstract try(): void;
 
-	/** How many px a rem is; where that goes by the width, what it is usually. */
+	/** The number of px per rem; where that depends on the width, the usual one. */
 	readonly root = $derived.by(() => {
 		const curve = this.reading.before?.sizing.size(0).curve;
 		const [only] = curve ?? [];
 		const still = curve?.length === 1 && only?.line.slope.n === 0n;
 		return { px: still && only ? toNumber(only.line.constant) : 16, still: still || !curve };
 	});
-	/** The text of the length that is set, and its curve. */
+	/** The text of the length being set, and its curve. */
 	readonly lengthText = $derived.by(() =>
 		this.length && checkLength(this.length).ok
 			? lengthText(this.length, { ...this.scale.output, root: this.root.px })
 			: ''
 	);
-	/** Sets the scale, or the length, otherwise; `step` keeps what it was for undo. */
+	/** Changes the scale, or the length; `step` records the earlier value for undo. */
 	put(change: Partial<Scale> | ((scale: Scale) => Scale), step = true): void {
 		if (step) this.#history.remember(this.scale);
 		this.scale = typeof change === 'function' ? change(this.scale) : { ...this.scale, ...change };
@@ -68,12 +68,12 @@ export abstract class Setting {
 		this.#history.clear();
 	}
 
-	/** What is worked on now: the length, or the scale. */
+	/** What is being set: the length, or the scale. */
 	get #now(): Scale | FluidLength | null {
 		return this.work === 'length' ? this.length : this.scale;
 	}
 
-	/** Keeps what is there for undo, before a drag changes it. */
+	/** Records the present value for undo, before a drag changes it. */
 	mark(): void {
 		if (this.#now) this.#history.remember(this.#now);
 	}

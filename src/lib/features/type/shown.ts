@@ -1,5 +1,5 @@
 import { rational } from '$lib/core/interval/index.ts';
 import { over } from '$lib/core/length/index.ts';
 
-/** The widths that the Measure shows, CSS px: notes and checks are about these. */
+/** The widths of the Measure, CSS px, to which notes and checks apply. */
 export const SHOWN = over(rational(240), rational(2560));

@@ -2,7 +2,7 @@ import type { Typesetting } from './typesetting.svelte.ts';
 
 export type Tab = 'lines' | 'set' | 'checks' | 'texts';
 
-/** The panels of the Type screen, as what is worked on has them; `bad` is how many sizes checks have something to say of. */
+/** The tabs of the Type screen for what is being set; `bad` is the number of sizes with remarks. */
 export function tabsOf(setting: Typesetting, bad: number) {
 	const count = (number: number): string => (number > 0 ? String(number) : '');
 	const places = setting.lines.reduce((sum, { hunks }) => sum + hunks.length, 0);

@@ -2,7 +2,10 @@ import { givenBy } from '$lib/core/css/edit/index.ts';
 import { parseSheet, sliceOf } from '$lib/core/css/index.ts';
 import type { Declared } from '$lib/core/scale/index.ts';
 
-/** The custom properties of a scale that a sheet has for something that is no length, by the field that names them. */
+/**
+ * The custom properties of a scale that a sheet already defines as something other than a length, by the field that
+ * names them.
+ */
 export function takenNames(
 	file: string,
 	text: string,

@@ -3,7 +3,7 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Typesetting } from './typesetting.svelte.ts';
 import type { Tab } from './tabs.ts';
 
-/** Their task; on other screens these keys are for others. */
+/** Their task; on other screens these keys have others. */
 const forSizes = (keys: KeyMap): KeyMap =>
 	Object.fromEntries(Object.entries(keys).map(([key, action]) => [key, { ...action, task: 'Sizes' }]));
 

@@ -9,20 +9,20 @@ import { readSizes, type ReadSizes } from '$lib/inquiry/sizes.ts';
 import type { Stages } from '$lib/session/stages.svelte.ts';
 import { bySize, stylesOf } from '$lib/inquiry/textStyles.ts';
 
-/** What is looked at. */
+/** What is read. */
 export interface SizesRequest {
 	readonly page: PageState;
 	readonly stages: Stages;
 	readonly lead: SeenVantage;
 }
 
-/** Widths at which the engine is asked first, CSS px: what is drawn of its answers. */
+/** Widths at which the engine is asked first, CSS px: these answers are drawn. */
 export const ASKED = [240, 320, 390, 480, 600, 700, 812, 960, 1120, 1280, 1440, 1680, 1920, 2240, 2560];
 
-/** At so many widths no more are measured for where lines change. */
+/** With more widths than this, changes of lines are no longer looked for. */
 const MOST_LAID = 160;
 
-/** How many lines a text takes, by width. */
+/** The number of lines of a text, by width. */
 export const linesOfText = (
 	laid: ReadonlyMap<number, LaidTexts>,
 	path: ElementPath
@@ -42,22 +42,22 @@ const laidTexts = (
 ): AsyncGenerator<LaidTexts> =>
 	stages.measurer.texts({ path: page.path, texts: page.texts, as }, widths, signal);
 
-/** The sizes of a page's texts as its sources are, and what the engine lays out. */
+/** The sizes of a page's texts by its present sources, and the engine's layout of them. */
 export class TypeReading {
-	/** With what is tried; and without it. */
+	/** With the edit being tried; and without it. */
 	now = $state.raw<ReadSizes | null>(null);
 	before = $state.raw<ReadSizes | null>(null);
-	/** What the engine laid out, by width. */
+	/** The engine's layout, by width. */
 	laid = $state.raw<ReadonlyMap<number, LaidTexts>>(new Map());
-	/** Why the sizes, or the engine's lines, were not read; '' where they were. */
+	/** Why the sizes, or the engine's lines, could not be read; otherwise ''. */
 	#troubles = $state.raw({ sizes: '', lines: '' });
 	looked = $state.raw<SizesRequest | null>(null);
 
-	/** Texts by the size they have, the largest first. */
+	/** Texts by size, the largest first. */
 	readonly styles = $derived.by(() => (this.now ? bySize(stylesOf(this.now)) : []));
 	readonly stylesBefore = $derived.by(() => (this.before ? bySize(stylesOf(this.before)) : []));
 
-	/** Each level of heading and the paragraph as most of them are on the page, the largest where as many are. */
+	/** The most frequent style of each level of heading and of the paragraph, the largest of equally frequent ones. */
 	levels(of: 'now' | 'before'): { name: string; curve: Curve; path: ElementPath }[] {
 		const styles = of === 'now' ? this.styles : this.stylesBefore;
 		return ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p'].flatMap((tag) => {
@@ -65,13 +65,13 @@ export class TypeReading {
 				const own = texts.filter((one) => one.tag === tag);
 				return own[0] ? [{ name: tag, curve, path: own[0].path, count: own.length }] : [];
 			});
-			// Styles come from the largest.
+			// Styles are ordered from the largest.
 			const most = Math.max(...all.map(({ count }) => count));
 			return all.find(({ count }) => count === most) ?? [];
 		});
 	}
 
-	/** How the words and the title stand in a frame of some width, by the engine. */
+	/** The lines of the body text and of the title in a frame of some width, by the engine. */
 	said(width: number): { whole: string; short: string } {
 		const laid = this.laid.get(width);
 		const of = (tag: string) => {
@@ -94,7 +94,7 @@ export class TypeReading {
 		return this.#troubles.sizes || this.#troubles.lines;
 	}
 
-	/** Does a piece of work, and tells what came of it unless nobody wants it any more. */
+	/** Does a piece of work, and uses its result unless that is no longer wanted. */
 	async #try(what: 'sizes' | 'lines', work: () => Promise<void>, signal: AbortSignal): Promise<void> {
 		let trouble = '';
 		try {
@@ -105,7 +105,7 @@ export class TypeReading {
 		if (!signal.aborted) this.#troubles = { ...this.#troubles, [what]: trouble };
 	}
 
-	/** Reads the sizes anew, with what selectors match. */
+	/** Reads the sizes again, with what selectors match. */
 	async read(
 		looked: SizesRequest,
 		selectors: readonly string[],
@@ -125,7 +125,7 @@ export class TypeReading {
 		);
 	}
 
-	/** Lets the engine lay the texts out: at some widths, then where levels take more or fewer lines. */
+	/** Has the engine lay the texts out: at some widths, then where levels take more or fewer lines. */
 	async measure(looked: SizesRequest, signal: AbortSignal): Promise<void> {
 		const laid = new Map<number, LaidTexts>();
 		await this.#try(
@@ -144,7 +144,7 @@ export class TypeReading {
 		);
 	}
 
-	/** Lets the engine tell how texts are broken at other widths, too. */
+	/** Has the engine break texts into lines at other widths, too. */
 	async lookAt(widths: readonly number[], signal: AbortSignal): Promise<void> {
 		const { looked } = this;
 		const missing = widths.filter((width) => !this.laid.has(width));

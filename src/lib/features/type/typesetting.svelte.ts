@@ -28,24 +28,27 @@ import type { SizesRequest } from './typeReading.svelte.ts';
 import { tryEdit } from '$lib/session/trying.ts';
 import { takeOutAll } from '$lib/writing/declaration.ts';
 
-/** The sizes of a page as they are, and as they are being set: tried in all frames until they are written or discarded. */
+/**
+ * The sizes of a page as they are, and as they are being set: tried in all frames until they are written or
+ * discarded.
+ */
 export class Typesetting extends Setting {
-	/** The sheet that what is new goes into; '' for the page's first of ours. */
+	/** The sheet for new declarations; '' for the page's first that is not given. */
 	home = $state('');
 	refusal = $state.raw<Refusal | null>(null);
 	edit = $state.raw<Edit | null>(null);
-	/** A file that was written into last, and can be taken back; '' for none. */
+	/** The file that was written last, where that can be undone; '' for none. */
 	written = $state('');
 	/** The step that wrote into it. */
 	#step: number | undefined;
-	/** How many elements of how many other pages the rules match that are written. */
+	/** The number of elements, and of other pages, that the written rules match. */
 	elsewhere = $state.raw<Elsewhere | null>(null);
-	/** Whether something is dragged: sizes are read again when it is released. */
+	/** Whether something is being dragged: sizes are read again when it is released. */
 	dragged = $state(false);
-	/** Declarations elsewhere that are removed with it, by file and offset. */
+	/** Declarations elsewhere that are removed as well, by file and offset. */
 	#out = $state.raw<readonly Candidate[]>([]);
 
-	/** The hand-written sheets that the page has, in its order. */
+	/** The handwritten sheets of the page, in order. */
 	readonly files: readonly string[] = $derived.by(() => {
 		const own =
 			this.reading.looked?.page.sheets.flatMap(({ from }) => (from.kind === 'file' ? from.path : [])) ?? [];
@@ -57,7 +60,7 @@ export class Typesetting extends Setting {
 	readonly #declaredByScale: readonly Declared[] = $derived.by(() =>
 		scaleProblems(this.scale).length > 0 ? [] : declarationsOf(this.scale, this.root.px)
 	);
-	/** What cannot be meant, by field. */
+	/** What is invalid, by field. */
 	readonly problems = $derived.by(() => {
 		if (this.work === 'scale') return [...scaleProblems(this.scale), ...this.#namesTaken()];
 		const checked = this.work === 'length' && this.length ? checkLength(this.length) : DONE;
@@ -66,7 +69,7 @@ export class Typesetting extends Setting {
 	readonly steps: readonly Step[] = $derived.by(() =>
 		scaleProblems(this.scale).length > 0 ? [] : stepsOf(this.scale)
 	);
-	/** What the sizes of levels and paragraphs are as a scale, if they are one. */
+	/** The scale that the sizes of levels and paragraphs form, if they form one. */
 	readonly found: Recognised | undefined = $derived.by(() => {
 		const levels = this.reading.levels('before');
 		const ends = endsOf(levels.map(({ curve }) => curve));
@@ -87,14 +90,14 @@ export class Typesetting extends Setting {
 	});
 	readonly lines: readonly FileLines[] = $derived.by(() => linesOf(this.site, this.edit));
 
-	/** Whether something is to be tried again once another page is read without it. */
+	/** Whether an edit is to be tried again once another page has been read without it. */
 	#again = false;
 
-	/** Reads the sizes anew; on another page first without what is tried, which is tried again then. */
+	/** Reads the sizes again; on another page first without the edit being tried, which is then tried again. */
 	async look(looked: SizesRequest, selectors: readonly string[], signal: AbortSignal): Promise<void> {
 		if (this.edit && this.reading.looked?.page.path !== looked.page.path) {
 			this.#again = true;
-			// The sources change by it, for which this is called again.
+			// This changes the sources, whose change calls it again.
 			return this.#set(null);
 		}
 		await this.reading.read(looked, selectors, this.edit !== null, signal);
@@ -107,7 +110,7 @@ export class Typesetting extends Setting {
 		await this.reading.measure(looked, signal);
 	}
 
-	/** Counts what the selectors that are written hit on other pages. */
+	/** Counts what the written selectors match on other pages. */
 	async count(signal: AbortSignal): Promise<void> {
 		const { looked } = this.reading;
 		const selectors = [...new Set(this.declared.map(({ selector }) => selector))].filter(
@@ -121,7 +124,7 @@ export class Typesetting extends Setting {
 		if (!signal.aborted) this.elsewhere = found;
 	}
 
-	/** Chooses what is worked on. */
+	/** Chooses what is to be set. */
 	choose(work: Work): void {
 		this.work = work;
 		this.written = '';
@@ -130,7 +133,7 @@ export class Typesetting extends Setting {
 		this.try();
 	}
 
-	/** Begins to set a length of an element from what it is at both ends. */
+	/** Begins to set a length of an element, starting from its values at both ends. */
 	begin(path: ElementPath, property: string): void {
 		const { before: read, looked } = this.reading;
 		if (!read || !looked) return;
@@ -156,7 +159,7 @@ export class Typesetting extends Setting {
 		this.choose('length');
 	}
 
-	/** Puts what is set in force in all frames. */
+	/** Tries what is set in all frames. */
 	try(): void {
 		const { declared } = this;
 		this.refusal = null;
@@ -185,7 +188,7 @@ export class Typesetting extends Setting {
 		);
 	}
 
-	/** Writes what is tried into the sheet, as one step that an undo there takes back. */
+	/** Writes the edit into the sheet, as one step that an undo there reverts. */
 	write(): boolean {
 		const { edit } = this;
 		if (!edit) return false;
@@ -198,13 +201,13 @@ export class Typesetting extends Setting {
 		return true;
 	}
 
-	/** Takes back what was written last, where nothing was written since. */
+	/** Undoes the last writing, where nothing was written since. */
 	takeBack(): void {
 		if (this.#step === this.site.history.newest) this.site.history.undo();
 		this.written = '';
 	}
 
-	/** Lets go of what is tried: the frames are as before. */
+	/** Discards the edit: the frames are as before. */
 	drop(): void {
 		this.#out = [];
 		if (this.work === 'length') this.forgetLength();
@@ -212,7 +215,7 @@ export class Typesetting extends Setting {
 		this.#set(null);
 	}
 
-	/** Declarations elsewhere that win over what is tried. */
+	/** Declarations elsewhere that beat the edit. */
 	readonly winners: readonly Winner[] = $derived.by(() => {
 		const { now: read, looked } = this.reading;
 		if (!read || !looked || !this.edit) return [];
@@ -221,25 +224,27 @@ export class Typesetting extends Setting {
 		return winnersOver(read, looked.page, tried);
 	});
 
-	/** The first element whose text size the rules of a selector decide at every width; undefined where there is none. */
+	/**
+	 * The first element whose text size the rules with a selector decide at every width; undefined where there is none.
+	 */
 	holding(selector: string): ElementPath | undefined {
 		const { now: read } = this.reading;
 		return read ? decidedBy(selector, read) : undefined;
 	}
 
-	/** Takes a declaration that wins elsewhere out along with what is written. */
+	/** Has a declaration that wins elsewhere removed with the next writing. */
 	takeOut(winner: Winner): void {
 		this.#out = [...this.#out, winner.from];
 		this.try();
 	}
 
-	/** The texts whose size is another with what is tried than before it. */
+	/** The texts whose size the edit changes. */
 	readonly changed: readonly ElementPath[] = $derived.by(() => {
 		const { now: read, before } = this.reading;
 		return this.edit && read && before && read !== before ? resized(before, read) : [];
 	});
 
-	/** Custom properties of the scale that a sheet has for something that is no length. */
+	/** Custom properties of the scale that a sheet already defines as something other than a length. */
 	#namesTaken(): { field: string; sentence: string }[] {
 		const isLength = (value: string): boolean => this.#curveOf(value) !== null;
 		return this.files.flatMap((file) =>

@@ -16,12 +16,12 @@
 
 	let { waking, holding, swept, onpropose }: Props = $props();
 
-	/** Of an edit that broke a Hold it is never said that nothing changed. */
+	/** An edit that broke a Hold is never said to have changed nothing. */
 	const words = $derived(
 		waking?.wake?.changed.length === 0 && (holding?.breaches.length ?? 0) > 0 ? [] : (waking?.words ?? [])
 	);
 
-	/** The height that the text has, and the one that it would take, px. */
+	/** The height of the visible text, and of all of it, px. */
 	let [room, needed] = $state([0, 0]);
 	let isWhole = $state(false);
 	const isCut = $derived(isWhole || needed > room);
@@ -97,7 +97,7 @@
 
 	.text {
 		grid-area: text;
-		/* One height, whatever it says: the sheet over it stays where it is. */
+		/* A fixed height, so that the sheet above it stays where it is. */
 		height: 3.5rem;
 		overflow: auto;
 	}

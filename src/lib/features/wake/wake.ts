@@ -9,42 +9,42 @@ export interface WakeElsewhere {
 	readonly page: string;
 	readonly count: number;
 	readonly widths: IntervalSet;
-	/** Findings that it made or mended there, at those widths. */
+	/** Findings that it caused or fixed there, at those widths. */
 	readonly findings: Wake['findings'];
 }
 
 /** What the last edit changed. */
 export interface Wake extends Comparison {
-	/** What the edit touches. */
+	/** What the edit affects. */
 	readonly edit: EditOnPage;
 	readonly edited: EditedPage;
 	/** What it did. */
 	readonly words: string;
-	/** When it was first examined: it had just been made. */
+	/** When it was first examined, right after it was made. */
 	readonly at: Date;
-	/** All widths at which anything changed, and those of them that are not in the band where the carriage stood. */
+	/** All widths at which something changed, and those outside of the carriage's band at the time. */
 	readonly widths: IntervalSet;
 	readonly outside: IntervalSet;
-	/** The band where the carriage stood. */
+	/** The carriage's band at the time. */
 	readonly meant: IntervalSet;
 	readonly elsewhere: readonly WakeElsewhere[];
-	/** How many other pages of the site are not measured yet. */
+	/** How many other pages of the site are still to be measured. */
 	readonly left: number;
 }
 
-/** One thing that is said of an edit; whether it was perhaps not meant. */
+/** A statement about an edit; whether it may be unintended. */
 export interface WakeWords {
 	readonly text: string;
 	readonly warns: boolean;
 }
 
-/** Which step it is, in words: what it did, its files, and the time of day. */
+/** The step in words: what it did, its files, and the time of day. */
 export function editInWords({ words, edited: { files }, at }: Pick<Wake, 'words' | 'edited' | 'at'>): string {
 	const named = files.length > 2 ? `${files.length} files` : files.join(', ');
 	return [words, named, at.toTimeString().slice(0, 5)].filter((one) => one !== '').join(', ');
 }
 
-/** What an edit changed where, in words: what is outside of the band that was meant first. */
+/** What an edit changed, in words: changes outside of the intended band come first. */
 export function wakeWords(wake: Wake): WakeWords[] {
 	const elsewhere = wake.elsewhere.flatMap(({ page, count, widths, findings }) => [
 		...(count > 0
@@ -66,10 +66,10 @@ export function wakeWords(wake: Wake): WakeWords[] {
 	return [...outside, ...findingsInWords(wake), { text: changedHere(wake), warns: false }, ...elsewhere];
 }
 
-/** As many findings are told, the others by their number. */
+/** At most so many findings are listed; the others are counted. */
 const MOST_FINDINGS = 3;
 
-/** Which findings an edit made, and which it mended. */
+/** Which findings an edit caused, and which it fixed. */
 function findingsInWords({ findings }: Pick<Wake, 'findings'>): WakeWords[] {
 	return (['made', 'mended'] as const).flatMap((turned): WakeWords[] => {
 		const own = findings.filter((one) => one.turned === turned);
@@ -85,7 +85,7 @@ function findingsInWords({ findings }: Pick<Wake, 'findings'>): WakeWords[] {
 
 function changedHere({ outermost, changed, exact, whole, measured }: Wake): string {
 	const follows = changed.filter((one) => isEmpty(one.own));
-	/** What is called alike and changed at the same widths is told together. */
+	/** Elements with the same name and the same changed widths are listed together. */
 	const times = new Map<string, number>();
 	for (const { path, inside, name } of outermost) {
 		const one = changed.find((other) => other.path === path);

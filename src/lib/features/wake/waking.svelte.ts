@@ -14,25 +14,25 @@ import { valuesAsked, type Depth } from '$lib/inquiry/wake.ts';
 import { writeValue, type Desk } from '$lib/writing/declaration.ts';
 import { wakeWords, type Wake, type WakeWords } from './wake.ts';
 
-/** What is known of an edit before anything is measured. */
+/** The state before anything about an edit is measured. */
 type Edited = Pick<Wake, 'edit' | 'edited' | 'meant' | 'at' | 'words'>;
 
-/** What of a comparison is still to be measured. */
+/** The part of a comparison still to be measured. */
 interface Rest {
 	readonly swept: Swept;
 	readonly of: Edited;
 	readonly telling: AsyncGenerator<Comparison>;
-	/** Pages that are not measured yet; each is removed once it is. */
+	/** Pages still to be measured; each is removed afterwards. */
 	readonly pages: string[];
 }
 
-/** How long what is measured in quiet time is gathered before it is told, ms. */
+/** How long idle measurements are gathered before they are reported, ms. */
 const GATHER = 1500;
 
-/** A file that went from a path to another, null for none. */
+/** A file that moved from one path to another, null for none. */
 type Moved = Pick<MovedFile, 'from' | 'to'>;
 
-/** The path of a page, and the one that it had before a file went to another. */
+/** The path of a page, and its path before a file moved. */
 const pathsOf = (path: string, moved: Moved | undefined): Pick<EditedPage, 'path' | 'pathBefore'> => ({
 	path,
 	pathBefore: (path === moved?.to && moved.from) || path
@@ -40,32 +40,32 @@ const pathsOf = (path: string, moved: Moved | undefined): Pick<EditedPage, 'path
 
 const textsOf = (site: SiteState): Texts => new Map([...site.texts].map(([path, { text }]) => [path, text]));
 
-/** Tells what each edit changed, element by element, in which widths. */
+/** Reports what each edit changed, element by element, and at which widths. */
 export class Waking {
 	readonly #site: SiteState;
-	/** The texts that the next edit is held against. */
+	/** The texts with which the next edit is compared. */
 	#base: Texts;
-	/** What is left of the last look; null before there is any. */
+	/** The rest of the last comparison; null before there is any. */
 	rest = $state.raw<Rest | null>(null);
 	wake = $state.raw<Wake | null>(null);
-	/** Whether what is known is of an edit before the last, which is being measured. */
+	/** Whether the results are of an earlier edit, while the last one is being measured. */
 	isOld = $state(false);
 	/** Whether the page is being measured for it. */
 	busy = $state(false);
-	/** The step that the Wake is of. */
+	/** The step of the Wake. */
 	#step: number | undefined;
-	/** How many looks there were: only the last one reports its end. */
+	/** The number of comparisons so far: only the last one reports its end. */
 	#looks = 0;
-	/** Why it is not known; '' where it is. */
+	/** Why it is unknown; otherwise ''. */
 	trouble = $state('');
 
-	/** `base`: the texts that the first edit is held against. */
+	/** `base`: the texts with which the first edit is compared. */
 	constructor(site: SiteState, base: Texts) {
 		this.#site = site;
 		this.#base = base;
 	}
 
-	/** Measures what changed since it was last asked; nothing where no text did. */
+	/** Measures what changed since the last call; nothing where no text did. */
 	async look(swept: Swept, signal: AbortSignal): Promise<void> {
 		const [base, now] = [this.#base, textsOf(this.#site)];
 		const isNew = now.size !== base.size || [...now].some(([path, text]) => base.get(path) !== text);
@@ -80,7 +80,7 @@ export class Waking {
 		const step = this.#site.history.last?.step.number;
 		if (files.length === 0 && step === this.#step) return;
 		this.#step = step;
-		// What is left is of the newest step or of none.
+		// The rest is that of the newest step, or there is none.
 		this.rest = null;
 		if (files.length === 0) {
 			this.wake = null;
@@ -104,7 +104,7 @@ export class Waking {
 			const telling = this.#compare(swept, shown, edit, 'every px', signal);
 			for (let next = await telling.next(); !next.done; next = await telling.next()) {
 				if (signal.aborted) return;
-				// What is measured is told of these texts from now on, whatever is written next.
+				// From now on the results are about these texts, whatever is written next.
 				if (first) this.#base = now;
 				first = false;
 				this.#report(of, next.value);
@@ -117,14 +117,14 @@ export class Waking {
 		} catch (error) {
 			if (!signal.aborted) this.trouble = messageOf(error);
 		} finally {
-			// What was given up before anything was known is measured again.
+			// A measurement that was abandoned without results is repeated.
 			if (looks === this.#looks && !(signal.aborted && first)) this.busy = false;
 		}
 	}
 
 	/**
-	 * Goes on with what is left of a look, in quiet time, until every other page is measured, and this one at every
-	 * px that the edit can reach.
+	 * Continues with the rest of a comparison, when idle, until every other page is measured, and this one at every px
+	 * that the edit can reach.
 	 */
 	async complete({ swept, of, telling, pages }: Rest, signal: AbortSignal): Promise<void> {
 		let shown = performance.now();
@@ -142,7 +142,7 @@ export class Waking {
 		}
 	}
 
-	/** From which path to which a file went with what was done last; undefined where none did. */
+	/** The paths between which the last thing done moved a file; undefined where it moved none. */
 	#lastMoved(): Moved | undefined {
 		const { step, how } = this.#site.history.last ?? {};
 		const { moved } = step ?? {};
@@ -150,8 +150,8 @@ export class Waking {
 	}
 
 	/**
-	 * All texts as they were before what was done last, by their paths then; undefined where one is another by now. What a
-	 * file held that was deleted is taken from `base`.
+	 * All texts before the last thing done, by their paths then; undefined where one has changed since. The content of
+	 * a deleted file is taken from `base`.
 	 */
 	#beforeLast(now: Texts, base: Texts, moved: Moved | undefined): Texts | undefined {
 		const { history } = this.#site;
@@ -165,11 +165,11 @@ export class Waking {
 		}
 		const gone = moved?.to === null && moved.from !== null ? base.get(moved.from) : undefined;
 		if (moved?.from && gone !== undefined) before.set(moved.from, gone);
-		// A picture or a font is asked for at its present path alone.
+		// Pictures and fonts are only available at their present paths.
 		return moved?.to && moved.from && !now.has(moved.to) ? now : before;
 	}
 
-	/** An edited page with what its errands ask for, as frames have it. */
+	/** An edited page with its errands applied, as in frames. */
 	#asShown({ path, pathBefore, before, after, files }: EditedPage): EditedPage {
 		const shown = (texts: Texts, at: string): Texts =>
 			this.#site.given.has(path)
@@ -206,14 +206,14 @@ export class Waking {
 		};
 	}
 
-	/** The site's other pages; which of them an edit concerns is asked one by one. */
+	/** The site's other pages; whether an edit affects each is determined one by one. */
 	#others({ path: own }: EditedPage): string[] {
 		return [...this.#site.texts.values()].flatMap(({ kind, path }) =>
 			kind === 'page' && path !== own ? [path] : []
 		);
 	}
 
-	/** Measures pages one after the other; each is removed from `pages` once it is measured. */
+	/** Measures pages one after the other; each is removed from `pages` afterwards. */
 	async #lookElsewhere(
 		swept: Swept,
 		{ edited }: Edited,
@@ -259,7 +259,7 @@ export class Waking {
 		return !beyond && written.length > 0 && written.every(({ isOfRule }) => isOfRule);
 	}
 
-	/** Proposes to have what the edit declares in the band alone where the carriage stood. */
+	/** Proposes to restrict the edit's declarations to the band where the carriage was. */
 	limit(proposal: Proposal): void {
 		const { wake } = this;
 		if (!wake) return;
@@ -279,7 +279,7 @@ export class Waking {
 	}
 }
 
-/** Brings texts to what they were before an edit. */
+/** Restores the texts from before an edit. */
 function restore({ working }: Desk, { edited: { files, before } }: Wake): void {
 	for (const path of files) {
 		const [text, was] = [working.text(path), before.get(path)];
@@ -287,7 +287,7 @@ function restore({ working }: Desk, { edited: { files, before } }: Wake): void {
 	}
 }
 
-/** Where a declaration is written anew: into its own selector's rule, in the file that it was in. */
+/** Where a declaration is written again: into its own selector's rule, in its former file. */
 const targetOf = ({ file, selectors }: WrittenDeclaration) => ({
 	kind: 'rule' as const,
 	file,

@@ -19,11 +19,11 @@
 	const { table, edits } = $derived(writing);
 	const { sweeping, following } = $derived(watching);
 	const proposal = $derived(edits?.proposal ?? null);
-	/** A larger edit is asked for, in place of what was tried before. */
+	/** Proposes a larger edit, in place of what was tried before. */
 	const anew = () => writing.anew();
 
 	const on = $derived(states.pins.length + states.staged.length);
-	/** A panel, of what is selected or of the page. */
+	/** A panel about the selection or the page. */
 	const panel = (group: 'selection' | 'page', id: Tab, name: string, title: string, mark = '') => ({
 		id,
 		name,
@@ -49,7 +49,7 @@
 			originals.mode === 'off' || !original ? '' : originals.mode
 		)
 	]);
-	/** The box of what is selected against the lead's page. */
+	/** The box of the selection relative to the lead's page. */
 	const box = $derived.by(() => {
 		const lead = selectionView.boxes.find(({ frame }) => frame === 'lead');
 		const found = lead?.boxes[0];

@@ -28,7 +28,7 @@
 	const { waking, holding } = $derived(watching);
 	const { bands, swept } = $derived(bench);
 	const shift = writing.shift(() => bench.bands);
-	/** What a panel cannot say is not on the Measure: the panel says why, and the Measure goes on. */
+	/** When a panel fails, its part of the Measure is left out: the panel says why. */
 	function orNull<A>(ask: () => A | null | undefined): A | null {
 		try {
 			return ask() ?? null;
@@ -166,7 +166,7 @@
 		height: 1px;
 	}
 
-	/* What the pointer finds is wider than the line. */
+	/* The area for the pointer is wider than the line. */
 	main :global([data-pane-resizer])::after {
 		position: absolute;
 		inset: -0.25rem;
@@ -178,7 +178,7 @@
 		background: var(--ink);
 	}
 
-	/* Where text is large the sheet keeps eight lines, and what is below it is scrolled to. */
+	/* With large text the sheet keeps eight lines, and the panel below has to be scrolled to. */
 	main :global(.right) {
 		overflow: hidden auto !important;
 	}

@@ -17,16 +17,16 @@
 		onselect: (paths: readonly ElementPath[]) => void;
 		/** The elements of the lead that a selector matches; null while there are no frames. */
 		found: ((selector: string) => Promise<readonly ElementPath[]>) | null;
-		/** A selector is asked for in the place of the rule's, with a word on it. */
+		/** Proposes to replace the rule's selector by another, with a remark. */
 		onwrite: (selector: string, note: string) => void;
-		/** The rule at the caret: told. */
+		/** Reports the rule at the caret. */
 		rule: CaretRule | undefined;
 	}
 
 	let { page, file, selected, onselect, found, onwrite, rule = $bindable() }: Props = $props();
 	const { selectionView } = getSite();
 
-	/** How long the caret rests before it is asked, ms. */
+	/** The pause in moving the caret before matches are counted, ms. */
 	const REST = 150;
 
 	$effect(() => {
@@ -45,7 +45,7 @@
 		ask: ({ selector, path }) => hitsOf(page.answers, selector, path)
 	});
 	const hits = $derived(answer.value ?? null);
-	/** Whether the keys go to the sheet: outlines that nobody asked for are not shown. */
+	/** Whether the focus is in the sheet: otherwise nobody has asked for outlines. */
 	let typing = $state(false);
 	const look = (): void => {
 		typing = document.activeElement?.matches('.cm-content') ?? false;
@@ -56,7 +56,7 @@
 	const elsewhere = $derived(hits?.elsewhere.filter(([, count]) => count > 0) ?? []);
 	const without = $derived((hits?.elsewhere.length ?? 0) - elsewhere.length);
 
-	/** Selects the next element that the rule matches, or the one before. */
+	/** Selects the next element that the rule matches, or the previous one. */
 	export async function step(by: number): Promise<void> {
 		if (!rule || !found) return;
 		const paths = await found(elementsOf(rule.selector));

@@ -7,7 +7,7 @@
 
 	interface Props {
 		files: ReturnType<typeof filesOf>;
-		/** The path of the file that is shown. */
+		/** The path of the shown file. */
 		shown: string;
 		workbench: Workbench;
 	}
@@ -15,7 +15,7 @@
 	let { files, shown, workbench }: Props = $props();
 	const site = getSite();
 
-	/** With more files than these their tabs are scrolled, and a list of them helps. */
+	/** With more files than this, their tabs scroll, and there is a list of them. */
 	const FEW = 5;
 	const OFF = 'not on this page';
 	const tabs = $derived(

@@ -10,7 +10,7 @@
 		store.set(AWAY, 'yes');
 	}
 
-	/** Each part of the Bench, in a sentence. */
+	/** Each part of the Bench, in one sentence. */
 	const PARTS = [
 		['The Measure, above', 'has every width at which something changes; drag the brass carriage along it.'],
 		['The frames', 'show the page live at the carriage’s width, and beside it as other vantages.'],

@@ -3,7 +3,7 @@
 
 	interface Props {
 		label: string;
-		/** What can be done, each with the key that does it, '' for none. */
+		/** The actions, each with its key, '' for none. */
 		entries: readonly (readonly [name: string, key: string, act: () => void])[];
 	}
 

@@ -13,13 +13,13 @@
 
 	interface Props {
 		file: FileText;
-		/** What of the file is in force, and where. */
+		/** What in the file is in force, and at which widths. */
 		inForce: InForce;
-		/** Its declarations that do nothing. */
+		/** Its declarations without effect. */
 		idle: readonly IneffectiveDeclaration[];
-		/** The text has changed; called ahead of the editor's own work, so that stages lay out meanwhile. */
+		/** Called when the text has changed, before the editor's own work, so that stages lay out meanwhile. */
 		onedit: () => void;
-		/** A place to show, by offset; a new object for each time it is asked for. */
+		/** A place to show, by offset; a new object for each request. */
 		goto: FilePlace | null;
 	}
 
@@ -30,12 +30,12 @@
 	let shown: FileText | undefined;
 	const scrolls = new Map<string, StateEffect<unknown>>();
 
-	/** What has the focus beside the text: single keys act there. */
+	/** The element beside the text that takes the focus, so that single keys work. */
 	let resting: HTMLElement;
 
 	export const focus = (): void => view?.focus();
 
-	/** Runs a command of the editor, with the focus there. */
+	/** Runs a command of the editor, with the focus in it. */
 	export function run(command: Command): void {
 		if (!view) return;
 		view.focus();
@@ -48,7 +48,7 @@
 	});
 
 	$effect(() => {
-		// From a state of ours from the start: the styles carry the nonce that it names.
+		// Created with our state from the start: the styles carry the nonce in it.
 		view = new EditorView({
 			state: untrack(() => file.state),
 			parent,
@@ -82,7 +82,7 @@
 	});
 
 	$effect(() => {
-		// What was told of another text stands where the editor has moved it to.
+		// Facts about another text are shown where the editor has moved them.
 		if (file.text !== inForce.text) return;
 		const effects = setForce.of(inForce);
 		if (shown === file) untrack(() => view?.dispatch({ effects }));
@@ -103,7 +103,7 @@
 		untrack(() => view?.dispatch({}));
 	});
 
-	/** What was asked for before this was here has been shown. */
+	/** Requests from before this component existed have been met. */
 	let shownPlace = untrack(() => goto);
 	$effect(() => {
 		if (!goto || goto === shownPlace || goto.path !== file.path || !view) return;
@@ -128,7 +128,7 @@
 		bind:this={parent}
 		role="presentation"
 		onkeydown={(event) => {
-			// What the editor itself has to close, it has closed.
+			// The editor itself closes what it can first.
 			if (event.key === 'Escape' && !event.defaultPrevented) resting.focus();
 		}}
 	></div>

@@ -8,11 +8,11 @@
 
 	interface Props {
 		bands: Bands;
-		/** The band at the carriage. */
+		/** The carriage's band. */
 		here: Band;
-		/** The rules of the selection are to be wrapped, or the condition around it taken away. */
+		/** Wraps the rules of the selection, or removes the condition around it. */
 		onwrap: (interval: Interval | null, join: boolean) => Promise<Result>;
-		/** More that can be done. */
+		/** Further actions. */
 		children: Snippet;
 	}
 
@@ -20,7 +20,7 @@
 
 	let menu: Menu;
 
-	/** Opens the choice of conditions to wrap rules into. */
+	/** Opens the choice of conditions for wrapping. */
 	export const chooseWrap = (): void => menu.open();
 	export const unwrap = (): void => void wrap(null);
 
@@ -32,7 +32,7 @@
 	const from = ({ lo, loClosed }: Interval): Interval => ({ lo, loClosed, hi: null, hiClosed: false });
 	const under = ({ hi, hiClosed }: Interval): Interval => ({ lo: ZERO, loClosed: false, hi, hiClosed });
 
-	/** What ends where an interval begins. */
+	/** Conditions that end where an interval begins. */
 	const below = ({ lo, loClosed }: Interval): Interval => ({
 		lo: ZERO,
 		loClosed: false,
@@ -41,7 +41,7 @@
 	});
 
 	type Named = readonly [name: string, interval: Interval];
-	/** Intervals by how they are printed, each once; every width is none to choose. */
+	/** Intervals, each once by its notation; without "every width", which would be no condition. */
 	function named(...intervals: Interval[]): Named[] {
 		const found = new Map(intervals.map((interval): Named => [printInterval(interval), interval]));
 		found.delete('every width');
@@ -52,7 +52,7 @@
 		named(...bands.bands.slice(1).flatMap(({ interval }) => [below(interval), from(interval)]))
 	);
 
-	/** Asks for the selection to be wrapped; with null for the condition around it to be taken away. */
+	/** Requests that the selection be wrapped; with null, that the condition around it be removed. */
 	async function wrap(interval: Interval | null): Promise<void> {
 		sentence = whyNot(await onwrap(interval, join));
 	}

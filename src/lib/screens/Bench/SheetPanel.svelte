@@ -26,7 +26,7 @@
 
 	interface Props {
 		bench: BenchState;
-		/** A text was changed. */
+		/** Called when a text was changed. */
 		onedit: () => void;
 	}
 
@@ -37,7 +37,7 @@
 	const { page, lead, bands, selected, found, idle, swept } = $derived(bench);
 	const { waking, holding } = $derived(watching);
 
-	/** What the editor needs of the text, and then the editor, come after what stands above it. */
+	/** The editor's extensions, and then the editor, come after what is above it. */
 	const turn = turns(2, () => shown?.open());
 	let sheet = $state<Sheet>();
 	let bar = $state<SheetBar>();
@@ -45,7 +45,7 @@
 	const files = untrack(() => filesOf(bench));
 	const { paths } = $derived(files);
 	const shown = $derived(site.texts.get(paths.includes(file) ? file : (paths[0] ?? page.path)));
-	/** Whoever goes to a place in the sheet wants to see it. */
+	/** A request for a place in the sheet shows the sheet. */
 	$effect(() => void (place && (site.viewing.tall = false)));
 	const inForce = untrack(() => inForceOf(bench, () => shown));
 	const run = (command: Command) => () => sheet?.run(command);
@@ -87,11 +87,11 @@
 	let heard = $state<string | null>(null);
 	$effect(() => void (bench.shown = shown?.path ?? ''));
 
-	/** How long everything rests before what does nothing is looked for, ms. */
+	/** The pause in changes before declarations without effect are looked for, ms. */
 	const IDLE_REST = 700;
 	/** Longer texts, in UTF-16 units, are not judged: all their declarations would have to be tried. */
 	const MOST_JUDGED = 400_000;
-	/** What does nothing, in which file. */
+	/** The declarations without effect, and their file. */
 	const judged = later({
 		question: () =>
 			idle && shown && shown.text.length <= MOST_JUDGED
@@ -106,17 +106,17 @@
 
 	let leftovers = $state(false);
 	let hits = $state<CaretHits>();
-	/** Selects the next element that the caret's rule matches, or the one before. */
+	/** Selects the next element that the caret's rule matches, or the previous one. */
 	export const step = (by: number): void => void hits?.step(by);
 
 	let searching = $state<string | null>(null);
 
-	/** Opens the choice of conditions for the selected rules, or takes the one around the caret away. */
+	/** Opens the choice of conditions for the selected rules, or removes the condition around the caret. */
 	export const wrap = (on: boolean): void => (on ? bar?.chooseWrap() : bar?.unwrap());
 
 	export const focus = (): void => sheet?.focus();
 
-	/** Takes what the caret is in out of force in the frames, or so many steps further out; or brings all back. */
+	/** Mutes what the caret is in, or so many levels further out; or unmutes everything. */
 	export function mute(what: number | 'back' = 0): void {
 		if (what === 'back') for (const text of site.texts.values()) text.unmute();
 		else if (shown) heard = whyNot(toggleMute(shown, what));
@@ -147,7 +147,7 @@
 	/** Folds what is not in force at the carriage, or unfolds all. */
 	export const fold = (on: boolean): void => sheet?.run(on ? foldOthers(inForce.value) : unfoldAll);
 
-	/** Opens the search over all files, for what is selected in the sheet. */
+	/** Opens the search over all files, for the sheet's selection. */
 	export function search(): void {
 		const { state } = shown ?? {};
 		searching = state?.sliceDoc(state.selection.main.from, state.selection.main.to).split('\n')[0] ?? '';

@@ -12,7 +12,7 @@ import type { Stages } from '$lib/session/stages.svelte.ts';
 import type { FilePlace } from '$lib/core/text/index.ts';
 import type { SeenVantage, Vantage } from '$lib/core/vantage/index.ts';
 
-/** The pages that have a file among their sheets, imported ones too, by their paths. */
+/** The pages that use a file as a sheet, directly or through imports, by their paths. */
 function pagesWith(site: SiteState, file: string): [path: string, page: Page][] {
 	const sources = sourcesOf((path) => site.texts.get(path)?.text, site.parsers);
 	return [...site.texts.values()].flatMap(({ kind, path, text }): [string, Page][] => {
@@ -23,7 +23,7 @@ function pagesWith(site: SiteState, file: string): [path: string, page: Page][] 
 	});
 }
 
-/** The pages of a site that have any of some files, or are among them. */
+/** The pages of a site that use, or are, one of some files. */
 export const pagesOf = (site: SiteState, files: readonly string[]): string[] => [
 	...new Set(
 		files.flatMap((file) =>
@@ -32,7 +32,7 @@ export const pagesOf = (site: SiteState, files: readonly string[]): string[] => 
 	)
 ];
 
-/** The classes and ids that elements of pages have. */
+/** The classes and ids of the elements of pages. */
 function namesOf(pages: readonly Page[]): Names {
 	const [classes, ids] = [new Set<string>(), new Set<string>()];
 	for (const element of pages.flatMap(({ elements }) => elements)) {
@@ -43,7 +43,7 @@ function namesOf(pages: readonly Page[]): Names {
 	return { classes: [...classes], ids: [...ids] };
 }
 
-/** What can be asked of a site's pages while one is in the frames of some stages. */
+/** The answers about a site's pages while one is in the frames of some stages. */
 export const answersOf = (
 	site: SiteState,
 	page: PageState,
@@ -81,7 +81,10 @@ export const answersOf = (
 	}
 });
 
-/** The rules in force at a vantage's width that match an element, by their places in their files, the last of the cascade's order first. */
+/**
+ * The rules in force at a vantage's width that match an element, by their places in their files, in reverse cascade
+ * order.
+ */
 export async function rulesOf(
 	page: PageState,
 	stages: Stages,

@@ -28,7 +28,7 @@ import type { Tab } from './tabs.ts';
 import { Watching } from './watching.svelte.ts';
 import { Writing } from './writing.svelte.ts';
 
-/** What the parts of the Bench share: what is looked at, what is asked of the lead, and what is written. */
+/** What the parts of the Bench share: its view, questions to the lead, and writing. */
 export class BenchState {
 	readonly workbench: Workbench;
 	readonly site: SiteState;
@@ -37,14 +37,14 @@ export class BenchState {
 	readonly framing: Framing;
 	readonly writing: Writing;
 	readonly watching: Watching;
-	/** The panel below the sheet that is shown. */
+	/** The panel shown below the sheet. */
 	tab = $state<Tab>('box');
-	/** How often a panel was asked for by a key, which is to have the focus then. */
+	/** How many times a key has opened a panel, which then takes the focus. */
 	panelsAsked = $state(0);
-	/** The rule at the sheet's caret, and the file that is shown there. */
+	/** The rule at the sheet's caret, and the shown file. */
 	rule = $state.raw<CaretRule | undefined>();
 	shown = $state('');
-	/** What is selected while another part of the Bench asks for a value of it to be edited. */
+	/** What another part of the Bench wants a value edited of, in addition to the selection. */
 	#handed = $state.raw<readonly ElementPath[] | null>(null);
 
 	readonly swept = $derived.by(
@@ -56,7 +56,7 @@ export class BenchState {
 				made: { window: this.framing.window, switches: this.site.viewing.switches }
 			}
 	);
-	/** What the lead's page looked like on paper, at its width. */
+	/** The Original for the lead's page, at its width. */
 	readonly original: Original | undefined = $derived.by(() =>
 		this.site.kept.original.list.find(({ page: of, at }) => of === this.page.path && at === this.lead.width)
 	);
@@ -74,7 +74,7 @@ export class BenchState {
 				])
 			)
 	);
-	/** Whether a collation of what is selected is on the screen, or in the hand. */
+	/** Whether a Collation of the selection is shown, or has a value being edited. */
 	readonly isCollating = $derived.by(
 		() =>
 			this.tab === 'collation' ||
@@ -82,10 +82,10 @@ export class BenchState {
 			(this.tab === 'box' && this.#handed === this.selected && this.selected.length > 0)
 	);
 
-	/** The widths that have a frame over their column, as one text: it stays where they do. */
+	/** The widths of frames above columns, as one text, which stays the same when they do. */
 	readonly #over = $derived.by(() => this.framing.columns?.map(({ width }) => width).join() ?? '');
 
-	/** To be made while the Bench is set up. */
+	/** To be created during component initialisation of the Bench. */
 	constructor(view: FramesView) {
 		const { workbench, framing, toPlace } = view;
 		this.view = view;
@@ -147,11 +147,11 @@ export class BenchState {
 		return this.workbench.selected;
 	}
 
-	/** Collates what is selected, while that is looked at; gives what ends it. */
+	/** Keeps the Collation of the selection up to date while it is needed; returns a function that ends that. */
 	#collate(): (() => void) | undefined {
 		const collating = this.writing.table?.collating;
 		if (!collating) return undefined;
-		// What the answer depends on, besides what is asked.
+		// Everything besides the question that the answer depends on.
 		void [this.page.conditions, collating.held, collating.also, this.#over];
 		const { page, stages, selected, lead, bands } = this;
 		const looked =
@@ -179,11 +179,11 @@ export class BenchState {
 		return column && `column ${column.letter}`;
 	}
 
-	/** What selectors match on the page in the frames and on the others. */
+	/** Counts what selectors match on the page in the frames and on the others. */
 	reach = (selectors: readonly string[]): Promise<Hits> =>
 		reachOf(this.site, this.page, this.stages, selectors);
 
-	/** Where the values of an element, or of a pseudo-element of it, come from. */
+	/** Finds out where the values of an element, or of a pseudo-element of it, come from. */
 	trace = async (path: ElementPath, pseudo = ''): Promise<Trace | null> => {
 		const { page, stages, lead } = this;
 		const { traceOf } = await insist(() => import('$lib/inquiry/trace.ts'));
@@ -196,7 +196,7 @@ export class BenchState {
 		return stages && ((selector) => stages.found('lead', selector));
 	}
 
-	/** The declarations of a file that do nothing in the lead; null while there are no frames. */
+	/** The declarations of a file without effect in the lead; null while there are no frames. */
 	get idle(): ((file: string) => Promise<readonly IneffectiveDeclaration[]>) | null {
 		const { page, stages, lead } = this;
 		if (!stages) return null;
@@ -206,7 +206,7 @@ export class BenchState {
 		};
 	}
 
-	/** What says the same as an element and shows where it does not. */
+	/** Elements with the same content as an element that show where it does not. */
 	instead = async (path: ElementPath): Promise<readonly Instead[]> => {
 		const { page, stages, lead, bands } = this;
 		const { insteadOf } = await insist(() => import('$lib/inquiry/instead.ts'));
@@ -221,7 +221,7 @@ export class BenchState {
 	spaces = (path: ElementPath): Promise<readonly SpaceFound[]> =>
 		this.stages?.spaces('lead', path) ?? Promise.resolve([]);
 
-	/** What of the lead's page does not show, and why. */
+	/** What on the lead's page does not show, and why. */
 	unseen = (): Promise<ReadonlyMap<string, Unseen>> =>
 		this.stages?.unseen('lead') ?? Promise.resolve(new Map());
 
@@ -229,13 +229,13 @@ export class BenchState {
 	computed = (paths: readonly ElementPath[]): Promise<readonly ReadonlyMap<string, string>[]> =>
 		this.stages?.computed('lead', paths) ?? Promise.resolve([]);
 
-	/** A collation of what is selected is asked for, though it is not shown. */
+	/** Requests a Collation of the selection, although it is not shown. */
 	collate = (): Promise<Table> => {
 		this.#handed = this.selected;
 		return this.writing.bringTable();
 	};
 
-	/** Aligns the lead's Original otherwise. */
+	/** Changes the alignment of the lead's Original. */
 	alignOriginal = ({ x, y, scale }: Alignment): void => {
 		const was = this.original;
 		if (!was || ![x, y, scale].every(Number.isFinite)) return;
@@ -246,25 +246,25 @@ export class BenchState {
 		);
 	};
 
-	/** Opens a panel, with the focus there. */
+	/** Opens a panel, with the focus in it. */
 	toPanel(tab: Tab): void {
 		this.tab = tab;
 		this.panelsAsked++;
 	}
 
-	/** Proposes to close a stretch in which neither half of a breakpoint holds. */
+	/** Proposes to close a gap in which neither half of a breakpoint holds. */
 	join = ({ lo, hi }: Interval): void => void this.writing.propose((edits) => hi && edits.close(lo, hi));
 
-	/** What is selected in the sheet. */
+	/** The sheet's selection. */
 	chosen(): Chosen {
 		const { from, to } = this.site.texts.get(this.shown)?.state.selection.main ?? { from: 0, to: 0 };
 		return { file: this.shown, from, to };
 	}
 
-	/** Asks what is to be done to the rules at the sheet's caret. */
+	/** Asks what to do with the rules at the sheet's caret. */
 	arrange = (): void => void this.writing.propose((edits) => (edits.arranged = this.chosen()));
 
-	/** Proposes another selector for the rule at the sheet's caret, with a word on it. */
+	/** Proposes to replace the selector of the rule at the sheet's caret, with a remark. */
 	reselect = (selector: string, note: string): void => {
 		const { span } = this.rule ?? {};
 		if (!span) return;
@@ -272,7 +272,7 @@ export class BenchState {
 		void this.writing.propose((edits) => edits.reselect(chosen, selector, note));
 	};
 
-	/** Proposes an edit of what is selected in the sheet. */
+	/** Proposes an edit of the sheet's selection. */
 	async #arranged(make: (edits: Edits) => void): Promise<Result> {
 		await this.writing.propose(make);
 		return this.writing.edits?.proposal.refusal ?? DONE;
@@ -287,7 +287,7 @@ export class BenchState {
 	/** Moves the rule at the caret so many places down (up: under 0). */
 	move = (by: number): Promise<Result> => this.#arranged((edits) => edits.move(this.chosen(), by));
 
-	/** Shows a rule that matches what is selected: the last in the cascade's order first, at each further call the next. */
+	/** Shows a rule that matches the selection: in reverse cascade order, the next one with each call. */
 	toRule = async (): Promise<void> => {
 		const { page, stages, lead, workbench } = this;
 		const [path] = this.selected;

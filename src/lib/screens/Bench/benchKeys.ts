@@ -5,13 +5,13 @@ import type { KeyMap } from '$lib/session/keys.ts';
 import type { BenchState } from './bench.svelte.ts';
 import type SheetPanel from './SheetPanel.svelte';
 
-/** The keys of the Bench; its parts are asked for when a key is pressed. */
+/** The keys of the Bench, whose parts are looked up when a key is pressed. */
 export function benchKeys(
 	bench: BenchState,
 	sheet: () => SheetPanel | undefined,
 	frames: () => FramesTable | undefined
 ): KeyMap {
-	/** Brings the sheet out where it is away, and goes to it, or opens what it can go to. */
+	/** Shows the sheet where it is hidden, and goes to it, or opens the places it can go to. */
 	async function toSheet(menu: boolean): Promise<void> {
 		if (bench.site.viewing.wide) bench.site.viewing.drawer = true;
 		bench.site.viewing.tall = false;

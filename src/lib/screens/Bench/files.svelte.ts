@@ -1,6 +1,6 @@
 import type { BenchState } from './bench.svelte.ts';
 
-/** The files that the sheet can show, in order, and which of them the page has. */
+/** The files that the sheet can show, in order, and which of them the page uses. */
 export function filesOf(bench: BenchState) {
 	const paths = $derived.by(() => {
 		const { page, site } = bench;
@@ -10,7 +10,7 @@ export function filesOf(bench: BenchState) {
 		return [...new Set([...strongestFirst, page.path, ...sheets])].filter((path) => site.texts.has(path));
 	});
 	return {
-		/** The page's sheets, the strongest first, then the page, then sheets that are not on it. */
+		/** The page's sheets, the strongest first, then the page, then sheets that it does not use. */
 		get paths(): readonly string[] {
 			return paths;
 		},

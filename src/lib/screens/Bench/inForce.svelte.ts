@@ -4,15 +4,15 @@ import { later } from '$lib/session/later.svelte.ts';
 import type { FileText } from '$lib/session/texts.svelte.ts';
 import type { BenchState } from './bench.svelte.ts';
 
-/** How long a text rests before it is asked what of it is in force, ms: frames come first. */
+/** The pause in changes before it is determined what is in force, ms: frames come first. */
 const REST = 80;
 
 /**
- * What of the file that is shown is in force in the lead, as of its text when that was asked, and why that is not known
- * ('' where it is). To be called while a component is set up.
+ * What in the shown file is in force in the lead, for the text at the time of asking, and why that is unknown
+ * (otherwise ''). To be called during component initialisation.
  */
 export function inForceOf(bench: BenchState, shown: () => FileText | undefined) {
-	/** The lead's vantage, whatever its width: as a text, which stays the same while the carriage moves. */
+	/** The lead's vantage without its width: as a text, which stays the same while the carriage moves. */
 	const vantage = $derived(JSON.stringify({ ...bench.lead, width: 0 }));
 	const answer = later({
 		question: () => {

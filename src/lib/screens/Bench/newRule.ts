@@ -6,7 +6,9 @@ import { notify } from '$lib/session/notices.svelte.ts';
 import { writeNewRule } from '$lib/writing/newRule.ts';
 import type { BenchState } from './bench.svelte.ts';
 
-/** The selector of an element that Reach would put first for it alone: of the steady ones, the one that matches the fewest. */
+/**
+ * The selector that Reach would put first for a single element: of the steady ones, the one with the fewest matches.
+ */
 async function ownSelector(bench: BenchState, path: ElementPath): Promise<string | undefined> {
 	const element = elementAt(bench.page.page, path);
 	const steady = (element ? candidatesFor(element) : []).filter(
@@ -19,7 +21,7 @@ async function ownSelector(bench: BenchState, path: ElementPath): Promise<string
 	return steady[counts.indexOf(Math.min(...counts))]?.selector;
 }
 
-/** Writes a new rule for an element beside those that match it, as a step, and brings the caret into it. */
+/** Adds a new rule for an element next to those that match it, as a step, with the caret in it. */
 export async function newRuleFor(bench: BenchState, path: ElementPath, selector?: string): Promise<void> {
 	const { page, stages, lead, site, workbench } = bench;
 	const chosen = selector ?? (await ownSelector(bench, path));

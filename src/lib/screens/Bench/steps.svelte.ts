@@ -6,7 +6,9 @@ import { caretRule } from '$lib/editor/caretRule.ts';
 import { pagesOf } from './answers.ts';
 import type { BenchState } from './bench.svelte.ts';
 
-/** The element that a place of a file is about: of a page the one that stands there, of a sheet the first that its rule matches. */
+/**
+ * The element that a place of a file concerns: in a page the one there, in a sheet the first that its rule matches.
+ */
 async function elementOf(
 	{ page, site, found }: BenchState,
 	place: FilePlace
@@ -18,8 +20,9 @@ async function elementOf(
 }
 
 /**
- * Sheet and frames go to what a step has changed that was taken back, or made again: in the file that is shown, where the
- * step is of it too, and on the page whose text it is, or one that uses the sheet. To be called while the Bench is set up.
+ * After a step was undone or redone, sheet and frames go to what it changed: in the shown file, where the step
+ * changed that, and on its page, or one that uses the sheet. To be called during component initialisation of the
+ * Bench.
  */
 export function goWithSteps(bench: BenchState): void {
 	const { site, workbench } = bench;

@@ -11,7 +11,7 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Swept, Sweeping } from '$lib/features/findings/sweeping.svelte.ts';
 import type { Waking } from '$lib/features/wake/waking.svelte.ts';
 
-/** What of the Bench decides what is measured. */
+/** What on the Bench determines the measurements. */
 interface WatchedBench {
 	readonly swept: () => Swept | null;
 	readonly bands: () => Bands;
@@ -19,12 +19,12 @@ interface WatchedBench {
 	readonly selected: () => ElementPath | undefined;
 }
 
-/** How long texts rest before it is looked at what an edit changed, and before they are swept, ms. */
+/** The pauses in changes before the Wake of an edit is measured, and before a sweep, ms. */
 const [WAKE_REST, SWEEP_REST] = [700, 400];
-/** How long it is quiet before the rest of a Wake is measured, ms. */
+/** The time without activity before the rest of a Wake is measured, ms. */
 const QUIET = 10_000;
 
-/** Does something after a rest, unless what it depends on changes meanwhile; then what was begun is given up. */
+/** Does something after a pause, unless what it depends on changes meanwhile; work in progress is then aborted. */
 function afterRest(ms: number, work: (signal: AbortSignal) => Promise<void>): () => void {
 	const gone = new AbortController();
 	const timer = setTimeout(
@@ -40,15 +40,15 @@ function afterRest(ms: number, work: (signal: AbortSignal) => Promise<void>): ()
 	};
 }
 
-/** What is measured of the page behind the Bench, each from when it is first asked for. */
+/** The measurements of the page behind the Bench, each started on demand. */
 export class Watching {
 	readonly #site: SiteState;
 	readonly #bench: WatchedBench;
-	/** The texts as they were when the Bench opened: what the first edit is held against. */
+	/** The texts when the Bench opened: what the first edit is compared with. */
 	readonly #opened: ReadonlyMap<string, string>;
 	/** What is wrong, width by width. */
 	sweeping = $state.raw<Sweeping | null>(null);
-	/** Where what is selected changes. */
+	/** Where the selection changes. */
 	following = $state.raw<Following | null>(null);
 	/** What the last edit changed. */
 	waking = $state.raw<Waking | null>(null);
@@ -58,12 +58,12 @@ export class Watching {
 	readonly #isTrying: boolean = $derived.by(() =>
 		[...this.#site.texts.values()].some(({ trial }) => trial.length > 0)
 	);
-	/** Whether somebody is typing in a long text: what is measured then takes time from the typing, and is soon out of date. */
+	/** Whether somebody is typing in a long text: measurements would slow down the typing, and soon be out of date. */
 	readonly #isTyping: boolean = $derived.by(() =>
 		[...this.#site.texts.values()].some(({ isBehind }) => isBehind)
 	);
 
-	/** What is measured, the same for as long as only the carriage moves; null while somebody is typing. */
+	/** What is measured, the same object as long as only the carriage moves; null while somebody is typing. */
 	#last: Swept | null = null;
 	readonly #still: Swept | null = $derived.by(() => {
 		if (this.#isTyping) return null;
@@ -76,7 +76,7 @@ export class Watching {
 		return isSame ? this.#last : (this.#last = swept);
 	});
 
-	/** To be made while a component is set up. */
+	/** To be created during component initialisation. */
 	constructor(site: SiteState, bench: WatchedBench) {
 		this.#site = site;
 		this.#bench = bench;
@@ -121,14 +121,14 @@ export class Watching {
 		});
 	}
 
-	/** Whether nothing is swept now: what is left of a Wake can be measured then. */
+	/** Whether nothing is being swept, so that the rest of a Wake can be measured. */
 	readonly #isQuiet: boolean = $derived.by(() => {
 		const { sweeping } = this;
 		if (this.#isTyping) return false;
 		return !sweeping || sweeping.phase === 'done' || sweeping.paused || sweeping.stopped;
 	});
 
-	/** What is swept for findings: the lead, or the vantage that was chosen for it. */
+	/** What is swept for findings: the lead, or the vantage chosen for it. */
 	#sweptAs(swept: Swept | null): Swept | null {
 		const chosen = this.#site.vantages.named(this.sweeping?.vantage ?? null);
 		return swept && chosen
@@ -155,7 +155,7 @@ export class Watching {
 		return (this.holding ??= new module.Holding(this.#site));
 	};
 
-	/** Holds the band where the carriage stands, or all but that, on the page. */
+	/** Holds the carriage's band of the page, or everything else. */
 	async hold(but: boolean): Promise<void> {
 		const band = fromInterval(bandAt(this.#bench.bands().bands, this.#site.carriage.width).interval);
 		const holding = await this.bringHolding();
@@ -176,14 +176,14 @@ export class Watching {
 		if (!signal.aborted) await this.holding?.check(swept, signal);
 	}
 
-	/** Whole px that the key for the next breakpoint stops at, too, ascending. */
+	/** Further stops for the key to the next breakpoint, in whole px, ascending. */
 	readonly stops: readonly number[] = $derived.by(() => {
 		const tab = this.#bench.tab();
 		if (tab === 'findings') return this.sweeping?.edges ?? [];
 		return tab === 'curve' ? (this.following?.edges ?? []) : [];
 	});
 
-	/** The widths of what is found, or of where what is followed changes, while that is looked at. */
+	/** The widths of findings, or of changes of what is followed, while that panel is shown. */
 	readonly found: IntervalSet | null = $derived.by(() => {
 		const tab = this.#bench.tab();
 		if (tab === 'findings') return this.sweeping?.widths ?? null;

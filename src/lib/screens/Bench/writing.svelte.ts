@@ -6,12 +6,12 @@ import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Bands } from '$lib/core/media/index.ts';
 import type { Shift } from '$lib/ui/measure/places.ts';
 
-/** What values and larger edits of a site are written with; each comes when it is first asked for. */
+/** Tools for writing values and larger edits of a site; each is loaded on demand. */
 export class Writing {
 	readonly #site: SiteState;
-	/** Null until it is asked for. */
+	/** Null until requested. */
 	table = $state.raw<Table | null>(null);
-	/** What edits with a card of their own are made with. */
+	/** Makes edits that have a card of their own. */
 	edits = $state.raw<Edits | null>(null);
 	#coming: Promise<typeof editing> | undefined;
 
@@ -19,7 +19,7 @@ export class Writing {
 		this.#site = site;
 	}
 
-	/** Brings what values are written with. */
+	/** Loads the tool for values. */
 	async bringTable(): Promise<Table> {
 		if (this.table) return this.table;
 		const [seen, held] = await Promise.all([
@@ -30,13 +30,13 @@ export class Writing {
 		return (this.table ??= { collating, hand: new held.Hand(this.#site, collating) });
 	}
 
-	/** Brings what larger edits are made with. */
+	/** Loads the tool for larger edits. */
 	async bringEdits(): Promise<Edits> {
 		const module = await (this.#coming ??= insist(() => import('$lib/features/arrange/edits.svelte.ts')));
 		return (this.edits ??= new module.Edits(this.#site));
 	}
 
-	/** Lets go of everything that is tried, so that something else can be. */
+	/** Discards everything being tried, so that something else can be. */
 	letGo(): void {
 		this.table?.hand.drop();
 		this.edits?.drop();
@@ -49,13 +49,13 @@ export class Writing {
 		make(edits);
 	}
 
-	/** What an edit is proposed with once what was tried before is let go. */
+	/** The tool for proposals, after what was tried before has been discarded. */
 	async anew(): Promise<Edits> {
 		await this.propose(() => undefined);
 		return this.bringEdits();
 	}
 
-	/** What the Measure does with thresholds. */
+	/** Actions of the Measure on thresholds. */
 	shift = (bands: () => Bands): Shift => ({
 		begin: (threshold) => void this.propose(({ shifting }) => shifting.begin(threshold, bands().thresholds)),
 		put: (px) => void this.bringEdits().then(({ shifting }) => shifting.put(px)),

@@ -20,7 +20,7 @@
 	const sentence = (errand: Errand): string =>
 		errandSentence(sources.page(sources.text(errand.page) ?? ''), errand);
 
-	/** Where sheets need the class of an errand: the rules that name it. */
+	/** The rules that name the class of an errand. */
 	function needed({ name }: Errand): { file: string; line: number }[] {
 		return [...site.texts.values()]
 			.filter(({ kind }) => kind === 'sheet')

@@ -7,7 +7,7 @@
 		title: string;
 		files: readonly FileRecord[];
 		site: number;
-		/** It is asked what is to become of a file. */
+		/** Opens the dialog for renaming, copying or deleting a file. */
 		onchange: (path: string) => void;
 	}
 

@@ -2,7 +2,7 @@
 	import type { Missing } from '$lib/inquiry/inventory.ts';
 
 	interface Props {
-		/** What pages and sheets ask for that is not here. */
+		/** Missing files that pages and sheets refer to. */
 		missing: readonly Missing[];
 	}
 

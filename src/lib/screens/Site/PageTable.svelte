@@ -15,15 +15,15 @@
 		inventory: Inventory;
 		/** The address of a page, or of a file beside it, on the Bench. */
 		benchOf: (page: string, file?: string) => string;
-		/** Something new is to be made. */
+		/** Opens the dialog for something new. */
 		oncreate: () => void;
-		/** It is asked what is to become of a file. */
+		/** Opens the dialog for renaming, copying or deleting a file. */
 		onchange: (path: string) => void;
 	}
 
 	let { site, inventory, benchOf, oncreate, onchange }: Props = $props();
 
-	/** The sheets of the site, each with the pages that have it. */
+	/** The sheets of the site, each with the pages that use it. */
 	const sheets = $derived(
 		[...site.texts.values()]
 			.filter(({ kind }) => kind === 'sheet')
@@ -191,7 +191,7 @@
 		outline: 2px solid var(--blue);
 	}
 
-	/* The input lies over its words, unseen. */
+	/* The input is above its words, but invisible. */
 	.newer input {
 		position: absolute;
 		inset: 0;

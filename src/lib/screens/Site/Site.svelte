@@ -157,7 +157,7 @@
 		grid-template-columns: minmax(0, 8fr) minmax(13.75rem, 2.6fr);
 	}
 
-	/* By the text’s size: beside one another columns would be too narrow for their words. */
+	/* By text size: adjacent columns would be too narrow for their words. */
 	@media (width < 58em) {
 		.columns,
 		.columns.two {

@@ -16,7 +16,7 @@
 
 	let { vantages, site }: Props = $props();
 
-	/** What is in the form: a vantage of the list, or one that is to be added. */
+	/** The vantage in the form: one of the list, or a new one. */
 	let open = $state.raw<VantageRequest | null>(null);
 	let unread = $state<string | null>(null);
 	let input: HTMLInputElement;
@@ -67,7 +67,7 @@
 	const remove = (record: VantageRecord): Promise<Result> =>
 		vantages.keep((now) => now.filter((one) => one.id !== record.id), `${record.fields.name} deleted`);
 
-	/** Adds the vantages of a file; those whose names are taken get others. */
+	/** Adds the vantages of a file; those with names already in use are renamed. */
 	async function take(file: File | undefined): Promise<void> {
 		if (!file) return;
 		const read = readVantages(await file.text());

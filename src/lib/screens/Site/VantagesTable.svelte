@@ -7,9 +7,9 @@
 
 	interface Props {
 		list: readonly VantageRecord[];
-		/** A vantage is to go up or down by so many. */
+		/** Moves a vantage up or down by so many places. */
 		onmove: (record: VantageRecord, by: number) => Promise<unknown>;
-		/** A vantage is to be shown beside the lead, or no more. */
+		/** Shows a vantage beside the lead, or not. */
 		onchorus: (record: VantageRecord, chorus: boolean) => void;
 		onopen: (record: VantageRecord) => void;
 		oncopy: (record: VantageRecord) => void;
@@ -20,7 +20,7 @@
 
 	let table: HTMLTableElement;
 
-	/** Moves a vantage; the focus goes along. */
+	/** Moves a vantage; the focus moves with it. */
 	async function move(record: VantageRecord, by: number): Promise<void> {
 		await onmove(record, by);
 		await tick();

@@ -1,11 +1,13 @@
 import type { Vantage } from '$lib/core/vantage/index.ts';
 
-/** A field of the form: where in a vantage it is, and how it is entered. `factor`: what the form shows per unit kept. */
+/**
+ * A field of the form: its path in a vantage, and its kind of input. `factor`: what the form shows per stored unit.
+ */
 export type FormField = { readonly label: string; readonly path: string } & (
 	| { readonly kind: 'text' | 'tick' }
 	| { readonly kind: 'number'; readonly unit: string; readonly factor?: number }
 	| { readonly kind: 'choice'; readonly values: readonly string[] }
-	/** One of the values of a list, in or out. */
+	/** One of the values of a list, included or not. */
 	| { readonly kind: 'member'; readonly value: string }
 );
 

@@ -47,9 +47,9 @@
 		};
 	});
 
-	/** How long things are left alone before they are looked at, ms. */
+	/** The pause in changes before texts are read, ms. */
 	const PAUSE = 120;
-	/** Does something after a pause, unless what brought it has changed by then. */
+	/** Does something after a pause, unless its cause has changed by then. */
 	function afterPause(work: (signal: AbortSignal) => Promise<void>): () => void {
 		const gone = new AbortController();
 		const timer = setTimeout(() => void work(gone.signal), PAUSE);
@@ -59,10 +59,10 @@
 		};
 	}
 
-	/** As what the page is read, whatever its width. */
+	/** The vantage in which the page is read, whatever its width. */
 	const as = $derived(sweptAs(lead).as);
 	const vantage = $derived(JSON.stringify({ ...as, width: 0 }));
-	/** The selectors that are written, as one text: it stays where they do. */
+	/** The selectors to be written, as one text, which stays the same when they do. */
 	const selectors = $derived(JSON.stringify([...new Set(setting.declared.map(({ selector }) => selector))]));
 	$effect(() => {
 		void [page.conditions, page.source, vantage];
@@ -77,7 +77,7 @@
 		void reading.laid;
 		return afterPause((signal) => reading.lookAt(widths, signal));
 	});
-	/** The first text of the size that is looked at. */
+	/** The first text of the selected size. */
 	const lookedAt = $derived(reading.styles.find(({ id }) => id === chosen)?.texts[0]?.path);
 	$effect(() => {
 		const path = lookedAt;
@@ -195,7 +195,7 @@
 	main {
 		grid-area: work;
 		display: grid;
-		/* With large text in a low window all of it is scrolled: frames that have no room are not drawn. */
+		/* With large text in a low window everything scrolls: frames that have no room are not drawn. */
 		grid-template: auto minmax(11rem, 46%) minmax(12rem, 1fr) auto / minmax(0, 1fr);
 		min-height: 0;
 		overflow: hidden auto;

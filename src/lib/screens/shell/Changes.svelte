@@ -27,7 +27,7 @@
 	const file = $derived(site.texts.get(path) ?? files[0]);
 	const stale = $derived(site.saving.stale.find((one) => one.path === file?.path));
 
-	/** What a file is compared with: as it is saved, as it was saved elsewhere, or a revision. */
+	/** What a file is compared with: its saved text, the text saved elsewhere, or a revision. */
 	let base = $state<'saved' | number>('saved');
 	const revisions = later({
 		question: () => site.revision,

@@ -1,5 +1,5 @@
 <script lang="ts" module>
-	/** What lies over the screen: nothing, or one of the dialogs that every screen has. */
+	/** The open dialog of those that every screen has, or none. */
 	export type Open =
 		null | 'find' | 'keys' | 'new' | { readonly changes: string } | { readonly file: string };
 </script>
@@ -18,19 +18,19 @@
 		site: SiteState;
 		page: PageState;
 		keys: KeyMap;
-		/** All that can be found. */
+		/** Everything that can be found. */
 		finds: Iterable<Found>;
-		/** A property is to be written at the sheet's caret. */
+		/** Inserts a property at the sheet's caret. */
 		oninsert: (property: string) => void;
-		/** A file was made: a page, or something that the sheet can show. */
+		/** Called when a file was made: a page, or something that the sheet can show. */
 		onmade: (path: string, kind: 'page' | 'file') => void;
-		/** A file was copied. */
+		/** Called when a file was copied. */
 		oncopied: (from: string, to: string) => void;
 	}
 
 	let { open = $bindable(), site, page, keys, finds, oninsert, onmade, oncopied }: Props = $props();
 
-	/** What is opened by one that closes stays. */
+	/** A dialog opened by one that closes stays open. */
 	const closing = (was: Open) => (): void => {
 		if (open === was) open = null;
 	};

@@ -5,9 +5,9 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 
 	interface Props {
-		/** All that can be found. */
+		/** Everything that can be found. */
 		finds: Iterable<Find>;
-		/** A property is to be written at the caret. */
+		/** Inserts a property at the caret. */
 		oninsert: (property: string) => void;
 		onclose: () => void;
 	}
@@ -21,7 +21,7 @@
 			properties = module.propertyFinds((property) => oninsert(property));
 		});
 	});
-	/** Gone through once: it may be something that gives each of them a single time. */
+	/** Iterated once, because the source may be a generator. */
 	const own = $derived([...finds]);
 	const all = $derived([...own, ...properties]);
 	const id = $props.id();
@@ -50,7 +50,7 @@
 		}
 	}
 
-	/** Keeps the option that is chosen in sight. */
+	/** Keeps the chosen option in sight. */
 	const inSight = (here: boolean) => (option: HTMLElement) => {
 		if (here) option.scrollIntoView({ block: 'nearest' });
 	};

@@ -13,7 +13,10 @@
 
 	let single = $state(singleKeys.on);
 
-	/** Keys of the sheet's editor, which act with the caret in it, beside those of every text field (`editor/extensions.ts`). */
+	/**
+	 * Keys of the sheet's editor with the caret in it, in addition to those of every text field
+	 * (`editor/extensions.ts`).
+	 */
 	const IN_SHEET = [
 		['Alt ↑ ↓', 'Change the number at the caret by 1; with Shift by 10, with Ctrl by 0.1'],
 		['Alt ↑ ↓ elsewhere', 'Move the line up or down'],

@@ -11,14 +11,14 @@
 		site: SiteState;
 		page: string;
 		pages: readonly string[];
-		/** Whether saving is the first thing to do on this screen. */
+		/** Whether saving is the main action on this screen. */
 		primary: boolean;
 		onpage: (path: string) => void;
 		/** Shows all keys. */
 		onkeys: () => void;
-		/** Opens what finds anything. */
+		/** Opens Find. */
 		onfind: () => void;
-		/** Shows what was changed, line by line. */
+		/** Shows the changes, line by line. */
 		onchanges: () => void;
 	}
 
@@ -137,7 +137,7 @@
 		font-family: var(--mono);
 	}
 
-	/* With large text in a small window what says only where one is gives way. */
+	/* With large text in a small window, orientation gives way to actions. */
 	@media (width < 50rem) {
 		header {
 			gap: 0.625rem;
@@ -148,7 +148,7 @@
 			display: none;
 		}
 
-		/* Still there for those who listen to the page. */
+		/* Still there for screen readers. */
 		h1 {
 			position: absolute;
 			width: 1px;

@@ -4,13 +4,13 @@
 
 	interface Props {
 		site: SiteState;
-		/** Shows both texts of a file beside each other. */
+		/** Shows both texts of a file side by side. */
 		oncompare: (path: string) => void;
 	}
 
 	let { site, oncompare }: Props = $props();
 
-	/** How many lines of a text do not stand in another. */
+	/** How many lines of a text are not in another. */
 	function linesOnlyIn(text: string, other: string): number {
 		const known = new Set(other.split('\n'));
 		return text.split('\n').filter((line) => !known.has(line)).length;

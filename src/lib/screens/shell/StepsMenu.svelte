@@ -10,14 +10,14 @@
 
 	export const open = (): void => menu?.open();
 
-	/** The newest first, each with how many steps are made once it is. */
+	/** The newest first, each with the number of steps done up to it. */
 	const rows = $derived(history.steps.map((step, i) => ({ step, made: i + 1 })).toReversed());
 
 	const filesOf = ({ files }: Step): string =>
 		files.length > 2
 			? `${files.length} files`
 			: files.map(({ path }) => path.replace(/^.*\//, '')).join(', ');
-	/** The files that a step has written in, if any, and the time of day. */
+	/** The files that a step changed, if any, and the time of day. */
 	const whenOf = (step: Step): string =>
 		[filesOf(step), new Date(step.at).toTimeString().slice(0, 5)].filter((one) => one !== '').join(', ');
 </script>

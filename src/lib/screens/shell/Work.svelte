@@ -20,13 +20,13 @@
 	const { carriage } = getSite();
 	const { site, page } = $derived(workbench);
 
-	/** It stays while screens come and go. */
+	/** It remains when screens change. */
 	const view = untrack(() => new FramesView(workbench));
 	const { onMeasure } = $derived(view);
 	/** First the bands, then the Measure, then the screen. */
 	const turn = turns(2, () => view.bands);
 
-	// Before the screen that shows the stages goes, they are put aside for the next.
+	// Before the screen with the stages is destroyed, they are set aside for the next.
 	$effect.pre(() => {
 		void screen;
 		const { stageKeeper } = site;

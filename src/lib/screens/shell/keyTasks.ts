@@ -1,6 +1,6 @@
 import type { Action, KeyMap } from '$lib/session/keys.ts';
 
-/** A key as it is listed: with or without Shift, and what it does so. */
+/** A key as listed: with or without Shift, and its action. */
 export interface ListedKey {
 	readonly key: string;
 	readonly shift: boolean;
@@ -8,7 +8,7 @@ export interface ListedKey {
 	readonly action: Action;
 }
 
-/** Keys for one task, in the order in which they are wanted. */
+/** Keys for one task, in order of importance. */
 export interface KeyTask {
 	readonly title: string;
 	readonly keys: readonly ListedKey[];
@@ -25,7 +25,7 @@ const TASKS: readonly (readonly [title: string, keys: string])[] = [
 	['Files, pages and steps', 'redo +u j k +j']
 ];
 
-/** All keys of a screen by task; those that no task names come last. */
+/** All keys of a screen by task; keys without a task come last. */
 export function keyTasks(keys: KeyMap): KeyTask[] {
 	const all = new Map<string, ListedKey>(
 		Object.entries(keys).flatMap(([key, action]): [string, ListedKey][] => [
@@ -35,7 +35,7 @@ export function keyTasks(keys: KeyMap): KeyTask[] {
 				: [])
 		])
 	);
-	/** Keys that a screen has for a task of its own. */
+	/** A screen's keys for a task of its own. */
 	const particular = [...new Set([...all.values()].flatMap(({ action }) => action.task ?? []))].map(
 		(title): KeyTask => ({ title, keys: [...all.values()].filter(({ action }) => action.task === title) })
 	);

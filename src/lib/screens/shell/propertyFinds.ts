@@ -2,7 +2,9 @@ import { INTENDED, intentsOf } from '$lib/core/grammar/intents.ts';
 import { NAMED, purposeOf } from '$lib/core/grammar/purposes.ts';
 import type { Find } from './finds.ts';
 
-/** The properties of CSS, found by their names, by what they do, and by what they are wanted for; `insert` writes one. */
+/**
+ * The CSS properties, to be found by their names, by their effects, and by what people want; `insert` inserts one.
+ */
 export const propertyFinds = (insert: (property: string) => void): Find[] =>
 	[...new Set([...INTENDED, ...NAMED])].map((property) => ({
 		kind: 'property',

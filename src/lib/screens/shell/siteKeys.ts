@@ -1,7 +1,7 @@
 import type { KeyMap } from '$lib/session/keys.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 
-/** What the keys that every screen has open. */
+/** What the keys of every screen open. */
 interface Opening {
 	readonly dialog: (which: 'find' | 'keys') => void;
 	readonly pages: () => void;

@@ -1,8 +1,9 @@
 import type { IncomingHttpHeaders } from 'node:http';
 
 /**
- * Whether a request was made by a page of another origin: by `Origin` (RFC 6454 §7), and where that is absent by
- * `Sec-Fetch-Site` (Fetch Metadata §2.4), which a page cannot set. What sends neither is no browser's page.
+ * Whether a request was made by a page of another origin: by `Origin` (RFC 6454 §7) or, where that is absent, by
+ * `Sec-Fetch-Site` (Fetch Metadata §2.4), which a page cannot set. A request with neither does not come from a page
+ * in a browser.
  */
 export function isForeign(headers: IncomingHttpHeaders, origin: string): boolean {
 	const site = headers['sec-fetch-site'];

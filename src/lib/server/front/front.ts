@@ -6,18 +6,18 @@ import { wrongKeys } from './wrongKeys.ts';
 export interface FrontOptions {
 	/** Names by which the application may be reached, without a port. */
 	readonly names: readonly string[];
-	/** The hosts of stages: `{stage}` stands for a label that names stage and site. */
+	/** The hosts of stages: `{stage}` stands for a label with the stage's and the site's number. */
 	readonly stagePattern: string;
-	/** Asked of everybody where the server listens to other machines. */
+	/** Required from everybody where the server listens to other machines. */
 	readonly key: string | null;
-	/** What stages' hosts carry where a key is set; '' without one. */
+	/** A part of stages' hosts where a key is set; '' without one. */
 	readonly stageToken: string;
 }
 
-/** Where the front leaves the word of the stages for Kit's side of the same process. */
+/** Where the front leaves that part for Kit's side of the same process. */
 const TOKEN = 'VANTAGGIO_STAGE_TOKEN';
 
-/** The environment as options; the names of the loopback are always among them. */
+/** The environment as options; the loopback's names are always allowed. */
 export const optionsFrom = (env: NodeJS.ProcessEnv): FrontOptions => ({
 	names: ['127.0.0.1', 'localhost', '[::1]', ...(env.VANTAGGIO_NAMES ?? '').split(/[\s,]+/).filter(Boolean)],
 	stagePattern: env.VANTAGGIO_STAGE ?? '{stage}.localhost',
@@ -26,15 +26,15 @@ export const optionsFrom = (env: NodeJS.ProcessEnv): FrontOptions => ({
 });
 
 /**
- * Options with the word that a stage's host name carries where a key is set, so that only those who know the key know
- * the host. It is derived (scrypt, RFC 7914) with a salt of this server: who sees the word in an address has not got the key.
+ * Options with the word that stages' host names contain where a key is set, so that only those who know the key know
+ * the hosts. It is derived (scrypt, RFC 7914) with a salt of this server, so the key cannot be read off an address.
  */
 export function withStageToken(env: NodeJS.ProcessEnv, salt: Uint8Array): FrontOptions {
 	if (env.VANTAGGIO_KEY) env[TOKEN] = scryptSync(env.VANTAGGIO_KEY, salt, 12).toString('hex');
 	return optionsFrom(env);
 }
 
-/** The host of a site's stage; of what pattern, where number or site are left to be put in. */
+/** The host of a site's stage, or a pattern for it where number or site are still to be inserted. */
 export const stageHost = (
 	{ stagePattern, stageToken }: FrontOptions,
 	n: number | '{n}',
@@ -53,7 +53,7 @@ function refuse(
 	response.end(JSON.stringify({ type: 'about:blank', title: TITLES[status] ?? 'Refused', status, detail }));
 }
 
-/** The password that a request gives; undefined where it gives none (RFC 7617 §2: the scheme's name in any case). */
+/** The password in a request; undefined where there is none (RFC 7617 §2: the scheme's name is case-insensitive). */
 function givenKey(request: IncomingMessage): string | undefined {
 	const basic = /^basic +(.+)$/i.exec(request.headers.authorization ?? '')?.[1];
 	return (
@@ -69,7 +69,7 @@ function isKey(given: string, key: string): boolean {
 	return timingSafeEqual(digest(given), digest(key));
 }
 
-/** What every answer of every host says unless it says more itself: nobody else embeds it, frames it or guesses its type. */
+/** Headers of every answer unless it has its own: nobody else may embed it, frame it or guess its type. */
 const GUARDS = {
 	'cross-origin-resource-policy': 'same-origin',
 	'x-content-type-options': 'nosniff',
@@ -79,8 +79,8 @@ const GUARDS = {
 } as const;
 
 /**
- * The address of a request as Kit will read it (URL Standard §4.4: dots, encoded dots and backslashes resolved);
- * null where it is none.
+ * The address of a request as Kit will read it (URL Standard §4.4: dots, encoded dots and backslashes resolved); null
+ * where it is invalid.
  */
 function resolved(path: string): string | null {
 	try {
@@ -94,10 +94,10 @@ function resolved(path: string): string | null {
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /**
- * What stands before Kit's handler and decides by the Host header: an unknown host gets nothing; a stage's host gets its
- * site's files and the stage's own page and script, never the API, never a built file of the application; the
- * application's host gets everything, with the key where one is set. What changes something is taken from the
- * application's own pages only.
+ * Decides before Kit's handler by the Host header: an unknown host gets nothing; a stage's host gets its site's files
+ * and the stage's own page and script, but neither the API nor the application's built files; the application's host
+ * gets everything, with the key where one is set. Requests that change something are only accepted from the
+ * application's own pages.
  */
 export function createFront(options: FrontOptions) {
 	const { names, key } = options;
@@ -107,7 +107,7 @@ export function createFront(options: FrontOptions) {
 		`^${pattern.replace('\\{n\\}', '\\d{1,2}').replace('\\{site\\}', '(\\d{1,9})')}$`
 	);
 
-	/** Refuses who does not give the key; false where it was given. */
+	/** Refuses requests without the key; false where it was refused. */
 	function isLocked(request: IncomingMessage, response: ServerResponse): boolean {
 		if (key === null) return false;
 		const address = request.socket.remoteAddress ?? '';
@@ -158,7 +158,7 @@ export function createFront(options: FrontOptions) {
 		const path = resolved(request.url ?? '/');
 		if (path === null) return refuse(response, 400, 'The address of this request cannot be read.');
 		request.url = path;
-		// Whoever watches over the server need not know the key.
+		// Health checks do not need the key.
 		if (!(isRead && path === '/api/health') && isLocked(request, response)) return;
 		next();
 	};

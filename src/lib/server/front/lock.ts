@@ -2,10 +2,13 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DONE, refuse, type Result } from '../../core/text/index.ts';
 
-/** When a process began, as Linux counts it: two processes of one number are told apart; '' where that is not known. */
+/**
+ * When a process began, as counted by Linux, which distinguishes processes with the same number; '' where that is
+ * unknown.
+ */
 function beginningOf(pid: number): string {
 	try {
-		// The fields after the name, which is in parentheses and may have spaces (proc_pid_stat(5)).
+		// The fields after the name, which is in parentheses and may contain spaces (proc_pid_stat(5)).
 		return (
 			readFileSync(`/proc/${pid}/stat`, 'utf8')
 				.replace(/^.*\) /s, '')
@@ -25,7 +28,7 @@ function isAlive(pid: number): boolean {
 	}
 }
 
-/** The process that holds a folder, where there is one that lives. */
+/** The running process that holds a folder, if any. */
 function holderOf(file: string): number | null {
 	try {
 		const [pid = '', began = ''] = readFileSync(file, 'utf8').split(' ');
@@ -39,8 +42,8 @@ function holderOf(file: string): number | null {
 }
 
 /**
- * Takes a data folder for this process alone, or refuses it. It is released when the process ends; what a process left that
- * was killed counts for nothing.
+ * Takes a data folder for this process alone, or refuses. It is released when the process ends; a lock left by a
+ * killed process does not count.
  */
 export function takeFolder(folder: string): Result {
 	const file = join(folder, 'server.lock');

@@ -4,7 +4,7 @@ import { createFront, withStageToken } from './front.ts';
 import { takeFolder } from './lock.ts';
 import { stageSalt } from './salt.ts';
 
-/** The server as built: the front before Kit's handler, which lies beside it. */
+/** The built server: the front before Kit's handler, which is next to it. */
 
 const port = Number(process.env.PORT ?? 4870);
 const host = process.env.HOST ?? '127.0.0.1';

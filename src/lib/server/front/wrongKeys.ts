@@ -1,13 +1,15 @@
-/** How many wrong keys an address may give within a minute before it has to wait. */
+/** How many wrong keys an address may send within a minute before it has to wait. */
 const MOST = 15;
 const MINUTE = 60_000;
-/** How many addresses are remembered at most. */
+/** The largest number of addresses remembered. */
 const ADDRESSES = 10_000;
 
-/** Counts wrong keys by address. While an address has to wait, a right key from it is refused too: it may be a guess. */
+/**
+ * Counts wrong keys by address. While an address has to wait, a right key from it is refused too: it may be a guess.
+ */
 export function wrongKeys(now: () => number = Date.now) {
 	const counted = new Map<string, { count: number; until: number }>();
-	/** A network of IPv6 counts as one address: whoever has one has 2^64 of them. */
+	/** An IPv6 network counts as one address, because its owner has 2^64 of them. */
 	const named = (address: string): string =>
 		address.includes('.') ? address : address.split(':').slice(0, 4).join(':');
 	return {
@@ -16,7 +18,7 @@ export function wrongKeys(now: () => number = Date.now) {
 			const found = counted.get(named(address));
 			return found && found.count >= MOST ? Math.max(0, Math.ceil((found.until - now()) / 1000)) : 0;
 		},
-		/** A wrong key came from an address. */
+		/** Notes a wrong key from an address. */
 		count(address: string): void {
 			for (const [one, { until }] of counted) {
 				if (until > now() && counted.size < ADDRESSES) break;

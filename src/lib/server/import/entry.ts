@@ -13,13 +13,13 @@ export interface RefusedFile {
 	readonly reason: string;
 }
 
-/** Files that a person's machine makes beside the site's own. */
+/** Files that operating systems add to a folder. */
 const LITTER = /(^|\/)(__MACOSX|\.git|\.svn|node_modules)\/|(^|\/)(\.DS_Store|Thumbs\.db|desktop\.ini)$/;
 
-/** Whether a path is passed over without a word. */
+/** Whether a path is ignored silently. */
 export const isLitter = (path: string): boolean => path.endsWith('/') || LITTER.test(path);
 
-/** Refuses a path that no file of a site can have; the sentence is a part of one. */
+/** Refuses an invalid path of a file; the result is part of a sentence. */
 export function checkPath(path: string): Result {
 	// eslint-disable-next-line no-control-regex -- control characters are what is looked for
 	if (path === '' || /[\u0000-\u001f]/.test(path))
@@ -30,18 +30,18 @@ export function checkPath(path: string): Result {
 	return DONE;
 }
 
-/** Collects files within the limits and keeps account of what was refused. */
+/** Collects files within the limits, and records what was refused. */
 export function collector() {
 	const entries = new Map<string, Entry>();
 	const refused: RefusedFile[] = [];
-	/** The first path of those that disks without case or with another normal form take for one. */
+	/** The first path among those that are equal on file systems without case, or with another Unicode normal form. */
 	const alike = new Map<string, string>();
 	let total = 0;
 	const leaveOut = (path: string, reason: string): void =>
 		void refused.push({ path: path.slice(0, 500), reason });
 	return {
 		leaveOut,
-		/** Refuses a file of a path and size (bytes) that cannot come in. */
+		/** Refuses a file by its path and size (bytes). */
 		check(path: string, size: number): Result {
 			const checked = checkPath(path);
 			if (!checked.ok) return checked;
@@ -53,7 +53,7 @@ export function collector() {
 				return refuse(`a site may have ${megabytes(LIMITS.unpacked)} unpacked`);
 			return DONE;
 		},
-		/** Takes a file in, or leaves it out with a reason. */
+		/** Accepts a file, or leaves it out with a reason. */
 		take(path: string, bytes: Uint8Array): void {
 			const checked = this.check(path, bytes.length);
 			if (!checked.ok) return leaveOut(path, checked.sentence);
@@ -62,7 +62,7 @@ export function collector() {
 			const first = alike.get(plain);
 			if (first === undefined) alike.set(plain, path);
 			else leaveOut(path, `kept, but some disks take its name for that of ${first}`);
-			// In memory that threads share, for it is read in another one.
+			// In shared memory, because another thread reads it.
 			const shared = new Uint8Array(new SharedArrayBuffer(bytes.length));
 			shared.set(bytes);
 			entries.set(path, { path, bytes: shared });

@@ -12,10 +12,10 @@ export type { RefusedFile } from './entry.ts';
 
 export interface Brought {
 	readonly name: string;
-	/** The folder all files lay in, taken off their paths; '' or with a slash at its end. */
+	/** The folder that contained all files, removed from their paths; '' or with a slash at its end. */
 	readonly root: string;
 	readonly files: readonly (Entry & Kind)[];
-	/** What was not imported, and what was and is not read, with the reason. */
+	/** Files that were not imported, and those that were but cannot be read, with the reason. */
 	readonly refused: readonly RefusedFile[];
 }
 
@@ -25,8 +25,8 @@ const isZip = (bytes: Uint8Array): boolean =>
 	bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5);
 
 /**
- * Takes in what a person dropped or chose: files with their paths, or one zip of them. Throws a problem where
- * nothing usable came; what is refused is named, and the good rest kept. Pages are read in a thread of its own.
+ * Imports what a person dropped or chose: files with their paths, or one zip of them. Throws a problem where nothing
+ * usable was found; refused files are named, and the others kept. Pages are read in a thread of its own.
  */
 export async function bring(
 	given: readonly Entry[],
@@ -65,7 +65,7 @@ export async function bring(
 	return { name: name.replace(/^.*\//, ''), root, files, refused };
 }
 
-/** The folders that all paths share, with a slash at the end. */
+/** The folders common to all paths, with a slash at the end. */
 function commonFolder(paths: readonly string[]): string {
 	const folders = (paths[0] ?? '').split('/').slice(0, -1);
 	let shared = folders.length;

@@ -13,7 +13,7 @@ import { codec } from '../codec.ts';
 import type { Entry, RefusedFile } from './entry.ts';
 import { LIMITS, megabytes } from './limits.ts';
 
-/** What a file of a site is. */
+/** The kind of a file of a site. */
 export interface Kind {
 	readonly path: string;
 	readonly kind: FileKind;
@@ -21,13 +21,13 @@ export interface Kind {
 	readonly height: number | null;
 }
 
-/** Whether bytes may be a text: without a NUL, or UTF-16 by its BOM. */
+/** Whether bytes may be text: without a NUL, or UTF-16 by its BOM. */
 const isText = (bytes: Uint8Array): boolean =>
 	!bytes.subarray(0, 4096).includes(0) ||
 	(bytes[0] === 0xff && bytes[1] === 0xfe) ||
 	(bytes[0] === 0xfe && bytes[1] === 0xff);
 
-/** What a file's first bytes say it is; null where they say nothing. */
+/** The kind by a file's first bytes; null where they do not tell. */
 async function kindByContent(bytes: Uint8Array): Promise<FileKind | null> {
 	if (!isText(bytes)) {
 		const { mime = '' } = (await fileTypeFromBuffer(bytes)) ?? {};
@@ -50,7 +50,7 @@ const byName = (path: string): FileKind | null =>
 function measured(kind: FileKind, bytes: Uint8Array): { width: number | null; height: number | null } {
 	if (kind !== 'picture') return { width: null, height: null };
 	try {
-		// A copy: bytes that threads share cannot be decoded as text.
+		// A copy, because shared memory cannot be decoded as text.
 		const { width, height } = imageSize(bytes.slice());
 		return { width, height };
 	} catch {
@@ -61,9 +61,9 @@ function measured(kind: FileKind, bytes: Uint8Array): { width: number | null; he
 const TOO_MANY = `a page may have ${PAGE_LIMITS.elements.toLocaleString('en')} elements, ${PAGE_LIMITS.open.toLocaleString('en')} within one another`;
 
 /**
- * Tells pages, sheets, pictures, fonts and films: by content first, then by what pages and sheets ask for,
- * last by name. What is none of them is kept as `other`, so that it can go out again; so are pages and sheets beyond
- * the bounds of what is read, each with its reason.
+ * Recognises pages, sheets, pictures, fonts and films: first by content, then by references in pages and sheets, last
+ * by name. Anything else is kept as `other`, so that it can be exported; so are pages and sheets beyond the limits of
+ * what is read, each with its reason.
  */
 export async function sortFiles(
 	entries: readonly Entry[]

@@ -7,7 +7,7 @@ import { LIMITS, megabytes } from './limits.ts';
 
 type Collector = ReturnType<typeof collector>;
 
-/** Where a zip is being read: yauzl's own members, which its types leave out. */
+/** The state of reading a zip: yauzl's own members, missing from its types. */
 interface Cursor {
 	readEntryCursor: number;
 	entriesRead: number;
@@ -17,7 +17,7 @@ const cursorOf = (zip: ZipFile): Cursor => zip as unknown as Cursor;
 const open = (bytes: Buffer): Promise<ZipFile> =>
 	fromBufferPromise(bytes, { decodeStrings: false, lazyEntries: true });
 
-/** Each entry that can be read; where one cannot, resolves to the error and to where in the directory it stands. */
+/** Each entry that can be read; where one cannot, resolves to the error and its position in the directory. */
 const readAll = (
 	zip: ZipFile,
 	into: Collector
@@ -36,12 +36,12 @@ const readAll = (
 	});
 
 const HEADER = Buffer.from([0x50, 0x4b, 0x01, 0x02]);
-/** Where in a header of the directory the length of the name and the name itself stand (APPNOTE §4.3.12). */
+/** Where a header of the directory has the length of the name, and the name itself (APPNOTE §4.3.12). */
 const [NAME_LENGTH, NAME] = [28, 46];
 
 /**
- * The files of a zip. A zip that cannot be read at all is a problem; a bad entry is refused by name and the rest kept:
- * reading goes on at the next header of the directory.
+ * The files of a zip. A zip that cannot be read at all is a problem; a bad entry is refused by name and the rest
+ * kept: reading continues at the next header of the directory.
  */
 export async function unzip(given: Uint8Array, into: Collector): Promise<void> {
 	const bytes = Buffer.from(given);
@@ -78,7 +78,7 @@ function nameOf(entry: ZipEntry): string {
 	return name.replaceAll('\\', '/').replace(/^\.\//, '');
 }
 
-/** Most tools write UTF-8 without saying so; what is not valid UTF-8 is read byte by byte. */
+/** Most tools write UTF-8 without declaring it; invalid UTF-8 is read byte by byte. */
 function decodeUnmarked(raw: Buffer): string {
 	const text = raw.toString('utf8');
 	return text.includes('\uFFFD') ? raw.toString('latin1') : text;

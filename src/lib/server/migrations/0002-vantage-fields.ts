@@ -2,7 +2,7 @@ import type { QueryInterface } from 'sequelize';
 
 export const name = '0002-vantage-fields';
 
-/** Fields that vantages have had since, with what held before they were there. */
+/** Later fields of vantages, with values that correspond to their absence. */
 const ADDED = {
 	bars: { top: 0, bottom: 0, state: 'out' },
 	safeAreas: { top: 0, right: 0, bottom: 0, left: 0 },

@@ -6,8 +6,8 @@ import * as unnamed from './0005-unnamed.ts';
 import * as errandRequest from './0006-errand-request.ts';
 import * as minified from './0007-minified.ts';
 
-/** All migrations in the order in which they run. One that has been released is never changed. */
+/** All migrations in their order. Released ones are never changed. */
 export const migrations = [first, vantageFields, kept, givenPath, unnamed, errandRequest, minified];
 
-/** Those that change rows alone, and change none twice: rows that come from another database need them once more. */
+/** Those that only change rows, and are idempotent: rows from another database need them again. */
 export const ofRows = [vantageFields, errandRequest];

@@ -2,13 +2,13 @@ import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Tasks } from './tasks.ts';
 
-/** What a task may take. */
+/** The limits of a task. */
 export interface Bounds {
 	readonly megabytes: number;
 	readonly seconds: number;
 }
 
-/** A task took more time or memory than it may. */
+/** A task exceeded its time or memory limit. */
 export class OutOfBounds extends Error {}
 
 const FILE = (): string => join(process.env.VANTAGGIO_HOME ?? process.cwd(), 'build', 'worker.js');
@@ -16,8 +16,8 @@ const FILE = (): string => join(process.env.VANTAGGIO_HOME ?? process.cwd(), 'bu
 type Reply = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly error: string };
 
 /**
- * A thread for tasks, one after another, begun when it is first wanted. A task that takes more than it may ends with the
- * thread; the next begins another.
+ * A thread for tasks, one after another, started on demand. A task that exceeds its limits ends with the thread; the
+ * next starts another.
  */
 export function hand({ megabytes, seconds }: Bounds) {
 	let worker: Worker | undefined;
@@ -25,7 +25,7 @@ export function hand({ megabytes, seconds }: Bounds) {
 
 	function begin(): Worker {
 		const begun = new Worker(FILE(), { resourceLimits: { maxOldGenerationSizeMb: megabytes } });
-		// It keeps no server alive that is to end.
+		// It does not keep the server running.
 		begun.unref();
 		begun.on('exit', () => {
 			if (worker === begun) worker = undefined;

@@ -3,7 +3,7 @@ import { decodeText, encodeText } from '$lib/core/text/index.ts';
 import { codec } from '../codec.ts';
 import { sortFiles } from '../import/kinds.ts';
 
-/** The text of a file, or its layout, and what the file holds. */
+/** The text of a file, or its layout, and the file's content. */
 interface Edited {
 	readonly text: string;
 	readonly original: Uint8Array;
@@ -12,11 +12,11 @@ interface Edited {
 	readonly minified: boolean;
 }
 
-/** What takes long enough to be done beside the server's own thread, by name. */
+/** Tasks that take long enough to be done in another thread, by name. */
 export const TASKS = {
-	/** Tells what each of the files of a site is. */
+	/** Determines the kind of each file of a site. */
 	sort: sortFiles,
-	/** The bytes of an edited text, of which lines that were not touched keep theirs, and whether they are minified now. */
+	/** The bytes of an edited text, in which untouched lines keep theirs, and whether they are minified now. */
 	encode({ text, original, kind, minified }: Edited) {
 		if (!minified) return { bytes: encodeText(text, original, codec), minified: isMinified(text, kind) };
 		const before = layOut(decodeText(original, codec).text, kind);

@@ -1,4 +1,4 @@
 import { json } from '@sveltejs/kit';
 
-/** That the server lives, and nothing else: it is told without the key. */
+/** Says that the server is running, and nothing else; does not need the key. */
 export const GET = () => json({ status: 'ok' });

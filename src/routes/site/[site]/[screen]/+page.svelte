@@ -27,9 +27,9 @@
 
 	const site = $derived(data.site);
 	provideSite(() => site);
-	/** The page that was asked for last. */
+	/** The page requested last. */
 	let opening = '';
-	// Screens are one page: it goes when the site is left.
+	// All screens are one page, which is destroyed when the site is left.
 	onDestroy(() => {
 		opening = '';
 		site.close();
@@ -37,12 +37,12 @@
 	const shown = $derived(screenOf(route.params.screen));
 	const { screen, hasFrames } = $derived(shown);
 	const pages = $derived(site.files.filter(({ kind }) => kind === 'page').map(({ path }) => path));
-	/** A file that the address names, by its path now. */
+	/** A file named in the address, by its present path. */
 	const asked = (name: 'page' | 'file'): string => site.pathNow(route.url.searchParams.get(name) ?? '');
 	const path = $derived(pages.find((one) => one === asked('page')) ?? firstPage(pages));
 	const page = $derived(new PageState(site, path));
 	let file = $derived(asked('file'));
-	/** First comes what stands around every screen, then the page is read, and then the screen is shown. */
+	/** First comes what surrounds every screen, then the page is read, and then the screen is shown. */
 	const turn = turns(
 		2,
 		() => paced(page.readAhead()),
@@ -61,7 +61,7 @@
 		})
 	});
 
-	/** What may be wanted later comes in quiet time, so that it is there when the server is not. */
+	/** What may be needed later is loaded when idle, so that it is there when the server is not. */
 	$effect(() => {
 		const gone = new AbortController();
 		const { stageKeeper } = site;
@@ -77,7 +77,7 @@
 		followed.at(route.state.selection, path) ?? readPaths(route.url.searchParams.get('at') ?? '')
 	);
 
-	/** The page as it was when what is followed was last right, by its file. */
+	/** The page when the followed selection was last right, with its path. */
 	let last: { readonly path: string; readonly page: Page } | undefined;
 	$effect(() => {
 		if (turn.done < 2) return;
@@ -121,7 +121,7 @@
 		place = requested;
 	}
 
-	/** The address goes along with files that are renamed. */
+	/** The address is updated when files are renamed. */
 	$effect(() => {
 		const isRenamed = (['page', 'file'] as const).some(
 			(name) => asked(name) !== (route.url.searchParams.get(name) ?? '')
@@ -129,7 +129,7 @@
 		if (isRenamed) untrack(() => void go(href(screen, path, file), followed.keep(path, selected), true));
 	});
 
-	/** Where a file was shown, its copy is. */
+	/** Shows the copy where the original was shown. */
 	function oncopied(from: string, to: string): void {
 		if (path === from) void open(to);
 		else if (file === from) choose(to);

@@ -1,7 +1,7 @@
 import { handler, siteId } from '$lib/server/api.ts';
 import { HOST_PAGE, HOST_SCRIPT, hostPage, hostScript, siteFile } from '$lib/server/stage.ts';
 
-/** What a stage is served: its own page and script, and the site's files. Nothing else. */
+/** Serves a stage: its own page and script, and the site's files. Nothing else. */
 export const GET = handler(async (event) => {
 	const path = event.params.path ?? '';
 	const site = siteId(event);

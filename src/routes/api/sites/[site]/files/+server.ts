@@ -4,7 +4,7 @@ import { handler, siteId } from '$lib/server/api.ts';
 import { addFile, changeFile, uploaded } from '$lib/server/files.ts';
 import { body } from '$lib/server/problem.ts';
 
-/** Adds a file under the path that `?path=` asks for. */
+/** Adds a file under the path in `?path=`. */
 export const POST = handler(async (event) => {
 	const path = event.url.searchParams.get('path') ?? '';
 	return json(await addFile(siteId(event), path, await uploaded(event.request)), { status: 201 });
@@ -13,7 +13,7 @@ export const POST = handler(async (event) => {
 const path = z.string().max(1000).nullable();
 const changes = z.object({ from: path, to: path, hash: z.string().length(64) });
 
-/** Gives a file another path, takes it away, or brings it back. */
+/** Renames, deletes or restores a file. */
 export const PATCH = handler(async (event) =>
 	json(await changeFile(siteId(event), await body(event.request, changes)))
 );
