@@ -20,7 +20,7 @@ export interface Looking {
 	readonly signal: AbortSignal;
 }
 
-/** Looks at widths in rounds, quick ones first, then in quiet time every px, until the signal ends it. */
+/** Measures widths in rounds, quick ones first, then, when idle, every px, until the signal ends it. */
 export async function inRounds(looking: Looking): Promise<void> {
 	const { next, remaining, measure, onphase, isPaused, signal } = looking;
 	onphase('quick');

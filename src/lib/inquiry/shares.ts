@@ -3,7 +3,7 @@ import { elementAt, nameOfElement, type Page } from '../core/html/index.ts';
 import { percentBasis, sharesIn, type PercentBasis, type Share } from '../core/length/index.ts';
 import type { ContainingBlock } from '../stage/protocol.ts';
 
-/** What is known of an element that has shares of something. */
+/** What is known about an element with relative values. */
 interface ShareContext {
 	readonly page: Page;
 	/** Computed values of the element and of each of its ancestors, up to the root. */
@@ -48,7 +48,7 @@ function ownSize(side: 'width' | 'height', box: 'content' | 'border', { up: [own
 	return isBorderBox ? size : size + frame;
 }
 
-/** What a share is a share of: one length. */
+/** What a relative value refers to: one length. */
 function basisOf(kind: Exclude<PercentBasis, 'own-box'>, known: ShareContext): Basis | undefined {
 	const [own, around] = known.up;
 	switch (kind) {
@@ -83,7 +83,9 @@ function unitBasis(
 	return basisOf(property === 'font-size' ? 'parent-font' : 'own-font', known);
 }
 
-/** The shares in a value of a longhand, a sentence each: “5%: of 812, the width of section.banner, = 40.6 px”. */
+/**
+ * The relative parts of a longhand's value, one sentence each: “5%: of 812, the width of section.banner, = 40.6 px”.
+ */
 export function sharesOf(property: string, value: string, known: ShareContext): string[] {
 	return sharesIn(value).flatMap(({ number, unit, text }) => {
 		const part = number * (unit === '%' || unit === 'vw' ? 0.01 : 1);

@@ -16,7 +16,7 @@ export function followed({ file, from, to }: Chosen, { start, end, text }: Chang
 	return { file, from: after(from), to: after(to) };
 }
 
-/** Makes an edit of the sheet around a selection, and tells what was made. */
+/** Makes an edit of the sheet around a selection, and returns what was made. */
 export function within<Made extends { readonly changes: readonly Change[] }>(
 	desk: Desk,
 	{ file, from }: Chosen,

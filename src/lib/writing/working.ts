@@ -1,16 +1,16 @@
 import { ChangeSet, type Text } from '@codemirror/state';
 import { applyChanges, type Change, type Edit } from '../core/text/index.ts';
 
-/** Changes as an editor takes them. */
+/** Changes in the form that an editor takes. */
 export const inEditor = (changes: readonly Change[]) =>
 	changes.map(({ start, end, text }) => ({ from: start, to: end, insert: text }));
 
-/** Texts as they will be after edits that have not been made yet: further ones are made in them. */
+/** Texts as they will be after edits that have not been made yet, on which further edits can build. */
 export class Working {
 	readonly #files = new Map<string, { readonly before: string; text: string; changes: ChangeSet }>();
 	readonly #source: (path: string) => string | undefined;
 
-	/** `source` gives the text of a file. */
+	/** `source` returns the text of a file. */
 	constructor(source: (path: string) => string | undefined) {
 		this.#source = source;
 	}
@@ -31,7 +31,7 @@ export class Working {
 		});
 	}
 
-	/** Where an offset of a file's text as it was before all changes is now; after what was put in at it. */
+	/** The present position of an offset of a file's text from before all changes; after anything inserted at it. */
 	now(path: string, offset: number): number {
 		return this.#files.get(path)?.changes.mapPos(offset, 1) ?? offset;
 	}

@@ -47,7 +47,7 @@ const known = (curve: Curve): Curved => ({ kind: 'curve', type: 'length', curve 
 export interface Sizing {
 	/** The text size of an element, by its index. */
 	size(element: number): Size;
-	/** A length property of an element; percentages and what goes by the layout are the engine's. */
+	/** A length property of an element; percentages and anything that depends on layout are left to the engine. */
 	length(element: number, property: string): Size;
 }
 

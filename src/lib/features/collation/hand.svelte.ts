@@ -157,7 +157,7 @@ export class Hand {
 		return set && [...set.keys()].map(own.physical);
 	});
 
-	/** Whether the browser takes what is in the hand. */
+	/** Whether the browser accepts the value being edited. */
 	get valid(): boolean {
 		return this.#sets !== null;
 	}
@@ -178,7 +178,7 @@ export class Hand {
 		this.#setTrial(written.ok ? desk.working.edit(summary) : null);
 	}
 
-	/** The declarations under conditions, of the same selector, that would keep a value from holding everywhere. */
+	/** The declarations under conditions, with the same selector, that would keep a value from holding everywhere. */
 	#overrides(desk: Desk, { cells }: Row, property: string, { target }: Choice): Candidate[] {
 		if (target.kind === 'style') return [];
 		const all = cells.flatMap(({ outcome: { own } }) => [

@@ -59,7 +59,7 @@
 	);
 	/** The registered syntax, where there is one. */
 	const syntax = $derived(trace.syntax(property));
-	/** The value with them put in, where it has any. */
+	/** The value with custom properties substituted, where it has any. */
 	const whole = $derived(
 		winner && (steps.length > 0 || syntax)
 			? trace.comesTo(winner.property, winner.written, lead.width, up)
@@ -71,10 +71,10 @@
 		missing: 'never set: the declaration is invalid at computed-value time, and behaves as unset',
 		cycle: 'it refers to itself: a cycle behaves as if it were not set'
 	};
-	/** What its relative lengths are shares of; of another element's value the shares are that one's. */
+	/** What its relative lengths refer to; another element's value refers to that element's. */
 	const shares = $derived(winner && up === 0 ? trace.shares(property, whole?.text ?? winner.value) : []);
 
-	/** A value of something around the element that the element's own keeps out. */
+	/** An inherited value that the element's own overrides. */
 	const kept = $derived(outcome.kind === 'own' ? trace.around(property, lead.width) : undefined);
 </script>
 

@@ -11,14 +11,14 @@ import {
 import type { Bands } from '$lib/core/media/index.ts';
 import type { Trace } from '$lib/inquiry/trace.ts';
 
-/** Widths over which the same decides a property. */
+/** Widths over which the same declaration decides a property. */
 export interface TraceSegment {
 	readonly from: Interval;
 	readonly to: Interval;
 	readonly outcome: Outcome;
 }
 
-/** The bands, each cut where a container flips. */
+/** The bands, each split where a container query changes. */
 const piecesOf = ({ cuts }: Trace, { bands }: Bands): Interval[] =>
 	bands.flatMap(({ interval }) => {
 		const inBand = cuts.filter((cut) => contains(fromInterval(interval), rationalFromNumber(cut)));
@@ -31,7 +31,7 @@ const piecesOf = ({ cuts }: Trace, { bands }: Bands): Interval[] =>
 		}));
 	});
 
-/** What decides a property, band by band; neighbours with the same answer together. */
+/** What decides a property, band by band, with equal neighbours joined. */
 export function stretchesOf(trace: Trace, property: string, bands: Bands): TraceSegment[] {
 	const found: TraceSegment[] = [];
 	for (const piece of piecesOf(trace, bands)) {
@@ -49,6 +49,6 @@ export function stretchesOf(trace: Trace, property: string, bands: Bands): Trace
 	return found;
 }
 
-/** The widths of a stretch, as they are written. */
+/** The widths of a stretch in the usual notation. */
 export const widthsOfStretch = ({ from, to }: TraceSegment): string =>
 	printInterval({ lo: from.lo, loClosed: from.loClosed, hi: to.hi, hiClosed: to.hiClosed });

@@ -16,19 +16,19 @@ export interface Find extends Findable {
 	readonly go: () => void;
 }
 
-/** Where what was found can be gone to. */
+/** Ways to go to what was found. */
 export interface Ways {
 	screen(screen: string): void;
 	page(path: string): void;
 	create(): void;
-	/** Asks what is to become of a file. */
+	/** Opens the dialog for renaming, copying or deleting a file. */
 	change(path: string): void;
 	file(path: string, offset: number): void;
 	width(px: number): void;
 	element(path: ElementPath): void;
 }
 
-/** Words of an element beside its name: what it says, or says instead of a picture or a field. */
+/** Words of an element besides its name: its text, or the text in place of a picture or a field. */
 const wordsOf = (element: PageElement): string =>
 	[
 		element.text,
@@ -63,7 +63,7 @@ function* rulesOf(site: SiteState, page: PageState, ways: Ways): Generator<Find>
 	}
 }
 
-/** All that can be found: what is few first, so that it stands first among what fits alike. */
+/** Everything that can be found: small groups first, so that they come first among equal matches. */
 export function* findsOf(
 	site: SiteState,
 	page: PageState,

@@ -20,17 +20,17 @@ export interface StageFrame {
 	close(): void;
 }
 
-/** A stage that is asked here. */
+/** A stage with its interface for questions. */
 export interface Stage extends Omit<StageFrame, 'port'> {
 	readonly host: Remote<StageHost>;
 }
 
 const HOST_PAGE = '.vantaggio/host.html';
-/** How long a stage may take to come up, ms; and how long after its page has loaded (or failed to). */
+/** How long a stage may take to start, ms; and how long after its page has loaded (or failed to). */
 const PATIENCE = 8000;
 const AFTER_LOAD = 1500;
 
-/** Opens a stage in a parent element, and asks it here. */
+/** Opens a stage in a parent element, and returns its interface. */
 export async function openStage(...of: Parameters<typeof openStageFrame>): Promise<Stage> {
 	const { port, ...frame } = await openStageFrame(...of);
 	const host = wrap<StageHost>(port);
@@ -45,7 +45,7 @@ export async function openStage(...of: Parameters<typeof openStageFrame>): Promi
 	};
 }
 
-/** Opens the frame of a stage in a parent element: at an origin of its own, else at the application's. */
+/** Opens the frame of a stage in a parent element: at an origin of its own, otherwise at the application's. */
 export async function openStageFrame(
 	parent: HTMLElement,
 	site: number,
