@@ -349,4 +349,9 @@ test('what is minified in a page, or pasted into a sheet, is laid out, and place
 	await expect(saved(page)).toHaveText('✓ Saved · revision 3');
 	const after = source.replace('color:rgb(1,1,1);', 'color:rgb(1,1,1);order:4;');
 	expect(text((await exported(empty, site))['yard/index.html'])).toBe(after);
+	// Find names both places of a rule, too.
+	await page.getByRole('button', { name: 'Find', exact: true }).click();
+	await page.getByRole('dialog').getByRole('combobox').fill('.f3');
+	const at = after.indexOf('.f3{') - after.indexOf('<link') + 1;
+	await expect(page.getByRole('option', { name: `(2:${at} in the file)` })).toBeVisible();
 });

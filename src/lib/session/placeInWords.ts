@@ -8,13 +8,16 @@ export interface ShownPlace extends Place {
 	readonly inFile: Place | null;
 }
 
-/** The shown place of an offset of a file's text. */
-export function shownPlace(site: SiteState, path: string, offset: number): ShownPlace {
+/** The place of a file's text as shown. */
+export function shownAt(site: SiteState, path: string, place: Place): ShownPlace {
 	const file = site.texts.get(path);
-	const place = placeAt(lineStarts(file?.text ?? ''), offset);
 	const lines = file && site.linesInFile.of(file);
 	return { ...place, inFile: lines ? placeInFile(lines, place) : null };
 }
+
+/** The shown place of an offset of a file's text. */
+export const shownPlace = (site: SiteState, path: string, offset: number): ShownPlace =>
+	shownAt(site, path, placeAt(lineStarts(site.texts.get(path)?.text ?? ''), offset));
 
 /** The place in the file of a laid-out text, to follow its place in the layout; otherwise ''. */
 export const inFileInWords = ({ inFile }: ShownPlace): string =>

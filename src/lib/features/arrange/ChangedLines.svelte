@@ -1,5 +1,7 @@
 <script lang="ts">
+	import { getSite } from '$lib/session/context.ts';
 	import type { FileLines } from '$lib/session/desk.ts';
+	import { inFileInWords, shownAt } from '$lib/session/placeInWords.ts';
 
 	interface Props {
 		/** The lines of each file that an edit changes. */
@@ -9,6 +11,7 @@
 	}
 
 	let { files, most }: Props = $props();
+	const site = getSite();
 </script>
 
 {#if files.length > 0}
@@ -16,7 +19,8 @@
 	<div role="group" tabindex="0" aria-label="Lines that change" style:max-height="{most}rem">
 		{#each files as { path, hunks } (path)}
 			{#each hunks as { line, before, after } (line)}
-				<pre aria-label="{path}, line {line}"><span>{path.replace(/^.*\//, '')}:{line}</span
+				<pre aria-label="{path}, line {line}"><span
+						>{path.replace(/^.*\//, '')}:{line}{inFileInWords(shownAt(site, path, { line, column: 1 }))}</span
 					>{#each before as one, i (i)}<del>{one}</del>{/each}{#each after as one, i (i)}<ins>{one}</ins
 						>{/each}</pre>
 			{/each}

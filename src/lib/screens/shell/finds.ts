@@ -6,6 +6,7 @@ import { PLAIN } from '$lib/core/vantage/index.ts';
 import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 import { performAction, shownKey, type KeyMap } from '$lib/session/keys.ts';
 import type { PageState } from '$lib/session/page.svelte.ts';
+import { inFileInWords, shownAt } from '$lib/session/placeInWords.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 
 /** Something that can be found and gone to. */
@@ -52,11 +53,12 @@ function* rulesOf(site: SiteState, page: PageState, ways: Ways): Generator<Find>
 		for (const node of walk(sheet)) {
 			if (node.kind !== 'rule') continue;
 			const at = offset + node.span.start;
+			const place = placeAt(starts, at);
 			const around = node.parent.kind === 'at-rule' ? sliceOf(text, node.parent.prelude) : '';
 			yield {
 				kind: 'rule',
 				name: sliceOf(text, node.prelude).replace(/\s+/g, ' '),
-				also: `${file}:${placeAt(starts, at).line} ${around}`.trim(),
+				also: `${file}:${place.line}${inFileInWords(shownAt(site, file, place))} ${around}`.trim(),
 				go: () => ways.file(file, at)
 			};
 		}
