@@ -135,3 +135,25 @@ test('the lead stands alone at full size by F, and back; chorus frames grow and 
 	expect(await settled(page, names)).toEqual(['Slate', 'Handset', 'Notebook']);
 	expect((await slate.boundingBox())?.height).toBeCloseTo(grown, 0);
 });
+
+test('frames begin at what an address selects, and so do those that come back', async ({ page, empty }) => {
+	const site = await bring(empty, {
+		'index.html':
+			'<!doctype html><link rel=stylesheet href=a.css><p style="height: 3000px"></p><p class=x>words</p><p style="height: 3000px"></p>',
+		'a.css': '.x { margin: 0 }\n@media (width >= 700px) { .x { margin: 5px } }\n'
+	});
+	await openBench(page, empty, site, '?page=index.html&at=1.1');
+	const inSight = () =>
+		expect(async () => {
+			const frames = pageFrames(page);
+			expect(frames.length).toBeGreaterThan(2);
+			for (const frame of frames)
+				await expect(frame.locator('.x')).toBeInViewport({ ratio: 1, timeout: 1_000 });
+		}).toPass();
+	await inSight();
+	await page.keyboard.press('c');
+	await expect(page.locator('.frames.wide')).toBeVisible();
+	await page.keyboard.press('c');
+	await expect(page.locator('.frames.wide')).toHaveCount(0);
+	await inSight();
+});

@@ -46,6 +46,8 @@ export class SelectionView {
 	boxes = $state.raw<readonly SelectedIn[]>([]);
 	/** Whether distances to neighbours and parent are shown. */
 	distances = $state(false);
+	/** The ids of the present frames, not reactive: they stay as they were scrolled when screens change. */
+	frames: ReadonlySet<string> = new Set();
 	/** An element to be brought into sight; a new path object for each request. */
 	reveal = $state.raw<ElementPath | null>(null);
 	/** The words selected in a frame, and their element. */

@@ -101,10 +101,6 @@
 		if (selectionView.reveal) stages?.reveal('lead', selectionView.reveal);
 	});
 
-	/** The frames above the columns of a Collation that were scrolled to the selection. */
-	let over = '';
-	let wasShown = false;
-
 	/** Updates the frames to the texts and the carriage. */
 	export function show(): void {
 		if (!stages) return;
@@ -116,17 +112,14 @@
 		);
 		const frames = framing.frames.map(({ frame }) => frame);
 		const shown = stages.live.show({ placements: framing.frames.map(placementOf), contents });
-		const now = viewing.wide ? frames.join() : '';
-		// New frames, above columns as beside the lead, begin at the selection.
-		const isNew = now !== over;
-		over = now;
+		// New frames begin at the selection, which an address may have made; above columns all do where any is new.
+		const fresh = frames.filter((frame) => !selectionView.frames.has(frame));
+		const begin = viewing.wide && fresh.length > 0 ? frames : fresh;
+		selectionView.frames = new Set(frames);
 		shown.then(
 			(at) => {
 				const [path] = selected;
-				if (isNew && path) for (const frame of frames) stages?.reveal(frame, path);
-				// An address may have selected it.
-				if (!wasShown && path) selectionView.reveal ??= [...path];
-				wasShown = true;
+				if (path) for (const frame of begin) stages?.reveal(frame, path);
 				framesPainted(at);
 			},
 			(error: unknown) => notify(`The frames do not show the last change: ${messageOf(error)}`, true)
