@@ -355,3 +355,27 @@ test('what is minified in a page, or pasted into a sheet, is laid out, and place
 	const at = after.indexOf('.f3{') - after.indexOf('<link') + 1;
 	await expect(page.getByRole('option', { name: `(2:${at} in the file)` })).toBeVisible();
 });
+
+test('a page whose sheet is minified no more is told as its file has it', async ({ empty }) => {
+	const rules = Array.from({ length: 20 }, (_, i) => `.f${i}{top:0;left:0}`).join('');
+	const site = await bring(empty, {
+		'index.html': `<style>#x{order:1;top:0}${rules}</style><p id=x>x</p>\n`
+	});
+	const api = `${empty.url}/api/sites/${site}`;
+	interface Sent {
+		readonly files: readonly { readonly hash: string; readonly text: string | null }[];
+	}
+	const [file] = ((await (await fetch(api)).json()) as Sent).files;
+	expect(file?.text).toContain('#x{\n  order:1;\n  top:0\n}\n.f0{\n');
+	const kept = (file?.text ?? '').replace(/\n\.f[^]*?(?=\n<)/, '');
+	const reply = await fetch(`${api}/save`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/json', origin: empty.url },
+		body: JSON.stringify({ tab: 'a', files: [{ path: 'index.html', base: file?.hash, text: kept }] })
+	});
+	const [saved] = ((await reply.json()) as Sent).files;
+	expect(text((await exported(empty, site))['index.html'])).toBe(
+		'<style>#x{order:1;top:0}</style><p id=x>x</p>\n'
+	);
+	expect(saved?.text).toBe('<style>#x{order:1;top:0}</style><p id=x>x</p>\n');
+});

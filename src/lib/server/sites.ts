@@ -224,8 +224,8 @@ export async function saveSite(id: number, save: Save): Promise<{ revision: numb
 			file.size = bytes.length;
 			await file.save({ transaction });
 			await Draft.destroy({ where: { siteId: id, path, tab: save.tab }, transaction });
-			// A layout may lack breaks that it has when it is read again, and pasted text may be minified.
-			const read = file.minified ? textOf(file, file.hash, bytes) : { text, ownLines: null };
+			// A layout may lack breaks that it has when it is read again, or be none any more; pasted text may be minified.
+			const read = minified || file.minified ? textOf(file, file.hash, bytes) : { text, ownLines: null };
 			saved.push({ path, hash: file.hash, ...read, text: read.text === text ? null : read.text });
 		}
 		if (stale.length > 0) {
