@@ -88,8 +88,8 @@ export class KeptList<Row, Sent = Row> {
 	}
 
 	/**
-	 * Call this before requesting the list from the server. The function it returns takes in the answer, unless
-	 * meanwhile the list was changed here or a later answer was used.
+	 * Call this before requesting the list from the server, and pass the answer to the function it returns. The answer is
+	 * ignored if the list was changed here in the meantime, or a later answer was used.
 	 */
 	asked(): (listed: Listed<Row>) => void {
 		const age = this.#age;

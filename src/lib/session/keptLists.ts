@@ -17,7 +17,7 @@ export function keptLists(record: SiteRecord, announce: () => void): KeptLists {
 	return forEachKept<KeptLists>((kind) => list(kind) as KeptLists[KeptKind]);
 }
 
-/** To be called before a record is requested; the function it returns takes in the lists of the answer. */
+/** Call this before requesting a record, and pass the answer to the function it returns, which updates the lists. */
 export function askedLists(kept: KeptLists, vantages: Vantages): (record: SiteRecord) => void {
 	const takeVantages = vantages.asked();
 	const asked = <K extends KeptKind>(kind: K): ((record: SiteRecord) => void) => {

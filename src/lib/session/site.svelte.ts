@@ -211,7 +211,7 @@ export class SiteState {
 	}
 
 	/**
-	 * Takes in what another tab saved, in files that are unchanged here. An answer that is older than a save of this
+	 * Loads what another tab saved, for files that are unchanged here. An answer that is older than a save of this
 	 * tab is discarded, and requested again.
 	 */
 	async refresh(): Promise<void> {

@@ -144,7 +144,7 @@ describe('a step in words', () => {
 		expect(words(SHEET, [['.a {', '.b {']], 'an edit')).toBe('an edit');
 	});
 
-	test('a declaration of a sheet within a page is told as well', () => {
+	test('a declaration in a page’s `<style>` is described like one in a sheet', () => {
 		expect(words(SHEET, [['20px', '32px']], '', '<p>a</p><style>')).toBe('gap 20px → 32px, .fares, ≥1000');
 	});
 

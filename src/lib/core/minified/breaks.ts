@@ -4,6 +4,7 @@ import { isInside, parsePage, styleSpans } from '../html/page.ts';
 
 /** One step of indentation in a layout. */
 const STEP = '  ';
+
 /** Whether a text is a sheet, or a page with sheets in its `<style>` elements. */
 export type TextKind = 'page' | 'sheet';
 

@@ -46,7 +46,7 @@ export function using(
 		}
 	}
 
-	/** Follows a link: on the same page to its fragment, otherwise the application is told. */
+	/** Follows a link: scrolls to a fragment of the same page; otherwise asks the application to go there. */
 	function lead(frame: PageFrame, href: string): void {
 		const document = frame.document();
 		const { baseURI, URL: here } = own(document);
