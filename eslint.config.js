@@ -83,7 +83,7 @@ const CORE = {
 	media: ['css', 'interval', 'length', 'remember', 'text', 'vantage'],
 	findings: ['box', 'interval', 'media', 'snapshot'],
 	grammar: ['css', 'interval', 'length', 'media', 'remember', 'text', 'vantage'],
-	history: ['css', 'interval', 'media', 'text', 'vantage'],
+	history: ['css', 'errand', 'interval', 'media', 'text', 'vantage'],
 	site: ['css', 'html', 'interval', 'media', 'remember', 'selector', 'steps', 'text'],
 	cascade: ['css', 'html', 'media', 'remember', 'selector', 'site', 'steps'],
 	collation: ['cascade', 'css'],

@@ -6,7 +6,8 @@ const SAVE = `<!doctype html><meta charset=utf-8><link rel=stylesheet href=a.css
 const SITE = {
 	'index.html': SAVE,
 	'more.html': '<!doctype html><link rel=stylesheet href=a.css><section><p>Other</p></section>',
-	'a.css': 'section p { margin: 0 }\n.strip { color: green }\n#sec-8f3a21 p { margin: 1px }\n'
+	'a.css':
+		'section p { margin: 0 }\n.strip { color: green; padding-top: 5px }\n#sec-8f3a21 p { margin: 1px }\n'
 };
 const open = async (page: Page, server: Parameters<typeof bring>[0], at: string): Promise<number> => {
 	const site = await bring(server, SITE);
@@ -101,6 +102,15 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	await page.keyboard.insertText('typed');
 	await expect(page.locator('.cm-content')).not.toContainText('typed');
 
+	// It is a step like any other: its Wake is told, it is undone and redone, after a reload, too.
+	const wake = page.getByRole('status', { name: 'Wake' });
+	await expect(wake).toContainText('Errand added: Give section 2, “Fares”, the class strip, index.html');
+	await expect(wake).toContainText('follow, 240–2560');
+	await page.keyboard.press('Control+z');
+	await expect(wake).toContainText('Undone: Errand added');
+	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(0);
+	await wake.getByRole('button', { name: 'Redo' }).click();
+	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
 	await page.reload();
 	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
 	await page.getByRole('link', { name: 'Site' }).click();

@@ -33,7 +33,7 @@ async function bring(view: EditorView, kind: 'page' | 'sheet', picture: File): P
 				selection: { anchor: from + insert.length },
 				userEvent: 'input.drop'
 			});
-		site.history.asOne(`${path} added`, write, moved);
+		site.history.asOne(`${path} added`, write, { moved });
 		site.actions.say(`${path} is in the site now.`);
 	} catch (error) {
 		site.actions.say(messageOf(error));

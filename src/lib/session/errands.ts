@@ -1,4 +1,14 @@
-import { errandFor, errandIn, unsteadyNames, requestsToHost, withErrands } from '../core/errand/index.ts';
+import {
+	changedErrands,
+	errandFor,
+	errandIn,
+	errandSentence,
+	requestsToHost,
+	unsteadyNames,
+	withErrands,
+	type Errand,
+	type ErrandChange
+} from '../core/errand/index.ts';
 import { whyRefused, type MarkupRequest } from '../core/html/edit/index.ts';
 import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { chain, decodeText, done, refuse, type Decoder, type Result } from '../core/text/index.ts';
@@ -22,22 +32,60 @@ export async function errandsTo(
 	if (!requests)
 		return refuse(`${path} is given: its host can be asked for other words within one element only.`);
 	const errands = requests.map(([element, one]) => errandFor(path, element, one));
-	const kept = await site.kept.errand.keep((list) => [...list, ...errands], 'an errand');
+	const [first] = errands;
+	const sentence = first ? errandSentence(page, first).replace(/\.$/, '') : '';
+	const words = errands.length > 1 ? `${errands.length} errands added` : 'Errand added';
+	const kept = await changeErrands(site, `${words}: ${sentence}`, (list) =>
+		errands.map((now, i) => ({ at: list.length + i, was: null, now }))
+	);
 	const listed = errands.length === 1 ? 'the errand' : `${errands.length} errands`;
 	return chain(kept, () =>
 		done(`${path} is given: the frames have it, and the Site screen lists ${listed}.`)
 	);
 }
 
-/** The text of a page with its errands applied, if its markup is given, and the changes of each of them. */
-export function errandsDone(site: SiteState, path: string, text: string): ReturnType<typeof withErrands> {
-	const errands = site.kept.errand.list.filter(({ page, done }) => page === path && !done);
+/** Changes the list of errands, as one step of the history called `words`. */
+export function changeErrands(
+	site: SiteState,
+	words: string,
+	changesOf: (list: readonly Errand[]) => readonly ErrandChange[]
+): Promise<Result> {
+	let errands: readonly ErrandChange[] = [];
+	return site.kept.errand.keep(
+		(list) => changedErrands(list, (errands = changesOf(list)), site.pathNow) ?? list,
+		words,
+		() => site.history.asOne(words, () => undefined, { errands })
+	);
+}
+
+/** Removes an errand from the list, as one step of the history. */
+export const removeErrand = (site: SiteState, errand: Errand, sentence: string): Promise<Result> =>
+	changeErrands(site, `Errand removed: ${sentence.replace(/\.$/, '')}`, (list) => {
+		const at = list.indexOf(errand);
+		return at < 0 ? [] : [{ at, was: errand, now: null }];
+	});
+
+/**
+ * The text of a page with its errands applied, if its markup is given, and the changes of each of them; with the
+ * present errands, or others.
+ */
+export function errandsDone(
+	site: SiteState,
+	path: string,
+	text: string,
+	list: readonly Errand[] = site.kept.errand.list
+): ReturnType<typeof withErrands> {
+	const errands = list.filter(({ page, done }) => page === path && !done);
 	return errands.length > 0 && site.given.has(path) ? withErrands(text, errands) : { text, steps: [] };
 }
 
-/** The text of a page with its errands applied. */
-export const textWithErrands = (site: SiteState, path: string, text: string): string =>
-	errandsDone(site, path, text).text;
+/** The text of a page with its errands applied; with the present ones, or others. */
+export const textWithErrands = (
+	site: SiteState,
+	path: string,
+	text: string,
+	list?: readonly Errand[]
+): string => errandsDone(site, path, text, list).text;
 
 /** The browser's own decoders; nothing is encoded here. */
 const DECODER: Decoder = {
@@ -72,13 +120,21 @@ export async function takeNewerSave(
 	if (fresh.length > 0) await site.kept.unsteady.keep((list) => [...list, ...fresh], 'unsteady names');
 	const ofPage = site.kept.errand.list.filter(({ page, done }) => page === path && !done);
 	const ticked = ofPage.filter((errand) => errandIn(after, errand).done);
+	let errands: readonly ErrandChange[] = [];
 	if (ofPage.length > 0) {
-		await site.kept.errand.keep(
-			(list) => list.map((one) => (one.page === path ? errandIn(after, one) : one)),
-			`errands of ${path} looked up`
-		);
+		const kept = await site.kept.errand.keep((list) => {
+			errands = list.flatMap((was, at) =>
+				was.page === path ? [{ at, was, now: errandIn(after, was) }] : []
+			);
+			return changedErrands(list, errands, site.pathNow) ?? list;
+		}, `errands of ${path} looked up`);
+		if (!kept.ok) errands = [];
 	}
-	site.history.asOne(`A newer save of ${path}`, () => file.replace(text));
+	site.history.asOne(
+		`A newer save of ${path}`,
+		() => file.replace(text),
+		errands.length > 0 ? { errands } : {}
+	);
 	const named = proved.map(({ kind, name }) => `the ${kind} ${name}`);
 	const sentences = [
 		`A newer save of ${path} is in its place; nothing is saved yet.`,

@@ -1,4 +1,5 @@
-import { type ChangeSet, type Text, Transaction } from '@codemirror/state';
+import type { Text, Transaction } from '@codemirror/state';
+import { errandsBack, type ErrandChange } from '../core/errand/index.ts';
 import {
 	backwards,
 	fits,
@@ -6,6 +7,7 @@ import {
 	NO_HISTORY,
 	recorded,
 	stepInWords,
+	touches,
 	type History,
 	type MovedFile,
 	type Step,
@@ -15,31 +17,16 @@ import { applyChanges, type Edit, type FilePlace } from '../core/text/index.ts';
 import { inEditor } from '../writing/working.ts';
 import type { HistoryKeeper } from './keptHistory.ts';
 import { noStep } from './noStep.ts';
-import { replacedBy } from './replaced.ts';
 import { notify } from './notices.svelte.ts';
+import {
+	begun,
+	continues,
+	madeStep,
+	withChange,
+	type BesidesTexts,
+	type StepInMaking
+} from './stepInMaking.ts';
 import type { FileText } from './texts.svelte.ts';
-
-/** Typing continues one step until there is a pause of this length between letters, ms. */
-const PAUSE = 1000;
-/** What is typed letter by letter; pasting, dropping or completing makes steps of their own. */
-const TYPED = /^(input|input\.type.*|input\.nudge|input\.indent|delete\.(?!cut).*)$/;
-
-/** One file of the step being made: its text before it, and all changes since. */
-interface Making {
-	readonly before: Text;
-	readonly changes: ChangeSet;
-}
-
-/** The step being made. */
-interface Open {
-	readonly number: number;
-	/** Its words, where the caller has some; otherwise ''. */
-	readonly words: string;
-	readonly files: ReadonlyMap<string, Making>;
-	readonly moved?: MovedFile | undefined;
-	/** Where the last change ends, in its file; typing elsewhere makes another step. */
-	readonly last: { readonly path: string; readonly from: number; readonly to: number; readonly at: number };
-}
 
 /** The last thing done to the texts. */
 interface LastDone {
@@ -50,19 +37,29 @@ interface LastDone {
 	readonly places: readonly FilePlace[];
 }
 
+/** What a step can do, or undo, besides changing texts. */
+interface DoingBesides {
+	/** Renames, deletes or restores a file. */
+	move(moved: MovedFile): void;
+	/**
+	 * Changes the list of errands; returns the places that these concern, or undefined where the list has changed in
+	 * another way, and is left unchanged.
+	 */
+	list(changes: readonly ErrandChange[]): readonly FilePlace[] | undefined;
+}
+
 /** Everything done to the texts of a site, step by step, across files. */
 export class SiteHistory {
 	#history = $state.raw<History>(NO_HISTORY);
 	/** The last thing done; null before there is any. */
 	last = $state.raw<LastDone | null>(null);
-	#open: Open | null = null;
+	#making: StepInMaking | null = null;
 	/** Whether the step being made takes all changes that come. */
 	#isGathering = false;
 	readonly #file: (path: string) => FileText | undefined;
 	readonly #read: (file: FileText, source: string) => TextAfter;
 	readonly #keeper: HistoryKeeper;
-	/** Does or undoes what a step did to a file as a whole. */
-	readonly #move: (moved: MovedFile) => void;
+	readonly #besides: DoingBesides;
 	/** The number of the newest step while it has no words yet, since it may still continue. */
 	#unnamed: number | null = null;
 
@@ -71,12 +68,12 @@ export class SiteHistory {
 		file: (path: string) => FileText | undefined,
 		read: (file: FileText, source: string) => TextAfter,
 		keeper: HistoryKeeper,
-		move: (moved: MovedFile) => void
+		besides: DoingBesides
 	) {
 		this.#file = file;
 		this.#read = read;
 		this.#keeper = keeper;
-		this.#move = move;
+		this.#besides = besides;
 	}
 
 	/** All steps, the oldest first; those from `made` on were undone. */
@@ -118,85 +115,44 @@ export class SiteHistory {
 
 	/** Records changes of a file. */
 	note(file: FileText, transactions: readonly Transaction[]): void {
-		const steps = transactions.filter((one) => one.docChanged && !one.annotation(noStep));
-		for (const one of steps) this.#open = this.#with(file, one);
-		if (steps.length > 0 && this.#open && !this.#isGathering) this.#record(this.#open);
+		const changes = transactions.filter((one) => one.docChanged && !one.annotation(noStep));
+		for (const one of changes) this.#making = this.#with(file, one);
+		if (changes.length > 0 && this.#making && !this.#isGathering) this.#record(this.#making);
 	}
 
 	/** The step being made, with one more change; a new step where the change does not belong to it. */
-	#with(file: FileText, transaction: Transaction): Open {
-		const { changes, startState } = transaction;
-		const { path } = file;
-		const at = Date.now();
-		let [from, to] = [Infinity, 0];
-		let [fromBefore, toBefore] = [Infinity, 0];
-		changes.iterChangedRanges((a, b, c, d) => {
-			[fromBefore, toBefore] = [Math.min(fromBefore, a), Math.max(toBefore, b)];
-			[from, to] = [Math.min(from, c), Math.max(to, d)];
-		});
-		const open = this.#open;
-		const isTyped = TYPED.test(transaction.annotation(Transaction.userEvent) ?? '');
-		const goesOn =
-			open !== null &&
-			(this.#isGathering ||
-				(isTyped &&
-					open.words === '' &&
-					open.last.path === path &&
-					at - open.last.at < PAUSE &&
-					fromBefore <= open.last.to &&
-					toBefore >= open.last.from));
-		if (!goesOn) this.name({ path, text: startState.doc });
-		const known = goesOn ? open.files.get(path) : undefined;
-		const making = known
-			? { before: known.before, changes: known.changes.compose(changes) }
-			: { before: startState.doc, changes };
-		return {
-			number: goesOn ? open.number : this.#nextNumber(),
-			words: goesOn ? open.words : '',
-			moved: goesOn ? open.moved : undefined,
-			files: new Map([...(goesOn ? open.files : []), [path, making]]),
-			// Only typing can be continued.
-			last: { path, from, to, at: isTyped ? at : -Infinity }
-		};
+	#with({ path }: FileText, transaction: Transaction): StepInMaking {
+		const [making, at] = [this.#making, Date.now()];
+		if (making && (this.#isGathering || continues(making, path, transaction, at)))
+			return withChange(making, path, transaction, at);
+		this.name({ path, text: transaction.startState.doc });
+		return withChange(begun(this.#nextNumber()), path, transaction, at);
 	}
 
 	#nextNumber(): number {
 		return Math.max(0, ...this.steps.map(({ number }) => number)) + 1;
 	}
 
-	#record(open: Open): void {
-		const files = [...open.files].map(([path, { before, changes }]) => ({
-			path,
-			replaced: replacedBy(before, changes)
-		}));
-		const step = { number: open.number, at: Date.now(), words: open.words, files, moved: open.moved };
+	#record(making: StepInMaking): void {
+		const step = madeStep(making);
 		this.#unnamed = step.number;
 		this.#put(recorded(this.#history, step));
 		this.last = { step, how: 'made', places: [] };
 	}
 
-	/**
-	 * Makes everything that `work` does to texts, and to a file as a whole, one step called `words`; returns its
-	 * number.
-	 */
-	asOne(words: string, work: () => void, moved?: MovedFile): number {
+	/** Makes everything that `work` does to texts, and `besides`, one step called `words`; returns its number. */
+	asOne(words: string, work: () => void, besides: BesidesTexts = {}): number {
 		this.name();
-		this.#open = {
-			number: this.#nextNumber(),
-			words,
-			files: new Map(),
-			moved,
-			last: { path: '', from: 0, to: 0, at: 0 }
-		};
+		this.#making = begun(this.#nextNumber(), words, besides);
 		this.#isGathering = true;
 		try {
 			work();
 		} finally {
 			this.#isGathering = false;
 		}
-		const made = this.#open;
-		this.#open = null;
-		if (made.files.size > 0 || moved) this.#record(made);
+		const made = this.#making;
+		this.#making = null;
+		if (made.files.size > 0 || made.moved || made.errands) this.#record(made);
 		return made.number;
 	}
 
@@ -208,7 +164,7 @@ export class SiteHistory {
 					this.#file(path)?.dispatch({ changes: inEditor(changes), userEvent: 'input.edit' });
 			}
 		};
-		return this.asOne(sentence, write, moved);
+		return this.asOne(sentence, write, moved && { moved });
 	}
 
 	/**
@@ -247,12 +203,19 @@ export class SiteHistory {
 		while (this.made !== made && (this.made > made ? this.undo() : this.redo()));
 	}
 
+	/** Keeps the part of the history that still holds, and says why a step was left as it is. */
+	#refuse(isOutdated: (step: Step) => boolean, sentence: string): false {
+		this.#put(holding(this.#history, isOutdated));
+		notify(sentence, true);
+		return false;
+	}
+
 	#do(step: Step, isBack: boolean): boolean {
 		this.name();
-		this.#open = null;
-		const { moved } = step;
+		this.#making = null;
+		const { moved, errands = [] } = step;
 		const back = moved && { ...moved, from: moved.to, to: moved.from };
-		if (moved && !isBack) this.#move(moved);
+		if (moved && !isBack) this.#besides.move(moved);
 		const parts = step.files.map(({ path, replaced }) => ({
 			path,
 			file: this.#file(path),
@@ -260,10 +223,18 @@ export class SiteHistory {
 		}));
 		const away = parts.find(({ file, replaced }) => !file || !fits(file.latest, replaced));
 		if (away) {
-			if (back && !isBack) this.#move(back);
-			this.#put(holding(this.#history, new Set([away.path])));
-			notify(`${away.path} has changed in another way since this step. The file is left unchanged.`, true);
-			return false;
+			if (back && !isBack) this.#besides.move(back);
+			return this.#refuse(
+				touches(new Set([away.path])),
+				`${away.path} has changed in another way since this step. The file is left unchanged.`
+			);
+		}
+		const listed = errands.length > 0 ? this.#besides.list(isBack ? errandsBack(errands) : errands) : [];
+		if (!listed) {
+			return this.#refuse(
+				(one) => one.errands !== undefined,
+				'The errands have changed in another way since this step. They are left unchanged.'
+			);
 		}
 		const places = parts.map(({ path, replaced: [first] }) => ({
 			path,
@@ -279,9 +250,9 @@ export class SiteHistory {
 				filter: false
 			});
 		});
-		if (back && isBack) this.#move(back);
+		if (back && isBack) this.#besides.move(back);
 		this.#put({ steps: this.steps, made: this.made + (isBack ? -1 : 1) });
-		this.last = { step, how: isBack ? 'back' : 'again', places };
+		this.last = { step, how: isBack ? 'back' : 'again', places: [...places, ...listed] };
 		return true;
 	}
 

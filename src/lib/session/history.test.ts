@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { FileRecord } from '../api.ts';
 import { parseSheet } from '../core/css/index.ts';
+import { changedErrands, type Errand } from '../core/errand/index.ts';
 import type { MovedFile } from '../core/history/index.ts';
 import { SiteHistory } from './history.svelte.ts';
 import { historyKeeper } from './keptHistory.ts';
@@ -10,11 +11,19 @@ import { FileText } from './texts.svelte.ts';
 function site(texts: Readonly<Record<string, string>>) {
 	const files = new Map<string, FileText>();
 	const moves: MovedFile[] = [];
+	const errands: Errand[] = [];
 	const history: SiteHistory = new SiteHistory(
 		(path) => files.get(path),
 		(_, source) => ({ source, sheetAt: () => ({ sheet: parseSheet(source), start: 0 }) }),
 		historyKeeper(1, 't'),
-		(moved) => moves.push(moved)
+		{
+			move: (moved) => moves.push(moved),
+			list: (changes) => {
+				const after = changedErrands(errands, changes, (path) => path);
+				if (after) errands.splice(0, errands.length, ...after);
+				return after && [];
+			}
+		}
 	);
 	for (const [path, text] of Object.entries(texts)) {
 		const record = { path, kind: 'sheet', hash: '', text } as FileRecord;
@@ -33,6 +42,7 @@ function site(texts: Readonly<Record<string, string>>) {
 	return {
 		history,
 		moves,
+		errands,
 		fileOf,
 		now: () => Object.fromEntries([...files].map(([path, { latest }]) => [path, latest])),
 		/** Types letter by letter, after a piece of a text. */
@@ -156,4 +166,42 @@ test('what a step mutes nothing of stays muted while it is taken back', () => {
 	type('a.css', 'a', 'b');
 	history.undo();
 	expect(file.inForce).toBe('a {        }\n');
+});
+
+const ERRAND: Errand = { page: 'a.html', name: 'x', path: [1, 0], tag: 'p', words: 'One', done: false };
+
+test('an errand is a step like any other: undone in its turn, and again after a reload', () => {
+	const first = site(TEXTS);
+	first.errands.push(ERRAND);
+	first.type('a.css', 'top: ', '1');
+	first.history.asOne('Errand added', () => undefined, { errands: [{ at: 0, was: null, now: ERRAND }] });
+	first.type('b.css', 'left: ', '2');
+	const texts = first.now() as typeof TEXTS;
+	expect(first.words()).toEqual(['top 0 → 10, a', 'Errand added', 'left 0 → 20, b']);
+	first.history.undo();
+	first.history.undo();
+	expect(first.errands).toEqual([]);
+	expect(first.history.lastInWords()).toBe('Undone: Errand added');
+	expect(first.now()).toEqual({ ...texts, 'b.css': TEXTS['b.css'] });
+	first.history.undo();
+	first.history.goTo(3);
+	expect(first.now()).toEqual(texts);
+	expect(first.errands).toEqual([ERRAND]);
+	vi.advanceTimersByTime(2000);
+
+	const again = site(texts);
+	again.errands.push(ERRAND);
+	again.history.goTo(1);
+	expect(again.errands).toEqual([]);
+});
+
+test('an errand that is another since is left as it is, and steps before it cannot be undone', () => {
+	const { history, errands, type, now } = site(TEXTS);
+	type('a.css', 'top: ', '1');
+	history.asOne('Errand added', () => undefined, { errands: [{ at: 0, was: null, now: ERRAND }] });
+	errands.push({ ...ERRAND, done: true });
+	expect(history.undo()).toBe(false);
+	expect(errands).toEqual([{ ...ERRAND, done: true }]);
+	expect(now()['a.css']).toBe('a { top: 10 }\n');
+	expect(history.steps).toEqual([]);
 });

@@ -19,6 +19,8 @@ interface Ways<Row, Sent> {
 interface Change<Row, Sent> {
 	readonly make: (list: readonly Row[]) => readonly (Row | Sent)[];
 	readonly name: string;
+	/** Called once it is stored. */
+	readonly stored?: (() => void) | undefined;
 }
 
 /** A list stored with a site: every change is sent at once, one after another, and can be undone. */
@@ -31,6 +33,8 @@ export class KeptList<Row, Sent = Row> {
 	before = $state.raw<{ readonly list: readonly Row[]; readonly change: string } | null>(null);
 	#version: string;
 	#failed: Change<Row, Sent> | null = null;
+	/** Changes that are not yet stored, the oldest first. */
+	#coming = $state.raw<readonly Change<Row, Sent>[]>([]);
 	#last: Promise<unknown> = Promise.resolve();
 	/** Increases whenever the list becomes, or is about to become, another one. */
 	#age = 0;
@@ -43,18 +47,31 @@ export class KeptList<Row, Sent = Row> {
 
 	/**
 	 * Replaces the list by another one, made from it once earlier changes are stored; `name` says in a few words what
-	 * is done. Where that is refused, `trouble` says why, until something is stored.
+	 * is done. Where that is refused, `trouble` says why, until something is stored. `stored` is called then, too,
+	 * where that takes another attempt.
 	 */
-	keep(make: Change<Row, Sent>['make'], name: string): Promise<Result> {
-		const turn = this.#last.then(() => this.#keepNow({ make, name }));
+	keep(make: Change<Row, Sent>['make'], name: string, stored?: () => void): Promise<Result> {
+		const change = { make, name, stored };
+		this.#coming = [...this.#coming, change];
+		const turn = this.#last.then(() => this.#keepNow(change));
 		this.#last = turn;
 		return turn;
+	}
+
+	/** The list as it will be once all changes so far are stored. */
+	get coming(): readonly (Row | Sent)[] {
+		return this.#coming.reduce<readonly (Row | Sent)[]>(
+			(list, { make }) => make(list as readonly Row[]),
+			this.list
+		);
 	}
 
 	/** Tries again to store what was not stored. */
 	keepAgain(): Promise<Result> {
 		const failed = this.#failed;
-		return failed ? this.keep(failed.make, failed.name) : Promise.resolve(refuse('Everything is kept.'));
+		return failed
+			? this.keep(failed.make, failed.name, failed.stored)
+			: Promise.resolve(refuse('Everything is kept.'));
 	}
 
 	async #keepNow(change: Change<Row, Sent>): Promise<Result> {
@@ -66,6 +83,7 @@ export class KeptList<Row, Sent = Row> {
 			this.trouble = null;
 			this.#failed = null;
 			this.#ways.kept();
+			change.stored?.();
 			return DONE;
 		} catch (error) {
 			const sentence = messageOf(error);
@@ -73,6 +91,8 @@ export class KeptList<Row, Sent = Row> {
 			this.#failed = change;
 			if (error instanceof Refused && error.status === 409) await this.#readAnew();
 			return refuse(sentence);
+		} finally {
+			this.#coming = this.#coming.filter((one) => one !== change);
 		}
 	}
 

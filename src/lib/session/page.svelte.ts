@@ -1,8 +1,9 @@
+import type { Errand } from '../core/errand/index.ts';
 import type { IntervalSet } from '../core/interval/index.ts';
 import { bandsOf, differing, type Bands, type MediaQuery, type MediaSite } from '../core/media/index.ts';
 import { type Page } from '../core/html/index.ts';
 import type { Steps } from '../core/steps/index.ts';
-import { offsetBefore } from '../core/text/index.ts';
+import { offsetAfter, offsetBefore } from '../core/text/index.ts';
 import { contentAhead, frameContents, solvers } from '../core/page/index.ts';
 import type { InquiredPage } from '../inquiry/page.ts';
 import {
@@ -36,8 +37,11 @@ export class PageState implements InquiredPage {
 	readonly #solver = solvers();
 	readonly #frameContent: ReturnType<typeof frameContents>;
 	readonly #text: (path: string) => string | undefined;
+	readonly #errands: () => readonly Errand[];
 	/** The page with its errands applied, if its markup is given, and their changes. */
-	readonly #given = $derived.by(() => errandsDone(this.#site, this.path, this.#text(this.path) ?? ''));
+	readonly #given = $derived.by(() =>
+		errandsDone(this.#site, this.path, this.#text(this.path) ?? '', this.#errands())
+	);
 	/** The page's text, with its errands applied. */
 	readonly source = $derived.by(() => this.#given.text);
 	readonly sources: Sources;
@@ -47,14 +51,16 @@ export class PageState implements InquiredPage {
 		conditionsOfPage(this.page, this.path, this.sources)
 	);
 
-	/** By default with the unsaved texts, without what is muted; or with other texts for its files. */
+	/** By default with the unsaved texts, without what is muted, and all errands; or with others. */
 	constructor(
 		site: SiteState,
 		path: string,
-		text: (path: string) => string | undefined = (file) => site.texts.get(file)?.inForce
+		text: (path: string) => string | undefined = (file) => site.texts.get(file)?.inForce,
+		errands: () => readonly Errand[] = () => site.kept.errand.list
 	) {
 		this.#site = site;
 		this.#text = text;
+		this.#errands = errands;
 		this.path = path;
 		this.sources = sourcesOf((file) => (file === path ? this.source : text(file)), site.parsers);
 		this.#frameContent = frameContents(site.parsers);
@@ -97,6 +103,11 @@ export class PageState implements InquiredPage {
 	inFile(file: string, offset: number): number {
 		const at = file === this.path ? this.#given.steps.reduceRight(offsetBefore, offset) : offset;
 		return offsetBefore(at, this.#site.texts.get(file)?.trial ?? []);
+	}
+
+	/** Where an offset of the page's file is in its text with errands applied. */
+	withErrands(offset: number): number {
+		return this.#given.steps.reduce(offsetAfter, offset);
 	}
 
 	/** The shown place of an offset of a file as used here. */

@@ -4,6 +4,7 @@ import { parsers, readAhead, sheetAt } from '../core/site/index.ts';
 import type { Steps } from '../core/steps/index.ts';
 import { api } from './api.ts';
 import { Before } from './before.svelte.ts';
+import { listErrands } from './listedErrands.ts';
 import { Carriage } from './carriage.svelte.ts';
 import { Originals } from './originals.svelte.ts';
 import { OtherTabs } from './otherTabs.svelte.ts';
@@ -104,7 +105,7 @@ export class SiteState {
 			(path) => this.texts.get(path),
 			({ kind }, source) => ({ source, sheetAt: (offset) => sheetAt(this.parsers, kind, source, offset) }),
 			historyKeeper(record.id, tab),
-			(moved) => void this.saving.change(moved)
+			{ move: (moved) => void this.saving.change(moved), list: (errands) => listErrands(this, errands) }
 		);
 		this.otherTabs = new OtherTabs(record.id, tab, () => this.#unsaved());
 		this.#drafts = draftKeeper(record.id, tab, (trouble) => (this.draftTrouble = trouble));
@@ -124,9 +125,7 @@ export class SiteState {
 	}
 
 	/** The present path of the file that had a path, after any renaming here. */
-	pathNow(path: string): string {
-		return this.#files.pathNow(path);
-	}
+	readonly pathNow = (path: string): string => this.#files.pathNow(path);
 
 	get files(): readonly FileRecord[] {
 		return this.#files.list;

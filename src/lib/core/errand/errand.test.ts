@@ -1,15 +1,18 @@
 import * as fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { giveClass, likeIt, parsePage } from '../html/index.ts';
-import { applyChanges, offsetBefore } from '../text/index.ts';
+import { giveClass, likeIt, parsePage, type PageElement } from '../html/index.ts';
+import { applyChanges, offsetAfter, offsetBefore } from '../text/index.ts';
 import type { MarkupRequest } from '../html/edit/index.ts';
 import {
+	changedErrands,
 	errandFor,
 	errandIn,
+	errandsBack,
 	errandSentence,
 	unsteadyNames,
 	requestsToHost,
 	withErrands,
+	type Errand,
 	type ErrandRequest
 } from './index.ts';
 
@@ -118,9 +121,12 @@ describe('errands of a page', () => {
 				expect(steps.reduce((now, changes) => applyChanges(now, changes), SAVE)).toBe(text);
 				// What stands before all of them is where it was, and what stands after all is as far from the end.
 				const back = (offset: number): number => steps.reduceRight(offsetBefore, offset);
+				const there = (offset: number): number => steps.reduce(offsetAfter, offset);
 				const [head, tail] = [SAVE.indexOf('<p>One'), SAVE.length - SAVE.indexOf('</section>')];
 				expect(back(at % head)).toBe(at % head);
 				expect(SAVE.length - back(text.length - (at % tail))).toBe(at % tail);
+				expect(there(at % head)).toBe(at % head);
+				expect(text.length - there(SAVE.length - (at % tail))).toBe(at % tail);
 			})
 		);
 	});
@@ -192,4 +198,33 @@ it('two saves prove which names are unsteady, and no others', () => {
 	expect(unsteadyNames('home.html', parsePage(SAVE), parsePage(SAVE.replace('lead', 'first')))).toMatchObject(
 		[{ kind: 'class', name: 'lead' }]
 	);
+});
+
+describe('changes of the list of errands', () => {
+	const [a, b, c] = ['a', 'b', 'c'].map((name) =>
+		errandFor('index.html', parsePage(SAVE).elements[5] as PageElement, name)
+	) as [Errand, Errand, Errand];
+	const here = (page: string): string => page;
+
+	it('are undone in the opposite order, at their places', () => {
+		const changes = [
+			{ at: 1, was: b, now: null },
+			{ at: 1, was: null, now: c },
+			{ at: 0, was: a, now: { ...a, done: true } }
+		];
+		const after = changedErrands([a, b], changes, here);
+		expect(after).toEqual([{ ...a, done: true }, c]);
+		expect(changedErrands(after ?? [], errandsBack(changes), here)).toEqual([a, b]);
+	});
+
+	it('find an errand that others have moved in the list, or whose page has another path', () => {
+		const renamed = { ...b, page: 'other.html' };
+		const changes = [{ at: 0, was: b, now: null }];
+		expect(changedErrands([c, renamed], changes, () => 'other.html')).toEqual([c]);
+		expect(changedErrands([c], errandsBack(changes), () => 'other.html')).toEqual([renamed, c]);
+	});
+
+	it('are not made where an errand is not in the list as it was', () => {
+		expect(changedErrands([{ ...b, done: true }, c], [{ at: 0, was: b, now: null }], here)).toBeUndefined();
+	});
 });

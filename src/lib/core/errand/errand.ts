@@ -66,6 +66,10 @@ function elementOf(page: Page, errand: Errand): PageElement | undefined {
 	return page.elements.find(isIt) ?? (there?.tag === tag && words === '' ? there : undefined);
 }
 
+/** Where the element of an errand begins in the source of a save of its page; undefined where there is none. */
+export const errandOffset = (page: Page, errand: Errand): number | undefined =>
+	elementOf(page, errand)?.startTag?.start;
+
 /**
  * An errand as a newer save of its page has it: with its place there, and ticked off if the save contains what was
  * requested.

@@ -1,3 +1,4 @@
+import type { ErrandChange } from '../errand/index.ts';
 import type { Change } from '../text/index.ts';
 
 /** A change of a text together with the text that it replaced, so that it can be undone. */
@@ -22,6 +23,8 @@ export interface Step {
 	readonly files: readonly StepFile[];
 	/** What it did to a file as a whole: where the file is both renamed and rewritten, `files` uses its new path. */
 	readonly moved?: MovedFile | undefined;
+	/** What it did to the list of errands, one after the other. */
+	readonly errands?: readonly ErrandChange[] | undefined;
 }
 
 /** A file that a step renamed, added (`from` is null) or deleted (`to` is null), and the hash of its bytes. */
@@ -64,25 +67,36 @@ export function recorded({ steps, made }: History, step: Step): History {
 	const kept = steps.slice(0, made);
 	const before = kept.at(-1)?.number === step.number ? kept.slice(0, -1) : kept;
 	const files = step.files.filter(({ replaced }) => replaced.length > 0);
-	const next = files.length > 0 || step.moved ? [...before, { ...step, files }] : before;
+	const doesMore = step.moved !== undefined || (step.errands ?? []).length > 0;
+	const next = files.length > 0 || doesMore ? [...before, { ...step, files }] : before;
 	const newest = next.slice(-MOST);
 	return { steps: newest, made: newest.length };
 }
 
 /**
- * The part of a history that still holds when texts of some files are no longer the ones it led to: steps of these
- * files can no longer be undone or redone, nor can those beyond them.
+ * The part of a history that still holds when what some steps changed is no longer what they led to: these steps can
+ * no longer be undone or redone, nor can those beyond them.
  */
-export function holding({ steps, made }: History, changed: ReadonlySet<string>): History {
-	const concerns = ({ files }: Step): boolean => files.some(({ path }) => changed.has(path));
-	const first = steps.slice(0, made).findLastIndex(concerns) + 1;
-	const ahead = steps.slice(made).findIndex(concerns);
+export function holding({ steps, made }: History, isOutdated: (step: Step) => boolean): History {
+	const first = steps.slice(0, made).findLastIndex(isOutdated) + 1;
+	const ahead = steps.slice(made).findIndex(isOutdated);
 	return { steps: steps.slice(first, ahead < 0 ? undefined : made + ahead), made: made - first };
 }
 
+/** Whether a step changed a text of one of these files. */
+export const touches =
+	(paths: ReadonlySet<string>) =>
+	({ files }: Step): boolean =>
+		files.some(({ path }) => paths.has(path));
+
 /** The total length of a step's texts, UTF-16 units. */
-const lengthOf = ({ files }: Step): number =>
-	files.flatMap(({ replaced }) => replaced).reduce((sum, { was, text }) => sum + was.length + text.length, 0);
+const lengthOf = ({ files, errands }: Step): number =>
+	files
+		.flatMap(({ replaced }) => replaced)
+		.reduce(
+			(sum, { was, text }) => sum + was.length + text.length,
+			errands ? JSON.stringify(errands).length : 0
+		);
 
 /** As many of the newest steps as fit into so many UTF-16 units; none where the undone ones alone are longer. */
 export function shortened({ steps, made }: History, most: number): History {

@@ -4,6 +4,7 @@ export {
 	holding,
 	NO_HISTORY,
 	recorded,
+	touches,
 	type History,
 	type MovedFile,
 	type Replacement,

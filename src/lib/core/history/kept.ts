@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
-import { backwards, fits, holding, shortened, type History } from './history.ts';
+import { errandChangeSchema } from '../errand/index.ts';
+import { backwards, fits, holding, shortened, touches, type History } from './history.ts';
 
 const offset = z.number().check(z.int(), z.nonnegative());
 const replacement = z.object({ start: offset, end: offset, text: z.string(), was: z.string() });
@@ -8,7 +9,8 @@ const step = z.object({
 	at: z.number(),
 	words: z.string(),
 	files: z.array(z.object({ path: z.string(), replaced: z.array(replacement) })),
-	moved: z.optional(z.object({ from: z.nullable(z.string()), to: z.nullable(z.string()), hash: z.string() }))
+	moved: z.optional(z.object({ from: z.nullable(z.string()), to: z.nullable(z.string()), hash: z.string() })),
+	errands: z.optional(z.array(errandChangeSchema))
 });
 /** A stored history, with the lengths of the texts that it led to, UTF-16 units. */
 const kept = z.object({
@@ -66,5 +68,5 @@ export function readHistory(
 		return text !== undefined && (!last || fits(text, backwards(last.replaced)));
 	};
 	const concerned = [...pathsIn({ steps, made })].filter((path) => !isAsLeft(path));
-	return holding({ steps, made }, new Set(concerned));
+	return holding({ steps, made }, touches(new Set(concerned)));
 }

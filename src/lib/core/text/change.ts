@@ -53,6 +53,17 @@ export function offsetBefore(offset: number, changes: readonly Change[]): number
 	return offset - shift;
 }
 
+/** Where an offset of a text is after changes, given in order; in replaced text, the end of its replacement. */
+export function offsetAfter(offset: number, changes: readonly Change[]): number {
+	let shift = 0;
+	for (const { start, end, text } of changes) {
+		if (start > offset) break;
+		if (end > offset) return start + shift + text.length;
+		shift += text.length - (end - start);
+	}
+	return offset + shift;
+}
+
 /** The smallest replacement that turns one text into another. */
 export function changeBetween(text: string, changed: string): Change {
 	const most = Math.min(text.length, changed.length);

@@ -27,7 +27,7 @@
 		/** The menu of Holds, and a request to see them. */
 		holds?: Snippet;
 		onholds?: () => void;
-		/** The last edit, with the texts before it; null where there was none. */
+		/** The page before the last edit and after it, with errands applied; null where there was none. */
 		edited?: EditedPage | null;
 	}
 
@@ -40,7 +40,12 @@
 
 	const earlier = $derived(
 		viewing.before === 'edit' && edited
-			? new PageState(site, edited.pathBefore, (path) => edited.before.get(path))
+			? new PageState(
+					site,
+					edited.pathBefore,
+					(path) => edited.before.get(path),
+					() => []
+				)
 			: new PageState(site, page.path, (path) => before.text(path))
 	);
 	const staged = $derived(states.changes(site.kept.staged.list, page.path));

@@ -1,6 +1,7 @@
 import { counted } from '$lib/core/text/index.ts';
 import { isEmpty, printIntervalSet, type IntervalSet } from '$lib/core/interval/index.ts';
 import { allWidths, type EditOnPage } from '$lib/core/wake/index.ts';
+import type { LastEdit } from '$lib/session/lastEdit.ts';
 import type { EditedPage } from '$lib/session/measurer.ts';
 import type { Comparison } from '$lib/workers/comparison.ts';
 
@@ -17,7 +18,9 @@ export interface WakeElsewhere {
 export interface Wake extends Comparison {
 	/** What the edit affects. */
 	readonly edit: EditOnPage;
+	/** The page that it was examined on. */
 	readonly edited: EditedPage;
+	readonly last: LastEdit;
 	/** What it did. */
 	readonly words: string;
 	/** When it was first examined, right after it was made. */

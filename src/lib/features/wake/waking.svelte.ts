@@ -1,12 +1,10 @@
-import type { MovedFile } from '$lib/core/history/index.ts';
 import { changeBetween, done, messageOf } from '$lib/core/text/index.ts';
 import { difference, fromInterval, intervals, isEmpty, printIntervalSet } from '$lib/core/interval/index.ts';
 import { bandAt } from '$lib/core/media/index.ts';
 import { allWidths, type EditOnPage, type WrittenDeclaration } from '$lib/core/wake/index.ts';
 import type { Comparison } from '$lib/workers/comparison.ts';
-import type { Texts } from '$lib/workers/texts.ts';
 import { sweptAs, type Swept } from '$lib/features/findings/sweeping.svelte.ts';
-import { textWithErrands } from '$lib/session/errands.ts';
+import { editedPage, lastEdit, type Sources } from '$lib/session/lastEdit.ts';
 import type { EditedPage } from '$lib/session/measurer.ts';
 import type { Proposal } from '$lib/session/proposal.svelte.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
@@ -15,7 +13,7 @@ import { writeValue, type Desk } from '$lib/writing/declaration.ts';
 import { wakeWords, type Wake, type WakeWords } from './wake.ts';
 
 /** The state before anything about an edit is measured. */
-type Edited = Pick<Wake, 'edit' | 'edited' | 'meant' | 'at' | 'words'>;
+type Edited = Pick<Wake, 'edit' | 'edited' | 'last' | 'meant' | 'at' | 'words'>;
 
 /** The part of a comparison still to be measured. */
 interface Rest {
@@ -29,22 +27,11 @@ interface Rest {
 /** How long idle measurements are gathered before they are reported, ms. */
 const GATHER = 1500;
 
-/** A file that moved from one path to another, null for none. */
-type Moved = Pick<MovedFile, 'from' | 'to'>;
-
-/** The path of a page, and its path before a file moved. */
-const pathsOf = (path: string, moved: Moved | undefined): Pick<EditedPage, 'path' | 'pathBefore'> => ({
-	path,
-	pathBefore: (path === moved?.to && moved.from) || path
-});
-
-const textsOf = (site: SiteState): Texts => new Map([...site.texts].map(([path, { text }]) => [path, text]));
-
 /** Reports what each edit changed, element by element, and at which widths. */
 export class Waking {
 	readonly #site: SiteState;
-	/** The texts with which the next edit is compared. */
-	#base: Texts;
+	/** What the next edit is compared with. */
+	#base: Sources;
 	/** The rest of the last comparison; null before there is any. */
 	rest = $state.raw<Rest | null>(null);
 	wake = $state.raw<Wake | null>(null);
@@ -59,23 +46,16 @@ export class Waking {
 	/** Why it is unknown; otherwise ''. */
 	trouble = $state('');
 
-	/** `base`: the texts with which the first edit is compared. */
-	constructor(site: SiteState, base: Texts) {
+	/** `base`: what the first edit is compared with. */
+	constructor(site: SiteState, base: Sources) {
 		this.#site = site;
 		this.#base = base;
 	}
 
-	/** Measures what changed since the last call; nothing where no text did. */
+	/** Measures what changed since the last call; nothing where nothing did. */
 	async look(swept: Swept, signal: AbortSignal): Promise<void> {
-		const [base, now] = [this.#base, textsOf(this.#site)];
-		const isNew = now.size !== base.size || [...now].some(([path, text]) => base.get(path) !== text);
-		const moved = this.#lastMoved();
-		const before = this.#beforeLast(now, base, moved) ?? base;
-		const files = isNew
-			? [...new Set([...before.keys(), ...now.keys()])].filter(
-					(path) => before.get(path) !== now.get(path) && (path !== moved?.from || moved.to === null)
-				)
-			: [];
+		const last = lastEdit(this.#site, this.#base);
+		const { files } = last;
 		this.isOld = files.length > 0;
 		const step = this.#site.history.last?.step.number;
 		if (files.length === 0 && step === this.#step) return;
@@ -87,7 +67,7 @@ export class Waking {
 			return;
 		}
 		const at = new Date();
-		const edited = { ...pathsOf(swept.page.path, moved), before, after: now, files };
+		const edited = editedPage(this.#site, last, swept.page.path);
 		this.#site.history.name();
 		const words = this.#site.history.lastInWords();
 		const { as } = sweptAs(swept.lead);
@@ -97,15 +77,14 @@ export class Waking {
 		const looks = ++this.#looks;
 		let first = true;
 		try {
-			const shown = this.#asShown(edited);
-			const edit = await swept.stages.measurer.edit(shown, as);
+			const edit = await swept.stages.measurer.edit(edited, as);
 			if (signal.aborted) return;
-			const of = { edit, edited, meant, at, words };
-			const telling = this.#compare(swept, shown, edit, 'every px', signal);
+			const of = { edit, edited, last, meant, at, words };
+			const telling = this.#compare(swept, edited, edit, 'every px', signal);
 			for (let next = await telling.next(); !next.done; next = await telling.next()) {
 				if (signal.aborted) return;
-				// From now on the results are about these texts, whatever is written next.
-				if (first) this.#base = now;
+				// From now on the results are about this edit, whatever is written next.
+				if (first) this.#base = last.after;
 				first = false;
 				this.#report(of, next.value);
 				if (!this.wake?.exact) continue;
@@ -142,46 +121,10 @@ export class Waking {
 		}
 	}
 
-	/** The paths between which the last thing done moved a file; undefined where it moved none. */
-	#lastMoved(): Moved | undefined {
-		const { step, how } = this.#site.history.last ?? {};
-		const { moved } = step ?? {};
-		return moved && how === 'back' ? { from: moved.to, to: moved.from } : moved;
-	}
-
-	/**
-	 * All texts before the last thing done, by their paths then; undefined where one has changed since. The content of
-	 * a deleted file is taken from `base`.
-	 */
-	#beforeLast(now: Texts, base: Texts, moved: Moved | undefined): Texts | undefined {
-		const { history } = this.#site;
-		const before = new Map<string, string>();
-		for (const [path, text] of now) {
-			const was = path === moved?.to ? moved.from : path;
-			if (was === null) continue;
-			const textBefore = history.before(path, text);
-			if (textBefore === undefined) return undefined;
-			before.set(was, textBefore);
-		}
-		const gone = moved?.to === null && moved.from !== null ? base.get(moved.from) : undefined;
-		if (moved?.from && gone !== undefined) before.set(moved.from, gone);
-		// Pictures and fonts are only available at their present paths.
-		return moved?.to && moved.from && !now.has(moved.to) ? now : before;
-	}
-
-	/** An edited page with its errands applied, as in frames. */
-	#asShown({ path, pathBefore, before, after, files }: EditedPage): EditedPage {
-		const shown = (texts: Texts, at: string): Texts =>
-			this.#site.given.has(path)
-				? new Map([...texts, [at, textWithErrands(this.#site, path, texts.get(at) ?? '')]])
-				: texts;
-		return { path, pathBefore, before: shown(before, pathBefore), after: shown(after, path), files };
-	}
-
 	/** Compares a page before an edit and after it. */
 	#compare(
 		{ stages, lead }: Swept,
-		shown: EditedPage,
+		edited: EditedPage,
 		edit: EditOnPage,
 		depth: Depth,
 		signal: AbortSignal
@@ -189,7 +132,7 @@ export class Waking {
 		const { as, stretch } = sweptAs(lead);
 		const values = valuesAsked(stages.engine, edit);
 		const settings = this.#site.kept.finding.list;
-		return stages.measurer.compare(shown, as, { edit, values, stretch, depth, settings }, signal);
+		return stages.measurer.compare(edited, as, { edit, values, stretch, depth, settings }, signal);
 	}
 
 	#report(of: Edited, compared: Comparison): void {
@@ -214,19 +157,15 @@ export class Waking {
 	}
 
 	/** Measures pages one after the other; each is removed from `pages` afterwards. */
-	async #lookElsewhere(
-		swept: Swept,
-		{ edited }: Edited,
-		pages: string[],
-		signal: AbortSignal
-	): Promise<void> {
+	async #lookElsewhere(swept: Swept, { last }: Edited, pages: string[], signal: AbortSignal): Promise<void> {
 		for (let [path] = pages; path !== undefined; [path] = pages) {
-			const shown = this.#asShown({ ...edited, path, pathBefore: path });
-			const edit = await swept.stages.measurer.edit(shown, sweptAs(swept.lead).as);
+			const edited = editedPage(this.#site, last, path);
+			const edit = await swept.stages.measurer.edit(edited, sweptAs(swept.lead).as);
 			if (signal.aborted) return;
 			let compared: Comparison | undefined;
 			if (edit.concerns)
-				for await (compared of this.#compare(swept, shown, edit, 'bands', signal)) if (signal.aborted) return;
+				for await (compared of this.#compare(swept, edited, edit, 'bands', signal))
+					if (signal.aborted) return;
 			if (this.wake === null) return;
 			pages.shift();
 			this.wake = { ...this.wake, left: this.wake.left - 1 };
@@ -280,9 +219,9 @@ export class Waking {
 }
 
 /** Restores the texts from before an edit. */
-function restore({ working }: Desk, { edited: { files, before } }: Wake): void {
+function restore({ working }: Desk, { last: { files, before } }: Wake): void {
 	for (const path of files) {
-		const [text, was] = [working.text(path), before.get(path)];
+		const [text, was] = [working.text(path), before.texts.get(path)];
 		if (text !== undefined && was !== undefined) working.change(path, [changeBetween(text, was)]);
 	}
 }

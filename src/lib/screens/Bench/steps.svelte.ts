@@ -16,7 +16,7 @@ async function elementOf(
 	const file = site.texts.get(place.path);
 	const rule = file && caretRule(file, page.sources);
 	if (rule) return page.has(place.path) ? (await found?.(elementsOf(rule.selector)))?.[0] : undefined;
-	return place.path === page.path ? elementAround(page.page, place.offset).path : undefined;
+	return place.path === page.path ? elementAround(page.page, page.withErrands(place.offset)).path : undefined;
 }
 
 /**

@@ -7,6 +7,7 @@ import { seenVantage } from '$lib/core/vantage/index.ts';
 import type { Following } from '$lib/features/curve/following.svelte.ts';
 import type { Holding } from '$lib/features/holds/holding.svelte.ts';
 import { notify } from '$lib/session/notices.svelte.ts';
+import { sourcesNow, type Sources } from '$lib/session/lastEdit.ts';
 import type { SiteState } from '$lib/session/site.svelte.ts';
 import type { Swept, Sweeping } from '$lib/features/findings/sweeping.svelte.ts';
 import type { Waking } from '$lib/features/wake/waking.svelte.ts';
@@ -44,8 +45,8 @@ function afterRest(ms: number, work: (signal: AbortSignal) => Promise<void>): ()
 export class Watching {
 	readonly #site: SiteState;
 	readonly #bench: WatchedBench;
-	/** The texts when the Bench opened: what the first edit is compared with. */
-	readonly #opened: ReadonlyMap<string, string>;
+	/** What the first edit is compared with. */
+	readonly #opened: Sources;
 	/** What is wrong, width by width. */
 	sweeping = $state.raw<Sweeping | null>(null);
 	/** Where the selection changes. */
@@ -80,7 +81,7 @@ export class Watching {
 	constructor(site: SiteState, bench: WatchedBench) {
 		this.#site = site;
 		this.#bench = bench;
-		this.#opened = new Map([...site.texts].map(([path, { text }]) => [path, text]));
+		this.#opened = sourcesNow(site);
 		$effect(() => {
 			const tab = bench.tab();
 			if (tab === 'findings' && !this.sweeping) void this.#bringSweeping();
@@ -108,7 +109,9 @@ export class Watching {
 		});
 		$effect(() => {
 			const swept = this.#still;
-			const isEdited = [...site.texts.values()].some(({ dirty }) => dirty) || this.waking !== null;
+			const hasErrands = site.kept.errand.list !== this.#opened.errands;
+			const isEdited =
+				hasErrands || this.waking !== null || [...site.texts.values()].some(({ dirty }) => dirty);
 			if (!swept || this.#isTrying || !isEdited) return;
 			void swept.page.conditions;
 			return afterRest(WAKE_REST, (signal) => this.#wake(swept, signal));

@@ -1,9 +1,10 @@
 <script lang="ts">
-	import { lineStarts, placeAt, type Result } from '$lib/core/text/index.ts';
+	import { lineStarts, placeAt } from '$lib/core/text/index.ts';
 	import { errandSentence, type Errand } from '$lib/core/errand/index.ts';
 	import { sliceOf, walk } from '$lib/core/css/index.ts';
 	import { namesIn } from '$lib/core/selector/index.ts';
 	import { sourcesOf } from '$lib/core/site/index.ts';
+	import { removeErrand } from '$lib/session/errands.ts';
 	import type { SiteState } from '$lib/session/site.svelte.ts';
 	import NotKept from '$lib/ui/NotKept.svelte';
 
@@ -34,8 +35,6 @@
 				);
 			});
 	}
-	const drop = (errand: Errand): Promise<Result> =>
-		site.kept.errand.keep((list) => list.filter((one) => one !== errand), 'an errand taken off the list');
 </script>
 
 <h2>Errands</h2>
@@ -54,7 +53,7 @@
 					{:else}no rule of a sheet names the class yet{/each}
 				{/if}
 			</p>
-			<button type="button" onclick={() => drop(errand)}
+			<button type="button" onclick={() => removeErrand(site, errand, sentence(errand))}
 				>{errand.done ? 'Remove from the list' : 'Not needed'}</button
 			>
 		</li>

@@ -1,0 +1,35 @@
+import { changedErrands, errandOffset, type ErrandChange } from '../core/errand/index.ts';
+import { parsePage } from '../core/html/index.ts';
+import type { FilePlace } from '../core/text/index.ts';
+import type { KeptLists } from './keptLists.ts';
+import { notify } from './notices.svelte.ts';
+
+/** What of a site errands concern. */
+interface SiteWithErrands {
+	readonly kept: KeptLists;
+	readonly texts: ReadonlyMap<string, { readonly text: string }>;
+	/** The present path of the file that had a path. */
+	readonly pathNow: (path: string) => string;
+}
+
+/**
+ * Makes changes of the list of errands that the history undoes or redoes. Returns the places in the pages that they
+ * concern; undefined where the list has changed in another way, and is left unchanged.
+ */
+export function listErrands(
+	{ kept: { errand }, texts, pathNow }: SiteWithErrands,
+	changes: readonly ErrandChange[]
+): FilePlace[] | undefined {
+	if (!changedErrands(errand.coming, changes, pathNow)) return undefined;
+	const kept = errand.keep((list) => changedErrands(list, changes, pathNow) ?? list, 'errands');
+	void kept.then((result) => {
+		if (!result.ok) notify(result.sentence, true);
+	});
+	return changes.flatMap(({ was, now }) => {
+		const one = now ?? was;
+		const path = one && pathNow(one.page);
+		const text = path && texts.get(path)?.text;
+		const offset = text && errandOffset(parsePage(text), one);
+		return path && typeof offset === 'number' ? [{ path, offset, aside: true }] : [];
+	});
+}
