@@ -113,6 +113,13 @@ test('where the markup is given a class is an errand: in the frames at once, tol
 	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
 	await page.reload();
 	for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(1);
+	for (const [keys, count] of [
+		['Control+z', 0],
+		['Control+Shift+Z', 1]
+	] as const) {
+		await page.keyboard.press(keys);
+		for (const frame of pageFrames(page)) await expect(frame.locator('section.strip')).toHaveCount(count);
+	}
 	await page.getByRole('link', { name: 'Site' }).click();
 	const errand = page.getByRole('listitem').filter({ hasText: 'the class strip' });
 	await expect(errand).toContainText('○ index.html: Give section 2, “Fares”, the class strip.');

@@ -1,5 +1,4 @@
 import {
-	changedErrands,
 	errandFor,
 	errandIn,
 	errandSentence,
@@ -12,6 +11,7 @@ import {
 import { whyRefused, type MarkupRequest } from '../core/html/edit/index.ts';
 import { elementAt, parsePage, type ElementPath } from '../core/html/index.ts';
 import { chain, decodeText, done, refuse, type Decoder, type Result } from '../core/text/index.ts';
+import { keepErrands } from './listedErrands.ts';
 import type { SiteState } from './site.svelte.ts';
 
 /**
@@ -33,9 +33,9 @@ export async function errandsTo(
 		return refuse(`${path} is given: its host can be asked for other words within one element only.`);
 	const errands = requests.map(([element, one]) => errandFor(path, element, one));
 	const [first] = errands;
-	const sentence = first ? errandSentence(page, first).replace(/\.$/, '') : '';
-	const words = errands.length > 1 ? `${errands.length} errands added` : 'Errand added';
-	const kept = await changeErrands(site, `${words}: ${sentence}`, (list) =>
+	const sentence = first ? errandSentence(page, first) : '';
+	const what = errands.length > 1 ? `${errands.length} errands added` : 'Errand added';
+	const kept = await changeErrands(site, what, sentence, (list) =>
 		errands.map((now, i) => ({ at: list.length + i, was: null, now }))
 	);
 	const listed = errands.length === 1 ? 'the errand' : `${errands.length} errands`;
@@ -44,23 +44,22 @@ export async function errandsTo(
 	);
 }
 
-/** Changes the list of errands, as one step of the history called `words`. */
-export function changeErrands(
+/** Changes the list of errands, as one step of the history; `sentence` describes the first of them. */
+function changeErrands(
 	site: SiteState,
-	words: string,
+	what: string,
+	sentence: string,
 	changesOf: (list: readonly Errand[]) => readonly ErrandChange[]
 ): Promise<Result> {
-	let errands: readonly ErrandChange[] = [];
-	return site.kept.errand.keep(
-		(list) => changedErrands(list, (errands = changesOf(list)), site.pathNow) ?? list,
-		words,
-		() => site.history.asOne(words, () => undefined, { errands })
-	);
+	const words = `${what}: ${sentence.replace(/\.$/, '')}`;
+	return keepErrands(site, words, changesOf, (errands) => {
+		if (errands.length > 0) site.history.asOne(words, () => undefined, { errands });
+	});
 }
 
 /** Removes an errand from the list, as one step of the history. */
 export const removeErrand = (site: SiteState, errand: Errand, sentence: string): Promise<Result> =>
-	changeErrands(site, `Errand removed: ${sentence.replace(/\.$/, '')}`, (list) => {
+	changeErrands(site, 'Errand removed', sentence, (list) => {
 		const at = list.indexOf(errand);
 		return at < 0 ? [] : [{ at, was: errand, now: null }];
 	});
@@ -122,13 +121,13 @@ export async function takeNewerSave(
 	const ticked = ofPage.filter((errand) => errandIn(after, errand).done);
 	let errands: readonly ErrandChange[] = [];
 	if (ofPage.length > 0) {
-		const kept = await site.kept.errand.keep((list) => {
-			errands = list.flatMap((was, at) =>
-				was.page === path ? [{ at, was, now: errandIn(after, was) }] : []
-			);
-			return changedErrands(list, errands, site.pathNow) ?? list;
-		}, `errands of ${path} looked up`);
-		if (!kept.ok) errands = [];
+		await keepErrands(
+			site,
+			`errands of ${path} looked up`,
+			(list) =>
+				list.flatMap((was, at) => (was.page === path ? [{ at, was, now: errandIn(after, was) }] : [])),
+			(changes) => (errands = changes)
+		);
 	}
 	site.history.asOne(
 		`A newer save of ${path}`,

@@ -33,7 +33,7 @@ interface LastDone {
 	readonly step: Step;
 	/** Whether the step was made, undone or redone. */
 	readonly how: 'made' | 'back' | 'again';
-	/** Where texts have changed by undoing or redoing it: one place per file. */
+	/** Where undoing or redoing it has changed texts and errands: one place for each file, and for each errand. */
 	readonly places: readonly FilePlace[];
 }
 

@@ -60,36 +60,40 @@ function textsBefore(
 /** The errands before the last thing done; those of `base` where they have changed in another way since. */
 function errandsBefore({ history, kept, pathNow }: SiteState, base: Sources): readonly Errand[] {
 	const { step, how } = history.last ?? {};
-	const changes = step?.errands ?? [];
+	const { errands: changes } = step ?? {};
+	if (!changes) return kept.errand.list;
 	const back = how === 'back' ? changes : errandsBack(changes);
 	return changedErrands(kept.errand.list, back, pathNow) ?? base.errands;
 }
 
 /** The given pages whose errands make them other pages than before. */
-const pagesAsked = (site: SiteState, before: Sources, after: Sources): string[] =>
-	[...after.texts.keys()].filter((path) => {
+function pagesAsked(site: SiteState, before: Sources, after: Sources): string[] {
+	if (before.errands === after.errands) return [];
+	return [...site.given].filter((path) => {
 		const shown = ({ texts, errands }: Sources): string =>
 			textWithErrands(site, path, texts.get(path) ?? '', errands);
-		return site.given.has(path) && shown(before) !== shown(after);
+		return after.texts.has(path) && shown(before) !== shown(after);
 	});
+}
 
-/** What the last thing done changed; nothing where all is as it is in `base`. */
-export function lastEdit(site: SiteState, base: Sources): LastEdit {
+/** What the last thing done changed; undefined where it changed nothing, or all is as it is in `base`. */
+export function lastEdit(site: SiteState, base: Sources): LastEdit | undefined {
 	const after = sourcesNow(site);
+	const isNew =
+		after.texts.size !== base.texts.size ||
+		[...after.texts].some(([path, text]) => base.texts.get(path) !== text) ||
+		pagesAsked(site, base, after).length > 0;
+	if (!isNew) return undefined;
 	const moved = lastMoved(site);
 	const before = {
 		texts: textsBefore(site, after.texts, base.texts, moved) ?? base.texts,
 		errands: errandsBefore(site, base)
 	};
-	const isNew =
-		after.texts.size !== base.texts.size ||
-		[...after.texts].some(([path, text]) => base.texts.get(path) !== text) ||
-		pagesAsked(site, base, after).length > 0;
 	const changed = [...new Set([...before.texts.keys(), ...after.texts.keys()])].filter(
 		(path) => before.texts.get(path) !== after.texts.get(path) && (path !== moved?.from || moved.to === null)
 	);
-	const files = isNew ? [...new Set([...changed, ...pagesAsked(site, before, after)])] : [];
-	return { before, after, files, moved };
+	const files = [...new Set([...changed, ...pagesAsked(site, before, after)])];
+	return files.length > 0 ? { before, after, files, moved } : undefined;
 }
 
 /** An edited page with its errands applied, as in frames. */

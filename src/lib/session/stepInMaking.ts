@@ -35,6 +35,27 @@ export const begun = (number: number, words = '', besides: BesidesTexts = {}): S
 const isTyped = (transaction: Transaction): boolean =>
 	TYPED.test(transaction.annotation(Transaction.userEvent) ?? '');
 
+interface Span {
+	readonly from: number;
+	readonly to: number;
+}
+
+/** The span that changes cover in the text before them, and in the text after them. */
+function covered(changes: ChangeSet): { readonly before: Span; readonly after: Span } {
+	let [before, after] = [
+		{ from: Infinity, to: 0 },
+		{ from: Infinity, to: 0 }
+	];
+	const wider = ({ from, to }: Span, start: number, end: number): Span => ({
+		from: Math.min(from, start),
+		to: Math.max(to, end)
+	});
+	changes.iterChangedRanges((startBefore, endBefore, start, end) => {
+		[before, after] = [wider(before, startBefore, endBefore), wider(after, start, end)];
+	});
+	return { before, after };
+}
+
 /** Whether a change of a file continues the typing of a step. */
 export function continues(
 	{ words, last }: StepInMaking,
@@ -42,17 +63,14 @@ export function continues(
 	transaction: Transaction,
 	at: number
 ): boolean {
-	let [from, to] = [Infinity, 0];
-	transaction.changes.iterChangedRanges((start, end) => {
-		[from, to] = [Math.min(from, start), Math.max(to, end)];
-	});
+	const { before } = covered(transaction.changes);
 	return (
 		isTyped(transaction) &&
 		words === '' &&
 		last.path === path &&
 		at - last.at < PAUSE &&
-		from <= last.to &&
-		to >= last.from
+		before.from <= last.to &&
+		before.to >= last.from
 	);
 }
 
@@ -64,10 +82,6 @@ export function withChange(
 	at: number
 ): StepInMaking {
 	const { changes, startState } = transaction;
-	let [from, to] = [Infinity, 0];
-	changes.iterChangedRanges((_start, _end, start, end) => {
-		[from, to] = [Math.min(from, start), Math.max(to, end)];
-	});
 	const known = step.files.get(path);
 	const file = known
 		? { before: known.before, changes: known.changes.compose(changes) }
@@ -76,7 +90,7 @@ export function withChange(
 		...step,
 		files: new Map([...step.files, [path, file]]),
 		// Only typing can be continued.
-		last: { path, from, to, at: isTyped(transaction) ? at : -Infinity }
+		last: { path, ...covered(changes).after, at: isTyped(transaction) ? at : -Infinity }
 	};
 }
 

@@ -17,7 +17,9 @@ export type ErrandChange = z.infer<typeof errandChangeSchema>;
 export const errandsBack = (changes: readonly ErrandChange[]): ErrandChange[] =>
 	changes.map(({ at, was, now }) => ({ at, was: now, now: was })).toReversed();
 
-/** Whether two errands are the same, at the present paths of their pages. */
+/**
+ * Whether two errands are the same, at the present paths of their pages; parsing puts their fields into one order.
+ */
 function isSame(a: Errand, b: Errand, pathNow: (page: string) => string): boolean {
 	const written = (one: Errand): string =>
 		JSON.stringify({ ...errandSchema.parse(one), page: pathNow(one.page) });

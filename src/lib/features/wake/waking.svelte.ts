@@ -55,14 +55,13 @@ export class Waking {
 	/** Measures what changed since the last call; nothing where nothing did. */
 	async look(swept: Swept, signal: AbortSignal): Promise<void> {
 		const last = lastEdit(this.#site, this.#base);
-		const { files } = last;
-		this.isOld = files.length > 0;
+		this.isOld = last !== undefined;
 		const step = this.#site.history.last?.step.number;
-		if (files.length === 0 && step === this.#step) return;
+		if (!last && step === this.#step) return;
 		this.#step = step;
 		// The rest is that of the newest step, or there is none.
 		this.rest = null;
-		if (files.length === 0) {
+		if (!last) {
 			this.wake = null;
 			return;
 		}
